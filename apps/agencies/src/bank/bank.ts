@@ -1,0 +1,42 @@
+import { bankDaysAfter, isBankOpen } from '../calendar.js';
+import type { Records, Store, Submission } from '../store.js';
+import { AchFault, readAch } from './ach-reader.js';
+
+/** Takes an ACH file in: reads it, refuses what is wrong, and keeps the rest until its effective day. */
+export function takeFile(store: Store, submission: Submission): void {
+  try {
+    const file = readAch(submission.content);
+    submission.notes = { effective: file.effective, total: (file.total / 100).toFixed(2), payments: String(file.payments.length) };
+    if (!isBankOpen(file.effective) || file.effective <= store.records.today) {
+      refuse(submission, 'B-DATE', `the effective entry date ${file.effective} cannot be met`);
+      return;
+    }
+    submission.state = 'received';
+    if (store.records.moods.bank === 'refuse') submission.notes['willReturn'] = 'R01';
+  } catch (error) {
+    if (!(error instanceof AchFault)) throw error;
+    refuse(submission, error.code, error.message);
+  }
+}
+
+function refuse(submission: Submission, code: string, message: string): void {
+  Object.assign(submission, { state: 'rejected', code, message, isFinal: true });
+}
+
+/** What the bank does at the start of a day: settles what is due, returns what the account could not cover. */
+export function startOfDay(records: Records, next: (name: string) => number): void {
+  for (const submission of records.bank) {
+    const effective = submission.notes['effective'] ?? '';
+    if (submission.state === 'received' && effective <= records.today) {
+      submission.state = 'settled';
+      submission.settledOn = effective;
+      submission.confirmation = `${effective.replaceAll('-', '')}${String(next('confirmation')).padStart(6, '0')}`;
+    }
+    const returnDay = effective === '' ? '9999-12-31' : bankDaysAfter(effective, 1);
+    if (submission.state === 'settled' && submission.notes['willReturn'] && returnDay <= records.today) {
+      Object.assign(submission, { state: 'returned', code: submission.notes['willReturn'], message: 'Insufficient funds', isFinal: true });
+    }
+    // Two banking days after settlement a credit can no longer come back.
+    if (submission.state === 'settled' && bankDaysAfter(effective, 2) <= records.today) submission.isFinal = true;
+  }
+}

@@ -1,0 +1,149 @@
+import express, { type Express, type Request, type Response } from 'express';
+import { takeFile, startOfDay } from './bank/bank.js';
+import { isDay } from './calendar.js';
+import { consolePage } from './console/page.js';
+import { judgeForm941, type Taxpayer } from './returns/form-941-reader.js';
+import { Store, type Mood, type Party, type Submission } from './store.js';
+import { judgeWageFile } from './wages/efw2-reader.js';
+
+export interface Settings {
+  readonly folder: string;
+  readonly today: string;
+  /** Where the users of these services are told that the day has moved. */
+  readonly clockUrl: string | null;
+  readonly clockToken: string;
+  /** What the tax agency's own database says of some taxpayers. */
+  readonly taxpayers: readonly Taxpayer[];
+  /** Numbers whose name does not match in the wage agency's own database. */
+  readonly refusedNumbers: readonly string[];
+}
+
+const PREFIX: Readonly<Record<Party, string>> = { bank: 'ACH', returns: 'MEF', wages: 'WFID' };
+const MOODS: readonly Mood[] = ['normal', 'down', 'slow', 'refuse'];
+const SLOW = 3000;
+const answerOf = (submission: Submission) => ({
+  state: submission.state, code: submission.code, message: submission.message, field: submission.field, confirmation: submission.confirmation, settledOn: submission.settledOn, isFinal: submission.isFinal,
+});
+
+export function makeService(settings: Settings): { app: Express; store: Store } {
+  const store = new Store(settings.folder, settings.today);
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(express.text({ type: () => true, limit: '64mb' }));
+
+  const judge = (party: Party, submission: Submission): void => {
+    if (party === 'bank') {
+      takeFile(store, submission);
+      return;
+    }
+    const { today } = store.records;
+    const refusals = party === 'returns' ? judgeReturn(submission, today) : judgeWages(submission, today);
+    const first = store.records.moods[party] === 'refuse' ? (refusals[0] ?? forced(party)) : refusals[0];
+    submission.state = 'received';
+    submission.notes['verdict'] = first ? 'rejected' : 'accepted';
+    if (first) Object.assign(submission.notes, { code: first.code, field: first.field, message: refusals.length > 1 ? `${first.message} (and ${refusals.length - 1} more)` : first.message });
+  };
+  const judgeReturn = (submission: Submission, today: string) => {
+    const { refusals, ein, period, total } = judgeForm941(submission.content, settings.taxpayers, today);
+    const twin = store.records.returns.find((other) => other !== submission && other.state === 'accepted' && other.notes['ein'] === ein && other.notes['period'] === period);
+    submission.notes = { ein, period, total };
+    return twin ? [...refusals, { code: 'R0000-905-01', field: 'TaxPeriodEndDt', message: 'A return for this EIN and period was accepted before.' }] : refusals;
+  };
+  const judgeWages = (submission: Submission, today: string) => {
+    const { refusals, people, year, ein } = judgeWageFile(submission.content, settings.refusedNumbers, today);
+    submission.notes = { ein, year, people: String(people) };
+    return refusals;
+  };
+  const forced = (party: Party) =>
+    party === 'returns'
+      ? { code: 'R0000-922-01', field: 'BusinessNameControlTxt', message: 'The name control does not match the EIN in the e-file database.' }
+      : { code: 'RW-NAME-MATCH', field: 'RW 1 Employee Last Name', message: 'Name and social security number do not belong together.' };
+
+  const mood = (party: Party) => async (_: Request, response: Response, next: () => void) => {
+    if (store.records.moods[party] === 'down') {
+      response.status(503).json({ error: 'not available' });
+      return;
+    }
+    if (store.records.moods[party] === 'slow') await new Promise((resolve) => setTimeout(resolve, SLOW));
+    next();
+  };
+
+  const intake = (party: Party) => (request: Request, response: Response) => {
+    const key = request.header('idempotency-key') ?? '';
+    if (key === '') {
+      response.status(400).json({ error: 'an Idempotency-Key is required' });
+      return;
+    }
+    const known = store.records[party].find((submission) => submission.key === key);
+    if (known) {
+      response.status(202).json({ reference: known.reference });
+      return;
+    }
+    const submission: Submission = {
+      reference: `${PREFIX[party]}${String(store.next(party)).padStart(6, '0')}`, key, fileName: request.header('x-file-name') ?? '', content: typeof request.body === 'string' ? request.body : '', receivedOn: store.records.today,
+      state: 'received', code: null, message: null, field: null, confirmation: null, settledOn: null, isFinal: false, notes: {},
+    };
+    store.records[party].push(submission);
+    judge(party, submission);
+    store.save();
+    response.status(202).json({ reference: submission.reference });
+  };
+  const ask = (party: Party) => (request: Request, response: Response) => {
+    const submission = store.records[party].find((candidate) => candidate.reference === request.params['reference']);
+    if (!submission) {
+      response.status(404).json({ error: 'unknown reference' });
+      return;
+    }
+    response.json(answerOf(submission));
+    // Agencies answer in two steps: the first question learns that it was taken in, the next one the verdict.
+    const { verdict } = submission.notes;
+    if (party !== 'bank' && submission.state === 'received' && verdict) {
+      Object.assign(submission, { state: verdict, isFinal: true, code: submission.notes['code'] ?? null, message: submission.notes['message'] ?? 'Accepted.', field: submission.notes['field'] ?? null });
+      store.save();
+    }
+  };
+
+  for (const [party, path] of [['bank', '/bank/files'], ['returns', '/returns/submissions'], ['wages', '/wages/submissions']] as const) {
+    app.post(path, mood(party), intake(party));
+    app.get(`${path}/:reference`, mood(party), ask(party));
+  }
+
+  const tell = async (): Promise<void> => {
+    if (settings.clockUrl === null) return;
+    await fetch(settings.clockUrl, { method: 'POST', headers: { 'Content-Type': 'application/json', 'X-Clock-Token': settings.clockToken }, body: JSON.stringify({ today: store.records.today }), signal: AbortSignal.timeout(10_000) });
+  };
+  app.get('/console', (_, response) => response.type('html').send(consolePage(store.records)));
+  app.get('/console/records', (_, response) => response.json({ ...store.records, bank: store.records.bank.map((row) => ({ ...row, content: undefined })), returns: store.records.returns.map((row) => ({ ...row, content: undefined })), wages: store.records.wages.map((row) => ({ ...row, content: undefined })) }));
+  app.get('/console/file/:party/:reference', (request, response) => {
+    const list = store.records[request.params['party'] as Party] as Submission[] | undefined;
+    const found = list?.find((row) => row.reference === request.params['reference']);
+    if (!found) response.status(404).type('text').send('no such file');
+    else response.type('text').send(found.content);
+  });
+  app.post('/console/date', async (request, response) => {
+    const today = new URLSearchParams(String(request.body)).get('today') ?? '';
+    if (!isDay(today) || today < store.records.today) {
+      response.status(422).type('text').send(`The date can only move forward from ${store.records.today}.`);
+      return;
+    }
+    store.records.today = today;
+    startOfDay(store.records, (name) => store.next(name));
+    store.save();
+    await tell();
+    response.redirect(303, '/console');
+  });
+  app.post('/console/mood', (request, response) => {
+    const form = new URLSearchParams(String(request.body));
+    const party = form.get('party') as Party;
+    const wanted = form.get('mood') as Mood;
+    if (!(party in PREFIX) || !MOODS.includes(wanted)) {
+      response.status(422).type('text').send('unknown party or mood');
+      return;
+    }
+    store.records.moods[party] = wanted;
+    store.save();
+    response.redirect(303, '/console');
+  });
+  app.get('/health', (_, response) => response.json({ today: store.records.today }));
+  return { app, store };
+}

@@ -1,0 +1,54 @@
+import { existsSync, mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+
+export type Mood = 'normal' | 'down' | 'slow' | 'refuse';
+export interface Submission {
+  readonly reference: string;
+  readonly key: string;
+  readonly fileName: string;
+  readonly content: string;
+  readonly receivedOn: string;
+  state: string;
+  code: string | null;
+  message: string | null;
+  field: string | null;
+  confirmation: string | null;
+  settledOn: string | null;
+  isFinal: boolean;
+  /** What this party noted of the file: totals, dates. */
+  notes: Record<string, string>;
+}
+export interface Records {
+  today: string;
+  moods: Record<'bank' | 'returns' | 'wages', Mood>;
+  counters: Record<string, number>;
+  bank: Submission[];
+  returns: Submission[];
+  wages: Submission[];
+}
+export type Party = 'bank' | 'returns' | 'wages';
+
+/** The outside parties' own records, kept in a file of their own so that a restart forgets nothing. */
+export class Store {
+  readonly records: Records;
+  private readonly path: string;
+
+  constructor(folder: string, today: string) {
+    mkdirSync(folder, { recursive: true });
+    this.path = join(folder, 'records.json');
+    this.records = existsSync(this.path)
+      ? (JSON.parse(readFileSync(this.path, 'utf8')) as Records)
+      : { today, moods: { bank: 'normal', returns: 'normal', wages: 'normal' }, counters: {}, bank: [], returns: [], wages: [] };
+  }
+
+  save(): void {
+    writeFileSync(`${this.path}.new`, JSON.stringify(this.records));
+    renameSync(`${this.path}.new`, this.path);
+  }
+
+  next(name: string): number {
+    const value = (this.records.counters[name] ?? 0) + 1;
+    this.records.counters[name] = value;
+    return value;
+  }
+}

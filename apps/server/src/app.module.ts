@@ -1,0 +1,64 @@
+import { Module, type DynamicModule } from '@nestjs/common';
+import { APP_FILTER, APP_GUARD } from '@nestjs/core';
+import { DataSource } from 'typeorm';
+import { CONFIG, type Config } from './config/config.js';
+import { FirmDatabase } from './database/firm-database.js';
+import { Secrets } from './database/secrets.js';
+import { ProblemFilter } from './http/problem-filter.js';
+import { Courier } from './jobs/courier.js';
+import { Jobs } from './jobs/jobs.js';
+import { AuditController } from './modules/audit/audit.controller.js';
+import { Audit } from './modules/audit/audit.js';
+import { ClientsController } from './modules/clients/clients.controller.js';
+import { ClientsService } from './modules/clients/clients.service.js';
+import { ClockController } from './modules/clock/clock.controller.js';
+import { Clock } from './modules/clock/clock.js';
+import { Documents } from './modules/documents/documents.js';
+import { EmployeesController } from './modules/employees/employees.controller.js';
+import { EmployeesService } from './modules/employees/employees.service.js';
+import { FilingAnswers } from './modules/filings/filing-answers.js';
+import { FilingSource } from './modules/filings/filing-source.js';
+import { FilingsController } from './modules/filings/filings.controller.js';
+import { FilingsService } from './modules/filings/filings.service.js';
+import { SessionGuard } from './modules/identity/guard.js';
+import { SessionController } from './modules/identity/session.controller.js';
+import { Sessions } from './modules/identity/sessions.js';
+import { LadderController } from './modules/ladder/ladder.controller.js';
+import { LadderService } from './modules/ladder/ladder.service.js';
+import { LedgerReader } from './modules/ledger/ledger-reader.js';
+import { LedgerWriter } from './modules/ledger/ledger-writer.js';
+import { Outbox } from './modules/outbox/outbox.js';
+import { PayrollPoster } from './modules/payrolls/payroll-poster.js';
+import { PayrollsController } from './modules/payrolls/payrolls.controller.js';
+import { PayrollsService } from './modules/payrolls/payrolls.service.js';
+import { Deposits } from './modules/remittances/deposits.js';
+import { PaymentFile } from './modules/remittances/payment-file.js';
+import { RemittanceAnswers } from './modules/remittances/remittance-answers.js';
+import { RemittancesController } from './modules/remittances/remittances.controller.js';
+import { RemittancesService } from './modules/remittances/remittances.service.js';
+import { TieOutController } from './modules/tie-out/tie-out.controller.js';
+import { TieOutService } from './modules/tie-out/tie-out.service.js';
+import { Executor } from './state-machines/executor.js';
+
+const CONTROLLERS = [SessionController, LadderController, ClientsController, EmployeesController, PayrollsController, RemittancesController, FilingsController, TieOutController, AuditController, ClockController];
+const PROVIDERS = [
+  FirmDatabase, Secrets, Clock, Audit, Executor, Sessions, ClientsService, EmployeesService, LedgerReader, LedgerWriter, PayrollPoster, PayrollsService, Documents, Outbox, Deposits, PaymentFile, RemittancesService,
+  RemittanceAnswers, FilingSource, FilingsService, FilingAnswers, TieOutService, LadderService, Courier, Jobs,
+];
+
+@Module({})
+export class AppModule {
+  static with(config: Config, dataSource: DataSource): DynamicModule {
+    return {
+      module: AppModule,
+      controllers: CONTROLLERS,
+      providers: [
+        { provide: CONFIG, useValue: config },
+        { provide: DataSource, useValue: dataSource },
+        ...PROVIDERS,
+        { provide: APP_GUARD, useClass: SessionGuard },
+        { provide: APP_FILTER, useClass: ProblemFilter },
+      ],
+    };
+  }
+}

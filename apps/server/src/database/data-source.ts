@@ -1,0 +1,16 @@
+import pg from 'pg';
+import { DataSource } from 'typeorm';
+import { Client, BankAccount, TaxAccount, Firm } from '../modules/clients/entities.js';
+import { Employee } from '../modules/employees/entities.js';
+import { Filing } from '../modules/filings/entities.js';
+import { Payroll } from '../modules/payrolls/entities.js';
+import { Remittance, RemittanceItem } from '../modules/remittances/entities.js';
+import { FirstSchema1760000000000 } from './migrations/first-schema.js';
+
+// A `date` is a calendar day, not a moment: keep its text.
+pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
+
+export const ENTITIES = [Firm, Client, TaxAccount, BankAccount, Employee, Payroll, Remittance, RemittanceItem, Filing];
+
+export const makeDataSource = (url: string): DataSource =>
+  new DataSource({ type: 'postgres', url, entities: ENTITIES, migrations: [FirstSchema1760000000000], migrationsTransactionMode: 'each', synchronize: false, poolSize: 20, applicationName: 'zakat' });

@@ -1,0 +1,31 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { DataSource, type EntityManager } from 'typeorm';
+
+/** Who acts: a person of a firm, or the firm's own jobs (`userId` null). */
+export interface Actor {
+  readonly firmId: string;
+  readonly userId: string | null;
+  readonly role: 'preparer' | 'reviewer' | 'administrator' | 'system';
+}
+
+/** The only door to the database: each piece of work is one transaction as the restricted role, confined to one firm. */
+@Injectable()
+export class FirmDatabase {
+  constructor(@Inject(DataSource) private readonly dataSource: DataSource) {}
+
+  run<T>(actor: Pick<Actor, 'firmId'>, work: (manager: EntityManager) => Promise<T>): Promise<T> {
+    return this.dataSource.transaction(async (manager) => {
+      await manager.query('SET LOCAL ROLE zakat_app');
+      await manager.query(`SELECT set_config('zakat.firm_id', $1, true)`, [actor.firmId]);
+      return work(manager);
+    });
+  }
+
+  /** Work before a firm is known (sign-in, the list of due outbox rows): sees no firm's rows. */
+  runWithoutFirm<T>(work: (manager: EntityManager) => Promise<T>): Promise<T> {
+    return this.dataSource.transaction(async (manager) => {
+      await manager.query('SET LOCAL ROLE zakat_app');
+      return work(manager);
+    });
+  }
+}

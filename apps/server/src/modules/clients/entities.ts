@@ -1,0 +1,71 @@
+import type { Cents } from '@zakat/core/money/cents';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+import { centsColumn } from '../../database/cents-column.js';
+
+@Entity('firm')
+export class Firm {
+  @PrimaryColumn('uuid') id!: string;
+  @Column('text') name!: string;
+  @Column('text') ein!: string;
+  @Column('text') street!: string;
+  @Column('text') city!: string;
+  @Column('text') state!: string;
+  @Column('text') zip!: string;
+  @Column('text') phone!: string;
+  @Column('text') email!: string;
+  @Column('text', { name: 'contact_name' }) contactName!: string;
+  @Column('text', { name: 'preparer_name' }) preparerName!: string;
+  @Column('text', { name: 'preparer_ptin' }) preparerPtin!: string;
+  @Column('text', { name: 'efw2_user_id' }) efw2UserId!: string;
+  @Column('boolean', { name: 'requires_second_person' }) requiresSecondPerson!: boolean;
+  @Column('int', { name: 'cushion_days' }) cushionDays!: number;
+}
+
+@Entity('client')
+export class Client {
+  @PrimaryColumn('uuid') id!: string;
+  @Column('uuid', { name: 'firm_id' }) firmId!: string;
+  @Column('text') key!: string;
+  @Column('text', { name: 'legal_name' }) legalName!: string;
+  @Column('text', { name: 'trade_name' }) tradeName!: string;
+  @Column('text') ein!: string;
+  @Column('text', { name: 'name_control' }) nameControl!: string;
+  @Column('text') street!: string;
+  @Column('text') city!: string;
+  @Column('text') state!: string;
+  @Column('text') zip!: string;
+  @Column('text') phone!: string;
+  @Column('text') email!: string;
+  @Column('text', { name: 'contact_name' }) contactName!: string;
+  @Column('text', { name: 'signer_name' }) signerName!: string;
+  @Column('text', { name: 'signer_title' }) signerTitle!: string;
+  @Column('text', { name: 'kind_of_employer' }) kindOfEmployer!: 'F' | 'S' | 'T' | 'Y' | 'N';
+  @Column('text', { name: 'pay_frequency' }) payFrequency!: string;
+  @Column('bigint', { name: 'lookback_amount', transformer: centsColumn }) lookbackAmount!: Cents;
+  @Column('int', { name: 'new_york_days' }) newYorkDays!: 3 | 5;
+  @Column('int') version!: number;
+}
+
+@Entity('tax_account')
+export class TaxAccount {
+  @PrimaryColumn('uuid') id!: string;
+  @Column('uuid', { name: 'firm_id' }) firmId!: string;
+  @Column('uuid', { name: 'client_id' }) clientId!: string;
+  @Column('text') agency!: string;
+  @Column('text', { name: 'account_number' }) accountNumber!: string;
+  /** Decimal text, 0.041 for 4.1 percent. */
+  @Column('numeric', { name: 'unemployment_rate', nullable: true }) unemploymentRate!: string | null;
+  @Column('date', { name: 'effective_from' }) from!: string;
+}
+
+@Entity('bank_account')
+export class BankAccount {
+  @PrimaryColumn('uuid') id!: string;
+  @Column('uuid', { name: 'firm_id' }) firmId!: string;
+  @Column('uuid', { name: 'client_id' }) clientId!: string;
+  @Column('text') label!: string;
+  @Column('text', { name: 'bank_name' }) bankName!: string;
+  @Column('text') routing!: string;
+  @Column('bytea', { name: 'account_cipher' }) accountCipher!: Buffer;
+  @Column('text', { name: 'account_tail' }) accountTail!: string;
+}

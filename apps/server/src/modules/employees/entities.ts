@@ -1,0 +1,25 @@
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+@Entity('employee')
+export class Employee {
+  @PrimaryColumn('uuid') id!: string;
+  @Column('uuid', { name: 'firm_id' }) firmId!: string;
+  @Column('uuid', { name: 'client_id' }) clientId!: string;
+  @Column('text') number!: string;
+  @Column('text', { name: 'first_name' }) firstName!: string;
+  @Column('text', { name: 'middle_name' }) middleName!: string;
+  @Column('text', { name: 'last_name' }) lastName!: string;
+  @Column('text') suffix!: string;
+  @Column('bytea', { name: 'ssn_cipher' }) ssnCipher!: Buffer;
+  @Column('text', { name: 'ssn_tail' }) ssnTail!: string;
+  @Column('bytea', { name: 'ssn_mark' }) ssnMark!: Buffer;
+  @Column('text') street!: string;
+  @Column('text') city!: string;
+  @Column('text') state!: string;
+  @Column('text') zip!: string;
+  @Column('date', { name: 'hired_on' }) hiredOn!: string;
+  @Column('date', { name: 'born_on', nullable: true }) bornOn!: string | null;
+  @Column('text') kind!: 'employee' | 'partner';
+  @Column('boolean', { name: 'is_retirement_plan' }) isRetirementPlan!: boolean;
+  @Column('int') version!: number;
+}

@@ -1,0 +1,147 @@
+import type { Fact, FactView } from '@zakat/contract/clients';
+import { readFederalCertificate, readStateCertificate } from '@zakat/core/casefile/read-case';
+import { Reader, isObject } from '@zakat/core/casefile/reader';
+import { PAY_FREQUENCIES } from '@zakat/core/calendar/pay-frequency';
+import { problem, type Issue } from '@zakat/core/issues/issue';
+import { findItem } from '@zakat/core/items/registry';
+import { findState } from '@zakat/core/jurisdictions/states';
+import type { EntityManager } from 'typeorm';
+
+/** A stored effective-dated fact about a person. Later records of the same day stand before earlier ones. */
+export interface StoredFact {
+  readonly id: string;
+  readonly employeeId: string;
+  readonly kind: Fact['kind'];
+  readonly from: string;
+  readonly value: Record<string, unknown>;
+}
+
+/** What is known of a person on a day. */
+export interface FactsOnDay {
+  readonly pay: Record<string, unknown> | null;
+  readonly federal: Record<string, unknown> | null;
+  readonly certificates: Readonly<Record<string, Record<string, unknown>>>;
+  readonly place: { readonly work: string; readonly residence: string } | null;
+}
+
+/** Issues of a fact as given; the core reads certificates, so nothing can be stored that it could not compute with. */
+export function factIssues(fact: Fact, path: string): Issue[] {
+  const issues: Issue[] = [];
+  const reader = new Reader(fact.value, `${path}.value`, issues);
+  switch (fact.kind) {
+    case 'federal-certificate':
+      readFederalCertificate(reader);
+      return issues;
+    case 'state-certificate': {
+      const state = reader.text('state');
+      if (state === null) return issues;
+      if (!findState(state)) return [problem('rule.state-unknown', `${path}.value.state`, { state, choices: 'NY, TX, FL' })];
+      const inner = reader.object('certificate');
+      if (inner) readStateCertificate(state, inner);
+      return issues;
+    }
+    case 'place':
+      reader.only(['work', 'residence']);
+      for (const field of ['work', 'residence']) {
+        const state = reader.text(field);
+        if (state !== null && field === 'work' && !findState(state)) issues.push(problem('rule.state-unknown', `${path}.value.work`, { state, choices: 'NY, TX, FL' }));
+      }
+      return issues;
+    case 'pay':
+      payIssues(reader, issues);
+      return issues;
+  }
+}
+
+function payIssues(reader: Reader, issues: Issue[]): void {
+  reader.only(['basis', 'rate', 'hours', 'amount', 'frequency', 'deductions']);
+  const basis = reader.oneOf('basis', ['hourly', 'salary'] as const);
+  if (basis === 'hourly') {
+    if (!reader.decimal('rate')) issues.push(problem('input.missing', `${reader.path}.rate`, { what: 'the hourly rate' }));
+    reader.decimal('hours');
+  }
+  if (basis === 'salary') {
+    if (!reader.has('amount')) issues.push(problem('input.missing', `${reader.path}.amount`, { what: 'the salary' }));
+    reader.amount('amount');
+    reader.oneOf('frequency', PAY_FREQUENCIES);
+  }
+  for (const line of reader.list('deductions', false)) {
+    const code = line.text('item');
+    const item = code === null ? null : findItem(code);
+    if (code !== null && item?.list !== 'deduction') issues.push(problem('item.unknown', `${line.path}.item`, { item: code, choices: 'a deduction item' }));
+    line.amount('amount');
+  }
+}
+
+export async function loadFacts(manager: EntityManager, employeeIds: readonly string[]): Promise<StoredFact[]> {
+  return (await manager.query(
+    'SELECT id, employee_id AS "employeeId", kind, effective_from AS "from", value FROM employee_fact WHERE employee_id = ANY($1) ORDER BY effective_from DESC, id DESC',
+    [employeeIds],
+  )) as StoredFact[];
+}
+
+const stateOf = (fact: StoredFact): string => String(fact.value['state'] ?? '');
+
+/** The facts in force: those that a later one of the same kind (and state) has not replaced by `day`. */
+export function inForceOn(facts: readonly StoredFact[], day: string): StoredFact[] {
+  const seen = new Set<string>();
+  return facts.filter((fact) => {
+    const key = `${fact.kind} ${fact.kind === 'state-certificate' ? stateOf(fact) : ''}`;
+    if (fact.from > day || seen.has(key)) return false;
+    seen.add(key);
+    return true;
+  });
+}
+
+export function factsOnDay(facts: readonly StoredFact[], day: string): FactsOnDay {
+  const current = inForceOn(facts, day);
+  const of = (kind: Fact['kind']): Record<string, unknown> | null => current.find((fact) => fact.kind === kind)?.value ?? null;
+  const place = of('place');
+  const certificates = current.filter((fact) => fact.kind === 'state-certificate').map((fact) => [stateOf(fact), isObject(fact.value['certificate']) ? { ...fact.value['certificate'] } : {}] as const);
+  return {
+    pay: of('pay'),
+    federal: of('federal-certificate'),
+    certificates: Object.fromEntries(certificates),
+    place: place ? { work: String(place['work']), residence: String(place['residence']) } : null,
+  };
+}
+
+const STATUS_WORDS: Readonly<Record<string, string>> = {
+  single: 'single', 'married-jointly': 'married filing jointly', 'married-separately': 'married filing separately', 'head-of-household': 'head of household', married: 'married', 'married-at-single-rate': 'married, withhold at single rate',
+};
+
+/** A fact read back as a sentence. */
+export function factSentence(fact: Pick<StoredFact, 'kind' | 'value'>): string {
+  const { value } = fact;
+  const text = (field: string): string => String(value[field] ?? '');
+  switch (fact.kind) {
+    case 'pay': {
+      const deductions = Array.isArray(value['deductions']) ? (value['deductions'] as { item: string; amount: string }[]) : [];
+      const taken = deductions.map((line) => `${findItem(line.item)?.label ?? line.item} ${line.amount}`).join(', ');
+      const base = value['basis'] === 'hourly' ? `${text('rate')} an hour${value['hours'] ? `, usually ${text('hours')} hours` : ''}` : `Salary ${text('amount')}, ${text('frequency')}`;
+      return taken ? `${base}; each check ${taken}` : base;
+    }
+    case 'federal-certificate': {
+      if (value['form'] === 'pre-2020') return `Form W-4 from before 2020: ${STATUS_WORDS[text('maritalStatus')] ?? ''}, ${text('allowances')} allowances`;
+      const parts = [STATUS_WORDS[text('filingStatus')] ?? '', value['multipleJobs'] === true ? 'step 2 box checked' : 'step 2 box not checked'];
+      const steps: readonly (readonly [string, string])[] = [['dependentCredit', 'step 3'], ['otherIncome', 'step 4(a)'], ['deductions', 'step 4(b)'], ['extraWithholding', 'step 4(c)']];
+      for (const [field, label] of steps) if (value[field] !== undefined && text(field) !== '0.00') parts.push(`${label} ${text(field)}`);
+      if (value['exempt'] === true) parts.push('exempt');
+      if (value['nonresidentAlien'] === true) parts.push('nonresident alien');
+      return `Form W-4: ${parts.join(', ')}`;
+    }
+    case 'state-certificate': {
+      const certificate = isObject(value['certificate']) ? value['certificate'] : {};
+      const rule = findState(text('state'))?.incomeTax;
+      const form = rule?.kind === 'annual-table' ? rule.certificate.form : 'certificate';
+      const fields = Object.entries(certificate).filter(([, given]) => given !== false && given !== '0.00').map(([name, given]) => (name === 'filingStatus' ? (STATUS_WORDS[String(given)] ?? String(given)) : given === true ? name : `${name} ${String(given)}`));
+      return `${text('state')} ${form}: ${fields.join(', ')}`;
+    }
+    case 'place':
+      return `Works in ${text('work')}, lives in ${text('residence')}`;
+  }
+}
+
+export const factView = (fact: StoredFact, inForce: readonly StoredFact[]): FactView => ({
+  kind: fact.kind, from: fact.from, value: fact.value, sentence: factSentence(fact), isInForce: inForce.some((current) => current.id === fact.id),
+});

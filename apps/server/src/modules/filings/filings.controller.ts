@@ -1,0 +1,80 @@
+import { Body, Controller, Get, Header, HttpCode, Inject, Param, ParseUUIDPipe, Post, StreamableFile } from '@nestjs/common';
+import { Accepted } from '@zakat/contract/clients';
+import { CreateFiling, FilingRow, FilingView, SignFiling } from '@zakat/contract/filings';
+import { AtVersion } from '@zakat/contract/payrolls';
+import { ReleaseSlip } from '@zakat/contract/remittances';
+import { Answers } from '../../http/answers.js';
+import { CurrentSession } from '../identity/guard.js';
+import type { Session } from '../identity/sessions.js';
+import { FilingsService } from './filings.service.js';
+
+@Controller()
+export class FilingsController {
+  constructor(@Inject(FilingsService) private readonly filings: FilingsService) {}
+
+  @Get('clients/:id/filings')
+  @Answers(FilingRow, 'list')
+  list(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<FilingRow[]> {
+    return this.filings.list(session, id);
+  }
+
+  @Post('clients/:id/filings')
+  @Answers(Accepted, 'one', 201)
+  async create(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: CreateFiling): Promise<Accepted> {
+    return { ...(await this.filings.create(session, id, body)), warnings: [] };
+  }
+
+  @Get('filings/:id')
+  @Answers(FilingView)
+  view(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<FilingView> {
+    return this.filings.view(session, id);
+  }
+
+  @Get('filings/:id/slip')
+  @Answers(ReleaseSlip)
+  slip(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<ReleaseSlip> {
+    return this.filings.slip(session, id);
+  }
+
+  @Post('filings/:id/check')
+  @HttpCode(200)
+  @Answers(FilingView)
+  check(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<FilingView> {
+    return this.filings.check(session, id, body.version);
+  }
+
+  @Post('filings/:id/reopen')
+  @HttpCode(200)
+  @Answers(FilingView)
+  reopen(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<FilingView> {
+    return this.filings.reopen(session, id, body.version);
+  }
+
+  @Post('filings/:id/sign')
+  @HttpCode(200)
+  @Answers(FilingView)
+  sign(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: SignFiling): Promise<FilingView> {
+    return this.filings.sign(session, id, body);
+  }
+
+  @Post('filings/:id/release')
+  @HttpCode(200)
+  @Answers(FilingView)
+  release(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<FilingView> {
+    return this.filings.release(session, id, body.version);
+  }
+
+  @Get('filings/:id/w2/:employeeId')
+  @Header('Cache-Control', 'no-store')
+  async w2(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Param('employeeId', ParseUUIDPipe) employeeId: string): Promise<StreamableFile> {
+    const { content, mediaType, name } = await this.filings.w2Pdf(session, id, employeeId);
+    return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
+  }
+
+  @Get('filings/:id/file')
+  @Header('Cache-Control', 'no-store')
+  async file(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<StreamableFile> {
+    const { content, mediaType, name } = await this.filings.file(session, id);
+    return new StreamableFile(content, { type: mediaType, disposition: `attachment; filename="${name}"` });
+  }
+}

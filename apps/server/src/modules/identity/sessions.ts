@@ -1,0 +1,88 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { Role, SessionView } from '@zakat/contract/session';
+import argon2 from 'argon2';
+import { createHash, randomBytes } from 'node:crypto';
+import { Secrets } from '../../database/secrets.js';
+import { FirmDatabase, type Actor } from '../../database/firm-database.js';
+import { Refusal } from '../../http/refusal.js';
+import { Audit } from '../audit/audit.js';
+import { Clock } from '../clock/clock.js';
+
+export interface Session extends Actor {
+  readonly userId: string;
+  readonly role: Role;
+  readonly name: string;
+  readonly email: string;
+}
+
+const HOURS = 10;
+const MOST_FAILURES = 5;
+const WINDOW = '15 minutes';
+const tokenHash = (token: string): Buffer => createHash('sha256').update(token).digest();
+
+@Injectable()
+export class Sessions {
+  /** Compared against when the account is unknown, so that both answers take as long. */
+  private readonly nobody = argon2.hash(randomBytes(24));
+
+  constructor(
+    @Inject(FirmDatabase) private readonly database: FirmDatabase,
+    @Inject(Secrets) private readonly secrets: Secrets,
+    @Inject(Audit) private readonly audit: Audit,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  /** Signs in; answers with the session token. Five failures in a quarter of an hour close the account for that long. */
+  async signIn(email: string, password: string, address: string): Promise<string> {
+    const account = this.secrets.mark(`account ${email.trim().toLowerCase()}`);
+    const from = this.secrets.mark(`address ${address}`);
+    const user = await this.database.runWithoutFirm(async (manager) => {
+      const failures = (await manager.query(
+        `SELECT count(*)::int AS count FROM sign_in_attempt WHERE account_hash = $1 AND NOT succeeded AND at > now() - interval '${WINDOW}'
+         AND at > coalesce((SELECT max(at) FROM sign_in_attempt WHERE account_hash = $1 AND succeeded), '-infinity')`,
+        [account],
+      )) as { count: number }[];
+      if ((failures[0]?.count ?? 0) >= MOST_FAILURES) throw new Refusal(429, 'sign-in-throttled', 'Too many failed tries for this account. Try again in a quarter of an hour.');
+      const rows = (await manager.query('SELECT * FROM user_for_sign_in($1)', [email.trim()])) as { id: string; firm_id: string; password_hash: string }[];
+      return rows[0] ?? null;
+    });
+    const isRight = await argon2.verify(user?.password_hash ?? (await this.nobody), password);
+    await this.database.runWithoutFirm((manager) => manager.query('INSERT INTO sign_in_attempt (account_hash, address_hash, succeeded) VALUES ($1, $2, $3)', [account, from, isRight && user !== null]));
+    if (!user || !isRight) throw new Refusal(401, 'sign-in-failed', 'E-mail and password do not belong together.');
+    const token = randomBytes(32).toString('base64url');
+    const actor: Actor = { firmId: user.firm_id, userId: user.id, role: 'system' };
+    await this.database.run(actor, async (manager) => {
+      await manager.query(`INSERT INTO session (token_hash, firm_id, user_id, expires_at) VALUES ($1, $2, $3, now() + interval '${HOURS} hours')`, [tokenHash(token), user.firm_id, user.id]);
+      await this.audit.record(manager, actor, 'session.start', 'user', user.id);
+    });
+    return token;
+  }
+
+  async find(token: string): Promise<Session | null> {
+    const rows = (await this.database.runWithoutFirm((manager) => manager.query('SELECT * FROM session_for_token($1)', [tokenHash(token)]))) as {
+      firm_id: string; user_id: string; name: string; email: string; role: Role;
+    }[];
+    const row = rows[0];
+    return row ? { firmId: row.firm_id, userId: row.user_id, role: row.role, name: row.name, email: row.email } : null;
+  }
+
+  async end(session: Session, token: string): Promise<void> {
+    await this.database.run(session, async (manager) => {
+      await manager.query('DELETE FROM session WHERE token_hash = $1', [tokenHash(token)]);
+      await this.audit.record(manager, session, 'session.end', 'user', session.userId);
+    });
+  }
+
+  async view(session: Session): Promise<SessionView> {
+    return this.database.run(session, async (manager) => {
+      const rows = (await manager.query('SELECT name, requires_second_person FROM firm')) as { name: string; requires_second_person: boolean }[];
+      const firm = rows[0];
+      return {
+        user: { id: session.userId, name: session.name, email: session.email, role: session.role },
+        firmName: firm?.name ?? '',
+        today: await this.clock.today(manager),
+        requiresSecondPerson: firm?.requires_second_person !== false,
+      };
+    });
+  }
+}

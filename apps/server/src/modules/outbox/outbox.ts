@@ -1,0 +1,38 @@
+import { Injectable } from '@nestjs/common';
+import { randomUUID } from 'node:crypto';
+import type { EntityManager } from 'typeorm';
+import type { Actor } from '../../database/firm-database.js';
+
+export type OutboxKind = 'ach-file' | 'return-941' | 'wage-file';
+
+export interface OutboxRow {
+  readonly id: string;
+  readonly kind: OutboxKind;
+  readonly subject_id: string;
+  readonly idempotency_key: string;
+  readonly document_id: string;
+  readonly status: 'waiting' | 'sent' | 'answered';
+  readonly attempts: number;
+  readonly agency_reference: string | null;
+  readonly last_error: string | null;
+}
+
+/** What leaves the house: written in the transaction that decided it, sent by a job afterwards. */
+@Injectable()
+export class Outbox {
+  /** The key names the act itself, so that the same act can never be queued twice. */
+  async put(manager: EntityManager, actor: Actor, kind: OutboxKind, subjectId: string, attempt: number, documentId: string): Promise<void> {
+    await manager.query('INSERT INTO outbox (id, firm_id, kind, subject_id, idempotency_key, document_id) VALUES ($1,$2,$3,$4,$5,$6)', [
+      randomUUID(), actor.firmId, kind, subjectId, `${kind}:${subjectId}:${attempt}`, documentId,
+    ]);
+  }
+
+  /** How the sending stands, in words; null when nothing was put out. */
+  async standing(manager: EntityManager, subjectId: string): Promise<string | null> {
+    const rows = (await manager.query('SELECT status, attempts, last_error, agency_reference FROM outbox WHERE subject_id = $1 ORDER BY created_at DESC LIMIT 1', [subjectId])) as OutboxRow[];
+    const row = rows[0];
+    if (!row) return null;
+    if (row.status === 'waiting') return row.last_error === null ? 'Waiting to be sent.' : `Not sent yet: ${row.last_error}. It is tried again by itself (${row.attempts} tries so far).`;
+    return `Sent once; the receiver's reference is ${row.agency_reference ?? ''}.`;
+  }
+}

@@ -1,0 +1,17 @@
+import type { PayrollStatus } from '@zakat/contract/payrolls';
+import { Column, Entity, PrimaryColumn } from 'typeorm';
+
+@Entity('payroll')
+export class Payroll {
+  @PrimaryColumn('uuid') id!: string;
+  @Column('uuid', { name: 'firm_id' }) firmId!: string;
+  @Column('uuid', { name: 'client_id' }) clientId!: string;
+  @Column('date', { name: 'period_start' }) periodStart!: string;
+  @Column('date', { name: 'period_end' }) periodEnd!: string;
+  @Column('date', { name: 'check_date' }) checkDate!: string;
+  @Column('text') kind!: 'regular' | 'extra';
+  @Column('text') status!: PayrollStatus;
+  @Column('int') version!: number;
+  @Column('text', { name: 'reviewed_digest', nullable: true }) reviewedDigest!: string | null;
+  @Column('uuid', { name: 'created_by' }) createdBy!: string;
+}

@@ -1,0 +1,190 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { DepositView, PlanRemittance, ReleaseSlip, RemittanceRow, RemittanceView, SlipCheck } from '@zakat/contract/remittances';
+import { isBusinessDay } from '@zakat/core/calendar/business-days';
+import { date, daysBetween, showDate } from '@zakat/core/calendar/local-date';
+import { ACH_CUTOFF, earliestSettlement } from '@zakat/core/deposits/due';
+import { DEPOSIT_FAMILIES, familyOf, type DepositFamily } from '@zakat/core/deposits/family';
+import { sentence } from '@zakat/core/issues/issue';
+import { showDollars, sum } from '@zakat/core/money/cents';
+import { AGENCIES, isTaxCode, taxOf, type AgencyCode } from '@zakat/core/taxes/registry';
+import { randomUUID } from 'node:crypto';
+import type { EntityManager } from 'typeorm';
+import { FirmDatabase, type Actor } from '../../database/firm-database.js';
+import { dayFrom } from '../../http/day.js';
+import { Refusal, conflict, notFound, refuseField } from '../../http/refusal.js';
+import { Jobs } from '../../jobs/jobs.js';
+import { Executor } from '../../state-machines/executor.js';
+import { REMITTANCE_MACHINE } from '../../state-machines/machine.js';
+import { Audit } from '../audit/audit.js';
+import { findClient } from '../clients/clients.service.js';
+import { BankAccount, type Client } from '../clients/entities.js';
+import { Clock } from '../clock/clock.js';
+import { Documents } from '../documents/documents.js';
+import { Outbox } from '../outbox/outbox.js';
+import { Deposits } from './deposits.js';
+import { Remittance, RemittanceItem } from './entities.js';
+import { PaymentFile } from './payment-file.js';
+
+@Injectable()
+export class RemittancesService {
+  constructor(
+    @Inject(FirmDatabase) private readonly database: FirmDatabase,
+    @Inject(Deposits) private readonly owing: Deposits,
+    @Inject(PaymentFile) private readonly paymentFile: PaymentFile,
+    @Inject(Executor) private readonly executor: Executor,
+    @Inject(Audit) private readonly audit: Audit,
+    @Inject(Documents) private readonly documents: Documents,
+    @Inject(Outbox) private readonly outbox: Outbox,
+    @Inject(Clock) private readonly clock: Clock,
+    @Inject(Jobs) private readonly jobs: Jobs,
+  ) {}
+
+  deposits(actor: Actor, clientId: string): Promise<DepositView[]> {
+    return this.database.run(actor, async (manager) => this.owing.deposits(manager, await findClient(manager, clientId)));
+  }
+
+  list(actor: Actor, clientId: string): Promise<RemittanceRow[]> {
+    return this.database.run(actor, async (manager) => {
+      const client = await findClient(manager, clientId);
+      const rows = await manager.find(Remittance, { where: { clientId }, order: { settles: 'DESC', createdAt: 'DESC' } });
+      return rows.map((row) => rowOf(row, client));
+    });
+  }
+
+  plan(actor: Actor, clientId: string, input: PlanRemittance): Promise<{ id: string }> {
+    const settles = dayFrom(input.settles, 'settles');
+    return this.database.run(actor, async (manager) => {
+      const client = await findClient(manager, clientId);
+      const bank = await manager.findOneBy(BankAccount, { id: input.bankAccountId, clientId });
+      if (!bank) throw refuseField('bankAccountId', 'This bank account is not one of the client.', 'Choose one of the client’s accounts.');
+      if (input.items.length === 0) throw refuseField('items', 'No liability is chosen.', 'Choose at least one.');
+      const owed = await this.owing.owed(manager, client);
+      const chosen = input.items.map((item) => {
+        const line = owed.find((candidate) => candidate.tax === item.tax && candidate.liabilityDate === item.liabilityDate);
+        if (!line || !isTaxCode(item.tax) || line.owed <= 0) throw conflict('Nothing is owed for one of these liabilities any more. Look again.');
+        return line;
+      });
+      const families = [...new Set(chosen.map((line) => familyOf(line.tax)))];
+      const family = families[0];
+      if (!family || families.length > 1) throw refuseField('items', 'These liabilities are not paid together.', 'Make one remittance for each kind of deposit.');
+      const first = chosen[0];
+      if (!first) throw conflict('Nothing is chosen.');
+      const id = randomUUID();
+      const amount = sum(chosen.map((line) => line.owed));
+      const due = chosen.map((line) => line.due).sort()[0] ?? first.due;
+      await manager.insert(Remittance, {
+        id, firmId: actor.firmId, clientId, reference: `ZK${id.replaceAll('-', '').slice(0, 12).toUpperCase()}`, agency: taxOf(first.tax).agency, family, amount, due, settles, bankAccountId: bank.id,
+        status: 'planned', version: 1, preparedBy: actor.userId ?? '', createdAt: await this.clock.now(manager),
+      });
+      await manager.insert(RemittanceItem, chosen.map((line) => ({ remittanceId: id, firmId: actor.firmId, clientId, tax: line.tax, liabilityDate: line.liabilityDate, amount: line.owed, isLive: true })));
+      await this.audit.record(manager, actor, 'remittance.plan', 'remittance', id, { amount, family, settles });
+      return { id };
+    });
+  }
+
+  view(actor: Actor, id: string): Promise<RemittanceView> {
+    return this.database.run(actor, (manager) => this.viewIn(manager, id));
+  }
+
+  approve(actor: Actor, id: string, version: number): Promise<RemittanceView> {
+    return this.database.run(actor, async (manager) => {
+      await this.executor.apply(manager, actor, REMITTANCE_MACHINE, { id, act: 'approve', version, set: { approved_by: actor.userId } });
+      return this.viewIn(manager, id);
+    });
+  }
+
+  withdraw(actor: Actor, id: string, version: number): Promise<RemittanceView> {
+    return this.database.run(actor, async (manager) => {
+      await this.executor.apply(manager, actor, REMITTANCE_MACHINE, { id, act: 'withdraw', version });
+      await manager.update(RemittanceItem, { remittanceId: id }, { isLive: false });
+      return this.viewIn(manager, id);
+    });
+  }
+
+  /** The slip of a release. Asking for it is the rehearsal: the real checks and the real file, and nothing changes. */
+  slip(actor: Actor, id: string): Promise<ReleaseSlip> {
+    return this.database.run(actor, async (manager) => (await this.rehearse(manager, actor, id)).slip);
+  }
+
+  /** Releases once: state, file and outbox row in one transaction; the sending is a job's. */
+  async release(actor: Actor, id: string, version: number): Promise<RemittanceView> {
+    const view = await this.database.run(actor, async (manager) => {
+      await manager.query('SELECT id FROM remittance WHERE id = $1 FOR UPDATE', [id]);
+      const { remittance, slip, content } = await this.rehearse(manager, actor, id);
+      const failed = slip.checks.filter((check) => !check.isPassed);
+      if (remittance.status === 'approved' && failed.length > 0) throw new Refusal(422, 'slip', failed.map((check) => check.says).join(' '));
+      const documentId = await this.documents.store(manager, actor, remittance.clientId, 'ach-file', `${remittance.reference}.ach`, 'text/plain', Buffer.from(content, 'ascii'));
+      await this.executor.apply(manager, actor, REMITTANCE_MACHINE, { id, act: 'release', version, set: { released_by: actor.userId, document_id: documentId }, detail: { amount: remittance.amount, settles: remittance.settles } });
+      await this.outbox.put(manager, actor, 'ach-file', id, 1, documentId);
+      return this.viewIn(manager, id);
+    });
+    await this.jobs.wake();
+    return view;
+  }
+
+  private async rehearse(manager: EntityManager, actor: Actor, id: string): Promise<{ remittance: Remittance; slip: ReleaseSlip; content: string }> {
+    const { remittance, items, client } = await this.load(manager, id);
+    const bank = await manager.findOneByOrFail(BankAccount, { id: remittance.bankAccountId });
+    const file = await this.paymentFile.make(manager, client, remittance, items);
+    const today = await this.clock.today(manager);
+    const agency = AGENCIES[remittance.agency as AgencyCode].name;
+    const settles = date(remittance.settles);
+    const earliest = earliestSettlement(today);
+    const owed = await this.owing.owed(manager, client);
+    const moved = items.filter((item) => owed.find((line) => line.tax === item.tax && line.liabilityDate === item.liabilityDate)?.owed !== item.amount);
+    const lateDays = daysBetween(date(remittance.due), settles);
+    const checks: SlipCheck[] = [
+      { label: 'The ledger still owes this amount', isPassed: moved.length === 0, says: moved.length === 0 ? `${items.length} liabilities, ${showDollars(remittance.amount)}.` : 'A liability has changed since this was planned. Withdraw it and plan again.' },
+      { label: 'The file adds up', isPassed: file.issues.length === 0 && file.total === remittance.amount, says: file.issues.length > 0 ? file.issues.map(sentence).join(' ') : `File total ${showDollars(file.total)}.` },
+      { label: 'The settlement day is a banking day', isPassed: isBusinessDay(settles, 'banking'), says: showDate(settles) },
+      { label: 'The bank can still make it', isPassed: settles >= earliest, says: settles >= earliest ? `In the bank's hands by ${ACH_CUTOFF} today it settles ${showDate(settles)}.` : `The earliest settlement is ${showDate(earliest)} now. Withdraw it and plan again.` },
+      { label: 'Another person approved it', isPassed: remittance.status === 'approved', says: remittance.status === 'approved' ? 'Approved.' : `It is ${remittance.status}.` },
+      { label: 'You may release', isPassed: actor.role === 'reviewer' || actor.role === 'administrator', says: actor.role === 'preparer' ? 'A preparer cannot release; ask a reviewer.' : `You are a ${actor.role}.` },
+    ];
+    const slip: ReleaseSlip = {
+      title: `${DEPOSIT_FAMILIES[remittance.family as DepositFamily].label} of ${client.legalName}`,
+      act: remittance.status === 'approved' ? 'release' : 'rehearsal',
+      amount: remittance.amount,
+      figures: [
+        { label: 'Client', value: `${client.legalName}, EIN ending ${client.ein.slice(-4)}` },
+        { label: 'To', value: agency },
+        { label: 'From', value: `${bank.label}, ${bank.bankName}, account ending ${bank.accountTail}` },
+        { label: 'Settles', value: showDate(settles) },
+        { label: 'Due', value: `${showDate(date(remittance.due))}${lateDays > 0 ? `: ${lateDays} days late` : ''}` },
+        { label: 'Reference', value: remittance.reference },
+      ],
+      leaves: `${showDollars(remittance.amount)} leaves ${client.legalName}'s account for the ${agency} by ACH credit.`,
+      becomesImpossible: 'Once the bank has the file it cannot be called back from here, and these liabilities cannot be planned a second time.',
+      wayBack: 'If the payment is returned, the liabilities open again by themselves. An overpayment is claimed back from the agency.',
+      checks,
+      mayRelease: checks.every((check) => check.isPassed),
+      file: file.content,
+    };
+    return { remittance, slip, content: file.content };
+  }
+
+  private async load(manager: EntityManager, id: string): Promise<{ remittance: Remittance; items: RemittanceItem[]; client: Client }> {
+    const remittance = await manager.findOneBy(Remittance, { id });
+    if (!remittance) throw notFound('remittance');
+    const items = await manager.find(RemittanceItem, { where: { remittanceId: id }, order: { liabilityDate: 'ASC', tax: 'ASC' } });
+    return { remittance, items, client: await findClient(manager, remittance.clientId) };
+  }
+
+  private async viewIn(manager: EntityManager, id: string): Promise<RemittanceView> {
+    const { remittance, items, client } = await this.load(manager, id);
+    const bank = await manager.findOneByOrFail(BankAccount, { id: remittance.bankAccountId });
+    const names = (await manager.query('SELECT id, name FROM app_user')) as { id: string; name: string }[];
+    const nameOf = (userId: string | null): string | null => names.find((user) => user.id === userId)?.name ?? null;
+    return {
+      ...rowOf(remittance, client),
+      items: items.map((item) => ({ tax: item.tax, label: isTaxCode(item.tax) ? taxOf(item.tax).label : item.tax, liabilityDate: item.liabilityDate, amount: item.amount })),
+      preparedBy: nameOf(remittance.preparedBy) ?? '', approvedBy: nameOf(remittance.approvedBy), releasedBy: nameOf(remittance.releasedBy),
+      bankAccount: `${bank.label}, ${bank.bankName}, ending ${bank.accountTail}`, problems: [], delivery: await this.outbox.standing(manager, id),
+    };
+  }
+}
+
+export const rowOf = (row: Remittance, client: Client): RemittanceRow => ({
+  id: row.id, clientId: client.id, clientName: client.legalName, reference: row.reference, agencyName: AGENCIES[row.agency as AgencyCode].name, familyLabel: DEPOSIT_FAMILIES[row.family as DepositFamily].label,
+  amount: row.amount, due: row.due, settles: row.settles, status: row.status, version: row.version, confirmation: row.confirmation, returnedReason: row.returnedReason,
+});

@@ -1,0 +1,108 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { LedgerEntryView, TieOutView } from '@zakat/contract/filings';
+import { date } from '@zakat/core/calendar/local-date';
+import { firstDayOf, lastDayOf } from '@zakat/core/calendar/quarter';
+import { tieOut } from '@zakat/core/ledger/tie-out';
+import { ZERO, add, cents, subtract, sum, type Cents } from '@zakat/core/money/cents';
+import { lineValue, type Form941, type LineId } from '@zakat/core/returns/form-941';
+import { TAXES, taxOf, type TaxCode, type TaxGroup } from '@zakat/core/taxes/registry';
+import type { FormW2 } from '@zakat/core/yearend/w2';
+import type { EntityManager } from 'typeorm';
+import { FirmDatabase, type Actor } from '../../database/firm-database.js';
+import { rawCents } from '../../database/cents-column.js';
+import { findClient } from '../clients/clients.service.js';
+import type { Client } from '../clients/entities.js';
+import { Clock } from '../clock/clock.js';
+import { Filing } from '../filings/entities.js';
+import { FilingSource } from '../filings/filing-source.js';
+import { LedgerReader } from '../ledger/ledger-reader.js';
+import { Deposits } from '../remittances/deposits.js';
+
+type Period = { readonly year: number; readonly quarter: 1 | 2 | 3 | 4 | null };
+
+function daysOf(period: Period): { from: ReturnType<typeof date>; to: ReturnType<typeof date> } {
+  if (period.quarter === null) return { from: date(`${period.year}-01-01`), to: date(`${period.year}-12-31`) };
+  const quarter = { year: period.year, quarter: period.quarter };
+  return { from: firstDayOf(quarter), to: lastDayOf(quarter) };
+}
+
+@Injectable()
+export class TieOutService {
+  constructor(
+    @Inject(FirmDatabase) private readonly database: FirmDatabase,
+    @Inject(LedgerReader) private readonly ledger: LedgerReader,
+    @Inject(Deposits) private readonly deposits: Deposits,
+    @Inject(FilingSource) private readonly source: FilingSource,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  view(actor: Actor, clientId: string, period: Period): Promise<TieOutView> {
+    return this.database.run(actor, async (manager) => {
+      const client = await findClient(manager, clientId);
+      const { from, to } = daysOf(period);
+      const entries = await this.ledger.entries(manager, clientId, from, to);
+      const { returned, fractions } = await this.returned(manager, clientId, period);
+      const { notYetDue, underWay } = await this.owing(manager, client, from, to);
+      const rows = tieOut({
+        register: await this.register(manager, clientId, from, to), entries, returned, fractionsOfCents: fractions,
+        wageStatements: period.quarter === null ? await this.wageStatements(manager, client, period.year) : new Map<string, Cents>(),
+        notYetDue, underWay,
+      });
+      return { year: period.year, quarter: period.quarter, rows: rows.map((row) => ({ ...row, stations: { ...row.stations }, differences: row.differences.map((difference) => ({ ...difference })) })) };
+    });
+  }
+
+  /** The entries behind a cell of the tie-out: a group of taxes, as liabilities or as payments. */
+  entries(actor: Actor, clientId: string, period: Period, group: string, of: 'liabilities' | 'payments' | null): Promise<LedgerEntryView[]> {
+    return this.database.run(actor, async (manager) => {
+      await findClient(manager, clientId);
+      const { from, to } = daysOf(period);
+      const taxes = TAXES.filter((tax) => (group.endsWith('-EE') ? tax.group === group.slice(0, -3) && tax.payer === 'employee' : tax.group === group || tax.code === group)).map((tax) => tax.code);
+      return this.ledger.view(manager, clientId, { from, to, taxes: group === 'all' ? null : taxes, of });
+    });
+  }
+
+  private async register(manager: EntityManager, clientId: string, from: string, to: string): Promise<Map<string, Cents>> {
+    const rows = (await manager.query('SELECT tax, sum(amount)::bigint AS amount FROM paycheck_tax WHERE client_id = $1 AND check_date BETWEEN $2 AND $3 GROUP BY tax', [clientId, from, to])) as { tax: string; amount: string }[];
+    return new Map(rows.map((row) => [row.tax, rawCents(row.amount)]));
+  }
+
+  private async returned(manager: EntityManager, clientId: string, period: Period): Promise<{ returned: Map<TaxGroup, Cents>; fractions: Cents }> {
+    const filings = await manager.find(Filing, { where: { clientId, form: '941', year: period.year } });
+    const forms = filings.filter((filing) => filing.snapshot !== null && (period.quarter === null || filing.quarter === period.quarter)).map((filing) => (filing.snapshot as { form941: Form941 }).form941);
+    const total = (id: LineId): Cents => sum(forms.map((form) => cents(lineValue(form, id))));
+    if (forms.length === 0) return { returned: new Map(), fractions: ZERO };
+    return {
+      returned: new Map<TaxGroup, Cents>([['US-FIT', total('3')], ['US-OASDI', total('5a.2')], ['US-HI', add(total('5c.2'), total('5d.2'))]]),
+      fractions: total('7'),
+    };
+  }
+
+  private async wageStatements(manager: EntityManager, client: Client, year: number): Promise<Map<string, Cents>> {
+    const filing = await manager.findOneBy(Filing, { clientId: client.id, form: 'W-2', year });
+    if (!filing) return new Map();
+    const stored = filing.snapshot as { set: { forms: FormW2[] } } | null;
+    const forms = stored ? stored.set.forms : (await this.source.w2Set(manager, client, year)).forms;
+    const totals = new Map<string, Cents>([
+      ['US-FIT', sum(forms.map((form) => form.box2))], ['US-OASDI', sum(forms.map((form) => form.box4))], ['US-HI', sum(forms.map((form) => form.box6))],
+    ]);
+    for (const form of forms) for (const line of form.states) totals.set(`${line.state}-SIT`, add(totals.get(`${line.state}-SIT`) ?? ZERO, line.tax));
+    return totals;
+  }
+
+  private async owing(manager: EntityManager, client: Client, from: string, to: string): Promise<{ notYetDue: Map<TaxGroup, Cents>; underWay: Map<TaxGroup, Cents> }> {
+    const today = await this.clock.today(manager);
+    const notYetDue = new Map<TaxGroup, Cents>();
+    const underWay = new Map<TaxGroup, Cents>();
+    const put = (into: Map<TaxGroup, Cents>, tax: TaxCode, amount: Cents): void => void into.set(taxOf(tax).group, add(into.get(taxOf(tax).group) ?? ZERO, amount));
+    const released = (await manager.query(`SELECT i.tax, i.liability_date FROM remittance_item i JOIN remittance r ON r.id = i.remittance_id WHERE i.client_id = $1 AND i.is_live AND r.status = 'released'`, [client.id])) as { tax: string; liability_date: string }[];
+    for (const line of await this.deposits.owed(manager, client)) {
+      if (line.liabilityDate < from || line.liabilityDate > to) continue;
+      const isReleased = released.some((row) => row.tax === line.tax && row.liability_date === line.liabilityDate);
+      const onItsWay = isReleased ? line.underWay : ZERO;
+      if (onItsWay !== 0) put(underWay, line.tax, onItsWay);
+      if (line.due >= today) put(notYetDue, line.tax, subtract(line.owed, onItsWay));
+    }
+    return { notYetDue, underWay };
+  }
+}

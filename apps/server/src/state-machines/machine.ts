@@ -1,0 +1,60 @@
+import type { Role } from '@zakat/contract/session';
+
+/** One allowed step: from a state to a state, by whom. `system` is the firm's own jobs. */
+export interface Transition<S extends string> {
+  readonly act: string;
+  readonly from: readonly S[];
+  readonly to: S;
+  readonly by: readonly (Role | 'system')[];
+  /** Another person than the one who prepared it, where the firm requires two. */
+  readonly needsSecondPerson?: true;
+}
+export interface Machine<S extends string> {
+  readonly name: string;
+  readonly table: string;
+  readonly initial: S;
+  readonly transitions: readonly Transition<S>[];
+}
+
+const ANYBODY = ['preparer', 'reviewer', 'administrator'] as const;
+const SENIOR = ['reviewer', 'administrator'] as const;
+
+export const PAYROLL_MACHINE = {
+  name: 'payroll',
+  table: 'payroll',
+  initial: 'open',
+  transitions: [
+    { act: 'review', from: ['open'], to: 'reviewed', by: ANYBODY },
+    { act: 'reopen', from: ['reviewed'], to: 'open', by: ANYBODY },
+    { act: 'post', from: ['reviewed'], to: 'posted', by: ANYBODY },
+  ],
+} as const satisfies Machine<'open' | 'reviewed' | 'posted'>;
+
+export const REMITTANCE_MACHINE = {
+  name: 'remittance',
+  table: 'remittance',
+  initial: 'planned',
+  transitions: [
+    { act: 'approve', from: ['planned'], to: 'approved', by: SENIOR, needsSecondPerson: true },
+    { act: 'withdraw', from: ['planned', 'approved'], to: 'withdrawn', by: ANYBODY },
+    { act: 'release', from: ['approved'], to: 'released', by: SENIOR },
+    { act: 'settle', from: ['released'], to: 'settled', by: ['system'] },
+    { act: 'return', from: ['released', 'settled'], to: 'returned', by: ['system'] },
+  ],
+} as const satisfies Machine<'planned' | 'approved' | 'released' | 'settled' | 'returned' | 'withdrawn'>;
+
+export const FILING_MACHINE = {
+  name: 'filing',
+  table: 'filing',
+  initial: 'draft',
+  transitions: [
+    { act: 'check', from: ['draft'], to: 'checked', by: ANYBODY },
+    { act: 'reopen', from: ['checked', 'rejected'], to: 'draft', by: ANYBODY },
+    { act: 'release', from: ['checked'], to: 'released', by: SENIOR, needsSecondPerson: true },
+    { act: 'receive', from: ['released'], to: 'received', by: ['system'] },
+    { act: 'accept', from: ['released', 'received'], to: 'accepted', by: ['system'] },
+    { act: 'reject', from: ['released', 'received'], to: 'rejected', by: ['system'] },
+  ],
+} as const satisfies Machine<'draft' | 'checked' | 'released' | 'received' | 'accepted' | 'rejected'>;
+
+export const MACHINES = [PAYROLL_MACHINE, REMITTANCE_MACHINE, FILING_MACHINE] as const;

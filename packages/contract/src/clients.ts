@@ -1,0 +1,145 @@
+import { PAY_FREQUENCIES } from '@zakat/core/calendar/pay-frequency';
+import { Amount, Choice, Day, Flag, Id, Json, List, Text, Texts, Whole } from './field.js';
+import { ProblemDetail } from './problem.js';
+
+export const KINDS_OF_EMPLOYER = ['F', 'S', 'T', 'Y', 'N'] as const;
+export const DEPOSIT_SCHEDULES = ['monthly', 'semiweekly'] as const;
+export const WORKER_KINDS = ['employee', 'partner'] as const;
+export const FACT_KINDS = ['pay', 'federal-certificate', 'state-certificate', 'place'] as const;
+
+/** Identity of an employer: what returns and files carry. */
+export class ClientIdentity {
+  @Text(57, { min: 1 }) legalName!: string;
+  @Text(57) tradeName!: string;
+  @Text(12, { min: 9 }) ein!: string;
+  @Text(4, { min: 1 }) nameControl!: string;
+  @Text(22) street!: string;
+  @Text(22) city!: string;
+  @Text(2) state!: string;
+  @Text(5) zip!: string;
+  @Text(15) phone!: string;
+  @Text(40) email!: string;
+  @Text(27) contactName!: string;
+  @Text(35) signerName!: string;
+  @Text(35) signerTitle!: string;
+}
+export class CreateClient extends ClientIdentity {
+  @Text(12, { min: 2 }) key!: string;
+  @Choice(KINDS_OF_EMPLOYER) kindOfEmployer!: (typeof KINDS_OF_EMPLOYER)[number];
+  @Choice(PAY_FREQUENCIES) payFrequency!: (typeof PAY_FREQUENCIES)[number];
+  @Amount() lookbackAmount!: number;
+  @Whole({ min: 3 }) newYorkDays!: number;
+}
+export class UpdateClientIdentity extends ClientIdentity {
+  @Whole({ min: 1 }) version!: number;
+}
+export class CreateTaxAccount {
+  @Text(10, { min: 2 }) agency!: string;
+  @Text(30) accountNumber!: string;
+  @Text(12, { nullable: true }) unemploymentRate!: string | null;
+  @Day() from!: string;
+}
+export class TaxAccountView extends CreateTaxAccount {
+  @Id() id!: string;
+  @Text() agencyName!: string;
+  @Text(200, { nullable: true }) rateInWords!: string | null;
+}
+export class CreateBankAccount {
+  @Text(40, { min: 1 }) label!: string;
+  @Text(40, { min: 1 }) bankName!: string;
+  @Text(9, { min: 9 }) routing!: string;
+  @Text(17, { min: 4 }) account!: string;
+}
+export class BankAccountView {
+  @Id() id!: string;
+  @Text() label!: string;
+  @Text() bankName!: string;
+  @Text() routing!: string;
+  @Text() accountTail!: string;
+}
+export class ClientRow {
+  @Id() id!: string;
+  @Text() key!: string;
+  @Text() legalName!: string;
+  @Text() tradeName!: string;
+  @Text() einTail!: string;
+  @Text() state!: string;
+  @Choice(DEPOSIT_SCHEDULES) depositSchedule!: (typeof DEPOSIT_SCHEDULES)[number];
+  @Whole() people!: number;
+}
+export class ClientView extends ClientIdentity {
+  @Id() id!: string;
+  @Text() key!: string;
+  @Text() kindOfEmployer!: string;
+  @Text() payFrequency!: string;
+  @Choice(DEPOSIT_SCHEDULES) depositSchedule!: (typeof DEPOSIT_SCHEDULES)[number];
+  @Text() depositScheduleWhy!: string;
+  @Whole() version!: number;
+  @List(() => TaxAccountView) taxAccounts!: TaxAccountView[];
+  @List(() => BankAccountView) bankAccounts!: BankAccountView[];
+}
+
+export class EmployeeIdentity {
+  @Text(15, { min: 1 }) firstName!: string;
+  @Text(15) middleName!: string;
+  @Text(20, { min: 1 }) lastName!: string;
+  @Text(4) suffix!: string;
+  @Text(22) street!: string;
+  @Text(22) city!: string;
+  @Text(2) state!: string;
+  @Text(5) zip!: string;
+}
+export class Fact {
+  @Choice(FACT_KINDS) kind!: (typeof FACT_KINDS)[number];
+  @Day() from!: string;
+  @Json() value!: Record<string, unknown>;
+}
+export class CreateEmployee extends EmployeeIdentity {
+  @Text(12, { min: 1 }) number!: string;
+  @Text(11, { min: 9 }) ssn!: string;
+  @Day() hiredOn!: string;
+  @Day({ nullable: true }) bornOn!: string | null;
+  @Choice(WORKER_KINDS) kind!: (typeof WORKER_KINDS)[number];
+  @Flag() isRetirementPlan!: boolean;
+  @List(() => Fact) facts!: Fact[];
+}
+export class UpdateEmployeeIdentity extends EmployeeIdentity {
+  /** Blank leaves the number as it is. */
+  @Text(11) ssn!: string;
+  @Whole({ min: 1 }) version!: number;
+}
+export class EmployeeRow {
+  @Id() id!: string;
+  @Text() number!: string;
+  @Text() name!: string;
+  @Text() ssnTail!: string;
+  @Text() workState!: string;
+  @Text() paySentence!: string;
+  @Choice(WORKER_KINDS) kind!: (typeof WORKER_KINDS)[number];
+}
+export class FactView extends Fact {
+  @Text(400) sentence!: string;
+  @Flag() isInForce!: boolean;
+}
+export class EmployeeView extends EmployeeIdentity {
+  @Id() id!: string;
+  @Id() clientId!: string;
+  @Text() clientName!: string;
+  @Text() number!: string;
+  @Text() ssnTail!: string;
+  @Day() hiredOn!: string;
+  @Day({ nullable: true }) bornOn!: string | null;
+  @Choice(WORKER_KINDS) kind!: (typeof WORKER_KINDS)[number];
+  @Flag() isRetirementPlan!: boolean;
+  @Whole() version!: number;
+  @Day() on!: string;
+  @List(() => FactView) facts!: FactView[];
+  @Texts() certificateFields!: string[];
+}
+export class RevealedNumber {
+  @Text() ssn!: string;
+}
+export class Accepted {
+  @Id() id!: string;
+  @List(() => ProblemDetail) warnings!: ProblemDetail[];
+}

@@ -1,0 +1,115 @@
+import { Amount, Choice, Day, Flag, Id, Json, List, Part, Text, Whole } from './field.js';
+import { ProblemDetail } from './problem.js';
+
+export const PAYROLL_STATUSES = ['open', 'reviewed', 'posted'] as const;
+export type PayrollStatus = (typeof PAYROLL_STATUSES)[number];
+
+export class CreatePayroll {
+  @Day() periodStart!: string;
+  @Day() periodEnd!: string;
+  @Day() checkDate!: string;
+  @Choice(['regular', 'extra']) kind!: 'regular' | 'extra';
+}
+export class EntryEarning {
+  @Text(40) item!: string;
+  @Text(14, { optional: true }) hours?: string;
+  @Text(14, { optional: true }) rate?: string;
+  @Text(14, { optional: true }) amount?: string;
+}
+export class EntryDeduction {
+  @Text(40) item!: string;
+  @Text(14) amount!: string;
+}
+export class PayrollEntry {
+  @Id() employeeId!: string;
+  @Flag() isPaid!: boolean;
+  @List(() => EntryEarning, { most: 40 }) earnings!: EntryEarning[];
+  @List(() => EntryDeduction, { most: 40 }) deductions!: EntryDeduction[];
+}
+export class SavePayroll {
+  @Whole({ min: 1 }) version!: number;
+  @List(() => PayrollEntry) entries!: PayrollEntry[];
+}
+export class AtVersion {
+  @Whole({ min: 1 }) version!: number;
+}
+export class TaxFigure {
+  @Text() code!: string;
+  @Text() payer!: string;
+  @Amount() subject!: number;
+  @Amount() wages!: number;
+  @Amount() amount!: number;
+}
+export class ItemFigure {
+  @Text() item!: string;
+  @Text() label!: string;
+  @Amount() amount!: number;
+}
+export class PaycheckView {
+  @Id({ nullable: true }) id!: string | null;
+  @Amount() gross!: number;
+  @Amount() net!: number;
+  @List(() => ItemFigure) earnings!: ItemFigure[];
+  @List(() => ItemFigure) deductions!: ItemFigure[];
+  @List(() => TaxFigure) taxes!: TaxFigure[];
+  @List(() => ProblemDetail) problems!: ProblemDetail[];
+}
+export class PayrollPerson extends PayrollEntry {
+  @Text() number!: string;
+  @Text() name!: string;
+  @Text() workState!: string;
+  /** The case of this person without earnings and deductions; the worker adds them and computes. */
+  @Json() base!: Record<string, unknown>;
+  @Part(() => PaycheckView) paycheck!: PaycheckView;
+  @Amount({ nullable: true }) previousGross!: number | null;
+}
+export class EmployerTaxView {
+  @Text() tax!: string;
+  @Text() label!: string;
+  @Amount() wages!: number;
+  @Amount() amount!: number;
+}
+export class JournalLineView {
+  @Text() account!: string;
+  @Text() label!: string;
+  @Text() detail!: string;
+  @Amount() amount!: number;
+}
+export class PayrollRow {
+  @Id() id!: string;
+  @Id() clientId!: string;
+  @Day() periodStart!: string;
+  @Day() periodEnd!: string;
+  @Day() checkDate!: string;
+  @Choice(['regular', 'extra']) kind!: 'regular' | 'extra';
+  @Choice(PAYROLL_STATUSES) status!: PayrollStatus;
+  @Whole() people!: number;
+  @Amount() gross!: number;
+  @Amount() net!: number;
+  @Whole() version!: number;
+}
+export class PayrollView extends PayrollRow {
+  @Text() clientName!: string;
+  @Text() payFrequency!: string;
+  @List(() => PayrollPerson) persons!: PayrollPerson[];
+  @List(() => EmployerTaxView) employerTaxes!: EmployerTaxView[];
+  @List(() => JournalLineView) journal!: JournalLineView[];
+}
+export class PayrollSuggestion {
+  @Day() periodStart!: string;
+  @Day() periodEnd!: string;
+  @Day() checkDate!: string;
+  @Text(300) why!: string;
+}
+export class TapeLineView {
+  @Text() label!: string;
+  @Text() value!: string;
+  @Text(300, { optional: true }) how?: string;
+  @Text(300, { optional: true }) rounding?: string;
+  @Flag({ optional: true }) isResult?: boolean;
+  @Json({ optional: true }) parameter?: Record<string, unknown>;
+}
+export class WorkingView {
+  @Text() title!: string;
+  @List(() => TapeLineView) lines!: TapeLineView[];
+}

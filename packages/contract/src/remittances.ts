@@ -1,0 +1,87 @@
+import { Amount, Choice, Day, Flag, Id, List, Text, Whole } from './field.js';
+import { ProblemDetail } from './problem.js';
+
+export const REMITTANCE_STATUSES = ['planned', 'approved', 'released', 'settled', 'returned', 'withdrawn'] as const;
+export type RemittanceStatus = (typeof REMITTANCE_STATUSES)[number];
+
+export class LiabilityView {
+  @Text() tax!: string;
+  @Text() label!: string;
+  @Day() liabilityDate!: string;
+  @Amount() owed!: number;
+  @Amount() underWay!: number;
+}
+/** Liabilities that one deposit pays together: same agency, same family of taxes, same due date. */
+export class DepositView {
+  @Text() family!: string;
+  @Text() familyLabel!: string;
+  @Text() agency!: string;
+  @Text() agencyName!: string;
+  @Day() due!: string;
+  @Day() sendBy!: string;
+  @Day() settles!: string;
+  @Text(400) rule!: string;
+  @Amount() owed!: number;
+  @Amount() underWay!: number;
+  @Flag() isLate!: boolean;
+  @List(() => LiabilityView) liabilities!: LiabilityView[];
+}
+export class PlanItem {
+  @Text(20) tax!: string;
+  @Day() liabilityDate!: string;
+}
+export class PlanRemittance {
+  @List(() => PlanItem, { most: 2000 }) items!: PlanItem[];
+  @Id() bankAccountId!: string;
+  @Day() settles!: string;
+}
+export class RemittanceItemView extends PlanItem {
+  @Text() label!: string;
+  @Amount() amount!: number;
+}
+export class RemittanceRow {
+  @Id() id!: string;
+  @Id() clientId!: string;
+  @Text() clientName!: string;
+  @Text() reference!: string;
+  @Text() agencyName!: string;
+  @Text() familyLabel!: string;
+  @Amount() amount!: number;
+  @Day() due!: string;
+  @Day() settles!: string;
+  @Choice(REMITTANCE_STATUSES) status!: RemittanceStatus;
+  @Whole() version!: number;
+  @Text(300, { nullable: true }) confirmation!: string | null;
+  @Text(300, { nullable: true }) returnedReason!: string | null;
+}
+/** The release slip: what an irreversible act does, in words, with the checks it passed. */
+export class SlipCheck {
+  @Text(300) label!: string;
+  @Flag() isPassed!: boolean;
+  @Text(400) says!: string;
+}
+export class SlipFigure {
+  @Text() label!: string;
+  @Text(200) value!: string;
+}
+export class ReleaseSlip {
+  @Text() title!: string;
+  @Text() act!: string;
+  @Amount({ nullable: true }) amount!: number | null;
+  @List(() => SlipFigure) figures!: SlipFigure[];
+  @Text(600) leaves!: string;
+  @Text(600) becomesImpossible!: string;
+  @Text(600) wayBack!: string;
+  @List(() => SlipCheck) checks!: SlipCheck[];
+  @Flag() mayRelease!: boolean;
+  @Text(60000) file!: string;
+}
+export class RemittanceView extends RemittanceRow {
+  @List(() => RemittanceItemView) items!: RemittanceItemView[];
+  @Text() preparedBy!: string;
+  @Text(200, { nullable: true }) approvedBy!: string | null;
+  @Text(200, { nullable: true }) releasedBy!: string | null;
+  @Text() bankAccount!: string;
+  @List(() => ProblemDetail) problems!: ProblemDetail[];
+  @Text(200, { nullable: true }) delivery!: string | null;
+}

@@ -1,0 +1,52 @@
+import { addBusinessDays, onOrAfter, onOrBefore } from '../calendar/business-days.js';
+import type { LocalDate } from '../calendar/local-date.js';
+import { lastDayOf, quarterOf } from '../calendar/quarter.js';
+import type { TaxGroup } from '../taxes/registry.js';
+import { federalDepositDue, lastDayOfMonthAfter, type DepositSchedule, type Due } from './federal-schedule.js';
+
+export interface DueFacts {
+  readonly federal: DepositSchedule;
+  /** New York: 3 business days after the payroll for those who withheld 15,000 or more in the calendar year before last, else 5. */
+  readonly newYorkDays: 3 | 5;
+  readonly isNextDay: boolean;
+}
+
+/** When a liability of this tax and check date is due, and by which rule. Federal unemployment: see futaDueDates. */
+export function liabilityDue(group: Exclude<TaxGroup, 'US-FUTA'>, checkDate: LocalDate, facts: DueFacts): Due {
+  if (group === 'NY-SIT') {
+    const due = addBusinessDays(checkDate, facts.newYorkDays, 'legal');
+    return { due, rule: `New York Form NYS-1: ${facts.newYorkDays} business days after the payroll that brings the tax withheld to 700.00 or more.` };
+  }
+  if (group.endsWith('-SUI')) {
+    const due = onOrAfter(lastDayOfMonthAfter(lastDayOf(quarterOf(checkDate))), 'legal');
+    return { due, rule: 'Unemployment contributions: with the quarterly report, the last day of the month after the quarter.' };
+  }
+  return federalDepositDue(checkDate, facts.federal, facts.isNextDay);
+}
+
+/** When Form 941 is due: the last day of the month after the quarter, moved to a business day. */
+export function form941Due(year: number, quarter: 1 | 2 | 3 | 4): Due {
+  const due = onOrAfter(lastDayOfMonthAfter(lastDayOf({ year, quarter })), 'legal');
+  return { due, rule: 'Form 941: the last day of the month after the quarter, moved to a business day.' };
+}
+
+/** When Forms W-2 and W-3 are due: 31 January (IRC § 6071(c)), moved to a business day. */
+export function formW2Due(year: number): Due {
+  const due = onOrAfter(`${year + 1}-01-31` as LocalDate, 'legal');
+  return { due, rule: 'Forms W-2 and W-3: 31 January, moved to a business day.' };
+}
+
+/** Banking hour, Eastern time, by which an ACH file must be with the bank to settle the next banking day. Common practice. */
+export const ACH_CUTOFF = '17:00 ET';
+
+/**
+ * The last safe day to release an ACH credit that must settle by `due`: it settles on the last banking day not after the
+ * due date, and is sent one banking day, and the firm's own cushion, before that.
+ */
+export function achSendBy(due: LocalDate, cushionDays: number): { settles: LocalDate; sendBy: LocalDate } {
+  const settles = onOrBefore(due, 'banking');
+  return { settles, sendBy: addBusinessDays(settles, -(1 + cushionDays), 'banking') };
+}
+
+/** The first day an ACH credit released on `today` can settle. */
+export const earliestSettlement = (today: LocalDate): LocalDate => addBusinessDays(today, 1, 'banking');

@@ -1,0 +1,152 @@
+import type { Issue } from '../../issues/issue.js';
+import type { Cents } from '../../money/cents.js';
+import { formW3, type FormW2 } from '../../yearend/w2.js';
+import type { RecordLayout } from '../fixed-width/field.js';
+import { writeRecord, type FieldValues } from '../fixed-width/writer.js';
+import { RA, RE, RF, RT, RW } from './layout.js';
+
+export interface PostalAddress {
+  readonly street: string;
+  readonly city: string;
+  readonly state: string;
+  readonly zip: string;
+}
+export interface Efw2Submitter extends PostalAddress {
+  readonly ein: string;
+  readonly userId: string;
+  readonly name: string;
+  readonly contactName: string;
+  readonly phone: string;
+  readonly email: string;
+}
+export interface Efw2Employer extends PostalAddress {
+  readonly ein: string;
+  readonly name: string;
+  readonly isTerminating: boolean;
+  /** F federal, S state or local, T 501(c), Y both, N none of these. */
+  readonly kindOfEmployer: 'F' | 'S' | 'T' | 'Y' | 'N';
+  readonly contactName: string;
+  readonly phone: string;
+  readonly email: string;
+}
+export interface Efw2Input {
+  readonly taxYear: number;
+  readonly submitter: Efw2Submitter;
+  readonly employer: Efw2Employer;
+  readonly forms: readonly FormW2[];
+  /** Wage File Identifier of the rejected file that this one replaces, or null. */
+  readonly resubmits: string | null;
+}
+
+/** Box 12 codes by the name of the RW and RT field that carries them. */
+const BOX_12_FIELDS: Readonly<Record<string, string>> = {
+  C: 'Employer Cost of Premiums for Group Term Life Insurance Over $50,000',
+  D: 'Deferred Compensation Contributions to Section 401(k)',
+  E: 'Deferred Compensation Contributions to Section 403(b)',
+  F: 'Deferred Compensation Contributions to Section 408(k)(6)',
+  G: 'Deferred Compensation Contributions to Section 457(b)',
+  W: 'Employer Contributions to a Health Savings Account',
+  AA: 'Designated Roth Contributions Under a Section 401(k) Plan',
+  BB: 'Designated Roth Contributions Under a Section 403(b) Salary Reduction Agreement',
+  DD: 'Cost of Employer-Sponsored Health Coverage',
+};
+
+const addressFields = (address: PostalAddress, prefix = ''): FieldValues => ({
+  [`${prefix}Delivery Address`]: address.street,
+  [`${prefix}City`]: address.city,
+  [`${prefix}State Abbreviation`]: address.state,
+  [`${prefix}ZIP Code`]: address.zip.slice(0, 5),
+});
+
+function moneyFields(form: { box1: Cents; box2: Cents; box3: Cents; box4: Cents; box5: Cents; box6: Cents }): FieldValues {
+  return {
+    'Wages, Tips and Other Compensation': form.box1,
+    'Federal Income Tax Withheld': form.box2,
+    'Social Security Wages': form.box3,
+    'Social Security Tax Withheld': form.box4,
+    'Medicare Wages and Tips': form.box5,
+    'Medicare Tax Withheld': form.box6,
+  };
+}
+
+function box12Fields(lines: readonly { code: string; amount: Cents }[]): Record<string, number> {
+  const fields: Record<string, number> = {};
+  for (const { code, amount } of lines) {
+    const name = BOX_12_FIELDS[code];
+    if (!name) throw new RangeError(`box 12 code ${code} has no field`);
+    fields[name] = (fields[name] ?? 0) + amount;
+  }
+  return fields;
+}
+
+/** The EFW2 file of one employer: RA, RE, one RW a person, RT, RF; CR LF after every record. Totals are counted once, here. */
+export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] } {
+  const issues: Issue[] = [];
+  const lines: string[] = [];
+  const write = (layout: RecordLayout, values: FieldValues, path: string): void => {
+    const written = writeRecord(layout, values, path);
+    issues.push(...written.issues);
+    lines.push(written.line);
+  };
+  const { submitter, employer } = input;
+  write(
+    RA,
+    {
+      "Submitter's EIN": submitter.ein,
+      'User Identification (User ID)': submitter.userId,
+      'Resub Indicator': input.resubmits === null ? '0' : '1',
+      'Resub Wage File Identifier (WFID)': input.resubmits ?? '',
+      'Software Code': '98',
+      'Company Name': submitter.name,
+      ...addressFields(submitter),
+      'Submitter Name': submitter.name,
+      ...addressFields(submitter, 'Submitter '),
+      'Contact Name': submitter.contactName,
+      'Contact Phone Number': submitter.phone,
+      'Contact E-Mail/Internet': submitter.email,
+      'Preparer Code': 'A',
+    },
+    'firm',
+  );
+  write(
+    RE,
+    {
+      'Tax Year': input.taxYear,
+      'Employer/Agent EIN': employer.ein,
+      'Terminating Business Indicator': employer.isTerminating ? '1' : '0',
+      'Employer Name': employer.name,
+      ...addressFields(employer),
+      'Kind of Employer': employer.kindOfEmployer,
+      'Employment Code': 'R',
+      'Third-Party Sick Pay Indicator': '0',
+      'Employer Contact Name': employer.contactName,
+      'Employer Contact Phone Number': employer.phone,
+      'Employer Contact E-Mail/Internet': employer.email,
+    },
+    'client',
+  );
+  for (const form of input.forms) {
+    const { person } = form;
+    write(
+      RW,
+      {
+        'Social Security Number (SSN)': person.ssn,
+        'Employee First Name': person.firstName,
+        'Employee Middle Name or Initial': person.middleName,
+        'Employee Last Name': person.lastName,
+        Suffix: person.suffix,
+        ...addressFields(person),
+        ...moneyFields(form),
+        ...box12Fields(form.box12),
+        'Statutory Employee Indicator': person.isStatutory ? '1' : '0',
+        'Retirement Plan Indicator': person.isRetirementPlan ? '1' : '0',
+        'Third-Party Sick Pay Indicator': '0',
+      },
+      `employee.${person.employeeId}`,
+    );
+  }
+  const count = input.forms.length;
+  write(RT, { 'Number of RW Records': count, ...moneyFields(formW3(input.forms)), ...box12Fields(input.forms.flatMap((form) => form.box12)) }, 'totals');
+  write(RF, { 'Number of RW Records': count }, 'totals');
+  return { content: lines.map((line) => `${line}\r\n`).join(''), issues };
+}

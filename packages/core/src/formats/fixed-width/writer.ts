@@ -1,0 +1,41 @@
+import { problem, type Issue } from '../../issues/issue.js';
+import type { Field, RecordLayout } from './field.js';
+
+export type FieldValues = Readonly<Record<string, string | number>>;
+
+const PRINTABLE = /^[\x20-\x7e]*$/;
+
+function render(field: Field, value: string | number | undefined, at: string, issues: Issue[]): string {
+  const width = field.to - field.from + 1;
+  if (field.kind === 'fixed') return field.value;
+  if (field.kind === 'blank') return ' '.repeat(width);
+  const text = value === undefined ? '' : String(value);
+  if (text === '' && field.isRequired) issues.push(problem('file.required', at, { field: field.name }));
+  if (field.kind === 'amount' && text.startsWith('-')) {
+    issues.push(problem('file.negative', at, { field: field.name }));
+    return '0'.repeat(width);
+  }
+  if (field.kind !== 'text' && !/^\d*$/.test(text)) {
+    issues.push(problem('file.not-digits', at, { field: field.name }));
+    return '0'.repeat(width);
+  }
+  if (!PRINTABLE.test(text)) issues.push(problem('file.character', at, { field: field.name }));
+  // Nothing is ever cut: what does not fit is refused.
+  if (text.length > width) issues.push(problem('file.overflow', at, { field: field.name, width: String(width) }));
+  if (field.kind === 'text') return text.toUpperCase().padEnd(width).slice(0, width);
+  return text.padStart(width, '0').slice(-width);
+}
+
+/** Writes one record. Values that do not belong are issues at `path.<field name>`; the line is then not to be used. */
+export function writeRecord(layout: RecordLayout, values: FieldValues, path: string): { line: string; issues: Issue[] } {
+  const issues: Issue[] = [];
+  const known = new Set(layout.fields.map((field) => field.name));
+  for (const name of Object.keys(values)) if (!known.has(name)) throw new RangeError(`${layout.name} has no field ${name}`);
+  const line = layout.fields.map((field) => render(field, values[field.name], `${path}.${field.name}`, issues)).join('');
+  return { line, issues };
+}
+
+/** Reads a record back by the same table: trimmed text, numbers still as digits. */
+export function readRecord(layout: RecordLayout, line: string): Record<string, string> {
+  return Object.fromEntries(layout.fields.filter((field) => field.kind !== 'blank').map((field) => [field.name, line.slice(field.from - 1, field.to).trimEnd()]));
+}

@@ -1,0 +1,59 @@
+/**
+ * Whole cents as a branded integer `number`.
+ *
+ * A plain number with a safe-integer guard is six to twenty times faster than `bigint` and just as exact up to
+ * 90 trillion dollars; products that could leave that range are made in `bigint` (see exact.ts).
+ */
+declare const centsBrand: unique symbol;
+export type Cents = number & { readonly [centsBrand]: true };
+
+export const ZERO = 0 as Cents;
+
+/** Makes Cents of an integer; throws RangeError for anything that is not a safe integer (a programmer's error). */
+export function cents(value: number): Cents {
+  if (!Number.isSafeInteger(value)) throw new RangeError('an amount must be a whole number of cents');
+  return (value === 0 ? 0 : value) as Cents;
+}
+
+export const add = (a: Cents, b: Cents): Cents => cents(a + b);
+export const subtract = (a: Cents, b: Cents): Cents => cents(a - b);
+export const negate = (a: Cents): Cents => cents(-a);
+export const smaller = (a: Cents, b: Cents): Cents => (a < b ? a : b);
+export const larger = (a: Cents, b: Cents): Cents => (a > b ? a : b);
+/** The amount, or zero when it is below zero. */
+export const notBelowZero = (a: Cents): Cents => (a < 0 ? ZERO : a);
+
+export function sum(amounts: Iterable<Cents>): Cents {
+  let total = 0;
+  for (const amount of amounts) total += amount;
+  return cents(total);
+}
+
+const DOLLARS = /^(-)?(\d{1,13})(?:\.(\d{1,2}))?$/;
+
+/** Reads `1234`, `1234.5`, `1234.56`, `-1,234.56`. Returns null for anything else. */
+export function parseDollars(text: string): Cents | null {
+  const match = DOLLARS.exec(text.trim().replace(/^\$/, '').replace(/,(?=\d{3}(?:\D|$))/g, ''));
+  if (!match) return null;
+  const whole = Number(match[2]) * 100 + Number((match[3] ?? '').padEnd(2, '0'));
+  return cents(match[1] ? -whole : whole);
+}
+
+/** As parseDollars, for text known to be good: throws RangeError when it is not. For rule data and tests. */
+export function dollars(text: string): Cents {
+  const value = parseDollars(text);
+  if (value === null) throw new RangeError(`not an amount in dollars: ${text}`);
+  return value;
+}
+
+/** `1234.56`, `-0.05`: the form used in JSON, in files and in inputs. */
+export function toDollars(amount: Cents): string {
+  const digits = String(Math.abs(amount)).padStart(3, '0');
+  return `${amount < 0 ? '-' : ''}${digits.slice(0, -2)}.${digits.slice(-2)}`;
+}
+
+/** `1,234.56`, with a true minus sign: the form people read. */
+export function showDollars(amount: Cents): string {
+  const digits = String(Math.abs(amount)).padStart(3, '0');
+  return `${amount < 0 ? '−' : ''}${digits.slice(0, -2).replace(/\B(?=(\d{3})+$)/g, ',')}.${digits.slice(-2)}`;
+}

@@ -1,0 +1,55 @@
+/** An exact decimal: numerator over a power of ten. Made from text only, so no binary fraction ever exists. */
+export interface Rate {
+  readonly n: number;
+  readonly d: number;
+}
+
+const DECIMAL = /^(-)?(\d{1,9})(?:\.(\d{1,9}))?$/;
+
+/** Reads a decimal such as `0.062` or `38.25`. Returns null for anything else. */
+export function parseRate(text: string): Rate | null {
+  const match = DECIMAL.exec(text.trim());
+  if (!match) return null;
+  const fraction = (match[3] ?? '').replace(/0+$/, '');
+  const d = 10 ** fraction.length;
+  const n = Number(match[2]) * d + (fraction === '' ? 0 : Number(fraction));
+  if (!Number.isSafeInteger(n)) return null;
+  return { n: match[1] ? -n : n, d };
+}
+
+/** As parseRate for text known to be good; throws RangeError otherwise. `rate('0.062')` is 6.2 percent. */
+export function rate(text: string): Rate {
+  const value = parseRate(text);
+  if (value === null) throw new RangeError(`not a decimal: ${text}`);
+  return value;
+}
+
+/** A percentage as people type it (`4.1` is 4.1 percent), as a rate. Null when it is not a decimal. */
+export function parsePercent(text: string): Rate | null {
+  const value = parseRate(text);
+  return value && { n: value.n, d: value.d * 100 };
+}
+
+/** `0.062` */
+export function showRate({ n, d }: Rate): string {
+  const places = String(d).length - 1;
+  const digits = String(Math.abs(n)).padStart(places + 1, '0');
+  const text = places === 0 ? digits : `${digits.slice(0, -places)}.${digits.slice(-places)}`.replace(/\.?0+$/, '');
+  return (n < 0 ? '-' : '') + text;
+}
+
+/** `6.2%` */
+export function showPercent({ n, d }: Rate): string {
+  const wide = d >= 100 ? { n, d: d / 100 } : { n: n * (100 / d), d: 1 };
+  return `${showRate(wide)}%`;
+}
+
+/** Says a percentage in words: `2.7% = 27.00 per 1,000`. */
+export function ratePerThousand({ n, d }: Rate): string {
+  const hundredths = (BigInt(n) * 100_000n) / BigInt(d);
+  const exact = (BigInt(n) * 100_000n) % BigInt(d) === 0n;
+  const text = hundredths.toString().padStart(3, '0');
+  return `${showPercent({ n, d })} = ${exact ? '' : 'about '}${text.slice(0, -2)}.${text.slice(-2)} per 1,000`;
+}
+
+export const ZERO_RATE: Rate = { n: 0, d: 1 };

@@ -1,0 +1,44 @@
+import { randomBytes } from 'node:crypto';
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { ROOT, run, startProgram, stopProgram } from './run.mjs';
+
+/** A secret kept in a file of its own, made on first use. */
+export function keptSecret(folder, name, bytes) {
+  const path = join(folder, name);
+  mkdirSync(folder, { recursive: true });
+  if (!existsSync(path)) writeFileSync(path, randomBytes(bytes).toString('hex'), { mode: 0o600 });
+  return readFileSync(path, 'utf8').trim();
+}
+
+/** The settings of a server and stand-ins that belong together. */
+export function stackEnvironment({ folder, databaseUrl, port, agenciesPort, today, clock }) {
+  const agencies = `http://127.0.0.1:${agenciesPort}`;
+  const token = keptSecret(folder, 'clock-token', 16);
+  return {
+    DATABASE_URL: databaseUrl, PORT: String(port), ZAKAT_KEY: keptSecret(folder, 'key', 32), ZAKAT_CLOCK: clock, ZAKAT_CLOCK_TOKEN: token,
+    ZAKAT_BANK_URL: `${agencies}/bank`, ZAKAT_RETURNS_URL: `${agencies}/returns`, ZAKAT_WAGES_URL: `${agencies}/wages`, ZAKAT_PUBLIC_URL: `http://localhost:${port}`, ZAKAT_WEB: join(ROOT, 'apps/web/dist'),
+    AGENCIES_PORT: String(agenciesPort), AGENCIES_FOLDER: join(folder, 'agencies'), AGENCIES_TODAY: today, AGENCIES_CLOCK_URL: `http://127.0.0.1:${port}/api/clock`, AGENCIES_CLOCK_TOKEN: token,
+    AGENCIES_FACTS: join(ROOT, 'demo/agency-facts.json'),
+  };
+}
+
+export const cli = (env, ...args) => run(process.execPath, [join(ROOT, 'apps/server/dist/cli.js'), ...args], { env: { ...process.env, ...env } });
+
+export async function startStack(env, folder) {
+  const logs = join(folder, 'logs');
+  const agencies = await startProgram('agencies', 'apps/agencies/dist/main.js', env, logs);
+  try {
+    const server = await startProgram('server', 'apps/server/dist/main.js', env, logs);
+    return { agencies, server, stop: () => Promise.all([stopProgram(server), stopProgram(agencies)]) };
+  } catch (error) {
+    await stopProgram(agencies);
+    throw error;
+  }
+}
+
+/** Fills an empty database with the demo through the product's own front door. */
+export async function loadDemo(env) {
+  await cli(env, 'create-firm', join(ROOT, 'demo/firm.json'));
+  await run(process.execPath, [join(ROOT, 'demo/seed.mjs')], { env: { ...process.env, ...env } });
+}

@@ -1,0 +1,104 @@
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { buildAll, installPackages } from './build.mjs';
+import { clusterFolder, installPostgres, removeCluster, startCluster } from './postgres.mjs';
+import { ROOT, isTaken } from './run.mjs';
+import { Stop, elapsed, fail, step } from './say.mjs';
+
+const HOME = join(ROOT, '.zakat');
+const PORT = Number(process.env.PORT ?? '4300');
+const AGENCIES_PORT = Number(process.env.AGENCIES_PORT ?? '4400');
+const DATABASE_PORT = Number(process.env.DATABASE_PORT ?? '4500');
+const FIRST_DAY = '2025-12-29';
+const RUNNING = join(HOME, 'running');
+
+const address = `http://localhost:${PORT}`;
+const isOurs = () => fetch(`http://127.0.0.1:${PORT}/api/session`, { signal: AbortSignal.timeout(2000) }).then((answer) => answer.headers.get('content-type')?.includes('problem+json') ?? false, () => false);
+
+function isAlive(pid) {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+async function main() {
+  const isFresh = process.argv.includes('--fresh');
+  const unknown = process.argv.slice(2).filter((arg) => arg !== '--fresh');
+  if (unknown.length > 0) throw new Stop(`Unknown: ${unknown.join(' ')}. Use: npm start [-- --fresh]`);
+  if (Number(process.versions.node.split('.')[0]) < 20) throw new Stop(`Node.js 20 or later is needed; this is ${process.versions.node}.`);
+  const pid = existsSync(RUNNING) ? Number(readFileSync(RUNNING, 'utf8')) : 0;
+  if (pid > 0 && isAlive(pid) && (await isOurs())) {
+    if (isFresh) throw new Stop(`Zakat is running (process ${pid}). Stop it with Ctrl-C first, then start over.`);
+    process.stdout.write(`Zakat is running already: ${address}\n`);
+    return;
+  }
+  for (const [port, what, name] of [[PORT, 'the application', 'PORT'], [AGENCIES_PORT, 'the stand-ins', 'AGENCIES_PORT'], ...(process.env.DATABASE_URL ? [] : [[DATABASE_PORT, 'the database', 'DATABASE_PORT']])]) {
+    if (await isTaken(port)) throw new Stop(`Port ${port} for ${what} is taken by another program. Stop it, or choose another port:  ${name}=${port + 1} npm start`);
+  }
+  try {
+    mkdirSync(HOME, { recursive: true });
+    writeFileSync(RUNNING, String(process.pid));
+  } catch (error) {
+    throw new Stop(`${HOME} cannot be written (${error.code}). Is the disk full, or the folder not yours?`);
+  }
+  process.stdout.write('Starting Zakat\n');
+  await step('packages', installPackages);
+  await step('build', buildAll);
+  const { cli, loadDemo, stackEnvironment, startStack } = await import('./stack.mjs');
+
+  const cluster = process.env.DATABASE_URL ? null : clusterFolder(join(HOME, 'database'));
+  if (isFresh) {
+    if (cluster) removeCluster(cluster);
+    for (const name of ['agencies', 'key', 'clock-token', 'logs']) rmSync(join(HOME, name), { recursive: true, force: true });
+  }
+  let database = null;
+  let stack = null;
+  let stopping = false;
+  const stop = async () => {
+    if (stopping) return;
+    stopping = true;
+    process.stdout.write('\nStopping ... ');
+    await stack?.stop();
+    await database?.stop();
+    rmSync(RUNNING, { force: true });
+    process.stdout.write('stopped.\n');
+  };
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop().then(() => process.exit(0)));
+  try {
+    if (cluster) {
+      await step('PostgreSQL', installPostgres);
+      database = await step('database', () => startCluster(cluster, DATABASE_PORT));
+    }
+    const databaseUrl = process.env.DATABASE_URL ?? database.url;
+    const env = stackEnvironment({ folder: HOME, databaseUrl, port: PORT, agenciesPort: AGENCIES_PORT, today: FIRST_DAY, clock: 'simulated' });
+    await step('migrate', () => cli(env, 'migrate'));
+    const isEmpty = (await cli(env, 'is-empty')).trim() === 'empty';
+    if (isEmpty) {
+      rmSync(env.AGENCIES_FOLDER, { recursive: true, force: true });
+      await cli(env, 'set-date', FIRST_DAY);
+    }
+    stack = await step('stand-ins and application', () => startStack(env, HOME));
+    for (const child of [stack.server, stack.agencies]) {
+      child.once('exit', (code) => {
+        if (stopping) return;
+        process.stderr.write(`\nA part of Zakat stopped by itself (${code}); see ${join(HOME, 'logs')}.\n`);
+        void stop().then(() => process.exit(1));
+      });
+    }
+    if (isEmpty) await step('demo', () => loadDemo(env));
+    const { users } = JSON.parse(readFileSync(join(ROOT, 'demo/firm.json'), 'utf8'));
+    process.stdout.write(`\nZakat is ready after ${elapsed()} s:  ${address}\n`);
+    process.stdout.write(`The outside world (agencies, bank, date):  http://localhost:${AGENCIES_PORT}/console\n\nSign in as\n`);
+    for (const user of users) process.stdout.write(`  ${user.role.padEnd(14)} ${user.email.padEnd(32)} ${user.password}\n`);
+    process.stdout.write('\nCtrl-C stops everything.\n');
+  } catch (error) {
+    await stop();
+    throw error;
+  }
+}
+main().catch((error) => {
+  fail(error);
+});

@@ -37,6 +37,13 @@ const compile = (folder) => once(folder.replace('/', '-'), [`${folder}/src`, `${
 
 export const buildCore = () => compile('packages/core');
 
+/** Core, contract and server, without the screens. */
+export async function buildServer() {
+  await buildCore();
+  await compile('packages/contract');
+  await compile('apps/server');
+}
+
 export async function buildAll() {
   const core = await buildCore();
   const contract = await compile('packages/contract');

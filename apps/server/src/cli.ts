@@ -74,7 +74,7 @@ if (!command) {
 }
 const dataSource = makeDataSource(readConfig(process.env).databaseUrl);
 try {
-  await dataSource.initialize();
+  if (name !== 'openapi') await dataSource.initialize();
   await command(dataSource, argument);
 } catch (error) {
   process.stderr.write(`${name}: ${error instanceof Error ? error.message : 'failed'}\n`);

@@ -4,7 +4,7 @@ import { wireClasses, type FieldSchema } from '@zakat/contract/field';
 
 function property(schema: FieldSchema): Parameters<typeof ApiProperty>[0] {
   const shared = { required: schema.isOptional !== true, nullable: schema.nullable === true };
-  if (schema.of) return { ...shared, type: schema.of, isArray: schema.type === 'array' } as Parameters<typeof ApiProperty>[0];
+  if (schema.of) return { ...shared, type: schema.of(), isArray: schema.type === 'array' } as Parameters<typeof ApiProperty>[0];
   if (schema.isMap) return { ...shared, type: 'object', additionalProperties: true } as unknown as Parameters<typeof ApiProperty>[0];
   if (schema.type === 'array') return { ...shared, type: 'array', items: { type: schema.items ?? 'string' } };
   return {

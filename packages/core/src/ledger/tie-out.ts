@@ -76,9 +76,9 @@ function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
     if (-amount === explained) return { cause: 'timing', says: underWay > 0 ? 'on its way or not yet due' : 'not yet due' };
     return { cause: 'to-fix', says: amount < 0 ? 'not deposited, and due' : 'deposited without a liability' };
   };
-  const explainReturn = (amount: Cents): Pick<TieOutDifference, 'cause' | 'says'> =>
-    Math.abs(amount) <= Math.abs(input.fractionsOfCents) + 1 && (group === 'US-OASDI' || group === 'US-HI')
-      ? { cause: 'rounding', says: 'fractions of cents, line 7' }
+  const explainReturn = (): Pick<TieOutDifference, 'cause' | 'says'> =>
+    (group === 'US-OASDI' || group === 'US-HI') && returnAddsUp(input)
+      ? { cause: 'rounding', says: 'fractions of cents, in line 7' }
       : { cause: 'to-fix', says: 'the return differs from the ledger' };
   return {
     key: group,
@@ -92,6 +92,15 @@ function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
       ...difference('ledger', 'wage-statements', ledger, statements, () => ({ cause: 'to-fix', says: 'the W-2s differ from the ledger' })),
     ],
   };
+}
+
+const RETURN_GROUPS: readonly TaxGroup[] = ['US-FIT', 'US-OASDI', 'US-HI'];
+
+/** Whether line 12 of the returns (their taxes and the fractions of cents) is the ledger to the cent. */
+function returnAddsUp(input: TieOutInput): boolean {
+  const ledger = sum(input.entries.filter((entry) => isLiability(entry) && RETURN_GROUPS.includes(taxOf(entry.tax).group)).map((entry) => entry.amount));
+  const returned = sum(RETURN_GROUPS.map((group) => input.returned.get(group) ?? ZERO));
+  return returned + input.fractionsOfCents === ledger;
 }
 
 function employeeShareRow(group: TaxGroup, input: TieOutInput): TieOutRow {

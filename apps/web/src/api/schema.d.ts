@@ -1,0 +1,2375 @@
+/* Written by npm run api-types from the server's OpenAPI document. */
+export interface paths {
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["SessionController_view"];
+        put?: never;
+        post: operations["SessionController_signIn"];
+        delete: operations["SessionController_signOut"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/ladder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LadderController_rungs"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ClientsController_list"];
+        put?: never;
+        post: operations["ClientsController_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ClientsController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/identity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["ClientsController_update"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/tax-accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ClientsController_addTaxAccount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/bank-accounts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ClientsController_addBankAccount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/employees": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["EmployeesController_list"];
+        put?: never;
+        post: operations["EmployeesController_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/employees/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["EmployeesController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/employees/{id}/identity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["EmployeesController_update"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/employees/{id}/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["EmployeesController_addFact"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/employees/{id}/number": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["EmployeesController_reveal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/payrolls": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PayrollsController_list"];
+        put?: never;
+        post: operations["PayrollsController_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/next-payroll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PayrollsController_suggest"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PayrollsController_view"];
+        put: operations["PayrollsController_save"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PayrollsController_review"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PayrollsController_reopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}/post": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PayrollsController_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}/working/{employeeId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PayrollsController_working"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/deposits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["RemittancesController_deposits"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/remittances": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["RemittancesController_list"];
+        put?: never;
+        post: operations["RemittancesController_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/remittances/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["RemittancesController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/remittances/{id}/slip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["RemittancesController_slip"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/remittances/{id}/approve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["RemittancesController_approve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/remittances/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["RemittancesController_withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/remittances/{id}/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["RemittancesController_release"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/filings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_list"];
+        put?: never;
+        post: operations["FilingsController_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/slip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_slip"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FilingsController_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FilingsController_reopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/sign": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FilingsController_sign"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FilingsController_release"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/w2/{employeeId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_w2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/tie-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TieOutController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/ledger": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TieOutController_entries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/audit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["AuditController_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ClockController_move"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+}
+export type webhooks = Record<string, never>;
+export interface components {
+    schemas: {
+        SignIn: {
+            email: string;
+            password: string;
+        };
+        UserView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            email: string;
+            /** @enum {string} */
+            role: "preparer" | "reviewer" | "administrator";
+        };
+        SessionView: {
+            user: components["schemas"]["UserView"];
+            firmName: string;
+            /** Format: date */
+            today: string;
+            requiresSecondPerson: boolean;
+        };
+        Rung: {
+            key: string;
+            /** @enum {string} */
+            kind: "payroll" | "deposit" | "return" | "wage-statements";
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            title: string;
+            /** Format: date */
+            sendBy: string;
+            /** Format: date */
+            due: string;
+            amount: number | null;
+            standing: string;
+            move: string;
+            isLate: boolean;
+            path: string;
+        };
+        ClientRow: {
+            /** Format: uuid */
+            id: string;
+            key: string;
+            legalName: string;
+            tradeName: string;
+            einTail: string;
+            state: string;
+            /** @enum {string} */
+            depositSchedule: "monthly" | "semiweekly";
+            people: number;
+        };
+        TaxAccountView: {
+            agency: string;
+            accountNumber: string;
+            unemploymentRate: string | null;
+            /** Format: date */
+            from: string;
+            /** Format: uuid */
+            id: string;
+            agencyName: string;
+            rateInWords: string | null;
+        };
+        BankAccountView: {
+            /** Format: uuid */
+            id: string;
+            label: string;
+            bankName: string;
+            routing: string;
+            accountTail: string;
+        };
+        ClientView: {
+            legalName: string;
+            tradeName: string;
+            ein: string;
+            nameControl: string;
+            street: string;
+            city: string;
+            state: string;
+            zip: string;
+            phone: string;
+            email: string;
+            contactName: string;
+            signerName: string;
+            signerTitle: string;
+            /** Format: uuid */
+            id: string;
+            key: string;
+            kindOfEmployer: string;
+            payFrequency: string;
+            /** @enum {string} */
+            depositSchedule: "monthly" | "semiweekly";
+            depositScheduleWhy: string;
+            version: number;
+            taxAccounts: components["schemas"]["TaxAccountView"][];
+            bankAccounts: components["schemas"]["BankAccountView"][];
+        };
+        CreateClient: {
+            legalName: string;
+            tradeName: string;
+            ein: string;
+            nameControl: string;
+            street: string;
+            city: string;
+            state: string;
+            zip: string;
+            phone: string;
+            email: string;
+            contactName: string;
+            signerName: string;
+            signerTitle: string;
+            key: string;
+            /** @enum {string} */
+            kindOfEmployer: "F" | "S" | "T" | "Y" | "N";
+            /** @enum {string} */
+            payFrequency: "weekly" | "biweekly" | "semimonthly" | "monthly" | "quarterly" | "semiannually" | "annually" | "daily";
+            lookbackAmount: number;
+            newYorkDays: number;
+        };
+        ProblemDetail: {
+            code: string;
+            field: string;
+            /** @enum {string} */
+            severity: "error" | "warning";
+            sentence: string;
+            fix: string;
+        };
+        Accepted: {
+            /** Format: uuid */
+            id: string;
+            warnings: components["schemas"]["ProblemDetail"][];
+        };
+        UpdateClientIdentity: {
+            legalName: string;
+            tradeName: string;
+            ein: string;
+            nameControl: string;
+            street: string;
+            city: string;
+            state: string;
+            zip: string;
+            phone: string;
+            email: string;
+            contactName: string;
+            signerName: string;
+            signerTitle: string;
+            version: number;
+        };
+        CreateTaxAccount: {
+            agency: string;
+            accountNumber: string;
+            unemploymentRate: string | null;
+            /** Format: date */
+            from: string;
+        };
+        CreateBankAccount: {
+            label: string;
+            bankName: string;
+            routing: string;
+            account: string;
+        };
+        EmployeeRow: {
+            /** Format: uuid */
+            id: string;
+            number: string;
+            name: string;
+            ssnTail: string;
+            workState: string;
+            paySentence: string;
+            /** @enum {string} */
+            kind: "employee" | "partner";
+        };
+        Fact: {
+            /** @enum {string} */
+            kind: "pay" | "federal-certificate" | "state-certificate" | "place";
+            /** Format: date */
+            from: string;
+            value: {
+                [key: string]: unknown;
+            };
+        };
+        CreateEmployee: {
+            firstName: string;
+            middleName: string;
+            lastName: string;
+            suffix: string;
+            street: string;
+            city: string;
+            state: string;
+            zip: string;
+            number: string;
+            ssn: string;
+            /** Format: date */
+            hiredOn: string;
+            /** Format: date */
+            bornOn: string | null;
+            /** @enum {string} */
+            kind: "employee" | "partner";
+            isRetirementPlan: boolean;
+            facts: components["schemas"]["Fact"][];
+        };
+        FactView: {
+            /** @enum {string} */
+            kind: "pay" | "federal-certificate" | "state-certificate" | "place";
+            /** Format: date */
+            from: string;
+            value: {
+                [key: string]: unknown;
+            };
+            sentence: string;
+            isInForce: boolean;
+        };
+        EmployeeView: {
+            firstName: string;
+            middleName: string;
+            lastName: string;
+            suffix: string;
+            street: string;
+            city: string;
+            state: string;
+            zip: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            number: string;
+            ssnTail: string;
+            /** Format: date */
+            hiredOn: string;
+            /** Format: date */
+            bornOn: string | null;
+            /** @enum {string} */
+            kind: "employee" | "partner";
+            isRetirementPlan: boolean;
+            version: number;
+            /** Format: date */
+            on: string;
+            facts: components["schemas"]["FactView"][];
+            certificateFields: string[];
+        };
+        UpdateEmployeeIdentity: {
+            firstName: string;
+            middleName: string;
+            lastName: string;
+            suffix: string;
+            street: string;
+            city: string;
+            state: string;
+            zip: string;
+            ssn: string;
+            version: number;
+        };
+        RevealedNumber: {
+            ssn: string;
+        };
+        PayrollRow: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            /** Format: date */
+            periodStart: string;
+            /** Format: date */
+            periodEnd: string;
+            /** Format: date */
+            checkDate: string;
+            /** @enum {string} */
+            kind: "regular" | "extra";
+            /** @enum {string} */
+            status: "open" | "reviewed" | "posted";
+            people: number;
+            gross: number;
+            net: number;
+            version: number;
+        };
+        PayrollSuggestion: {
+            /** Format: date */
+            periodStart: string;
+            /** Format: date */
+            periodEnd: string;
+            /** Format: date */
+            checkDate: string;
+            why: string;
+        };
+        CreatePayroll: {
+            /** Format: date */
+            periodStart: string;
+            /** Format: date */
+            periodEnd: string;
+            /** Format: date */
+            checkDate: string;
+            /** @enum {string} */
+            kind: "regular" | "extra";
+        };
+        EntryEarning: {
+            item: string;
+            hours?: string;
+            rate?: string;
+            amount?: string;
+        };
+        EntryDeduction: {
+            item: string;
+            amount: string;
+        };
+        ItemFigure: {
+            item: string;
+            label: string;
+            amount: number;
+        };
+        TaxFigure: {
+            code: string;
+            payer: string;
+            subject: number;
+            wages: number;
+            amount: number;
+        };
+        PaycheckView: {
+            /** Format: uuid */
+            id: string | null;
+            gross: number;
+            net: number;
+            earnings: components["schemas"]["ItemFigure"][];
+            deductions: components["schemas"]["ItemFigure"][];
+            taxes: components["schemas"]["TaxFigure"][];
+            problems: components["schemas"]["ProblemDetail"][];
+        };
+        PayrollPerson: {
+            /** Format: uuid */
+            employeeId: string;
+            isPaid: boolean;
+            earnings: components["schemas"]["EntryEarning"][];
+            deductions: components["schemas"]["EntryDeduction"][];
+            number: string;
+            name: string;
+            workState: string;
+            base: {
+                [key: string]: unknown;
+            };
+            paycheck: components["schemas"]["PaycheckView"];
+            previousGross: number | null;
+        };
+        EmployerTaxView: {
+            tax: string;
+            label: string;
+            wages: number;
+            amount: number;
+        };
+        JournalLineView: {
+            account: string;
+            label: string;
+            detail: string;
+            amount: number;
+        };
+        PayrollView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            /** Format: date */
+            periodStart: string;
+            /** Format: date */
+            periodEnd: string;
+            /** Format: date */
+            checkDate: string;
+            /** @enum {string} */
+            kind: "regular" | "extra";
+            /** @enum {string} */
+            status: "open" | "reviewed" | "posted";
+            people: number;
+            gross: number;
+            net: number;
+            version: number;
+            clientName: string;
+            payFrequency: string;
+            persons: components["schemas"]["PayrollPerson"][];
+            employerTaxes: components["schemas"]["EmployerTaxView"][];
+            journal: components["schemas"]["JournalLineView"][];
+        };
+        PayrollEntry: {
+            /** Format: uuid */
+            employeeId: string;
+            isPaid: boolean;
+            earnings: components["schemas"]["EntryEarning"][];
+            deductions: components["schemas"]["EntryDeduction"][];
+        };
+        SavePayroll: {
+            version: number;
+            entries: components["schemas"]["PayrollEntry"][];
+        };
+        AtVersion: {
+            version: number;
+        };
+        TapeLineView: {
+            label: string;
+            value: string;
+            how?: string;
+            rounding?: string;
+            isResult?: boolean;
+            parameter?: {
+                [key: string]: unknown;
+            };
+        };
+        WorkingView: {
+            title: string;
+            lines: components["schemas"]["TapeLineView"][];
+        };
+        LiabilityView: {
+            tax: string;
+            label: string;
+            /** Format: date */
+            liabilityDate: string;
+            owed: number;
+            underWay: number;
+        };
+        DepositView: {
+            family: string;
+            familyLabel: string;
+            agency: string;
+            agencyName: string;
+            /** Format: date */
+            due: string;
+            /** Format: date */
+            sendBy: string;
+            /** Format: date */
+            settles: string;
+            rule: string;
+            owed: number;
+            underWay: number;
+            isLate: boolean;
+            liabilities: components["schemas"]["LiabilityView"][];
+        };
+        RemittanceRow: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            reference: string;
+            agencyName: string;
+            familyLabel: string;
+            amount: number;
+            /** Format: date */
+            due: string;
+            /** Format: date */
+            settles: string;
+            /** @enum {string} */
+            status: "planned" | "approved" | "released" | "settled" | "returned" | "withdrawn";
+            version: number;
+            confirmation: string | null;
+            returnedReason: string | null;
+        };
+        PlanItem: {
+            tax: string;
+            /** Format: date */
+            liabilityDate: string;
+        };
+        PlanRemittance: {
+            items: components["schemas"]["PlanItem"][];
+            /** Format: uuid */
+            bankAccountId: string;
+            /** Format: date */
+            settles: string;
+        };
+        RemittanceItemView: {
+            tax: string;
+            /** Format: date */
+            liabilityDate: string;
+            label: string;
+            amount: number;
+        };
+        RemittanceView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            reference: string;
+            agencyName: string;
+            familyLabel: string;
+            amount: number;
+            /** Format: date */
+            due: string;
+            /** Format: date */
+            settles: string;
+            /** @enum {string} */
+            status: "planned" | "approved" | "released" | "settled" | "returned" | "withdrawn";
+            version: number;
+            confirmation: string | null;
+            returnedReason: string | null;
+            items: components["schemas"]["RemittanceItemView"][];
+            preparedBy: string;
+            approvedBy: string | null;
+            releasedBy: string | null;
+            bankAccount: string;
+            problems: components["schemas"]["ProblemDetail"][];
+            delivery: string | null;
+        };
+        SlipFigure: {
+            label: string;
+            value: string;
+        };
+        SlipCheck: {
+            label: string;
+            isPassed: boolean;
+            says: string;
+        };
+        ReleaseSlip: {
+            title: string;
+            act: string;
+            amount: number | null;
+            figures: components["schemas"]["SlipFigure"][];
+            leaves: string;
+            becomesImpossible: string;
+            wayBack: string;
+            checks: components["schemas"]["SlipCheck"][];
+            mayRelease: boolean;
+            file: string;
+        };
+        FilingRow: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** @enum {string} */
+            form: "941" | "W-2";
+            year: number;
+            quarter: number | null;
+            /** @enum {string} */
+            status: "draft" | "checked" | "released" | "received" | "accepted" | "rejected";
+            attempt: number;
+            version: number;
+            /** Format: date */
+            due: string;
+        };
+        CreateFiling: {
+            /** @enum {string} */
+            form: "941" | "W-2";
+            year: number;
+            quarter: number | null;
+        };
+        ReturnLineView: {
+            id: string;
+            label: string;
+            value: number;
+            /** @enum {string} */
+            kind: "count" | "amount";
+            working: components["schemas"]["TapeLineView"][];
+            hasEntries: boolean;
+        };
+        DayAmount: {
+            /** Format: date */
+            date: string;
+            amount: number;
+        };
+        W2Row: {
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+            ssnTail: string;
+            box1: number;
+            box2: number;
+            box3: number;
+            box4: number;
+            box5: number;
+            box6: number;
+            box12: string;
+            state: string;
+            box16: number;
+            box17: number;
+            /** Format: uuid */
+            documentId: string | null;
+        };
+        FilingEventView: {
+            at: string;
+            stage: string;
+            code: string | null;
+            message: string;
+            field: string | null;
+            attempt: number;
+        };
+        FilingView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** @enum {string} */
+            form: "941" | "W-2";
+            year: number;
+            quarter: number | null;
+            /** @enum {string} */
+            status: "draft" | "checked" | "released" | "received" | "accepted" | "rejected";
+            attempt: number;
+            version: number;
+            /** Format: date */
+            due: string;
+            lines: components["schemas"]["ReturnLineView"][];
+            scheduleB: components["schemas"]["DayAmount"][] | null;
+            w2s: components["schemas"]["W2Row"][];
+            problems: components["schemas"]["ProblemDetail"][];
+            events: components["schemas"]["FilingEventView"][];
+            preparedBy: string;
+            signedBy: string | null;
+            submissionId: string | null;
+            /** Format: uuid */
+            documentId: string | null;
+            delivery: string | null;
+            isSnapshot: boolean;
+        };
+        SignFiling: {
+            version: number;
+            pin: string;
+        };
+        TieOutDifferenceView: {
+            from: string;
+            to: string;
+            amount: number;
+            /** @enum {string} */
+            cause: "rounding" | "timing" | "to-fix";
+            says: string;
+        };
+        TieOutRowView: {
+            key: string;
+            label: string;
+            group: string;
+            stations: {
+                [key: string]: unknown;
+            };
+            differences: components["schemas"]["TieOutDifferenceView"][];
+        };
+        TieOutView: {
+            year: number;
+            quarter: number | null;
+            rows: components["schemas"]["TieOutRowView"][];
+        };
+        LedgerEntryView: {
+            id: string;
+            tax: string;
+            label: string;
+            cause: string;
+            /** Format: date */
+            liabilityDate: string;
+            /** Format: date */
+            effectiveDate: string;
+            employee: string | null;
+            subject: number;
+            wages: number;
+            amount: number;
+            /** Format: uuid */
+            payrollId: string | null;
+            /** Format: uuid */
+            remittanceId: string | null;
+        };
+        AuditRow: {
+            seq: number;
+            at: string;
+            by: string;
+            action: string;
+            subject: string;
+            detail: {
+                [key: string]: unknown;
+            };
+        };
+        MoveClock: {
+            /** Format: date */
+            today: string;
+        };
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
+}
+export type $defs = Record<string, never>;
+export interface operations {
+    SessionController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    SessionController_signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignIn"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    SessionController_signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    LadderController_rungs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Rung"][];
+                };
+            };
+        };
+    };
+    ClientsController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientRow"][];
+                };
+            };
+        };
+    };
+    ClientsController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CreateClient"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    ClientsController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientView"];
+                };
+            };
+        };
+    };
+    ClientsController_update: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UpdateClientIdentity"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientView"];
+                };
+            };
+        };
+    };
+    ClientsController_addTaxAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CreateTaxAccount"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    ClientsController_addBankAccount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CreateBankAccount"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    EmployeesController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EmployeeRow"][];
+                };
+            };
+        };
+    };
+    EmployeesController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CreateEmployee"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    EmployeesController_view: {
+        parameters: {
+            query?: {
+                on?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EmployeeView"];
+                };
+            };
+        };
+    };
+    EmployeesController_update: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UpdateEmployeeIdentity"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EmployeeView"];
+                };
+            };
+        };
+    };
+    EmployeesController_addFact: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Fact"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    EmployeesController_reveal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RevealedNumber"];
+                };
+            };
+        };
+    };
+    PayrollsController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollRow"][];
+                };
+            };
+        };
+    };
+    PayrollsController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CreatePayroll"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    PayrollsController_suggest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollSuggestion"];
+                };
+            };
+        };
+    };
+    PayrollsController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollView"];
+                };
+            };
+        };
+    };
+    PayrollsController_save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SavePayroll"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollView"];
+                };
+            };
+        };
+    };
+    PayrollsController_review: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollView"];
+                };
+            };
+        };
+    };
+    PayrollsController_reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollView"];
+                };
+            };
+        };
+    };
+    PayrollsController_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollView"];
+                };
+            };
+        };
+    };
+    PayrollsController_working: {
+        parameters: {
+            query: {
+                figure: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+                employeeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingView"];
+                };
+            };
+        };
+    };
+    RemittancesController_deposits: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DepositView"][];
+                };
+            };
+        };
+    };
+    RemittancesController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemittanceRow"][];
+                };
+            };
+        };
+    };
+    RemittancesController_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanRemittance"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    RemittancesController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemittanceView"];
+                };
+            };
+        };
+    };
+    RemittancesController_slip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReleaseSlip"];
+                };
+            };
+        };
+    };
+    RemittancesController_approve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemittanceView"];
+                };
+            };
+        };
+    };
+    RemittancesController_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemittanceView"];
+                };
+            };
+        };
+    };
+    RemittancesController_release: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemittanceView"];
+                };
+            };
+        };
+    };
+    FilingsController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilingRow"][];
+                };
+            };
+        };
+    };
+    FilingsController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CreateFiling"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    FilingsController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilingView"];
+                };
+            };
+        };
+    };
+    FilingsController_slip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReleaseSlip"];
+                };
+            };
+        };
+    };
+    FilingsController_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilingView"];
+                };
+            };
+        };
+    };
+    FilingsController_reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilingView"];
+                };
+            };
+        };
+    };
+    FilingsController_sign: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignFiling"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilingView"];
+                };
+            };
+        };
+    };
+    FilingsController_release: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilingView"];
+                };
+            };
+        };
+    };
+    FilingsController_w2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                employeeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    FilingsController_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    TieOutController_view: {
+        parameters: {
+            query: {
+                year: number;
+                quarter?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TieOutView"];
+                };
+            };
+        };
+    };
+    TieOutController_entries: {
+        parameters: {
+            query: {
+                year: number;
+                group: string;
+                quarter?: string;
+                of?: "liabilities" | "payments";
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LedgerEntryView"][];
+                };
+            };
+        };
+    };
+    AuditController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AuditRow"][];
+                };
+            };
+        };
+    };
+    ClockController_move: {
+        parameters: {
+            query?: never;
+            header: {
+                "x-clock-token": string;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveClock"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+}

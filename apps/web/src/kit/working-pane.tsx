@@ -1,0 +1,72 @@
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { useWorking, type WorkingLine } from './working.js';
+
+interface Parameter {
+  readonly name: string;
+  readonly value: string;
+  readonly from: string;
+  readonly publication: string;
+  readonly edition: string;
+  readonly place: string;
+  readonly verified: boolean;
+  readonly doubt?: string;
+}
+
+function Source({ parameter }: { readonly parameter: Parameter }): ReactNode {
+  return (
+    <>
+      <small className="source">
+        {parameter.name}: {parameter.value}. In force from {parameter.from}. {parameter.publication} ({parameter.edition}), {parameter.place}.
+      </small>
+      {!parameter.verified && <small className="doubt">Not yet verified against the print.{parameter.doubt ? ` ${parameter.doubt}` : ''}</small>}
+    </>
+  );
+}
+
+function Line({ line }: { readonly line: WorkingLine }): ReactNode {
+  return (
+    <li data-result={line.isResult || undefined}>
+      <div className="tape-line">
+        <span>{line.label}</span>
+        <b>{line.value}</b>
+      </div>
+      {line.how && <small>{line.how}</small>}
+      {line.rounding && <small>Rounded: {line.rounding}</small>}
+      {line.parameter && <Source parameter={line.parameter as Parameter} />}
+    </li>
+  );
+}
+
+/** The one place where a figure explains itself, at the right edge of every page. */
+export function WorkingPane(): ReactNode {
+  const { isOpen, working, toggle } = useWorking();
+  if (!isOpen) return null;
+  return (
+    <aside className="working" aria-label="Working">
+      <div className="tape-line">
+        <h2>{working ? working.title : 'Working'}</h2>
+        <button type="button" className="plain" onClick={toggle} aria-label="Close the working">
+          close
+        </button>
+      </div>
+      {working ? (
+        <>
+          <ol>
+            {working.lines.map((line, index) => (
+              <Line key={index} line={line} />
+            ))}
+          </ol>
+          {working.lines.length === 0 && <p className="empty">There is nothing to add up here.</p>}
+          {working.link && (
+            <p>
+              <Link to={working.link.to}>{working.link.label}</Link>
+            </p>
+          )}
+        </>
+      ) : (
+        <p className="empty">Focus any figure and its working is written out here.</p>
+      )}
+    </aside>
+  );
+}

@@ -1,0 +1,39 @@
+import { useQuery } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { NavLink, Outlet, useOutletContext, useParams } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { clientQuery } from '../../api/resources.js';
+import { Waiting } from '../../kit/waiting.js';
+
+const PLACES: readonly (readonly [path: string, label: string])[] = [['', 'Tie-out'], ['payrolls', 'Payrolls'], ['deposits', 'Deposits'], ['returns', 'Returns'], ['people', 'People'], ['ledger', 'Ledger'], ['facts', 'Facts']];
+export const useClient = (): Schemas['ClientView'] => useOutletContext<Schemas['ClientView']>();
+
+/** A client's pages: which client this is stays in view on all of them. */
+export function ClientFrame(): ReactNode {
+  const { clientId = '' } = useParams();
+  const client = useQuery(clientQuery(clientId));
+  return (
+    <Waiting query={client}>
+      {(data) => (
+        <>
+          <div className="lead">
+            <h1>{data.legalName}</h1>
+            <p className="beside">
+              EIN ending {data.ein.slice(-4)} · {data.key}
+              <br />
+              {data.depositSchedule} depositor, {data.payFrequency} pay
+            </p>
+          </div>
+          <nav className="places" aria-label="Of this client">
+            {PLACES.map(([path, label]) => (
+              <NavLink key={path} to={path === '' ? `/clients/${clientId}` : `/clients/${clientId}/${path}`} end={path === ''}>
+                {label}
+              </NavLink>
+            ))}
+          </nav>
+          <Outlet context={data} />
+        </>
+      )}
+    </Waiting>
+  );
+}

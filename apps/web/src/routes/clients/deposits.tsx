@@ -1,0 +1,169 @@
+import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { depositsQuery, remittancesQuery, usePlanRemittance } from '../../api/resources.js';
+import { Day } from '../../kit/day.js';
+import { Figure } from '../../kit/figure.js';
+import { RefusedNote } from '../../kit/problems.js';
+import { Status } from '../../kit/status.js';
+import { Waiting } from '../../kit/waiting.js';
+import type { Working } from '../../kit/working.js';
+import { cents, showDollars } from '@zakat/core/money/cents';
+import { useClient } from './client-frame.js';
+
+type Deposit = Schemas['DepositView'];
+
+const working = (deposit: Deposit): Working => ({
+  title: `${deposit.familyLabel}, due ${deposit.due}`,
+  lines: [
+    ...deposit.liabilities.map((line) => ({ label: line.label, value: showDollars(cents(line.owed)), how: `check date ${line.liabilityDate}${line.underWay ? `, ${showDollars(cents(line.underWay))} on its way` : ''}` })),
+    { label: 'Owed', value: showDollars(cents(deposit.owed)), how: deposit.rule, isResult: true },
+  ],
+});
+
+function PlanForm({ deposit, client }: { readonly deposit: Deposit; readonly client: Schemas['ClientView'] }): ReactNode {
+  const plan = usePlanRemittance(client.id);
+  const navigate = useNavigate();
+  const [settles, setSettles] = useState(deposit.settles);
+  const [bankAccountId, setBank] = useState(client.bankAccounts[0]?.id ?? '');
+  if (client.bankAccounts.length === 0) return <p className="note">This client has no bank account to pay from.</p>;
+  const items = deposit.liabilities.filter((line) => line.owed > 0).map(({ tax, liabilityDate }) => ({ tax, liabilityDate }));
+  return (
+    <form className="actions" style={{ alignItems: 'flex-end' }} onSubmit={(event) => { event.preventDefault(); plan.mutate({ items, bankAccountId, settles }, { onSuccess: ({ id }) => void navigate(`/remittances/${id}`) }); }}>
+      <NativeSelect label="From" value={bankAccountId} onChange={(event) => setBank(event.currentTarget.value)} data={client.bankAccounts.map((bank) => ({ value: bank.id, label: `${bank.label}, ending ${bank.accountTail}` }))} />
+      <TextInput label="Settles on" w={130} value={settles} onChange={(event) => setSettles(event.currentTarget.value)} />
+      <Button type="submit" loading={plan.isPending}>
+        Plan the remittance of {showDollars(cents(deposit.owed))}
+      </Button>
+      <RefusedNote error={plan.error} />
+    </form>
+  );
+}
+
+function DepositRows({ deposit, client }: { readonly deposit: Deposit; readonly client: Schemas['ClientView'] }): ReactNode {
+  const [isOpen, setOpen] = useState(false);
+  const isUnderWay = deposit.underWay >= deposit.owed;
+  return (
+    <>
+      <tr>
+        <td>
+          <Day day={deposit.sendBy} />
+          {deposit.isLate && <div className="tag-wrong">the moment has passed</div>}
+        </td>
+        <td>
+          <Day day={deposit.due} />
+        </td>
+        <td>
+          {deposit.familyLabel}
+          <div className="sub">{deposit.rule}</div>
+        </td>
+        <td className="num">
+          <Figure amount={deposit.owed} isPencil={!isUnderWay} label={`${deposit.familyLabel} owed`} working={() => working(deposit)} />
+        </td>
+        <td className="num">{deposit.underWay !== 0 && <Figure amount={deposit.underWay} />}</td>
+        <td>
+          {!isUnderWay && deposit.owed > 0 && (
+            <button type="button" className="plain" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
+              {isOpen ? 'close' : 'plan'}
+            </button>
+          )}
+        </td>
+      </tr>
+      {isOpen && (
+        <tr>
+          <td colSpan={6}>
+            <PlanForm deposit={deposit} client={client} />
+          </td>
+        </tr>
+      )}
+    </>
+  );
+}
+
+/** What is owed to whom and by when, and every payment made of it. */
+export function DepositsPage(): ReactNode {
+  const client = useClient();
+  const navigate = useNavigate();
+  const deposits = useQuery(depositsQuery(client.id));
+  const remittances = useQuery(remittancesQuery(client.id));
+  return (
+    <>
+      <p className="note">{client.depositScheduleWhy}</p>
+      <section className="section">
+        <h2>Owed</h2>
+        <Waiting query={deposits}>
+          {(rows) =>
+            rows.length === 0 ? (
+              <p className="empty">Nothing is owed.</p>
+            ) : (
+              <table className="ruled">
+                <thead>
+                  <tr>
+                    <th scope="col">Send by</th>
+                    <th scope="col">Due</th>
+                    <th scope="col">Deposit</th>
+                    <th scope="col" className="num">Owed</th>
+                    <th scope="col" className="num">On its way</th>
+                    <th scope="col">
+                      <span style={{ position: 'absolute', clipPath: 'inset(50%)' }}>Act</span>
+                    </th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {rows.map((deposit) => (
+                    <DepositRows key={`${deposit.family} ${deposit.due}`} deposit={deposit} client={client} />
+                  ))}
+                </tbody>
+              </table>
+            )
+          }
+        </Waiting>
+      </section>
+      <section className="section">
+        <h2>Remittances</h2>
+        <Waiting query={remittances}>
+          {(rows) =>
+            rows.length === 0 ? (
+              <p className="empty">None yet.</p>
+            ) : (
+              <table className="ruled">
+                <thead>
+                  <tr>
+                    <th scope="col">Settles</th>
+                    <th scope="col">Deposit</th>
+                    <th scope="col">Reference</th>
+                    <th scope="col">Stands</th>
+                    <th scope="col">Confirmation</th>
+                    <th scope="col" className="num">Amount</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {rows.map((row) => (
+                    <tr key={row.id} className="go" onClick={() => void navigate(`/remittances/${row.id}`)}>
+                      <td>
+                        <Link to={`/remittances/${row.id}`}>
+                          <Day day={row.settles} />
+                        </Link>
+                      </td>
+                      <td>{row.familyLabel}</td>
+                      <td>{row.reference}</td>
+                      <td>
+                        <Status word={row.status} />
+                      </td>
+                      <td>{row.confirmation ?? row.returnedReason ?? ''}</td>
+                      <td className="num">
+                        <Figure amount={row.amount} isPencil={row.status === 'planned' || row.status === 'approved'} />
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )
+          }
+        </Waiting>
+      </section>
+    </>
+  );
+}

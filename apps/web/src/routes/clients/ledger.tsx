@@ -1,0 +1,79 @@
+import { useQuery } from '@tanstack/react-query';
+import { cents, showDollars } from '@zakat/core/money/cents';
+import type { ReactNode } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { ledgerQuery } from '../../api/resources.js';
+import { Figure } from '../../kit/figure.js';
+import { Waiting } from '../../kit/waiting.js';
+import { useClient } from './client-frame.js';
+import { PeriodPicker, periodLabel, usePeriod } from './period.js';
+
+const CAUSES: Readonly<Record<string, string>> = { payroll: 'payroll', payment: 'payment settled', 'payment-returned': 'payment returned', reversal: 'reversal' };
+
+/** The entries themselves, as they were written; nothing here can be changed. */
+export function LedgerPage(): ReactNode {
+  const client = useClient();
+  const period = usePeriod();
+  const [search] = useSearchParams();
+  const group = search.get('group') ?? 'all';
+  const ledger = useQuery({ ...ledgerQuery(client.id, period?.year ?? 2026, period?.quarter ?? '', group, search.get('of') ?? ''), enabled: period !== null });
+  if (!period) return null;
+  return (
+    <>
+      <PeriodPicker period={period} />
+      <h2>
+        Ledger, {periodLabel(period)}
+        {group === 'all' ? '' : `, ${group}`}
+      </h2>
+      {group !== 'all' && (
+        <p className="sub">
+          Only {search.get('of') ?? 'all entries'}. <Link to={`/clients/${client.id}/ledger?year=${period.year}${period.quarter ? `&quarter=${period.quarter}` : ''}`}>Show every tax</Link>
+        </p>
+      )}
+      <Waiting query={ledger}>
+        {(rows) =>
+          rows.length === 0 ? (
+            <p className="empty">No entries.</p>
+          ) : (
+            <div className="scroll">
+              <table className="ruled">
+                <thead>
+                  <tr>
+                    <th scope="col">Liability date</th>
+                    <th scope="col">Counts from</th>
+                    <th scope="col">Tax</th>
+                    <th scope="col">Person</th>
+                    <th scope="col">Caused by</th>
+                    <th scope="col" className="num">Wages</th>
+                    <th scope="col" className="num">Amount</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {rows.map((row) => (
+                    <tr key={row.id}>
+                      <td>{row.liabilityDate}</td>
+                      <td>{row.effectiveDate}</td>
+                      <td>{row.label}</td>
+                      <td>{row.employee ?? 'all, on the total'}</td>
+                      <td>
+                        <Link to={row.payrollId ? `/payrolls/${row.payrollId}` : `/remittances/${row.remittanceId ?? ''}`}>{CAUSES[row.cause] ?? row.cause}</Link>
+                      </td>
+                      <td className="num"><Figure amount={row.wages} /></td>
+                      <td className="num"><Figure amount={row.amount} /></td>
+                    </tr>
+                  ))}
+                </tbody>
+                <tfoot>
+                  <tr>
+                    <td colSpan={6}>{rows.length} entries</td>
+                    <td className="num">{showDollars(cents(rows.reduce((total, row) => total + row.amount, 0)))}</td>
+                  </tr>
+                </tfoot>
+              </table>
+            </div>
+          )
+        }
+      </Waiting>
+    </>
+  );
+}

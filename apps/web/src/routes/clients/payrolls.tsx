@@ -1,0 +1,100 @@
+import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
+import { useQuery } from '@tanstack/react-query';
+import { parseDate } from '@zakat/core/calendar/local-date';
+import type { ReactNode } from 'react';
+import { Link, useNavigate } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { nextPayrollQuery, payrollsQuery, useCreatePayroll } from '../../api/resources.js';
+import { Day } from '../../kit/day.js';
+import { Figure } from '../../kit/figure.js';
+import { RefusedNote } from '../../kit/problems.js';
+import { Status } from '../../kit/status.js';
+import { Waiting } from '../../kit/waiting.js';
+import { useClient } from './client-frame.js';
+
+const isDay = (value: string): string | null => (parseDate(value) ? null : 'Write a day like 2026-10-30.');
+
+function NewPayroll({ clientId, suggestion }: { readonly clientId: string; readonly suggestion: Schemas['PayrollSuggestion'] }): ReactNode {
+  const create = useCreatePayroll(clientId);
+  const navigate = useNavigate();
+  const form = useForm({
+    initialValues: { periodStart: suggestion.periodStart, periodEnd: suggestion.periodEnd, checkDate: suggestion.checkDate, kind: 'regular' as 'regular' | 'extra' },
+    validate: { periodStart: isDay, periodEnd: isDay, checkDate: isDay },
+  });
+  return (
+    <form onSubmit={form.onSubmit((values) => create.mutate(values, { onSuccess: ({ id }) => void navigate(`/payrolls/${id}`) }))}>
+      <p className="note">{suggestion.why}</p>
+      <div className="actions" style={{ alignItems: 'flex-start' }}>
+        <TextInput label="Period from" w={130} {...form.getInputProps('periodStart')} />
+        <TextInput label="to" w={130} {...form.getInputProps('periodEnd')} />
+        <TextInput label="Check date" w={130} {...form.getInputProps('checkDate')} />
+        <NativeSelect label="Kind" data={[{ value: 'regular', label: 'regular' }, { value: 'extra', label: 'extra, outside the schedule' }]} {...form.getInputProps('kind')} />
+        <Button type="submit" loading={create.isPending} mt={22}>
+          Start the payroll
+        </Button>
+      </div>
+      <RefusedNote error={create.error} />
+    </form>
+  );
+}
+
+export function PayrollsPage(): ReactNode {
+  const client = useClient();
+  const navigate = useNavigate();
+  const payrolls = useQuery(payrollsQuery(client.id));
+  const next = useQuery(nextPayrollQuery(client.id));
+  return (
+    <>
+      <section className="section" style={{ marginTop: 0 }}>
+        <h2>Start a payroll</h2>
+        <Waiting query={next}>{(suggestion) => <NewPayroll key={suggestion.periodEnd} clientId={client.id} suggestion={suggestion} />}</Waiting>
+      </section>
+      <section className="section">
+        <h2>Payrolls</h2>
+        <Waiting query={payrolls}>
+          {(rows) =>
+            rows.length === 0 ? (
+              <p className="empty">None yet.</p>
+            ) : (
+              <table className="ruled">
+                <thead>
+                  <tr>
+                    <th scope="col">Check date</th>
+                    <th scope="col">Period</th>
+                    <th scope="col">Kind</th>
+                    <th scope="col">Stands</th>
+                    <th scope="col" className="num">People</th>
+                    <th scope="col" className="num">Gross</th>
+                    <th scope="col" className="num">Net</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {rows.map((row) => (
+                    <tr key={row.id} className="go" onClick={() => void navigate(`/payrolls/${row.id}`)}>
+                      <td>
+                        <Link to={`/payrolls/${row.id}`}>
+                          <Day day={row.checkDate} />
+                        </Link>
+                      </td>
+                      <td>
+                        {row.periodStart} to {row.periodEnd}
+                      </td>
+                      <td>{row.kind}</td>
+                      <td>
+                        <Status word={row.status} />
+                      </td>
+                      <td className="num">{row.status === 'posted' ? row.people : ''}</td>
+                      <td className="num">{row.status === 'posted' && <Figure amount={row.gross} />}</td>
+                      <td className="num">{row.status === 'posted' && <Figure amount={row.net} />}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            )
+          }
+        </Waiting>
+      </section>
+    </>
+  );
+}

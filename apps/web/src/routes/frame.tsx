@@ -1,0 +1,90 @@
+import { Modal, useMantineColorScheme } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
+import { Refused } from '../api/client.js';
+import { sessionQuery, useSignOut } from '../api/resources.js';
+import { Day } from '../kit/day.js';
+import { RefusedNote } from '../kit/problems.js';
+import { WorkingPane } from '../kit/working-pane.js';
+import { WorkingProvider, useWorking } from '../kit/working.js';
+import { Palette } from './palette.js';
+
+const KEYS: readonly (readonly [key: string, what: string])[] = [
+  ['l', 'the ladder'], ['c', 'clients'], ['t', 'the trail'], ['w', 'open or close the working'], ['Ctrl K', 'go anywhere by name'], ['n', 'next difference, on a tie-out sheet'], ['arrows, Enter', 'move and type in a payroll sheet'], ['Ctrl Z', 'undo in a payroll sheet'], ['?', 'this list'],
+];
+
+function FramedPage(): ReactNode {
+  const { data: session, error } = useQuery(sessionQuery);
+  const { isOpen, toggle } = useWorking();
+  const location = useLocation();
+  const navigate = useNavigate();
+  const queries = useQueryClient();
+  const signOut = useSignOut();
+  const { toggleColorScheme } = useMantineColorScheme();
+  const [shown, setShown] = useState<'keys' | 'palette' | null>(null);
+  useHotkeys([
+    ['l', () => void navigate('/')],
+    ['c', () => void navigate('/clients')],
+    ['t', () => void navigate('/trail')],
+    ['w', toggle],
+    ['shift+?', () => setShown('keys')],
+    ['mod+K', () => setShown('palette')],
+  ]);
+  useHotkeys([['mod+K', () => setShown('palette')]], []);
+  if (error instanceof Refused && error.problem.status === 401) return <Navigate to={`/sign-in?next=${encodeURIComponent(location.pathname + location.search)}`} replace />;
+  if (error) return <div className="page"><RefusedNote error={error} /></div>;
+  if (!session) return null;
+  const leave = (): void => signOut.mutate(undefined, { onSettled: () => { queries.clear(); void navigate('/sign-in'); } });
+  return (
+    <div className="frame">
+      <header className="masthead">
+        <NavLink to="/" className="mark" aria-label="Zakat, to the ladder">
+          Zakat
+        </NavLink>
+        <nav aria-label="Places">
+          <NavLink to="/" end>Ladder</NavLink>
+          <NavLink to="/clients">Clients</NavLink>
+          <NavLink to="/trail">Trail</NavLink>
+        </nav>
+        <span className="day">
+          <Day day={session.today} />
+        </span>
+        <span className="who">
+          {session.user.name}, {session.user.role}
+        </span>
+        <button type="button" className="plain" onClick={() => setShown('palette')}>find</button>
+        <button type="button" className="plain" onClick={toggle}>{isOpen ? 'close working' : 'working'}</button>
+        <button type="button" className="plain" onClick={toggleColorScheme}>light or dark</button>
+        <button type="button" className="plain" onClick={leave}>sign out</button>
+      </header>
+      <div className="body" data-working={isOpen ? 'open' : 'closed'}>
+        <main className="page">
+          <Outlet />
+        </main>
+        <WorkingPane />
+      </div>
+      <Modal opened={shown === 'keys'} onClose={() => setShown(null)} title="Keys of this page">
+        <div className="keys">
+          {KEYS.map(([key, what]) => (
+            <span key={key} style={{ display: 'contents' }}>
+              <span><kbd>{key}</kbd></span>
+              <span>{what}</span>
+            </span>
+          ))}
+        </div>
+      </Modal>
+      <Palette isOpen={shown === 'palette'} onClose={() => setShown(null)} />
+    </div>
+  );
+}
+
+/** What stands around every page: masthead, page, and the working at the right edge. */
+export function Frame(): ReactNode {
+  return (
+    <WorkingProvider>
+      <FramedPage />
+    </WorkingProvider>
+  );
+}

@@ -1,0 +1,109 @@
+import { useQuery } from '@tanstack/react-query';
+import { parseDate } from '@zakat/core/calendar/local-date';
+import { cents, showDollars } from '@zakat/core/money/cents';
+import type { ReactNode } from 'react';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { ladderQuery, sessionQuery } from '../../api/resources.js';
+import { Day } from '../../kit/day.js';
+import { Figure } from '../../kit/figure.js';
+import { Runway } from '../../kit/runway.js';
+import { Status } from '../../kit/status.js';
+import { Waiting } from '../../kit/waiting.js';
+
+type Rung = Schemas['Rung'];
+const RUNWAY_DAYS = 42;
+
+function RungRow({ rung }: { readonly rung: Rung }): ReactNode {
+  const navigate = useNavigate();
+  return (
+    <tr className="go" data-late={rung.isLate} onClick={() => void navigate(rung.path)}>
+      <td className="rail" aria-hidden="true" />
+      <td className="when">
+        <Day day={rung.sendBy} />
+        {rung.isLate ? <small>the moment has passed</small> : rung.sendBy !== rung.due ? <small>due {rung.due.slice(5)}</small> : <small>due the same day</small>}
+      </td>
+      <td>
+        <Link to={rung.path}>{rung.title}</Link>
+        <div className="sub">{rung.clientName}</div>
+      </td>
+      <td>
+        <Status word={rung.standing} />
+      </td>
+      <td>{rung.move}</td>
+      <td className="num">{rung.amount === null ? null : <Figure amount={rung.amount} isPencil={rung.standing === 'open'} />}</td>
+    </tr>
+  );
+}
+
+/** The opening page: everything owed to anybody, in the order of its last safe moment. */
+export function LadderPage(): ReactNode {
+  const ladder = useQuery(ladderQuery);
+  const { data: session } = useQuery(sessionQuery);
+  const [search, setSearch] = useSearchParams();
+  const from = search.get('from');
+  const to = search.get('to');
+  const range = from && to ? ([from, to] as const) : null;
+  const today = parseDate(session?.today ?? '');
+  return (
+    <>
+      <div className="lead">
+        <h1>The ladder</h1>
+        <p className="beside">by the last safe moment to send; drag across the runway to see only those days</p>
+      </div>
+      <Waiting query={ladder}>
+        {(rungs) => {
+          const shown = range ? rungs.filter((rung) => rung.sendBy >= range[0] && rung.sendBy <= range[1]) : rungs;
+          const out = shown.reduce((total, rung) => total + (rung.amount ?? 0), 0);
+          return (
+            <>
+              {today && (
+                <Runway
+                  from={today}
+                  days={RUNWAY_DAYS}
+                  marks={rungs.map((rung) => ({ day: rung.due, amount: rung.kind === 'deposit' ? rung.amount : null }))}
+                  range={range}
+                  onRange={(next) => setSearch(next ? { from: next[0], to: next[1] } : {}, { replace: true })}
+                />
+              )}
+              {range && (
+                <p className="note">
+                  Only <Day day={range[0]} /> to <Day day={range[1]} />.{' '}
+                  <button type="button" className="plain" onClick={() => setSearch({}, { replace: true })}>show all</button>
+                </p>
+              )}
+              {shown.length === 0 ? (
+                <p className="empty">Nothing waits{range ? ' in these days' : ''}.</p>
+              ) : (
+                <table className="ruled ladder">
+                  <thead>
+                    <tr>
+                      <th aria-hidden="true" />
+                      <th scope="col">Send by</th>
+                      <th scope="col">Obligation</th>
+                      <th scope="col">Stands</th>
+                      <th scope="col">Whose move</th>
+                      <th scope="col" className="num">Amount</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {shown.map((rung) => (
+                      <RungRow key={rung.key} rung={rung} />
+                    ))}
+                  </tbody>
+                  <tfoot>
+                    <tr>
+                      <td />
+                      <td colSpan={4}>{shown.length} obligations</td>
+                      <td className="num">{showDollars(cents(out))}</td>
+                    </tr>
+                  </tfoot>
+                </table>
+              )}
+            </>
+          );
+        }}
+      </Waiting>
+    </>
+  );
+}

@@ -1,0 +1,160 @@
+import { Button } from '@mantine/core';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { cents, showDollars } from '@zakat/core/money/cents';
+import { useState, type ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { payrollQuery, usePayrollAct } from '../../api/resources.js';
+import { Day } from '../../kit/day.js';
+import { Figure } from '../../kit/figure.js';
+import { Problems, RefusedNote } from '../../kit/problems.js';
+import { ReleaseSlip } from '../../kit/release-slip.js';
+import { Status } from '../../kit/status.js';
+import { Waiting } from '../../kit/waiting.js';
+import { postingSlip } from './posting-slip.js';
+import { PayrollSheet } from './sheet.js';
+import { useSheet } from './use-sheet.js';
+
+type Payroll = Schemas['PayrollView'];
+const SAVED: Readonly<Record<string, string>> = { saved: 'Saved', typing: 'Typing', saving: 'Saving', failed: 'Not saved' };
+
+function Work({ payroll }: { readonly payroll: Payroll }): ReactNode {
+  const sheet = useSheet(payroll);
+  const act = usePayrollAct(payroll.id);
+  const queries = useQueryClient();
+  const [isSlipOpen, setSlipOpen] = useState(false);
+  const isOpen = payroll.status === 'open';
+  const paid = sheet.rows.filter((row) => row.isPaid);
+  const sum = (pick: (row: (typeof paid)[number]) => number): string => showDollars(cents(paid.reduce((total, row) => total + pick(row), 0)));
+  const put = (next: Payroll): void => void queries.setQueryData(payrollQuery(payroll.id).queryKey, next);
+  const again = (): void => void queries.invalidateQueries({ queryKey: ['payroll', payroll.id] });
+  const go = (name: 'review' | 'reopen' | 'post'): void =>
+    void sheet
+      .flush()
+      .then((version) => act.mutate({ act: name, version }, { onSuccess: (next) => { put(next); setSlipOpen(false); } }))
+      .catch(() => undefined);
+  const problems = paid.flatMap((row) => row.check.problems.map((problem) => ({ ...problem, sentence: `${row.name}: ${problem.sentence}` })));
+  return (
+    <>
+      <PayrollSheet rows={sheet.rows} isOpen={isOpen} onType={sheet.type} onFigure={sheet.showFigure} />
+      <div className="totals" aria-label="Totals">
+        <div><span>People paid</span>{paid.length}</div>
+        <div><span>Gross</span><b>{sum((row) => row.check.gross)}</b></div>
+        <div><span>Taxes withheld</span><b>{sum((row) => row.check.taxes.filter((tax) => tax.payer === 'employee').reduce((total, tax) => total + tax.amount, 0))}</b></div>
+        <div><span>Deductions</span><b>{sum((row) => row.check.deductions)}</b></div>
+        <div><span>Net</span><b>{sum((row) => row.check.net)}</b></div>
+        {isOpen && <div role="status" style={{ marginLeft: 'auto' }}>{SAVED[sheet.saving]}</div>}
+      </div>
+      {sheet.lineProblem && <div className="problem" role="alert">The line was not read: {sheet.lineProblem}.</div>}
+      <Problems title={problems.some((problem) => problem.severity === 'error') ? 'Before it can be reviewed' : 'Worth a look'} details={problems} />
+      <RefusedNote error={sheet.error ?? act.error} />
+      {(sheet.error ?? act.error)?.message.includes('meanwhile') && <button type="button" className="plain" onClick={again}>show what is there now</button>}
+      <div className="actions">
+        {isOpen && <Button onClick={() => go('review')} loading={act.isPending}>Review</Button>}
+        {payroll.status === 'reviewed' && !isSlipOpen && <Button onClick={() => setSlipOpen(true)}>Fill the posting slip</Button>}
+        {payroll.status === 'reviewed' && <button type="button" className="plain" onClick={() => go('reopen')}>reopen for changes</button>}
+        {payroll.status === 'posted' && <Link to={`/clients/${payroll.clientId}/deposits`}>The liabilities it made</Link>}
+      </div>
+      {isSlipOpen && payroll.status === 'reviewed' && <ReleaseSlip slip={postingSlip(payroll)} actLabel="Post the payroll" isBusy={act.isPending} onClose={() => setSlipOpen(false)} onAct={() => go('post')} />}
+      {payroll.status !== 'open' && <Costs payroll={payroll} />}
+    </>
+  );
+}
+
+function Costs({ payroll }: { readonly payroll: Payroll }): ReactNode {
+  const isPencil = payroll.status !== 'posted';
+  return (
+    <>
+      <section className="section">
+        <h2>Against last time</h2>
+        <table className="ruled">
+          <tbody>
+            {payroll.persons.filter((person) => person.isPaid).map((person) => {
+              const moved = person.previousGross === null ? null : person.paycheck.gross - person.previousGross;
+              return (
+                <tr key={person.employeeId}>
+                  <td>{person.name}</td>
+                  <td className="num"><Figure amount={person.paycheck.gross} isPencil={isPencil} /></td>
+                  <td className="num">{moved === null ? 'first check' : moved === 0 ? 'as last time' : <>{moved > 0 ? '+' : ''}{showDollars(cents(moved))}</>}</td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </section>
+      <section className="section">
+        <h2>
+          Employer taxes <small>on the total of the wages, rounded once</small>
+        </h2>
+        <table className="ruled">
+          <tbody>
+            {payroll.employerTaxes.map((tax) => (
+              <tr key={tax.tax}>
+                <td>{tax.label}</td>
+                <td className="num"><Figure amount={tax.wages} isPencil={isPencil} /></td>
+                <td className="num"><Figure amount={tax.amount} isPencil={isPencil} /></td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </section>
+      <section className="section">
+        <h2>Journal</h2>
+        <table className="ruled">
+          <thead>
+            <tr>
+              <th scope="col">Account</th>
+              <th scope="col">For</th>
+              <th scope="col" className="num">Debit</th>
+              <th scope="col" className="num">Credit</th>
+            </tr>
+          </thead>
+          <tbody>
+            {payroll.journal.map((line, index) => (
+              <tr key={index}>
+                <td>{line.label}</td>
+                <td>{line.detail}</td>
+                <td className="num">{line.amount > 0 && <Figure amount={line.amount} isPencil={isPencil} />}</td>
+                <td className="num">{line.amount < 0 && <Figure amount={-line.amount} isPencil={isPencil} />}</td>
+              </tr>
+            ))}
+          </tbody>
+          <tfoot>
+            <tr>
+              <td colSpan={2}>Totals</td>
+              <td className="num">{showDollars(cents(payroll.journal.reduce((total, line) => total + Math.max(line.amount, 0), 0)))}</td>
+              <td className="num">{showDollars(cents(payroll.journal.reduce((total, line) => total + Math.max(-line.amount, 0), 0)))}</td>
+            </tr>
+          </tfoot>
+        </table>
+      </section>
+    </>
+  );
+}
+
+export function PayrollPage(): ReactNode {
+  const { payrollId = '' } = useParams();
+  const payroll = useQuery(payrollQuery(payrollId));
+  return (
+    <Waiting query={payroll}>
+      {(data) => (
+        <>
+          <p className="sub">
+            <Link to={`/clients/${data.clientId}/payrolls`}>{data.clientName}</Link>
+          </p>
+          <div className="lead">
+            <h1>
+              Payroll, checks of <Day day={data.checkDate} />
+            </h1>
+            <p className="beside">
+              <Status word={data.status} />
+              <br />
+              {data.kind}, {data.periodStart} to {data.periodEnd}
+            </p>
+          </div>
+          <Work key={`${data.id} ${data.status}`} payroll={data} />
+        </>
+      )}
+    </Waiting>
+  );
+}

@@ -1,0 +1,97 @@
+import { cents, showDollars } from '@zakat/core/money/cents';
+import {
+  CellStyleModule, CheckboxEditorModule, ClientSideRowModelModule, ColumnAutoSizeModule, ModuleRegistry, RenderApiModule, RowApiModule, TextEditorModule, UndoRedoEditModule, themeQuartz,
+  type CellFocusedEvent, type ColDef, type GetRowIdParams, type GridApi, type ValueGetterParams, type ValueSetterParams,
+} from 'ag-grid-community';
+import { AgGridReact } from 'ag-grid-react';
+import { useMemo, useRef, type ClipboardEvent, type ReactNode } from 'react';
+import { COMPUTED, VALUE_COLUMNS, type SheetRow } from '../../calc/sheet-row.js';
+
+ModuleRegistry.registerModules([ClientSideRowModelModule, TextEditorModule, CheckboxEditorModule, UndoRedoEditModule, CellStyleModule, ColumnAutoSizeModule, RowApiModule, RenderApiModule]);
+
+const paper = themeQuartz.withParams({
+  backgroundColor: 'var(--paper)', foregroundColor: 'var(--ink)', headerBackgroundColor: 'var(--paper)', headerTextColor: 'var(--ink-soft)', headerFontWeight: 400, borderColor: 'var(--rule-soft)', accentColor: 'var(--act)',
+  fontFamily: 'var(--text)', fontSize: 14, rowHeight: 30, headerHeight: 34, wrapperBorder: false, wrapperBorderRadius: 0, cellHorizontalPadding: 9, spacing: 5, rowHoverColor: 'var(--paper-deep)',
+});
+const HEADINGS: Readonly<Record<string, string>> = { rate: 'Rate', regular: 'Regular h', overtime: 'Overtime h', holiday: 'Holiday h', sick: 'Sick h', vacation: 'Vacation h', salary: 'Salary', bonus: 'Bonus', '401k': '401(k)', 'section-125-health': 'Health §125' };
+const EDITABLE = ['line', ...VALUE_COLUMNS];
+
+interface Props {
+  readonly rows: readonly SheetRow[];
+  readonly isOpen: boolean;
+  /** A cell was typed over, pasted or undone. */
+  readonly onType: (employeeId: string, column: string, value: string) => void;
+  /** A computed figure has the focus. */
+  readonly onFigure: (employeeId: string, figure: string) => void;
+}
+
+function columnsOf(isOpen: boolean, onType: Props['onType']): ColDef<SheetRow>[] {
+  const number = { type: 'rightAligned', cellStyle: { fontVariantNumeric: 'tabular-nums' } };
+  const typedColumn = (id: string, heading: string, width: number): ColDef<SheetRow> => ({
+    colId: id, headerName: heading, width, editable: (params) => isOpen && params.data?.isPaid === true, ...number,
+    valueGetter: ({ data }: ValueGetterParams<SheetRow>) => data?.values[id] ?? '',
+    valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => {
+      onType(data.employeeId, id, String(newValue ?? ''));
+      return true;
+    },
+  });
+  return [
+    { colId: 'name', headerName: 'Person', valueGetter: ({ data }) => `${data?.number ?? ''}  ${data?.name ?? ''}`, pinned: 'left', width: 190 },
+    { colId: 'isPaid', headerName: 'Paid', width: 62, editable: isOpen, cellDataType: 'boolean', valueGetter: ({ data }) => data?.isPaid ?? false, valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => { onType(data.employeeId, 'isPaid', String(newValue)); return true; } },
+    { colId: 'line', headerName: 'Exception, as a line', width: 168, editable: (params) => isOpen && params.data?.isPaid === true, valueGetter: ({ data }) => data?.line ?? '', valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => { onType(data.employeeId, 'line', String(newValue ?? '')); return true; } },
+    ...VALUE_COLUMNS.map((id) => typedColumn(id, HEADINGS[id] ?? id, 88)),
+    ...COMPUTED.map(({ id, label, amount }): ColDef<SheetRow> => ({
+      colId: id, headerName: label, width: 96, type: 'rightAligned', pinned: id === 'net' ? 'right' : null,
+      valueGetter: ({ data }) => (data ? amount(data.check) : 0),
+      valueFormatter: ({ value }: { value: number }) => (value === 0 ? '–' : showDollars(cents(value))),
+      cellStyle: isOpen ? { fontStyle: 'italic', color: 'var(--pencil)', fontVariantNumeric: 'tabular-nums' } : { fontVariantNumeric: 'tabular-nums' },
+    })),
+  ];
+}
+
+/** All people due on one sheet: arrows and Enter as in a spreadsheet, paste from one, undo until posted. */
+export function PayrollSheet({ rows, isOpen, onType, onFigure }: Props): ReactNode {
+  const grid = useRef<AgGridReact<SheetRow>>(null);
+  const columns = useMemo(() => columnsOf(isOpen, onType), [isOpen, onType]);
+  const focused = (event: CellFocusedEvent<SheetRow>): void => {
+    const id = typeof event.column === 'object' ? event.column?.getColId() : undefined;
+    const computed = COMPUTED.find((column) => column.id === id);
+    const row = event.rowIndex === null ? undefined : event.api.getDisplayedRowAtIndex(event.rowIndex)?.data;
+    if (computed && row) onFigure(row.employeeId, computed.figure(row));
+  };
+  const paste = (event: ClipboardEvent): void => {
+    const api: GridApi<SheetRow> | undefined = grid.current?.api;
+    const cell = api?.getFocusedCell();
+    const start = cell ? EDITABLE.indexOf(cell.column.getColId()) : -1;
+    if (!api || !cell || start < 0 || !isOpen || (event.target as HTMLElement).tagName === 'INPUT') return;
+    event.preventDefault();
+    const lines = event.clipboardData.getData('text/plain').replace(/\r?\n$/, '').split(/\r?\n/);
+    lines.forEach((line, down) => {
+      const row = api.getDisplayedRowAtIndex(cell.rowIndex + down)?.data;
+      line.split('\t').forEach((value, across) => {
+        const column = EDITABLE[start + across];
+        if (row?.isPaid && column !== undefined) onType(row.employeeId, column, value);
+      });
+    });
+  };
+  return (
+    <div className="sheet" onPaste={paste}>
+      <AgGridReact<SheetRow>
+        ref={grid}
+        theme={paper}
+        rowData={rows as SheetRow[]}
+        columnDefs={columns}
+        getRowId={({ data }: GetRowIdParams<SheetRow>) => data.employeeId}
+        domLayout={rows.length > 18 ? 'normal' : 'autoHeight'}
+        {...(rows.length > 18 ? { containerStyle: { height: 580 } } : {})}
+        defaultColDef={{ sortable: true, resizable: true, suppressMovable: true }}
+        enterNavigatesVertically
+        enterNavigatesVerticallyAfterEdit
+        undoRedoCellEditing
+        undoRedoCellEditingLimit={200}
+        stopEditingWhenCellsLoseFocus
+        onCellFocused={focused}
+      />
+    </div>
+  );
+}

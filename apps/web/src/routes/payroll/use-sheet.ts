@@ -1,0 +1,103 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import type { Refused, Schemas } from '../../api/client.js';
+import { payrollQuery, useSavePayroll } from '../../api/resources.js';
+import { entryOf, rowOf, typed, type SheetRow } from '../../calc/sheet-row.js';
+import { useCalc } from '../../calc/use-calc.js';
+import { useWorking } from '../../kit/working.js';
+import { TITLES } from './titles.js';
+
+const PAUSE = 700;
+
+export interface Sheet {
+  readonly rows: readonly SheetRow[];
+  readonly saving: 'saved' | 'typing' | 'saving' | 'failed';
+  readonly error: Refused | null;
+  readonly lineProblem: string | null;
+  readonly version: number;
+  type(employeeId: string, column: string, value: string): void;
+  showFigure(employeeId: string, figure: string): void;
+  /** Saves now and answers with the version to act on. */
+  flush(): Promise<number>;
+}
+
+/** The sheet's state: typed cells recompute at once in the worker and are saved after a short pause. */
+export function useSheet(payroll: Schemas['PayrollView']): Sheet {
+  const [rows, setRows] = useState<readonly SheetRow[]>(() => payroll.persons.map(rowOf));
+  const [saving, setSaving] = useState<Sheet['saving']>('saved');
+  const [lineProblem, setLineProblem] = useState<string | null>(null);
+  const latest = useRef(rows);
+  const version = useRef(payroll.version);
+  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const queries = useQueryClient();
+  const calc = useCalc();
+  const save = useSavePayroll(payroll.id);
+  const { show } = useWorking();
+
+  const saveNow = useCallback(async (): Promise<number> => {
+    if (timer.current) clearTimeout(timer.current);
+    timer.current = null;
+    setSaving('saving');
+    try {
+      const saved = await save.mutateAsync({ version: version.current, entries: latest.current.map(entryOf) });
+      version.current = saved.version;
+      queries.setQueryData(payrollQuery(payroll.id).queryKey, saved);
+      setSaving('saved');
+    } catch (error) {
+      setSaving('failed');
+      throw error;
+    }
+    return version.current;
+  }, [payroll.id, queries, save]);
+  const saveRef = useRef(saveNow);
+  useEffect(() => {
+    saveRef.current = saveNow;
+  });
+  // Leaving the page must not lose what was typed in the last moment.
+  useEffect(
+    () => () => {
+      if (timer.current) void saveRef.current().catch(() => undefined);
+    },
+    [],
+  );
+
+  const change = useCallback((employeeId: string, next: (row: SheetRow) => SheetRow): SheetRow | undefined => {
+    latest.current = latest.current.map((row) => (row.employeeId === employeeId ? next(row) : row));
+    setRows(latest.current);
+    return latest.current.find((row) => row.employeeId === employeeId);
+  }, []);
+
+  const type = useCallback(
+    (employeeId: string, column: string, value: string): void => {
+      let problem: string | null = null;
+      const row = change(employeeId, (before) => {
+        const after = typed(before, column, value);
+        problem = after.problem;
+        return after.row;
+      });
+      setLineProblem(problem);
+      if (!row) return;
+      const entry = entryOf(row);
+      void calc({ people: [{ key: employeeId, base: row.base, entry, isPaid: row.isPaid }] }).then((answer) => {
+        const check = answer.checks[employeeId];
+        if (check) change(employeeId, (current) => ({ ...current, check }));
+      });
+      setSaving('typing');
+      if (timer.current) clearTimeout(timer.current);
+      timer.current = setTimeout(() => void saveRef.current().catch(() => undefined), PAUSE);
+    },
+    [calc, change],
+  );
+
+  const showFigure = useCallback(
+    (employeeId: string, figure: string): void => {
+      const row = latest.current.find((candidate) => candidate.employeeId === employeeId);
+      if (!row) return;
+      void calc({ people: [{ key: employeeId, base: row.base, entry: entryOf(row), isPaid: row.isPaid }], figure }).then((answer) => show({ title: `${TITLES[figure] ?? figure}, ${row.name}`, lines: answer.working ?? [] }));
+    },
+    [calc, show],
+  );
+
+  const flush = useCallback(async (): Promise<number> => (saving === 'saved' ? version.current : saveRef.current()), [saving]);
+  return { rows, saving, error: save.error, lineProblem, version: version.current, type, showFigure, flush };
+}

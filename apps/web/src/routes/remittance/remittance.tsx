@@ -1,0 +1,126 @@
+import { Button } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { remittanceQuery, remittanceSlipQuery, useRemittanceAct } from '../../api/resources.js';
+import { Day } from '../../kit/day.js';
+import { Figure } from '../../kit/figure.js';
+import { RefusedNote } from '../../kit/problems.js';
+import { ReleaseSlip } from '../../kit/release-slip.js';
+import { Status } from '../../kit/status.js';
+import { Waiting } from '../../kit/waiting.js';
+
+type Remittance = Schemas['RemittanceView'];
+
+function Slip({ remittance, onClose }: { readonly remittance: Remittance; readonly onClose: () => void }): ReactNode {
+  const slip = useQuery(remittanceSlipQuery(remittance.id, remittance.version));
+  const act = useRemittanceAct(remittance.id);
+  return (
+    <>
+      <RefusedNote error={act.error} />
+      <Waiting query={slip}>
+        {(data) => <ReleaseSlip slip={data} actLabel="Release the payment" isBusy={act.isPending} onClose={onClose} onAct={() => act.mutate({ act: 'release', version: remittance.version }, { onSuccess: onClose })} />}
+      </Waiting>
+    </>
+  );
+}
+
+function Acts({ remittance }: { readonly remittance: Remittance }): ReactNode {
+  const act = useRemittanceAct(remittance.id);
+  const [isSlipOpen, setSlipOpen] = useState(false);
+  const { status, version } = remittance;
+  if (status !== 'planned' && status !== 'approved') return null;
+  return (
+    <>
+      <div className="actions">
+        {status === 'planned' && (
+          <Button loading={act.isPending} onClick={() => act.mutate({ act: 'approve', version })}>
+            Approve
+          </Button>
+        )}
+        {!isSlipOpen && (
+          <Button variant={status === 'approved' ? 'filled' : 'outline'} onClick={() => setSlipOpen(true)}>
+            {status === 'approved' ? 'Fill the release slip' : 'Rehearse the release'}
+          </Button>
+        )}
+        <button type="button" className="plain" onClick={() => act.mutate({ act: 'withdraw', version })}>
+          withdraw it
+        </button>
+      </div>
+      <RefusedNote error={act.error} />
+      {isSlipOpen && <Slip remittance={remittance} onClose={() => setSlipOpen(false)} />}
+    </>
+  );
+}
+
+export function RemittancePage(): ReactNode {
+  const { remittanceId = '' } = useParams();
+  const remittance = useQuery(remittanceQuery(remittanceId));
+  return (
+    <Waiting query={remittance}>
+      {(data) => {
+        const isPencil = data.status === 'planned' || data.status === 'approved';
+        return (
+          <>
+            <p className="sub">
+              <Link to={`/clients/${data.clientId}/deposits`}>{data.clientName}</Link>
+            </p>
+            <div className="lead">
+              <h1>
+                {data.familyLabel} to {data.agencyName}
+              </h1>
+              <p className="beside">
+                <Status word={data.status} />
+                <br />
+                {data.reference}
+              </p>
+            </div>
+            <p className="note">
+              Prepared by {data.preparedBy}
+              {data.approvedBy ? `, approved by ${data.approvedBy}` : ''}
+              {data.releasedBy ? `, released by ${data.releasedBy}` : ''}. From {data.bankAccount}. Settles <Day day={data.settles} />, due <Day day={data.due} />.
+            </p>
+            {data.delivery && <p className="note" role="status">{data.delivery}</p>}
+            {data.confirmation && <p className="note">Settled; the bank’s confirmation is {data.confirmation}.</p>}
+            {data.returnedReason && <div className="problem">Returned: {data.returnedReason}. The liabilities are open again; plan them anew from the deposits.</div>}
+            <Acts remittance={data} />
+            <section className="section">
+              <h2>Liabilities it pays</h2>
+              <table className="ruled">
+                <thead>
+                  <tr>
+                    <th scope="col">Tax</th>
+                    <th scope="col">Check date</th>
+                    <th scope="col" className="num">Amount</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {data.items.map((item) => (
+                    <tr key={`${item.tax} ${item.liabilityDate}`}>
+                      <td>{item.label}</td>
+                      <td>
+                        <Day day={item.liabilityDate} />
+                      </td>
+                      <td className="num">
+                        <Figure amount={item.amount} isPencil={isPencil} />
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+                <tfoot>
+                  <tr>
+                    <td colSpan={2}>Total</td>
+                    <td className="num">
+                      <Figure amount={data.amount} isPencil={isPencil} />
+                    </td>
+                  </tr>
+                </tfoot>
+              </table>
+            </section>
+          </>
+        );
+      }}
+    </Waiting>
+  );
+}

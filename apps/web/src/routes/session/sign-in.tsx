@@ -1,0 +1,40 @@
+import { Button, PasswordInput, TextInput } from '@mantine/core';
+import { useForm } from '@mantine/form';
+import { useQueryClient } from '@tanstack/react-query';
+import type { ReactNode } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
+import { useSignIn } from '../../api/resources.js';
+import { RefusedNote } from '../../kit/problems.js';
+
+export function SignInPage(): ReactNode {
+  const signIn = useSignIn();
+  const queries = useQueryClient();
+  const navigate = useNavigate();
+  const [search] = useSearchParams();
+  const form = useForm({
+    initialValues: { email: '', password: '' },
+    validate: { email: (value) => (value.includes('@') ? null : 'Enter your e-mail address.'), password: (value) => (value ? null : 'Enter your password.') },
+  });
+  const enter = form.onSubmit((values) =>
+    signIn.mutate(values, {
+      onSuccess: () => {
+        queries.clear();
+        const next = search.get('next') ?? '/';
+        void navigate(next.startsWith('/') && !next.startsWith('//') ? next : '/', { replace: true });
+      },
+    }),
+  );
+  return (
+    <main className="signin">
+      <h1>Zakat</h1>
+      <form onSubmit={enter} noValidate>
+        <TextInput label="E-mail" type="email" autoComplete="username" autoFocus size="sm" mb="sm" {...form.getInputProps('email')} />
+        <PasswordInput label="Password" autoComplete="current-password" size="sm" mb="md" {...form.getInputProps('password')} />
+        <RefusedNote error={signIn.error} />
+        <Button type="submit" loading={signIn.isPending} size="sm">
+          Sign in
+        </Button>
+      </form>
+    </main>
+  );
+}

@@ -56,6 +56,7 @@ export class FilingRow {
   @Id() id!: string;
   @Id() clientId!: string;
   @Text() clientName!: string;
+  @Text() einTail!: string;
   @Choice(FORMS) form!: FormName;
   @Whole() year!: number;
   @Whole({ nullable: true }) quarter!: number | null;

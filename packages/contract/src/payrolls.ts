@@ -90,6 +90,7 @@ export class PayrollRow {
 }
 export class PayrollView extends PayrollRow {
   @Text() clientName!: string;
+  @Text() einTail!: string;
   @Text() payFrequency!: string;
   @List(() => PayrollPerson) persons!: PayrollPerson[];
   @List(() => EmployerTaxView) employerTaxes!: EmployerTaxView[];

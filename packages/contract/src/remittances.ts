@@ -43,6 +43,7 @@ export class RemittanceRow {
   @Id() id!: string;
   @Id() clientId!: string;
   @Text() clientName!: string;
+  @Text() einTail!: string;
   @Text() reference!: string;
   @Text() agencyName!: string;
   @Text() familyLabel!: string;

@@ -999,6 +999,7 @@ export interface components {
             net: number;
             version: number;
             clientName: string;
+            einTail: string;
             payFrequency: string;
             persons: components["schemas"]["PayrollPerson"][];
             employerTaxes: components["schemas"]["EmployerTaxView"][];
@@ -1063,6 +1064,7 @@ export interface components {
             /** Format: uuid */
             clientId: string;
             clientName: string;
+            einTail: string;
             reference: string;
             agencyName: string;
             familyLabel: string;
@@ -1102,6 +1104,7 @@ export interface components {
             /** Format: uuid */
             clientId: string;
             clientName: string;
+            einTail: string;
             reference: string;
             agencyName: string;
             familyLabel: string;
@@ -1150,6 +1153,7 @@ export interface components {
             /** Format: uuid */
             clientId: string;
             clientName: string;
+            einTail: string;
             /** @enum {string} */
             form: "941" | "W-2";
             year: number;
@@ -1213,6 +1217,7 @@ export interface components {
             /** Format: uuid */
             clientId: string;
             clientName: string;
+            einTail: string;
             /** @enum {string} */
             form: "941" | "W-2";
             year: number;

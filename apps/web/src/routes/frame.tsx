@@ -12,7 +12,7 @@ import { WorkingProvider, useWorking } from '../kit/working.js';
 import { Palette } from './palette.js';
 
 const KEYS: readonly (readonly [key: string, what: string])[] = [
-  ['l', 'the ladder'], ['c', 'clients'], ['t', 'the trail'], ['w', 'open or close the working'], ['Ctrl K', 'go anywhere by name'], ['n', 'next difference, on a tie-out sheet'], ['arrows, Enter', 'move and type in a payroll sheet'], ['Ctrl Z', 'undo in a payroll sheet'], ['?', 'this list'],
+  ['l', 'the ladder'], ['c', 'clients'], ['t', 'the trail'], ['w, or Ctrl . while typing', 'open or close the working'], ['Ctrl K', 'go anywhere by name'], ['n', 'next difference, on a tie-out sheet'], ['arrows, Enter', 'move and type in a payroll sheet'], ['Ctrl Z', 'undo in a payroll sheet'], ['?', 'this list'],
 ];
 
 function FramedPage(): ReactNode {
@@ -30,9 +30,9 @@ function FramedPage(): ReactNode {
     ['t', () => void navigate('/trail')],
     ['w', toggle],
     ['shift+?', () => setShown('keys')],
-    ['mod+K', () => setShown('palette')],
   ]);
-  useHotkeys([['mod+K', () => setShown('palette')]], []);
+  // These work while typing as well.
+  useHotkeys([['mod+K', () => setShown('palette')], ['mod+.', toggle]], []);
   if (error instanceof Refused && error.problem.status === 401) return <Navigate to={`/sign-in?next=${encodeURIComponent(location.pathname + location.search)}`} replace />;
   if (error) return <div className="page"><RefusedNote error={error} /></div>;
   if (!session) return null;

@@ -110,6 +110,11 @@ const STATUS_WORDS: Readonly<Record<string, string>> = {
   single: 'single', 'married-jointly': 'married filing jointly', 'married-separately': 'married filing separately', 'head-of-household': 'head of household', married: 'married', 'married-at-single-rate': 'married, withhold at single rate',
 };
 
+function certificateWords(name: string, given: unknown): string {
+  if (name === 'filingStatus') return STATUS_WORDS[String(given)] ?? String(given);
+  return given === true ? name : `${name} ${String(given)}`;
+}
+
 /** A fact read back as a sentence. */
 export function factSentence(fact: Pick<StoredFact, 'kind' | 'value'>): string {
   const { value } = fact;
@@ -134,7 +139,8 @@ export function factSentence(fact: Pick<StoredFact, 'kind' | 'value'>): string {
       const certificate = isObject(value['certificate']) ? value['certificate'] : {};
       const rule = findState(text('state'))?.incomeTax;
       const form = rule?.kind === 'annual-table' ? rule.certificate.form : 'certificate';
-      const fields = Object.entries(certificate).filter(([, given]) => given !== false && given !== '0.00').map(([name, given]) => (name === 'filingStatus' ? (STATUS_WORDS[String(given)] ?? String(given)) : given === true ? name : `${name} ${String(given)}`));
+      const order = rule?.kind === 'annual-table' ? rule.certificate.fields.map((field) => field.name) : [];
+      const fields = order.filter((name) => ![undefined, false, '0.00'].includes(certificate[name] as undefined)).map((name) => certificateWords(name, certificate[name]));
       return `${text('state')} ${form}: ${fields.join(', ')}`;
     }
     case 'place':

@@ -283,7 +283,7 @@ export class FilingsService {
 }
 
 const rowOf = (filing: Filing, client: Client): FilingRow => ({
-  id: filing.id, clientId: client.id, clientName: client.legalName, form: filing.form, year: filing.year, quarter: filing.quarter, status: filing.status, attempt: filing.attempt, version: filing.version, due: filing.due,
+  id: filing.id, clientId: client.id, clientName: client.legalName, einTail: client.ein.slice(-4), form: filing.form, year: filing.year, quarter: filing.quarter, status: filing.status, attempt: filing.attempt, version: filing.version, due: filing.due,
 });
 const linesOf = (form: Form941): ReturnLineView[] =>
   form.lines.map((line) => ({ id: line.id, label: line.label, value: line.value, kind: line.kind, working: line.working as ReturnLineView['working'], hasEntries: line.entries !== null }));

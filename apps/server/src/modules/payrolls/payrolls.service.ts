@@ -218,7 +218,7 @@ export class PayrollsService {
     });
     const journal = hasAnyError(people) ? [] : payrollJournal(paidOnly(people), employer);
     return {
-      id, clientId: client.id, clientName: client.legalName, payFrequency: client.payFrequency, periodStart: payroll.periodStart, periodEnd: payroll.periodEnd, checkDate: payroll.checkDate, kind: payroll.kind,
+      id, clientId: client.id, clientName: client.legalName, einTail: client.ein.slice(-4), payFrequency: client.payFrequency, periodStart: payroll.periodStart, periodEnd: payroll.periodEnd, checkDate: payroll.checkDate, kind: payroll.kind,
       status: payroll.status, version: payroll.version, people: persons.filter((person) => person.isPaid).length, gross: sum(persons.map((person) => cents(person.paycheck.gross))), net: sum(persons.map((person) => cents(person.paycheck.net))),
       persons, employerTaxes: employer.map((line) => ({ tax: line.tax, label: taxOf(line.tax).label, wages: line.wages, amount: line.amount })),
       journal: journal.map((line) => ({ account: line.account, label: ACCOUNT_LABELS[line.account], detail: line.detail, amount: line.amount })),

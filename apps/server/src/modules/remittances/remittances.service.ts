@@ -185,6 +185,6 @@ export class RemittancesService {
 }
 
 export const rowOf = (row: Remittance, client: Client): RemittanceRow => ({
-  id: row.id, clientId: client.id, clientName: client.legalName, reference: row.reference, agencyName: AGENCIES[row.agency as AgencyCode].name, familyLabel: DEPOSIT_FAMILIES[row.family as DepositFamily].label,
+  id: row.id, clientId: client.id, clientName: client.legalName, einTail: client.ein.slice(-4), reference: row.reference, agencyName: AGENCIES[row.agency as AgencyCode].name, familyLabel: DEPOSIT_FAMILIES[row.family as DepositFamily].label,
   amount: row.amount, due: row.due, settles: row.settles, status: row.status, version: row.version, confirmation: row.confirmation, returnedReason: row.returnedReason,
 });

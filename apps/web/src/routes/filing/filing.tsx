@@ -116,7 +116,7 @@ export function FilingPage(): ReactNode {
       {(data) => (
         <>
           <p className="sub">
-            <Link to={`/clients/${data.clientId}/returns`}>{data.clientName}</Link>
+            <Link to={`/clients/${data.clientId}/returns`}>{data.clientName}</Link>, EIN ending {data.einTail}
           </p>
           <div className="lead">
             <h1>{titleOf(data)}</h1>

@@ -21,12 +21,12 @@ function RungRow({ rung }: { readonly rung: Rung }): ReactNode {
       <td className="rail" aria-hidden="true" />
       <td className="when">
         <Day day={rung.sendBy} />
-        {rung.isLate ? <small>the moment has passed</small> : rung.sendBy !== rung.due ? <small>due {rung.due.slice(5)}</small> : <small>due the same day</small>}
       </td>
+      <td className="due">{rung.isLate ? `the moment has passed; due ${rung.due}` : rung.sendBy === rung.due ? 'the same day' : <Day day={rung.due} />}</td>
       <td>
         <Link to={rung.path}>{rung.title}</Link>
-        <div className="sub">{rung.clientName}</div>
       </td>
+      <td>{rung.clientName}</td>
       <td>
         <Status word={rung.standing} />
       </td>
@@ -80,7 +80,9 @@ export function LadderPage(): ReactNode {
                     <tr>
                       <th aria-hidden="true" />
                       <th scope="col">Send by</th>
+                      <th scope="col">Due</th>
                       <th scope="col">Obligation</th>
+                      <th scope="col">Client</th>
                       <th scope="col">Stands</th>
                       <th scope="col">Whose move</th>
                       <th scope="col" className="num">Amount</th>
@@ -94,7 +96,7 @@ export function LadderPage(): ReactNode {
                   <tfoot>
                     <tr>
                       <td />
-                      <td colSpan={4}>{shown.length} obligations</td>
+                      <td colSpan={6}>{shown.length} obligations</td>
                       <td className="num">{showDollars(cents(out))}</td>
                     </tr>
                   </tfoot>

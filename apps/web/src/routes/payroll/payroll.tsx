@@ -1,4 +1,4 @@
-import { Button } from '@mantine/core';
+import { Button, Checkbox } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { useState, type ReactNode } from 'react';
@@ -23,6 +23,7 @@ function Work({ payroll }: { readonly payroll: Payroll }): ReactNode {
   const act = usePayrollAct(payroll.id);
   const queries = useQueryClient();
   const [isSlipOpen, setSlipOpen] = useState(false);
+  const [isWide, setWide] = useState(false);
   const isOpen = payroll.status === 'open';
   const paid = sheet.rows.filter((row) => row.isPaid);
   const sum = (pick: (row: (typeof paid)[number]) => number): string => showDollars(cents(paid.reduce((total, row) => total + pick(row), 0)));
@@ -36,7 +37,11 @@ function Work({ payroll }: { readonly payroll: Payroll }): ReactNode {
   const problems = paid.flatMap((row) => row.check.problems.map((problem) => ({ ...problem, sentence: `${row.name}: ${problem.sentence}` })));
   return (
     <>
-      <PayrollSheet rows={sheet.rows} isOpen={isOpen} onType={sheet.type} onFigure={sheet.showFigure} />
+      <div className="actions" style={{ margin: '6px 0 0' }}>
+        <Checkbox label="every column" checked={isWide} onChange={(event) => setWide(event.currentTarget.checked)} />
+        {isOpen && <span className="note">Type an exception as a line, like 38.5 reg 4 ot sick 3, or in the cells; paste from a spreadsheet; Ctrl Z undoes.</span>}
+      </div>
+      <PayrollSheet rows={sheet.rows} isOpen={isOpen} isWide={isWide} onType={sheet.type} onFigure={sheet.showFigure} />
       <div className="totals" aria-label="Totals">
         <div><span>People paid</span>{paid.length}</div>
         <div><span>Gross</span><b>{sum((row) => row.check.gross)}</b></div>
@@ -140,7 +145,7 @@ export function PayrollPage(): ReactNode {
       {(data) => (
         <>
           <p className="sub">
-            <Link to={`/clients/${data.clientId}/payrolls`}>{data.clientName}</Link>
+            <Link to={`/clients/${data.clientId}/payrolls`}>{data.clientName}</Link>, EIN ending {data.einTail}
           </p>
           <div className="lead">
             <h1>

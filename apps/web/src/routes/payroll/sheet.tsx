@@ -13,19 +13,21 @@ const paper = themeQuartz.withParams({
   backgroundColor: 'var(--paper)', foregroundColor: 'var(--ink)', headerBackgroundColor: 'var(--paper)', headerTextColor: 'var(--ink-soft)', headerFontWeight: 400, borderColor: 'var(--rule-soft)', accentColor: 'var(--act)',
   fontFamily: 'var(--text)', fontSize: 14, rowHeight: 30, headerHeight: 34, wrapperBorder: false, wrapperBorderRadius: 0, cellHorizontalPadding: 9, spacing: 5, rowHoverColor: 'var(--paper-deep)',
 });
-const HEADINGS: Readonly<Record<string, string>> = { rate: 'Rate', regular: 'Regular h', overtime: 'Overtime h', holiday: 'Holiday h', sick: 'Sick h', vacation: 'Vacation h', salary: 'Salary', bonus: 'Bonus', '401k': '401(k)', 'section-125-health': 'Health §125' };
-const EDITABLE = ['line', ...VALUE_COLUMNS];
+const HEADINGS: Readonly<Record<string, string>> = { rate: 'Rate', regular: 'Regular', overtime: 'Overtime', holiday: 'Holiday', sick: 'Sick', vacation: 'Vacation', salary: 'Salary', bonus: 'Bonus', '401k': '401(k)', 'section-125-health': 'Health' };
+const ALWAYS = ['rate', 'regular', 'overtime'];
 
 interface Props {
   readonly rows: readonly SheetRow[];
   readonly isOpen: boolean;
+  /** Every column, or those that somebody uses. */
+  readonly isWide: boolean;
   /** A cell was typed over, pasted or undone. */
   readonly onType: (employeeId: string, column: string, value: string) => void;
   /** A computed figure has the focus. */
   readonly onFigure: (employeeId: string, figure: string) => void;
 }
 
-function columnsOf(isOpen: boolean, onType: Props['onType']): ColDef<SheetRow>[] {
+function columnsOf(isOpen: boolean, shown: readonly string[], onType: Props['onType']): ColDef<SheetRow>[] {
   const number = { type: 'rightAligned', cellStyle: { fontVariantNumeric: 'tabular-nums' } };
   const typedColumn = (id: string, heading: string, width: number): ColDef<SheetRow> => ({
     colId: id, headerName: heading, width, editable: (params) => isOpen && params.data?.isPaid === true, ...number,
@@ -36,12 +38,12 @@ function columnsOf(isOpen: boolean, onType: Props['onType']): ColDef<SheetRow>[]
     },
   });
   return [
-    { colId: 'name', headerName: 'Person', valueGetter: ({ data }) => `${data?.number ?? ''}  ${data?.name ?? ''}`, pinned: 'left', width: 190 },
-    { colId: 'isPaid', headerName: 'Paid', width: 62, editable: isOpen, cellDataType: 'boolean', valueGetter: ({ data }) => data?.isPaid ?? false, valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => { onType(data.employeeId, 'isPaid', String(newValue)); return true; } },
-    { colId: 'line', headerName: 'Exception, as a line', width: 168, editable: (params) => isOpen && params.data?.isPaid === true, valueGetter: ({ data }) => data?.line ?? '', valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => { onType(data.employeeId, 'line', String(newValue ?? '')); return true; } },
-    ...VALUE_COLUMNS.map((id) => typedColumn(id, HEADINGS[id] ?? id, 88)),
+    { colId: 'name', headerName: 'Person', valueGetter: ({ data }) => `${data?.number ?? ''}  ${data?.name ?? ''}`, pinned: 'left', width: 176 },
+    { colId: 'isPaid', headerName: 'Paid', width: 56, editable: isOpen, cellDataType: 'boolean', valueGetter: ({ data }) => data?.isPaid ?? false, valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => { onType(data.employeeId, 'isPaid', String(newValue)); return true; } },
+    { colId: 'line', headerName: 'Exception, as a line', width: 142, editable: (params) => isOpen && params.data?.isPaid === true, valueGetter: ({ data }) => data?.line ?? '', valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => { onType(data.employeeId, 'line', String(newValue ?? '')); return true; } },
+    ...shown.map((id) => typedColumn(id, HEADINGS[id] ?? id, 76)),
     ...COMPUTED.map(({ id, label, amount }): ColDef<SheetRow> => ({
-      colId: id, headerName: label, width: 96, type: 'rightAligned', pinned: id === 'net' ? 'right' : null,
+      colId: id, headerName: label, width: 80, type: 'rightAligned', pinned: id === 'net' ? 'right' : null,
       valueGetter: ({ data }) => (data ? amount(data.check) : 0),
       valueFormatter: ({ value }: { value: number }) => (value === 0 ? '–' : showDollars(cents(value))),
       cellStyle: isOpen ? { fontStyle: 'italic', color: 'var(--pencil)', fontVariantNumeric: 'tabular-nums' } : { fontVariantNumeric: 'tabular-nums' },
@@ -50,9 +52,11 @@ function columnsOf(isOpen: boolean, onType: Props['onType']): ColDef<SheetRow>[]
 }
 
 /** All people due on one sheet: arrows and Enter as in a spreadsheet, paste from one, undo until posted. */
-export function PayrollSheet({ rows, isOpen, onType, onFigure }: Props): ReactNode {
+export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props): ReactNode {
   const grid = useRef<AgGridReact<SheetRow>>(null);
-  const columns = useMemo(() => columnsOf(isOpen, onType), [isOpen, onType]);
+  const used = VALUE_COLUMNS.filter((id) => isWide || ALWAYS.includes(id) || rows.some((row) => (row.values[id] ?? '') !== '')).join(' ');
+  const shown = useMemo(() => used.split(' '), [used]);
+  const columns = useMemo(() => columnsOf(isOpen, shown, onType), [isOpen, shown, onType]);
   const focused = (event: CellFocusedEvent<SheetRow>): void => {
     const id = typeof event.column === 'object' ? event.column?.getColId() : undefined;
     const computed = COMPUTED.find((column) => column.id === id);
@@ -62,14 +66,15 @@ export function PayrollSheet({ rows, isOpen, onType, onFigure }: Props): ReactNo
   const paste = (event: ClipboardEvent): void => {
     const api: GridApi<SheetRow> | undefined = grid.current?.api;
     const cell = api?.getFocusedCell();
-    const start = cell ? EDITABLE.indexOf(cell.column.getColId()) : -1;
+    const editable = ['line', ...shown];
+    const start = cell ? editable.indexOf(cell.column.getColId()) : -1;
     if (!api || !cell || start < 0 || !isOpen || (event.target as HTMLElement).tagName === 'INPUT') return;
     event.preventDefault();
     const lines = event.clipboardData.getData('text/plain').replace(/\r?\n$/, '').split(/\r?\n/);
     lines.forEach((line, down) => {
       const row = api.getDisplayedRowAtIndex(cell.rowIndex + down)?.data;
       line.split('\t').forEach((value, across) => {
-        const column = EDITABLE[start + across];
+        const column = editable[start + across];
         if (row?.isPaid && column !== undefined) onType(row.employeeId, column, value);
       });
     });
@@ -90,6 +95,7 @@ export function PayrollSheet({ rows, isOpen, onType, onFigure }: Props): ReactNo
         undoRedoCellEditing
         undoRedoCellEditingLimit={200}
         stopEditingWhenCellsLoseFocus
+        suppressColumnVirtualisation
         onCellFocused={focused}
       />
     </div>

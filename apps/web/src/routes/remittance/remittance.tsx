@@ -64,7 +64,7 @@ export function RemittancePage(): ReactNode {
         return (
           <>
             <p className="sub">
-              <Link to={`/clients/${data.clientId}/deposits`}>{data.clientName}</Link>
+              <Link to={`/clients/${data.clientId}/deposits`}>{data.clientName}</Link>, EIN ending {data.einTail}
             </p>
             <div className="lead">
               <h1>

@@ -1,0 +1,219 @@
+import { expect, test, type Browser, type Page } from '@playwright/test';
+import { cell, moveDate, openClient, outside, setMood, signIn, statusOf } from '../pages/firm.js';
+
+/**
+ * The whole chain for one client, by hand in the browser: sign-in, people, payroll, deposit, Form 941, W-2s, tie-out.
+ * The steps build on each other, so they run in order and stop at the first failure.
+ */
+test.describe.configure({ mode: 'serial' });
+
+const CLIENT = 'Gannet & Sons Boatyard Inc';
+let preparer: Page;
+let reviewer: Page;
+
+async function pageOf(browser: Browser, role: 'preparer' | 'reviewer'): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+  const page = await context.newPage();
+  await signIn(page, role);
+  return page;
+}
+
+test.beforeAll(async ({ browser }) => {
+  preparer = await pageOf(browser, 'preparer');
+  reviewer = await pageOf(browser, 'reviewer');
+});
+
+test('a wrong password is refused in words', async ({ page }) => {
+  await page.goto('/');
+  await page.getByLabel('E-mail').fill('tobias@breakwater.example');
+  await page.getByLabel('Password', { exact: true }).fill('not this one at all');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('alert')).toHaveText(/do not belong together/);
+});
+
+test('the ladder is in the order of the send-by moments', async () => {
+  await preparer.goto('/');
+  await expect(preparer.locator('.ladder tbody tr')).not.toHaveCount(0);
+  const moments = await preparer.locator('.ladder td.when time').evaluateAll((times) => times.map((time) => time.getAttribute('datetime') ?? ''));
+  expect(moments).toEqual([...moments].sort());
+});
+
+test('an employee shows pay, Form W-4 and state certificate, and the number only when asked', async () => {
+  await openClient(preparer, CLIENT, 'People');
+  await preparer.getByRole('link', { name: 'Wilhelmina Sprague' }).click();
+  await expect(preparer.getByText('31.40 an hour, usually 80 hours')).toBeVisible();
+  await expect(preparer.getByText(/Form W-4: single, step 2 box not checked/)).toBeVisible();
+  await expect(preparer.getByText(/NY Form IT-2104: single, allowances 1/)).toBeVisible();
+  await expect(preparer.getByText('899-12-3401')).toHaveCount(0);
+  await preparer.getByRole('button', { name: 'show it (recorded)' }).click();
+  await expect(preparer.getByText('899-12-3401')).toBeVisible();
+});
+
+test('a payroll is typed by keyboard, recomputes at once, and explains its figures', async () => {
+  await openClient(preparer, CLIENT, 'Payrolls');
+  await expect(preparer.getByLabel('Check date')).toHaveValue('2026-10-30');
+  await preparer.getByRole('button', { name: 'Start the payroll' }).click();
+  await expect(preparer.getByRole('heading', { name: /checks of Fri 30 Oct 2026/ })).toBeVisible();
+  await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,512.00');
+  await cell(preparer, 'Sprague', 'line').click();
+  await preparer.keyboard.press('Enter');
+  await preparer.keyboard.type('76 reg 5.5 ot sick 4');
+  await preparer.keyboard.press('Enter');
+  // 76 and 4 hours at 31.40, and 5.5 at one and a half: 2,386.40 + 125.60 + 259.05.
+  await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,771.05');
+  await cell(preparer, 'Sprague', 'fit').click();
+  await preparer.keyboard.press('Control+.');
+  const pane = preparer.getByRole('complementary', { name: 'Working' });
+  await expect(pane.getByText('Federal income tax, Wilhelmina Sprague')).toBeVisible();
+  await expect(pane.getByText(/Publication 15-T/)).toBeVisible();
+  await expect(pane.getByText('72,047.30', { exact: true })).toBeVisible();
+  await preparer.keyboard.press('Control+.');
+  await expect(preparer.getByText('Saved', { exact: true })).toBeVisible();
+});
+
+test('what was typed is there after a reload; a line that cannot be read is said', async () => {
+  await preparer.reload();
+  await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,771.05');
+  await cell(preparer, 'Sprague', 'line').click();
+  await preparer.keyboard.press('Enter');
+  await preparer.keyboard.type('8 holidays');
+  await preparer.keyboard.press('Enter');
+  await expect(preparer.getByRole('alert')).toHaveText(/holidays is not known/);
+  await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,771.05');
+});
+
+test('two people cannot both change a payroll: the second one is told, and nothing is lost', async () => {
+  await reviewer.goto(preparer.url());
+  await expect(cell(reviewer, 'Sprague', 'gross')).toHaveText('2,771.05');
+  await expect(preparer.getByText('Saved', { exact: true })).toBeVisible();
+  await preparer.getByRole('button', { name: 'Review' }).click();
+  await expect(statusOf(preparer)).toHaveText('reviewed');
+  await cell(reviewer, 'Sprague', 'overtime').click();
+  await reviewer.keyboard.type('9');
+  await reviewer.keyboard.press('Enter');
+  await expect(reviewer.getByRole('alert')).toHaveText(/reviewed; reopen it/);
+});
+
+test('posting writes the ledger once, however often it is asked', async () => {
+  await preparer.getByRole('button', { name: 'Fill the posting slip' }).click();
+  await expect(preparer.getByText('The journal balances')).toBeVisible();
+  await reviewer.reload();
+  await reviewer.getByRole('button', { name: 'Fill the posting slip' }).click();
+  await preparer.getByRole('button', { name: 'Post the payroll' }).dblclick();
+  await reviewer.getByRole('button', { name: 'Post the payroll' }).click();
+  await expect(statusOf(preparer)).toHaveText('posted');
+  await expect(reviewer.getByRole('alert')).toHaveText(/meanwhile|posted/);
+  await expect(preparer.getByRole('heading', { name: 'Journal' })).toBeVisible();
+});
+
+test('a deposit is planned, approved by a second person, released once and settles', async () => {
+  await openClient(preparer, CLIENT, 'Deposits');
+  const row = preparer.getByRole('row').filter({ hasText: 'Form 941 taxes' }).filter({ hasText: 'Monthly depositor' });
+  await row.getByRole('button', { name: 'plan' }).click();
+  await preparer.getByRole('button', { name: /Plan the remittance/ }).click();
+  await expect(statusOf(preparer)).toHaveText('planned');
+  await preparer.getByRole('button', { name: 'Approve' }).click();
+  await expect(preparer.getByRole('alert')).toHaveText(/A preparer cannot approve/);
+  await preparer.getByRole('button', { name: 'Rehearse the release' }).click();
+  await expect(preparer.getByText('rehearsal: nothing leaves')).toBeVisible();
+
+  const before = (await outside('bank')).length;
+  await setMood('bank', 'down');
+  await reviewer.goto(preparer.url());
+  await reviewer.getByRole('button', { name: 'Approve' }).click();
+  await expect(statusOf(reviewer)).toHaveText('approved');
+  await reviewer.getByRole('button', { name: 'Fill the release slip' }).click();
+  await expect(reviewer.getByText('The file adds up')).toBeVisible();
+  await reviewer.getByRole('button', { name: 'Release the payment' }).dblclick();
+  await expect(statusOf(reviewer)).toHaveText('released');
+  await expect(reviewer.getByRole('status').filter({ hasText: /Not sent yet/ })).toBeVisible();
+  expect((await outside('bank')).length).toBe(before);
+  await setMood('bank', 'normal');
+  await expect(reviewer.getByRole('status').filter({ hasText: /Sent once/ })).toBeVisible({ timeout: 40_000 });
+  expect((await outside('bank')).length).toBe(before + 1);
+
+  await moveDate('2026-11-17');
+  await expect(statusOf(reviewer)).toHaveText('settled');
+  await openClient(reviewer, CLIENT, 'Deposits');
+  await expect(reviewer.getByRole('row').filter({ hasText: 'Monthly depositor' })).toHaveCount(0);
+});
+
+test('Form 941 is checked, signed, released, and accepted', async () => {
+  await openClient(preparer, CLIENT, 'Returns');
+  await preparer.getByLabel('Quarter').selectOption('3');
+  await preparer.getByRole('button', { name: 'Begin the return' }).click();
+  await expect(statusOf(preparer)).toHaveText('draft');
+  await preparer.getByRole('button', { name: /^Line 5a.1/ }).click();
+  await expect(preparer.getByRole('link', { name: 'Open the entries that make it' })).toBeVisible();
+  await preparer.getByRole('button', { name: 'Run the checks' }).click();
+  await expect(statusOf(preparer)).toHaveText('checked');
+  await preparer.getByLabel(/Signer’s PIN/).fill('31415');
+  await preparer.getByRole('button', { name: 'Enter the signature' }).click();
+  await expect(preparer.getByText(/signature entered by Tobias Renn/)).toBeVisible();
+
+  await setMood('returns', 'refuse');
+  await reviewer.goto(preparer.url());
+  await reviewer.getByRole('button', { name: 'Fill the release slip' }).click();
+  await reviewer.getByRole('button', { name: 'Release the return' }).dblclick();
+  await expect(statusOf(reviewer)).toHaveText('rejected', { timeout: 30_000 });
+  await setMood('returns', 'normal');
+});
+
+test('a rejection leads to the field, back again, and to a second attempt that is accepted', async () => {
+  const filing = preparer.url();
+  await preparer.reload();
+  await preparer.getByRole('link', { name: 'Go to the field' }).click();
+  await expect(preparer.getByLabel('Name control')).toBeFocused();
+  await preparer.getByLabel('Trade name').fill('Gannet Boatyard and Chandlery');
+  await preparer.getByRole('button', { name: 'Save and go back' }).click();
+  await expect(preparer).toHaveURL(filing);
+  await preparer.getByRole('button', { name: 'Open it for another attempt' }).click();
+  await expect(statusOf(preparer)).toHaveText('draft');
+  await preparer.getByRole('button', { name: 'Run the checks' }).click();
+  await preparer.getByLabel(/Signer’s PIN/).fill('31415');
+  await preparer.getByRole('button', { name: 'Enter the signature' }).click();
+  await expect(preparer.getByText(/signature entered by/)).toBeVisible();
+  await reviewer.goto(filing);
+  await reviewer.getByRole('button', { name: 'Fill the release slip' }).click();
+  await reviewer.getByRole('button', { name: 'Release the return' }).click();
+  await expect(statusOf(reviewer)).toHaveText('accepted', { timeout: 30_000 });
+  const sent = (await outside('returns')).filter((record) => record.key.includes(filing.split('/').at(-1) ?? ''));
+  expect(sent.map((record) => record.state)).toEqual(['rejected', 'accepted']);
+});
+
+test('the W-2s wait for the end of the year, then go out and are accepted', async () => {
+  await openClient(preparer, CLIENT, 'Returns');
+  await preparer.getByLabel('Form', { exact: true }).selectOption('W-2');
+  await preparer.getByLabel('Year').fill('2026');
+  await preparer.getByRole('button', { name: 'Begin the W-2s' }).click();
+  await expect(preparer.getByText(/The period ends on Thu 31 Dec 2026; it is not over/)).toBeVisible();
+  await expect(preparer.getByRole('link', { name: 'Achterberg, Desmond P' })).toBeVisible();
+  await moveDate('2027-01-11');
+  await preparer.reload();
+  await preparer.getByRole('button', { name: 'Run the checks' }).click();
+  await expect(statusOf(preparer)).toHaveText('checked');
+  await reviewer.goto(preparer.url());
+  await reviewer.getByRole('button', { name: 'Fill the release slip' }).click();
+  await reviewer.getByText('The file itself').click();
+  await expect(reviewer.locator('.slip pre')).toContainText('RT0000002');
+  await reviewer.getByRole('button', { name: 'Release the wage file' }).dblclick();
+  await expect(statusOf(reviewer)).toHaveText('accepted', { timeout: 30_000 });
+  const pdf = await reviewer.request.get((await reviewer.getByRole('link', { name: 'PDF' }).first().getAttribute('href')) ?? '');
+  expect(pdf.headers()['content-type']).toBe('application/pdf');
+  expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
+});
+
+test('the tie-out agrees from the register to the W-2s, and each cell opens to its entries', async () => {
+  await openClient(reviewer, CLIENT);
+  await reviewer.getByRole('button', { name: 'Q3 2026' }).click();
+  await expect(reviewer.getByRole('heading', { name: 'Tie-out, Q3 2026' })).toBeVisible();
+  await expect(reviewer.locator('[data-cause="to-fix"]')).toHaveCount(0);
+  await reviewer.getByRole('button', { name: 'all 2026' }).click();
+  await expect(reviewer.getByRole('heading', { name: 'Tie-out, Year 2026' })).toBeVisible();
+  const share = reviewer.getByRole('row').filter({ hasText: 'of which the employee' }).first();
+  const ledger = await share.getByRole('button', { name: /, Ledger/ }).textContent();
+  await expect(share.getByRole('button', { name: /, W-2s/ })).toHaveText(ledger ?? '');
+  await share.getByRole('button', { name: /, Ledger/ }).click();
+  await reviewer.getByRole('link', { name: 'Open the entries that make it' }).click();
+  await expect(reviewer.locator('tfoot .num')).toHaveText(ledger ?? '');
+});

@@ -56,7 +56,6 @@ test('a payroll is typed by keyboard, recomputes at once, and explains its figur
   await expect(preparer.getByRole('heading', { name: /checks of Fri 30 Oct 2026/ })).toBeVisible();
   await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,512.00');
   await cell(preparer, 'Sprague', 'line').click();
-  await preparer.keyboard.press('Enter');
   await preparer.keyboard.type('76 reg 5.5 ot sick 4');
   await preparer.keyboard.press('Enter');
   // 76 and 4 hours at 31.40, and 5.5 at one and a half: 2,386.40 + 125.60 + 259.05.
@@ -75,7 +74,6 @@ test('what was typed is there after a reload; a line that cannot be read is said
   await preparer.reload();
   await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,771.05');
   await cell(preparer, 'Sprague', 'line').click();
-  await preparer.keyboard.press('Enter');
   await preparer.keyboard.type('8 holidays');
   await preparer.keyboard.press('Enter');
   await expect(preparer.getByRole('alert')).toHaveText(/holidays is not known/);

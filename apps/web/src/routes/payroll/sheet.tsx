@@ -11,7 +11,7 @@ ModuleRegistry.registerModules([ClientSideRowModelModule, TextEditorModule, Chec
 
 const paper = themeQuartz.withParams({
   backgroundColor: 'var(--paper)', foregroundColor: 'var(--ink)', headerBackgroundColor: 'var(--paper)', headerTextColor: 'var(--ink-soft)', headerFontWeight: 400, borderColor: 'var(--rule-soft)', accentColor: 'var(--act)',
-  fontFamily: 'var(--text)', fontSize: 14, rowHeight: 30, headerHeight: 34, wrapperBorder: false, wrapperBorderRadius: 0, cellHorizontalPadding: 9, spacing: 5, rowHoverColor: 'var(--paper-deep)',
+  fontFamily: 'var(--text)', fontSize: 14, rowHeight: 30, headerHeight: 34, wrapperBorder: false, wrapperBorderRadius: 0, cellHorizontalPadding: 7, spacing: 5, rowHoverColor: 'var(--paper-deep)',
 });
 const HEADINGS: Readonly<Record<string, string>> = { rate: 'Rate', regular: 'Regular', overtime: 'Overtime', holiday: 'Holiday', sick: 'Sick', vacation: 'Vacation', salary: 'Salary', bonus: 'Bonus', '401k': '401(k)', 'section-125-health': 'Health' };
 const ALWAYS = ['rate', 'regular', 'overtime'];
@@ -38,12 +38,12 @@ function columnsOf(isOpen: boolean, shown: readonly string[], onType: Props['onT
     },
   });
   return [
-    { colId: 'name', headerName: 'Person', valueGetter: ({ data }) => `${data?.number ?? ''}  ${data?.name ?? ''}`, pinned: 'left', width: 176 },
-    { colId: 'isPaid', headerName: 'Paid', width: 56, editable: isOpen, cellDataType: 'boolean', valueGetter: ({ data }) => data?.isPaid ?? false, valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => { onType(data.employeeId, 'isPaid', String(newValue)); return true; } },
-    { colId: 'line', headerName: 'Exception, as a line', width: 142, editable: (params) => isOpen && params.data?.isPaid === true, valueGetter: ({ data }) => data?.line ?? '', valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => { onType(data.employeeId, 'line', String(newValue ?? '')); return true; } },
-    ...shown.map((id) => typedColumn(id, HEADINGS[id] ?? id, 76)),
+    { colId: 'name', headerName: 'Person', valueGetter: ({ data }) => `${data?.number ?? ''}  ${data?.name ?? ''}`, pinned: 'left', width: 170 },
+    { colId: 'isPaid', headerName: 'Paid', width: 50, editable: isOpen, cellDataType: 'boolean', valueGetter: ({ data }) => data?.isPaid ?? false, valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => { onType(data.employeeId, 'isPaid', String(newValue)); return true; } },
+    { colId: 'line', headerName: 'Exception, as a line', width: 132, editable: (params) => isOpen && params.data?.isPaid === true, valueGetter: ({ data }) => data?.line ?? '', valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => { onType(data.employeeId, 'line', String(newValue ?? '')); return true; } },
+    ...shown.map((id) => typedColumn(id, HEADINGS[id] ?? id, 69)),
     ...COMPUTED.map(({ id, label, amount }): ColDef<SheetRow> => ({
-      colId: id, headerName: label, width: 80, type: 'rightAligned', pinned: id === 'net' ? 'right' : null,
+      colId: id, headerName: label, width: 76, type: 'rightAligned', pinned: id === 'net' ? 'right' : null,
       valueGetter: ({ data }) => (data ? amount(data.check) : 0),
       valueFormatter: ({ value }: { value: number }) => (value === 0 ? '–' : showDollars(cents(value))),
       cellStyle: isOpen ? { fontStyle: 'italic', color: 'var(--pencil)', fontVariantNumeric: 'tabular-nums' } : { fontVariantNumeric: 'tabular-nums' },

@@ -17,13 +17,27 @@ interface Props {
   readonly slip: Slip;
   readonly actLabel: string;
   readonly isBusy: boolean;
-  readonly onAct: () => void;
+  /** The act; settles when it is done or refused. */
+  readonly onAct: () => Promise<unknown>;
   readonly onClose: () => void;
 }
 
 /** The one way to do anything irreversible: what happens in words, the checks, then the act. */
 export function ReleaseSlip({ slip, actLabel, isBusy, onAct, onClose }: Props): ReactNode {
   const heading = useRef<HTMLHeadingElement>(null);
+  const isUnderWay = useRef(false);
+  // A second click while the first is under way is the same act, not another one.
+  const actOnce = async (): Promise<void> => {
+    if (isUnderWay.current) return;
+    isUnderWay.current = true;
+    try {
+      await onAct();
+    } catch {
+      // The page shows why it was refused.
+    } finally {
+      isUnderWay.current = false;
+    }
+  };
   useEffect(() => {
     heading.current?.focus();
     heading.current?.scrollIntoView({ block: 'nearest' });
@@ -63,7 +77,7 @@ export function ReleaseSlip({ slip, actLabel, isBusy, onAct, onClose }: Props): 
         </details>
       )}
       <div className="actions">
-        <Button onClick={onAct} disabled={!slip.mayRelease || isBusy} loading={isBusy}>
+        <Button onClick={() => void actOnce()} disabled={!slip.mayRelease || isBusy} loading={isBusy}>
           {actLabel}
         </Button>
         <button type="button" className="plain" onClick={onClose}>

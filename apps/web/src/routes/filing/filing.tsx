@@ -23,7 +23,7 @@ function Slip({ filing, onClose }: { readonly filing: Filing; readonly onClose: 
     <>
       <RefusedNote error={act.error} />
       <Waiting query={slip}>
-        {(data) => <ReleaseSlip slip={data} actLabel={filing.form === '941' ? 'Release the return' : 'Release the wage file'} isBusy={act.isPending} onClose={onClose} onAct={() => act.mutate({ act: 'release', version: filing.version }, { onSuccess: onClose })} />}
+        {(data) => <ReleaseSlip slip={data} actLabel={filing.form === '941' ? 'Release the return' : 'Release the wage file'} isBusy={act.isPending} onClose={onClose} onAct={() => act.mutateAsync({ act: 'release', version: filing.version }).then(onClose)} />}
       </Waiting>
     </>
   );

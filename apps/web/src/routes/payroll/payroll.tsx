@@ -29,11 +29,13 @@ function Work({ payroll }: { readonly payroll: Payroll }): ReactNode {
   const sum = (pick: (row: (typeof paid)[number]) => number): string => showDollars(cents(paid.reduce((total, row) => total + pick(row), 0)));
   const put = (next: Payroll): void => void queries.setQueryData(payrollQuery(payroll.id).queryKey, next);
   const again = (): void => void queries.invalidateQueries({ queryKey: ['payroll', payroll.id] });
-  const go = (name: 'review' | 'reopen' | 'post'): void =>
-    void sheet
-      .flush()
-      .then((version) => act.mutate({ act: name, version }, { onSuccess: (next) => { put(next); setSlipOpen(false); } }))
-      .catch(() => undefined);
+  const go = async (name: 'review' | 'reopen' | 'post'): Promise<void> => {
+    const version = await sheet.flush();
+    put(await act.mutateAsync({ act: name, version }));
+    setSlipOpen(false);
+  };
+  // What is refused is shown from the mutation's own error.
+  const start = (name: 'review' | 'reopen'): void => void go(name).catch(() => undefined);
   const problems = paid.flatMap((row) => row.check.problems.map((problem) => ({ ...problem, sentence: `${row.name}: ${problem.sentence}` })));
   return (
     <>
@@ -55,9 +57,9 @@ function Work({ payroll }: { readonly payroll: Payroll }): ReactNode {
       <RefusedNote error={sheet.error ?? act.error} />
       {(sheet.error ?? act.error)?.message.includes('meanwhile') && <button type="button" className="plain" onClick={again}>show what is there now</button>}
       <div className="actions">
-        {isOpen && <Button onClick={() => go('review')} loading={act.isPending}>Review</Button>}
+        {isOpen && <Button onClick={() => start('review')} loading={act.isPending}>Review</Button>}
         {payroll.status === 'reviewed' && !isSlipOpen && <Button onClick={() => setSlipOpen(true)}>Fill the posting slip</Button>}
-        {payroll.status === 'reviewed' && <button type="button" className="plain" onClick={() => go('reopen')}>reopen for changes</button>}
+        {payroll.status === 'reviewed' && <button type="button" className="plain" onClick={() => start('reopen')}>reopen for changes</button>}
         {payroll.status === 'posted' && <Link to={`/clients/${payroll.clientId}/deposits`}>The liabilities it made</Link>}
       </div>
       {isSlipOpen && payroll.status === 'reviewed' && <ReleaseSlip slip={postingSlip(payroll)} actLabel="Post the payroll" isBusy={act.isPending} onClose={() => setSlipOpen(false)} onAct={() => go('post')} />}

@@ -14,7 +14,6 @@ export interface Sheet {
   readonly saving: 'saved' | 'typing' | 'saving' | 'failed';
   readonly error: Refused | null;
   readonly lineProblem: string | null;
-  readonly version: number;
   type(employeeId: string, column: string, value: string): void;
   showFigure(employeeId: string, figure: string): void;
   /** Saves now and answers with the version to act on. */
@@ -99,5 +98,5 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
   );
 
   const flush = useCallback(async (): Promise<number> => (saving === 'saved' ? version.current : saveRef.current()), [saving]);
-  return { rows, saving, error: save.error, lineProblem, version: version.current, type, showFigure, flush };
+  return { rows, saving, error: save.error, lineProblem, type, showFigure, flush };
 }

@@ -20,7 +20,7 @@ function Slip({ remittance, onClose }: { readonly remittance: Remittance; readon
     <>
       <RefusedNote error={act.error} />
       <Waiting query={slip}>
-        {(data) => <ReleaseSlip slip={data} actLabel="Release the payment" isBusy={act.isPending} onClose={onClose} onAct={() => act.mutate({ act: 'release', version: remittance.version }, { onSuccess: onClose })} />}
+        {(data) => <ReleaseSlip slip={data} actLabel="Release the payment" isBusy={act.isPending} onClose={onClose} onAct={() => act.mutateAsync({ act: 'release', version: remittance.version }).then(onClose)} />}
       </Waiting>
     </>
   );

@@ -1,0 +1,110 @@
+import { spawn } from 'node:child_process';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { buildAll, installPackages } from './build.mjs';
+import { clusterFolder, installDebian, installPostgres, removeCluster, startCluster } from './postgres.mjs';
+import { ROOT, bin, freePort, run } from './run.mjs';
+import { elapsed, fail, step } from './say.mjs';
+
+/** All tests from nothing, on free ports, in folders of their own, leaving no process. The last line counts them. */
+const counts = { passed: 0, failed: 0 };
+const WHAT = process.argv.slice(2);
+const wants = (part) => WHAT.length === 0 || WHAT.includes(part);
+
+/** Runs a program with its output on the screen; answers with its exit code. */
+const show = (command, args, options) =>
+  new Promise((done) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], ...options });
+    child.on('error', () => done(1));
+    child.on('close', (code) => done(code ?? 1));
+  });
+
+/** A check that is one test: it passes or it does not. */
+async function check(label, command, args, options) {
+  try {
+    await step(label, () => run(command, args, options));
+    counts.passed += 1;
+  } catch (error) {
+    process.stdout.write(`FAILED\n${error.message}\n`);
+    counts.failed += 1;
+  }
+}
+
+async function unitTests(databaseUrl, folder) {
+  const report = join(folder, 'jest.json');
+  const env = { ...process.env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings', ZAKAT_TEST_DATABASE_URL: databaseUrl };
+  const code = await show(process.execPath, [join(ROOT, 'node_modules/jest/bin/jest.js'), '--json', `--outputFile=${report}`, '--silent'], { env });
+  if (!existsSync(report)) {
+    counts.failed += 1;
+    return;
+  }
+  const result = JSON.parse(readFileSync(report, 'utf8'));
+  counts.passed += result.numPassedTests;
+  counts.failed += result.numFailedTests + result.numRuntimeErrorTestSuites;
+  if (code !== 0 && result.numFailedTests + result.numRuntimeErrorTestSuites === 0) counts.failed += 1;
+}
+
+function chromium() {
+  return ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path));
+}
+
+async function endToEnd(databaseUrl, folder) {
+  if (!chromium()) await step('Chromium', () => installDebian(['chromium'], 'The Chromium browser for the tests'));
+  const { cli, loadDemo, stackEnvironment, startStack } = await import('./stack.mjs');
+  const home = join(folder, 'e2e');
+  const report = join(folder, 'e2e.json');
+  const env = stackEnvironment({ folder: home, databaseUrl, port: await freePort(), agenciesPort: await freePort(), today: '2025-12-29', clock: 'simulated' });
+  let stack = null;
+  try {
+    await step('demo for the browser', async () => {
+      await cli(env, 'migrate');
+      await cli(env, 'set-date', '2025-12-29');
+      stack = await startStack(env, home);
+      await loadDemo(env);
+    });
+    const browser = { ZAKAT_E2E_URL: env.ZAKAT_PUBLIC_URL, ZAKAT_E2E_CONSOLE: `http://127.0.0.1:${env.AGENCIES_PORT}/console`, ZAKAT_E2E_REPORT: report, ZAKAT_CHROMIUM: chromium() };
+    const code = await show(bin('playwright'), ['test'], { cwd: join(ROOT, 'e2e'), env: { ...process.env, ...browser } });
+    const { stats } = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { stats: { expected: 0, unexpected: 1, flaky: 0, skipped: 0 } };
+    counts.passed += stats.expected + stats.flaky;
+    counts.failed += stats.unexpected + (code !== 0 && stats.unexpected === 0 ? 1 : 0);
+    if (stats.skipped > 0) process.stdout.write(`  ${stats.skipped} browser tests did not run, after a failure before them\n`);
+    const trail = await cli(env, 'verify-audit').catch((error) => error.message);
+    if (trail.includes('the chain holds')) counts.passed += 1;
+    else counts.failed += 1;
+  } finally {
+    await stack?.stop();
+  }
+}
+
+async function main() {
+  await step('packages', installPackages);
+  await step('build', buildAll);
+  const folder = mkdtempSync(join(tmpdir(), 'zakat-test-'));
+  let database = null;
+  let cluster = null;
+  const stop = async () => {
+    await database?.stop();
+    if (cluster) removeCluster(cluster);
+    rmSync(folder, { recursive: true, force: true });
+  };
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => void stop().then(() => process.exit(130)));
+  try {
+    if (wants('static')) {
+      for (const name of ['packages/core', 'packages/contract', 'apps/server', 'apps/agencies', 'apps/web', 'e2e']) await check(`types ${name}`, bin('tsc'), ['-p', `${name}/tsconfig.json`, '--noEmit']);
+      await check('lint', bin('eslint'), ['.']);
+    }
+    if (wants('unit') || wants('e2e')) {
+      await step('PostgreSQL', installPostgres);
+      cluster = clusterFolder(join(folder, 'database'));
+      database = await step('database', async () => startCluster(cluster, await freePort()));
+    }
+    if (wants('unit')) await unitTests(database.url, folder);
+    if (wants('e2e')) await endToEnd(database.url, folder);
+  } finally {
+    await stop();
+  }
+  process.stdout.write(`\nAll suites together took ${elapsed()} s\n${counts.passed} passed, ${counts.failed} failed\n`);
+  process.exit(counts.failed === 0 ? 0 : 1);
+}
+main().catch(fail);

@@ -40,7 +40,6 @@ export function ReleaseSlip({ slip, actLabel, isBusy, onAct, onClose }: Props): 
   };
   useEffect(() => {
     heading.current?.focus();
-    heading.current?.scrollIntoView({ block: 'nearest' });
   }, []);
   return (
     <section className="slip" data-act={slip.act} aria-label="Release slip" onKeyDown={(event) => event.key === 'Escape' && onClose()}>

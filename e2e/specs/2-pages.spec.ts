@@ -1,0 +1,78 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { openClient, signIn } from '../pages/firm.js';
+
+const CLIENT = 'Low Tide Animal Clinic PLLC';
+
+async function expectAccessible(page: Page): Promise<void> {
+  // The grid's own scaffolding is the library's; our pages around it are ours.
+  const { violations } = await new AxeBuilder({ page }).exclude('.ag-root-wrapper').analyze();
+  expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
+}
+
+test.beforeEach(({ page }) => signIn(page, 'reviewer'));
+
+for (const scheme of ['light', 'dark'] as const) {
+  test(`every place is accessible, in ${scheme}`, async ({ page }) => {
+    test.setTimeout(180_000);
+    await page.emulateMedia({ colorScheme: scheme, reducedMotion: 'reduce' });
+    await page.goto('/');
+    await expect(page.getByRole('heading', { name: 'The ladder' })).toBeVisible();
+    await expectAccessible(page);
+    for (const place of ['Payrolls', 'Deposits', 'Returns', 'People', 'Ledger', 'Facts', 'Tie-out']) {
+      await openClient(page, CLIENT, place);
+      await page.waitForLoadState('networkidle');
+      await expectAccessible(page);
+    }
+    for (const [place, link] of [['Payrolls', /2026/], ['Returns', /Form 941/], ['Deposits', /2026/], ['People', /Rosalind/]] as const) {
+      await openClient(page, CLIENT, place);
+      await page.getByRole('row').getByRole('link', { name: link }).first().click();
+      await page.waitForLoadState('networkidle');
+      await expectAccessible(page);
+    }
+    await page.getByRole('link', { name: 'Trail' }).click();
+    await expect(page.getByRole('heading', { name: 'The trail' })).toBeVisible();
+    await expectAccessible(page);
+  });
+}
+
+test('places are reached by keys alone', async ({ page }) => {
+  await page.keyboard.press('c');
+  await expect(page.getByRole('heading', { name: 'Clients' })).toBeVisible();
+  await page.keyboard.press('Control+k');
+  await page.keyboard.type('low tide dep');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Owed' })).toBeVisible();
+  await page.keyboard.press('?');
+  await expect(page.getByText('open or close the working')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('l');
+  await expect(page.getByRole('heading', { name: 'The ladder' })).toBeVisible();
+});
+
+test('the address is the state: a link leads to the same page after sign-in', async ({ page, browser }) => {
+  await openClient(page, CLIENT);
+  await page.getByRole('button', { name: 'Q2 2026' }).click();
+  const address = page.url();
+  const fresh = await (await browser.newContext()).newPage();
+  await fresh.goto(address);
+  await fresh.getByLabel('E-mail').fill('ines@breakwater.example');
+  await fresh.getByLabel('Password', { exact: true }).fill('tide-table-by-the-door');
+  await fresh.keyboard.press('Enter');
+  await expect(fresh.getByRole('heading', { name: 'Tie-out, Q2 2026' })).toBeVisible();
+  expect(fresh.url()).toBe(address);
+});
+
+test('signing out closes the door behind', async ({ page }) => {
+  await page.getByRole('button', { name: 'sign out' }).click();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await page.goto('/clients');
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+});
+
+test('a mistyped address and a foreign record are said plainly', async ({ page }) => {
+  await page.goto('/nowhere/at/all');
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
+  await page.goto('/clients/00000000-0000-4000-8000-000000000000');
+  await expect(page.getByRole('alert')).toHaveText(/does not exist, or belongs to another firm/);
+});

@@ -203,6 +203,7 @@ test('the W-2s wait for the end of the year, then go out and are accepted', asyn
 
 test('the tie-out agrees from the register to the W-2s, and each cell opens to its entries', async () => {
   await openClient(reviewer, CLIENT);
+  await reviewer.getByRole('button', { name: '2026', exact: true }).click();
   await reviewer.getByRole('button', { name: 'Q3 2026' }).click();
   await expect(reviewer.getByRole('heading', { name: 'Tie-out, Q3 2026' })).toBeVisible();
   await expect(reviewer.locator('[data-cause="to-fix"]')).toHaveCount(0);

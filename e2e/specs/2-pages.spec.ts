@@ -5,6 +5,8 @@ import { openClient, signIn } from '../pages/firm.js';
 const CLIENT = 'Low Tide Animal Clinic PLLC';
 
 async function expectAccessible(page: Page): Promise<void> {
+  await expect(page.locator('h1')).toBeVisible();
+  await expect(page.getByText('One moment.')).toHaveCount(0);
   // The grid's own scaffolding is the library's; our pages around it are ours.
   const { violations } = await new AxeBuilder({ page }).exclude('.ag-root-wrapper').analyze();
   expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
@@ -27,6 +29,7 @@ for (const scheme of ['light', 'dark'] as const) {
     for (const [place, link] of [['Payrolls', /2026/], ['Returns', /Form 941/], ['Deposits', /2026/], ['People', /Rosalind/]] as const) {
       await openClient(page, CLIENT, place);
       await page.getByRole('row').getByRole('link', { name: link }).first().click();
+      await page.waitForURL(/payrolls\/|filings\/|remittances\/|employees\//);
       await page.waitForLoadState('networkidle');
       await expectAccessible(page);
     }
@@ -52,7 +55,9 @@ test('places are reached by keys alone', async ({ page }) => {
 
 test('the address is the state: a link leads to the same page after sign-in', async ({ page, browser }) => {
   await openClient(page, CLIENT);
+  await page.goto(`${page.url()}?year=2026&quarter=1`);
   await page.getByRole('button', { name: 'Q2 2026' }).click();
+  await expect(page.getByRole('heading', { name: 'Tie-out, Q2 2026' })).toBeVisible();
   const address = page.url();
   const fresh = await (await browser.newContext()).newPage();
   await fresh.goto(address);

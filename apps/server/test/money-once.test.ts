@@ -55,6 +55,13 @@ describe('posting', () => {
     const again = await preparer('POST', `/payrolls/${id}/review`, { version: reopened.body.version });
     expect((await preparer('POST', `/payrolls/${id}/post`, { version: again.body.version })).status).toBe(200);
   });
+  it('one that was never posted can be discarded, a posted one cannot', async () => {
+    const { id } = (await preparer('POST', `/clients/${client.id}/payrolls`, { periodStart: '2026-12-01', periodEnd: '2026-12-14', checkDate: '2026-12-18', kind: 'extra' })).body as { id: string };
+    expect((await preparer('POST', `/payrolls/${id}/discard`, { version: 1 })).status).toBe(204);
+    expect((await preparer('GET', `/payrolls/${id}`)).status).toBe(404);
+    const [posted] = ((await preparer('GET', `/clients/${client.id}/payrolls`)).body as { id: string; status: string; version: number }[]).filter((row) => row.status === 'posted');
+    expect((await preparer('POST', `/payrolls/${posted?.id ?? ''}/discard`, { version: posted?.version })).status).toBe(409);
+  });
   it('of a period that is there already is refused in words', async () => {
     const twice = await preparer('POST', `/clients/${client.id}/payrolls`, { periodStart: '2026-10-11', periodEnd: '2026-10-24', checkDate: '2026-10-30', kind: 'regular' });
     expect([twice.status, twice.body.detail]).toEqual([409, expect.stringMatching(/exists already/)]);

@@ -56,6 +56,7 @@ export const usePayrollAct = (id: string) =>
     if (act === 'reopen') return take(api.POST('/api/payrolls/{id}/reopen', { ...path(id), body }));
     return take(api.POST('/api/payrolls/{id}/post', { ...path(id), body }));
   });
+export const useDiscardPayroll = (id: string) => useChange(({ version }: { version: number }) => take(api.POST('/api/payrolls/{id}/discard', { ...path(id), body: { version } })));
 export const usePlanRemittance = (id: string) => useChange((body: Schemas['PlanRemittance']) => take(api.POST('/api/clients/{id}/remittances', { ...path(id), body })));
 export const useRemittanceAct = (id: string) =>
   useChange(({ act, version }: { act: 'approve' | 'withdraw' | 'release'; version: number }) => {

@@ -272,6 +272,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/payrolls/{id}/discard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PayrollsController_discard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/payrolls/{id}/post": {
         parameters: {
             query?: never;
@@ -1822,6 +1838,29 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["PayrollView"];
                 };
+            };
+        };
+    };
+    PayrollsController_discard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

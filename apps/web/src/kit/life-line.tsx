@@ -26,7 +26,7 @@ export function LifeLine({ marks, on, onPick }: Props): ReactNode {
       <svg viewBox={`0 0 ${WIDTH} 58`} role="group" aria-label="Life line">
         <path d={`M10 30H${WIDTH - 10}`} stroke="var(--ink)" />
         {grouped.map(({ day, labels }) => (
-          <g key={day} role="button" tabIndex={0} aria-label={`${day}: ${labels.join(', ')}`} style={{ cursor: 'pointer' }} onClick={() => onPick(day)} onKeyDown={(event) => event.key === 'Enter' && onPick(day)}>
+          <g key={day} role="button" tabIndex={0} aria-label={`${day} ${labels.length > 1 ? `${labels.length} entries: ${labels.join(', ')}` : labels.join('')}`} style={{ cursor: 'pointer' }} onClick={() => onPick(day)} onKeyDown={(event) => event.key === 'Enter' && onPick(day)}>
             <path d={`M${at(day)} 22V38`} stroke="var(--ink)" strokeWidth={2} />
             <text x={at(day)} y={52} textAnchor={at(day) > WIDTH - 160 ? 'end' : 'start'}>
               {day} {labels.length > 1 ? `${labels.length} entries` : labels[0]}

@@ -30,6 +30,7 @@ function FramedPage(): ReactNode {
     ['t', () => void navigate('/trail')],
     ['w', toggle],
     ['shift+?', () => setShown('keys')],
+    ['?', () => setShown('keys')],
   ]);
   // These work while typing as well.
   useHotkeys([['mod+K', () => setShown('palette')], ['mod+.', toggle]], []);

@@ -14,7 +14,11 @@ export const theme = createTheme({
   cursorType: 'pointer',
   autoContrast: true,
   components: {
-    Button: Button.extend({ defaultProps: { size: 'xs' }, styles: { label: { fontSize: 14, fontWeight: 500 } } }),
+    Button: Button.extend({
+      defaultProps: { size: 'xs' },
+      styles: { label: { fontSize: 14, fontWeight: 500 } },
+      vars: (_, props) => ({ root: props.variant === 'outline' ? { '--button-color': 'var(--act)', '--button-bd': '1px solid var(--act)' } : { '--button-bg': 'var(--act)', '--button-hover': 'var(--act)', '--button-color': 'var(--act-ink)' } }),
+    }),
     TextInput: TextInput.extend({ defaultProps: { size: 'xs' }, styles: { input: { fontSize: 14, background: 'var(--paper)', borderColor: 'var(--rule)' }, label: { fontWeight: 400, color: 'var(--ink-soft)' } } }),
     PasswordInput: PasswordInput.extend({ styles: { input: { background: 'var(--paper)', borderColor: 'var(--rule)' }, label: { fontWeight: 400, color: 'var(--ink-soft)' } } }),
     NativeSelect: NativeSelect.extend({ defaultProps: { size: 'xs' }, styles: { input: { fontSize: 14, background: 'var(--paper)', borderColor: 'var(--rule)' }, label: { fontWeight: 400, color: 'var(--ink-soft)' } } }),

@@ -65,7 +65,7 @@ export const ISSUE_TEXTS = {
   'check.preparer-missing': entry("The preparer's {what} is missing.", "Enter it in the firm's facts."),
   'check.address-missing': entry("{who}'s {what} is missing.", 'Enter it in the record.'),
   'check.no-wages': entry('There are no wages in this period.', 'Post the payrolls of the period first.'),
-  'check.open-payroll': entry('The payroll of {date} is not posted.', 'Post it, or remove it, before the return is released.'),
+  'check.open-payroll': entry('The payroll of {date} is not posted.', 'Post it, or discard it, before the return is released.'),
   'check.period-open': entry('The period ends on {end}; it is not over.', 'Release on or after {after}.'),
   'check.schedule-b': entry('Schedule B adds up to {b}, line 12 is {line12}.', 'Open the difference on the tie-out sheet.'),
   'check.wages-differ': entry('{what}: the W-2s add up to {w2}, the ledger to {ledger}.', 'Open the difference on the tie-out sheet.'),

@@ -54,6 +54,12 @@ export class PayrollsController {
     return this.payrolls.reopen(session, id, body.version);
   }
 
+  @Post('payrolls/:id/discard')
+  @HttpCode(204)
+  discard(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<void> {
+    return this.payrolls.discard(session, id, body.version);
+  }
+
   @Post('payrolls/:id/post')
   @HttpCode(200)
   @Answers(PayrollView)

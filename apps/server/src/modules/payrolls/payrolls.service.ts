@@ -140,6 +140,18 @@ export class PayrollsService {
     });
   }
 
+  /** Takes away a payroll that was never posted, with what was typed in it. The trail keeps that it was there. */
+  discard(actor: Actor, id: string, version: number): Promise<void> {
+    return this.database.run(actor, async (manager) => {
+      const payroll = await findPayroll(manager, id);
+      if (payroll.status !== 'open') throw conflict(`This payroll is ${payroll.status}; only an open one can be discarded.`);
+      await manager.query('DELETE FROM payroll_line WHERE payroll_id = $1', [id]);
+      const result = await manager.delete(Payroll, { id, version, status: 'open' });
+      if (result.affected !== 1) throw conflict('Somebody changed this payroll meanwhile. Look again before you act.');
+      await this.audit.record(manager, actor, 'payroll.discard', 'payroll', id, { clientId: payroll.clientId, checkDate: payroll.checkDate });
+    });
+  }
+
   /** Posts: paychecks, ledger lines and journal in one transaction, the client locked so that year-to-date figures hold. */
   post(actor: Actor, id: string, version: number): Promise<PayrollView> {
     return this.database.run(actor, async (manager) => {

@@ -21,7 +21,10 @@ function Facts({ person }: { readonly person: Schemas['EmployeeView'] }): ReactN
   return (
     <section className="section">
       <h2>
-        On <Day day={person.on} /> <small>what a check of that day is computed with</small>
+        <span>
+          On <Day day={person.on} />
+        </span>{' '}
+        <small>what a check of that day is computed with</small>
       </h2>
       {on && <LifeLine marks={person.facts.map((fact) => ({ day: fact.from, label: KINDS[fact.kind] ?? fact.kind }))} on={on} onPick={(day) => setSearch({ on: day })} />}
       <table className="ruled">

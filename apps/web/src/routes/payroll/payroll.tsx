@@ -2,9 +2,9 @@ import { Button, Checkbox } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { useState, type ReactNode } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
-import { payrollQuery, usePayrollAct } from '../../api/resources.js';
+import { payrollQuery, useDiscardPayroll, usePayrollAct } from '../../api/resources.js';
 import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
@@ -58,12 +58,33 @@ function Work({ payroll }: { readonly payroll: Payroll }): ReactNode {
       {(sheet.error ?? act.error)?.message.includes('meanwhile') && <button type="button" className="plain" onClick={again}>show what is there now</button>}
       <div className="actions">
         {isOpen && <Button onClick={() => start('review')} loading={act.isPending}>Review</Button>}
+        {isOpen && <Discard payroll={payroll} flush={sheet.flush} />}
         {payroll.status === 'reviewed' && !isSlipOpen && <Button onClick={() => setSlipOpen(true)}>Fill the posting slip</Button>}
         {payroll.status === 'reviewed' && <button type="button" className="plain" onClick={() => start('reopen')}>reopen for changes</button>}
         {payroll.status === 'posted' && <Link to={`/clients/${payroll.clientId}/deposits`}>The liabilities it made</Link>}
       </div>
       {isSlipOpen && payroll.status === 'reviewed' && <ReleaseSlip slip={postingSlip(payroll)} actLabel="Post the payroll" isBusy={act.isPending} onClose={() => setSlipOpen(false)} onAct={() => go('post')} />}
       {payroll.status !== 'open' && <Costs payroll={payroll} />}
+    </>
+  );
+}
+
+/** Takes the payroll away again; asked twice, since what was typed goes with it. */
+function Discard({ payroll, flush }: { readonly payroll: Payroll; readonly flush: () => Promise<number> }): ReactNode {
+  const discard = useDiscardPayroll(payroll.id);
+  const navigate = useNavigate();
+  const [isAsked, setAsked] = useState(false);
+  const go = async (): Promise<void> => {
+    await discard.mutateAsync({ version: await flush() });
+    await navigate(`/clients/${payroll.clientId}/payrolls`, { replace: true });
+  };
+  if (!isAsked) return <button type="button" className="plain" onClick={() => setAsked(true)}>discard it</button>;
+  return (
+    <>
+      <span>Discard this payroll and what was typed in it?</span>
+      <button type="button" className="plain" onClick={() => void go().catch(() => undefined)}>yes, discard</button>
+      <button type="button" className="plain" onClick={() => setAsked(false)}>keep it</button>
+      <RefusedNote error={discard.error} />
     </>
   );
 }

@@ -9,9 +9,15 @@ import { COMPUTED, VALUE_COLUMNS, type SheetRow } from '../../calc/sheet-row.js'
 
 ModuleRegistry.registerModules([ClientSideRowModelModule, TextEditorModule, CheckboxEditorModule, UndoRedoEditModule, CellStyleModule, ColumnAutoSizeModule, RowApiModule, RenderApiModule]);
 
+const ROW = 30;
+const HEADER = 34;
+/** Room for the horizontal scrollbar, so that it never covers the last person. */
+const SCROLLBAR = 20;
+const MOST_HEIGHT = 580;
+
 const paper = themeQuartz.withParams({
   backgroundColor: 'var(--paper)', foregroundColor: 'var(--ink)', headerBackgroundColor: 'var(--paper)', headerTextColor: 'var(--ink-soft)', headerFontWeight: 400, borderColor: 'var(--rule-soft)', accentColor: 'var(--act)',
-  fontFamily: 'var(--text)', fontSize: 14, rowHeight: 30, headerHeight: 34, wrapperBorder: false, wrapperBorderRadius: 0, cellHorizontalPadding: 7, spacing: 5, rowHoverColor: 'var(--paper-deep)',
+  fontFamily: 'var(--text)', fontSize: 14, rowHeight: ROW, headerHeight: HEADER, wrapperBorder: false, wrapperBorderRadius: 0, cellHorizontalPadding: 7, spacing: 5, rowHoverColor: 'var(--paper-deep)',
 });
 const HEADINGS: Readonly<Record<string, string>> = { rate: 'Rate', regular: 'Regular', overtime: 'Overtime', holiday: 'Holiday', sick: 'Sick', vacation: 'Vacation', salary: 'Salary', bonus: 'Bonus', '401k': '401(k)', 'section-125-health': 'Health' };
 const ALWAYS = ['rate', 'regular', 'overtime'];
@@ -87,8 +93,7 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props):
         rowData={rows as SheetRow[]}
         columnDefs={columns}
         getRowId={({ data }: GetRowIdParams<SheetRow>) => data.employeeId}
-        domLayout={rows.length > 18 ? 'normal' : 'autoHeight'}
-        {...(rows.length > 18 ? { containerStyle: { height: 580 } } : {})}
+        containerStyle={{ height: Math.min(MOST_HEIGHT, HEADER + rows.length * ROW + SCROLLBAR) }}
         defaultColDef={{ sortable: true, resizable: true, suppressMovable: true }}
         enterNavigatesVertically
         enterNavigatesVerticallyAfterEdit

@@ -28,7 +28,8 @@ export const ledgerQuery = (id: string, year: number, quarter: string, group: st
     queryFn: () => take(api.GET('/api/clients/{id}/ledger', { params: { path: { id }, query: { year, group, ...(quarter ? { quarter } : {}), ...(of === 'liabilities' || of === 'payments' ? { of } : {}) } } })),
   });
 export const employeeQuery = (id: string, on: string) => queryOptions({ queryKey: ['employee', id, on], queryFn: () => take(api.GET('/api/employees/{id}', { params: { path: { id }, query: on ? { on } : {} } })) });
-export const payrollQuery = (id: string) => queryOptions({ queryKey: ['payroll', id], queryFn: () => take(api.GET('/api/payrolls/{id}', path(id))), staleTime: Infinity });
+/** What is being typed must not be replaced underneath; coming back to the page asks anew. */
+export const payrollQuery = (id: string) => queryOptions({ queryKey: ['payroll', id], queryFn: () => take(api.GET('/api/payrolls/{id}', path(id))), staleTime: Infinity, gcTime: 0 });
 /** Follows a remittance while it is on its way. */
 export const remittanceQuery = (id: string) => queryOptions({ queryKey: ['remittance', id], queryFn: () => take(api.GET('/api/remittances/{id}', path(id))), refetchInterval: (query) => (query.state.data?.status === 'released' ? 1500 : false) });
 export const remittanceSlipQuery = (id: string, version: number) => queryOptions({ queryKey: ['remittance', id, 'slip', version], queryFn: () => take(api.GET('/api/remittances/{id}/slip', path(id))) });

@@ -18,7 +18,7 @@ import { useSheet } from './use-sheet.js';
 type Payroll = Schemas['PayrollView'];
 const SAVED: Readonly<Record<string, string>> = { saved: 'Saved', typing: 'Typing', saving: 'Saving', failed: 'Not saved' };
 
-function Work({ payroll }: { readonly payroll: Payroll }): ReactNode {
+function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onReload: () => void }): ReactNode {
   const sheet = useSheet(payroll);
   const act = usePayrollAct(payroll.id);
   const queries = useQueryClient();
@@ -28,7 +28,6 @@ function Work({ payroll }: { readonly payroll: Payroll }): ReactNode {
   const paid = sheet.rows.filter((row) => row.isPaid);
   const sum = (pick: (row: (typeof paid)[number]) => number): string => showDollars(cents(paid.reduce((total, row) => total + pick(row), 0)));
   const put = (next: Payroll): void => void queries.setQueryData(payrollQuery(payroll.id).queryKey, next);
-  const again = (): void => void queries.invalidateQueries({ queryKey: ['payroll', payroll.id] });
   const go = async (name: 'review' | 'reopen' | 'post'): Promise<void> => {
     const version = await sheet.flush();
     put(await act.mutateAsync({ act: name, version }));
@@ -55,7 +54,7 @@ function Work({ payroll }: { readonly payroll: Payroll }): ReactNode {
       {sheet.lineProblem && <div className="problem" role="alert">The line was not read: {sheet.lineProblem}.</div>}
       <Problems title={problems.some((problem) => problem.severity === 'error') ? 'Before it can be reviewed' : 'Worth a look'} details={problems} />
       <RefusedNote error={sheet.error ?? act.error} />
-      {(sheet.error ?? act.error)?.message.includes('meanwhile') && <button type="button" className="plain" onClick={again}>show what is there now</button>}
+      {(sheet.error ?? act.error)?.message.includes('meanwhile') && <button type="button" className="plain" onClick={onReload}>show what is there now</button>}
       <div className="actions">
         {isOpen && <Button onClick={() => start('review')} loading={act.isPending}>Review</Button>}
         {isOpen && <Discard payroll={payroll} flush={sheet.flush} />}
@@ -163,6 +162,8 @@ function Costs({ payroll }: { readonly payroll: Payroll }): ReactNode {
 export function PayrollPage(): ReactNode {
   const { payrollId = '' } = useParams();
   const payroll = useQuery(payrollQuery(payrollId));
+  const [round, setRound] = useState(0);
+  const reload = (): void => void payroll.refetch().then(() => setRound((count) => count + 1));
   return (
     <Waiting query={payroll}>
       {(data) => (
@@ -180,7 +181,7 @@ export function PayrollPage(): ReactNode {
               {data.kind}, {data.periodStart} to {data.periodEnd}
             </p>
           </div>
-          <Work key={`${data.id} ${data.status}`} payroll={data} />
+          <Work key={`${data.id} ${data.status} ${round}`} payroll={data} onReload={reload} />
         </>
       )}
     </Waiting>

@@ -67,6 +67,14 @@ const asServer = (command, args) =>
     child.on('close', (code) => (code === 0 ? done() : reject(new Error(`${command} failed (${code})`))));
   });
 
+/** Stops our own server when an earlier run was killed and left it behind. */
+export async function stopLeftover(folder) {
+  const bin = binaries();
+  if (!bin || !existsSync(join(folder, 'postmaster.pid'))) return;
+  const isRunning = spawnSync(join(bin, 'pg_ctl'), ['status', '-D', folder], { cwd: '/', stdio: 'ignore', ...account() }).status === 0;
+  if (isRunning) await asServer(join(bin, 'pg_ctl'), ['stop', '-D', folder, '-m', 'fast', '-w', '-t', '30']).catch(() => undefined);
+}
+
 /** Makes and starts a private cluster on a loopback port; answers with its address and how to stop it. */
 export async function startCluster(folder, port) {
   const bin = binaries();

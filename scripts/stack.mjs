@@ -27,14 +27,15 @@ export const cli = (env, ...args) => run(process.execPath, [join(ROOT, 'apps/ser
 
 export async function startStack(env, folder) {
   const logs = join(folder, 'logs');
-  const agencies = await startProgram('agencies', 'apps/agencies/dist/main.js', env, logs);
-  try {
-    const server = await startProgram('server', 'apps/server/dist/main.js', env, logs);
-    return { agencies, server, stop: () => Promise.all([stopProgram(server), stopProgram(agencies)]) };
-  } catch (error) {
-    await stopProgram(agencies);
-    throw error;
+  const started = await Promise.allSettled([startProgram('agencies', 'apps/agencies/dist/main.js', env, logs), startProgram('server', 'apps/server/dist/main.js', env, logs)]);
+  const [agencies, server] = started.map((answer) => answer.value);
+  const stop = () => Promise.all([stopProgram(server), stopProgram(agencies)]);
+  const failed = started.find((answer) => answer.status === 'rejected');
+  if (failed) {
+    await stop();
+    throw failed.reason;
   }
+  return { agencies, server, stop };
 }
 
 /** Fills an empty database with the demo through the product's own front door. */

@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildAll, installPackages } from './build.mjs';
-import { clusterFolder, installPostgres, removeCluster, startCluster } from './postgres.mjs';
+import { clusterFolder, installPostgres, removeCluster, startCluster, stopLeftover } from './postgres.mjs';
 import { ROOT, isTaken } from './run.mjs';
 import { Stop, elapsed, fail, step } from './say.mjs';
 
@@ -10,10 +10,30 @@ const PORT = Number(process.env.PORT ?? '4300');
 const AGENCIES_PORT = Number(process.env.AGENCIES_PORT ?? '4400');
 const DATABASE_PORT = Number(process.env.DATABASE_PORT ?? '4500');
 const FIRST_DAY = '2025-12-29';
+const WANTED_CLUSTER = join(HOME, 'database');
 const RUNNING = join(HOME, 'running');
 
 const address = `http://localhost:${PORT}`;
 const isOurs = () => fetch(`http://127.0.0.1:${PORT}/api/session`, { signal: AbortSignal.timeout(2000) }).then((answer) => answer.headers.get('content-type')?.includes('problem+json') ?? false, () => false);
+
+/** What an earlier run that was killed left behind: only processes of this very checkout. */
+async function stopLeftovers(children) {
+  for (const child of children) {
+    const path = `/proc/${child}/cmdline`;
+    if (!isAlive(child) || !existsSync(path) || !readFileSync(path, 'utf8').includes(join(ROOT, 'apps'))) continue;
+    process.kill(child, 'SIGTERM');
+    for (let tries = 0; tries < 100 && isAlive(child); tries += 1) await new Promise((done) => setTimeout(done, 100));
+  }
+}
+
+/** The note of a run: its process and those it started. */
+function readNote() {
+  try {
+    return JSON.parse(readFileSync(RUNNING, 'utf8'));
+  } catch {
+    return { pid: 0, children: [] };
+  }
+}
 
 function isAlive(pid) {
   try {
@@ -29,18 +49,23 @@ async function main() {
   const unknown = process.argv.slice(2).filter((arg) => arg !== '--fresh');
   if (unknown.length > 0) throw new Stop(`Unknown: ${unknown.join(' ')}. Use: npm start [-- --fresh]`);
   if (Number(process.versions.node.split('.')[0]) < 20) throw new Stop(`Node.js 20 or later is needed; this is ${process.versions.node}.`);
-  const pid = existsSync(RUNNING) ? Number(readFileSync(RUNNING, 'utf8')) : 0;
+  const ownDatabase = !process.env.DATABASE_URL;
+  const { pid, children } = readNote();
   if (pid > 0 && isAlive(pid) && (await isOurs())) {
     if (isFresh) throw new Stop(`Zakat is running (process ${pid}). Stop it with Ctrl-C first, then start over.`);
     process.stdout.write(`Zakat is running already: ${address}\n`);
     return;
   }
-  for (const [port, what, name] of [[PORT, 'the application', 'PORT'], [AGENCIES_PORT, 'the stand-ins', 'AGENCIES_PORT'], ...(process.env.DATABASE_URL ? [] : [[DATABASE_PORT, 'the database', 'DATABASE_PORT']])]) {
+  if (pid > 0 && !isAlive(pid)) {
+    await stopLeftovers(children);
+    if (ownDatabase) await stopLeftover(clusterFolder(WANTED_CLUSTER));
+  }
+  for (const [port, what, name] of [[PORT, 'the application', 'PORT'], [AGENCIES_PORT, 'the stand-ins', 'AGENCIES_PORT'], ...(ownDatabase ? [[DATABASE_PORT, 'the database', 'DATABASE_PORT']] : [])]) {
     if (await isTaken(port)) throw new Stop(`Port ${port} for ${what} is taken by another program. Stop it, or choose another port:  ${name}=${port + 1} npm start`);
   }
   try {
     mkdirSync(HOME, { recursive: true });
-    writeFileSync(RUNNING, String(process.pid));
+    writeFileSync(RUNNING, JSON.stringify({ pid: process.pid, children: [] }));
   } catch (error) {
     throw new Stop(`${HOME} cannot be written (${error.code}). Is the disk full, or the folder not yours?`);
   }
@@ -48,8 +73,9 @@ async function main() {
   await step('packages', installPackages);
   await step('build', buildAll);
   const { cli, loadDemo, stackEnvironment, startStack } = await import('./stack.mjs');
-
-  const cluster = process.env.DATABASE_URL ? null : clusterFolder(join(HOME, 'database'));
+  // Where the database may live depends on the account that the package makes.
+  if (ownDatabase) await step('PostgreSQL', installPostgres);
+  const cluster = ownDatabase ? clusterFolder(WANTED_CLUSTER) : null;
   if (isFresh) {
     if (cluster) removeCluster(cluster);
     for (const name of ['agencies', 'key', 'clock-token', 'logs']) rmSync(join(HOME, name), { recursive: true, force: true });
@@ -68,19 +94,16 @@ async function main() {
   };
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop().then(() => process.exit(0)));
   try {
-    if (cluster) {
-      await step('PostgreSQL', installPostgres);
-      database = await step('database', () => startCluster(cluster, DATABASE_PORT));
-    }
+    if (cluster) database = await step('database', () => startCluster(cluster, DATABASE_PORT));
     const databaseUrl = process.env.DATABASE_URL ?? database.url;
     const env = stackEnvironment({ folder: HOME, databaseUrl, port: PORT, agenciesPort: AGENCIES_PORT, today: FIRST_DAY, clock: 'simulated' });
-    await step('migrate', () => cli(env, 'migrate'));
-    const isEmpty = (await cli(env, 'is-empty')).trim() === 'empty';
-    if (isEmpty) {
-      rmSync(env.AGENCIES_FOLDER, { recursive: true, force: true });
-      await cli(env, 'set-date', FIRST_DAY);
-    }
+    let isEmpty = false;
+    await step('tables', async () => {
+      isEmpty = (await cli(env, 'prepare', FIRST_DAY)).trim() === 'empty';
+    });
+    if (isEmpty) rmSync(env.AGENCIES_FOLDER, { recursive: true, force: true });
     stack = await step('stand-ins and application', () => startStack(env, HOME));
+    writeFileSync(RUNNING, JSON.stringify({ pid: process.pid, children: [stack.server.pid, stack.agencies.pid] }));
     for (const child of [stack.server, stack.agencies]) {
       child.once('exit', (code) => {
         if (stopping) return;

@@ -58,8 +58,7 @@ async function endToEnd(databaseUrl, folder) {
   let stack = null;
   try {
     await step('demo for the browser', async () => {
-      await cli(env, 'migrate');
-      await cli(env, 'set-date', '2025-12-29');
+      await cli(env, 'prepare', '2025-12-29');
       stack = await startStack(env, home);
       await loadDemo(env);
     });

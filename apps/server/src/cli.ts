@@ -8,8 +8,12 @@ import { FirmDatabase } from './database/firm-database.js';
 import { Audit } from './modules/audit/audit.js';
 import { Clock } from './modules/clock/clock.js';
 import { createFirm, type FirmFile } from './modules/identity/create-firm.js';
-import { makeApplication } from './application.js';
-import { openApiDocument } from './http/open-api.js';
+
+async function setDate(dataSource: DataSource, text: string): Promise<void> {
+  const day = parseDate(text);
+  if (!day) throw new Error('give a day like 2026-10-22');
+  await new Clock(readConfig(process.env), dataSource).move(day);
+}
 
 async function verifyAudit(dataSource: DataSource): Promise<void> {
   const audit = new Audit(new Clock(readConfig(process.env), dataSource));
@@ -24,15 +28,18 @@ async function verifyAudit(dataSource: DataSource): Promise<void> {
 
 const COMMANDS: Readonly<Record<string, (dataSource: DataSource, argument: string) => Promise<void>>> = {
   migrate: async (dataSource) => void (await dataSource.runMigrations()),
-  'create-firm': (dataSource, path) => createFirm(dataSource, JSON.parse(readFileSync(path, 'utf8')) as FirmFile),
-  'set-date': async (dataSource, text) => {
-    const day = parseDate(text);
-    if (!day) throw new Error('give a day like 2026-10-22');
-    await new Clock(readConfig(process.env), dataSource).move(day);
+  // Brings the database up to date; an empty one gets its first day. Says which it was.
+  prepare: async (dataSource, firstDay) => {
+    await dataSource.runMigrations();
+    const isEmpty = ((await dataSource.query('SELECT firm_ids()')) as unknown[]).length === 0;
+    if (isEmpty) await setDate(dataSource, firstDay);
+    process.stdout.write(isEmpty ? 'empty\n' : 'used\n');
   },
-  'is-empty': async (dataSource) => void process.stdout.write(((await dataSource.query('SELECT firm_ids()')) as unknown[]).length === 0 ? 'empty\n' : 'used\n'),
+  'create-firm': (dataSource, path) => createFirm(dataSource, JSON.parse(readFileSync(path, 'utf8')) as FirmFile),
   'verify-audit': verifyAudit,
   openapi: async (dataSource) => {
+    const { makeApplication } = await import('./application.js');
+    const { openApiDocument } = await import('./http/open-api.js');
     const app = await makeApplication(readConfig(process.env), dataSource);
     process.stdout.write(JSON.stringify(openApiDocument(app), null, 2));
   },

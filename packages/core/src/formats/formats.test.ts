@@ -63,7 +63,7 @@ describe('ACH tax payments', () => {
   // Outside check: the file is read by the independent package @midlandsbank/node-nacha.
   it('an independent reader finds the same entries, addenda and totals', () => {
     const { content, total } = writeTaxPayments(payment());
-    const read = (nacha as unknown as { from: (text: string) => Record<string, unknown> }).from(content);
+    const read = nacha.from(content);
     const text = JSON.stringify(read);
     expect(total).toBe(dollars('2164.72'));
     expect(text).toContain('US TREASURY');

@@ -1,19 +1,39 @@
 /** Unit and server tests run on the sources; the server's own tests need ZAKAT_TEST_DATABASE_URL (scripts/test.mjs gives one). */
-const swc = { jsc: { parser: { syntax: 'typescript', tsx: true, decorators: true }, transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } }, target: 'es2022', keepClassNames: true }, module: { type: 'es6' } };
+const swc = {
+  jsc: {
+    parser: { syntax: 'typescript', tsx: true, decorators: true },
+    transform: { legacyDecorator: true, decoratorMetadata: true, react: { runtime: 'automatic' } },
+    target: 'es2022',
+    keepClassNames: true,
+  },
+  module: { type: 'es6' },
+};
 const shared = {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: { '^.+\\.tsx?$': ['@swc/jest', swc] },
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
   testEnvironmentOptions: { customExportConditions: ['zakat-source', 'node', 'node-addons'] },
 };
-const project = (displayName, folder, more = {}) => ({ ...shared, displayName, rootDir: folder, testMatch: ['<rootDir>/**/*.test.ts', '<rootDir>/**/*.test.tsx'], testPathIgnorePatterns: ['/node_modules/', '/dist/'], ...more });
+const project = (displayName, folder, more = {}) => ({
+  ...shared,
+  displayName,
+  rootDir: folder,
+  testMatch: ['<rootDir>/**/*.test.ts', '<rootDir>/**/*.test.tsx'],
+  testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+  ...more,
+});
 
 export default {
   projects: [
     project('core', './packages/core'),
     project('contract', './packages/contract'),
     project('agencies', './apps/agencies'),
-    project('web', './apps/web', { testEnvironment: 'jsdom', setupFiles: ['<rootDir>/test/browser.ts'], moduleNameMapper: { '\\.css$': '<rootDir>/test/style.ts', '^(\\.{1,2}/.*)\\.js$': '$1' }, testEnvironmentOptions: { customExportConditions: ['zakat-source', 'browser'] } }),
+    project('web', './apps/web', {
+      testEnvironment: 'jsdom',
+      setupFiles: ['<rootDir>/test/browser.ts'],
+      moduleNameMapper: { '\\.css$': '<rootDir>/test/style.ts', '^(\\.{1,2}/.*)\\.js$': '$1' },
+      testEnvironmentOptions: { customExportConditions: ['zakat-source', 'browser'] },
+    }),
     project('server', './apps/server'),
     project('repository', './scripts'),
   ],

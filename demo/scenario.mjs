@@ -1,14 +1,38 @@
 /** The demo: a payroll firm in an invented harbour town. Every person, firm and number is made up. */
 
 const address = (street, city, state, zip) => ({ street, city, state, zip });
-const w4 = (fields) => ({ form: '2020', filingStatus: 'single', multipleJobs: false, dependentCredit: '0.00', otherIncome: '0.00', deductions: '0.00', extraWithholding: '0.00', exempt: false, nonresidentAlien: false, ...fields });
+const w4 = (fields) => ({
+  form: '2020',
+  filingStatus: 'single',
+  multipleJobs: false,
+  dependentCredit: '0.00',
+  otherIncome: '0.00',
+  deductions: '0.00',
+  extraWithholding: '0.00',
+  exempt: false,
+  nonresidentAlien: false,
+  ...fields,
+});
 const fact = (kind, value, from = '2025-12-01') => ({ kind, from, value });
 
 export const CLIENTS = [
   {
     client: {
-      key: 'BOATYARD', legalName: 'Gannet & Sons Boatyard Inc', tradeName: 'Gannet Boatyard', ein: '47-1234561', nameControl: 'GANN', ...address('3 Slipway Lane', 'Saltmarsh', 'NY', '13999'), phone: '3155550121', email: 'office@gannet.example',
-      contactName: 'Ruth Gannet', signerName: 'Ruth Gannet', signerTitle: 'President', kindOfEmployer: 'N', payFrequency: 'biweekly', lookbackAmount: 2_150_000, newYorkDays: 5,
+      key: 'BOATYARD',
+      legalName: 'Gannet & Sons Boatyard Inc',
+      tradeName: 'Gannet Boatyard',
+      ein: '47-1234561',
+      nameControl: 'GANN',
+      ...address('3 Slipway Lane', 'Saltmarsh', 'NY', '13999'),
+      phone: '3155550121',
+      email: 'office@gannet.example',
+      contactName: 'Ruth Gannet',
+      signerName: 'Ruth Gannet',
+      signerTitle: 'President',
+      kindOfEmployer: 'N',
+      payFrequency: 'biweekly',
+      lookbackAmount: 2_150_000,
+      newYorkDays: 5,
     },
     accounts: [
       { agency: 'IRS', accountNumber: '47-1234561', unemploymentRate: null, from: '2025-12-01' },
@@ -21,20 +45,78 @@ export const CLIENTS = [
     lastCheckDate: '2026-10-16',
     people: [
       {
-        number: '101', firstName: 'Wilhelmina', middleName: '', lastName: 'Sprague', suffix: '', ssn: '899-12-3401', ...address('41 Ropewalk Street', 'Saltmarsh', 'NY', '13999'), hiredOn: '2021-04-12', bornOn: '1988-03-09', kind: 'employee', isRetirementPlan: false,
-        facts: [fact('pay', { basis: 'hourly', rate: '31.40', hours: '80' }), fact('federal-certificate', w4({})), fact('place', { work: 'NY', residence: 'NY' }), fact('state-certificate', { state: 'NY', certificate: { filingStatus: 'single', allowances: 1 } })],
+        number: '101',
+        firstName: 'Wilhelmina',
+        middleName: '',
+        lastName: 'Sprague',
+        suffix: '',
+        ssn: '899-12-3401',
+        ...address('41 Ropewalk Street', 'Saltmarsh', 'NY', '13999'),
+        hiredOn: '2021-04-12',
+        bornOn: '1988-03-09',
+        kind: 'employee',
+        isRetirementPlan: false,
+        facts: [
+          fact('pay', { basis: 'hourly', rate: '31.40', hours: '80' }),
+          fact('federal-certificate', w4({})),
+          fact('place', { work: 'NY', residence: 'NY' }),
+          fact('state-certificate', { state: 'NY', certificate: { filingStatus: 'single', allowances: 1 } }),
+        ],
       },
       {
-        number: '102', firstName: 'Desmond', middleName: 'P', lastName: 'Achterberg', suffix: '', ssn: '899-12-3402', ...address('908 Pelican Walk', 'Port Verity', 'TX', '77999'), hiredOn: '2023-09-01', bornOn: '1979-11-30', kind: 'employee', isRetirementPlan: true,
-        facts: [fact('pay', { basis: 'salary', amount: '2750.00', frequency: 'biweekly', deductions: [{ item: '401k', amount: '150.00' }] }), fact('federal-certificate', w4({ filingStatus: 'married-jointly', dependentCredit: '2200.00' })), fact('place', { work: 'TX', residence: 'TX' })],
+        number: '102',
+        firstName: 'Desmond',
+        middleName: 'P',
+        lastName: 'Achterberg',
+        suffix: '',
+        ssn: '899-12-3402',
+        ...address('908 Pelican Walk', 'Port Verity', 'TX', '77999'),
+        hiredOn: '2023-09-01',
+        bornOn: '1979-11-30',
+        kind: 'employee',
+        isRetirementPlan: true,
+        facts: [
+          fact('pay', {
+            basis: 'salary',
+            amount: '2750.00',
+            frequency: 'biweekly',
+            deductions: [{ item: '401k', amount: '150.00' }],
+          }),
+          fact('federal-certificate', w4({ filingStatus: 'married-jointly', dependentCredit: '2200.00' })),
+          fact('place', { work: 'TX', residence: 'TX' }),
+        ],
       },
     ],
-    exceptions: (index) => (index % 4 === 2 ? [{ number: '101', earnings: [{ item: 'regular', hours: '80', rate: '31.40' }, { item: 'overtime', hours: '6.5', rate: '31.40' }] }] : []),
+    exceptions: (index) =>
+      index % 4 === 2
+        ? [
+            {
+              number: '101',
+              earnings: [
+                { item: 'regular', hours: '80', rate: '31.40' },
+                { item: 'overtime', hours: '6.5', rate: '31.40' },
+              ],
+            },
+          ]
+        : [],
   },
   {
     client: {
-      key: 'CLINIC', legalName: 'Low Tide Animal Clinic PLLC', tradeName: 'Low Tide Animal Clinic', ein: '75-1234562', nameControl: 'LOWT', ...address('77 Causeway Road', 'Port Verity', 'TX', '77999'), phone: '4095550133', email: 'desk@lowtide.example',
-      contactName: 'Rosalind Quay', signerName: 'Rosalind Quay', signerTitle: 'Member', kindOfEmployer: 'N', payFrequency: 'semimonthly', lookbackAmount: 6_840_000, newYorkDays: 5,
+      key: 'CLINIC',
+      legalName: 'Low Tide Animal Clinic PLLC',
+      tradeName: 'Low Tide Animal Clinic',
+      ein: '75-1234562',
+      nameControl: 'LOWT',
+      ...address('77 Causeway Road', 'Port Verity', 'TX', '77999'),
+      phone: '4095550133',
+      email: 'desk@lowtide.example',
+      contactName: 'Rosalind Quay',
+      signerName: 'Rosalind Quay',
+      signerTitle: 'Member',
+      kindOfEmployer: 'N',
+      payFrequency: 'semimonthly',
+      lookbackAmount: 6_840_000,
+      newYorkDays: 5,
     },
     accounts: [
       { agency: 'IRS', accountNumber: '75-1234562', unemploymentRate: null, from: '2025-12-01' },
@@ -45,16 +127,81 @@ export const CLIENTS = [
     lastCheckDate: '2026-10-21',
     people: [
       {
-        number: '1', firstName: 'Rosalind', middleName: 'M', lastName: 'Quay', suffix: '', ssn: '899-34-5601', ...address('5 Heron Court', 'Port Verity', 'TX', '77999'), hiredOn: '2019-01-02', bornOn: '1975-06-17', kind: 'employee', isRetirementPlan: true,
-        facts: [fact('pay', { basis: 'salary', amount: '8800.00', frequency: 'semimonthly', deductions: [{ item: '401k', amount: '900.00' }, { item: 'section-125-health', amount: '180.00' }] }), fact('federal-certificate', w4({ filingStatus: 'married-jointly', multipleJobs: true })), fact('place', { work: 'TX', residence: 'TX' })],
+        number: '1',
+        firstName: 'Rosalind',
+        middleName: 'M',
+        lastName: 'Quay',
+        suffix: '',
+        ssn: '899-34-5601',
+        ...address('5 Heron Court', 'Port Verity', 'TX', '77999'),
+        hiredOn: '2019-01-02',
+        bornOn: '1975-06-17',
+        kind: 'employee',
+        isRetirementPlan: true,
+        facts: [
+          fact('pay', {
+            basis: 'salary',
+            amount: '8800.00',
+            frequency: 'semimonthly',
+            deductions: [
+              { item: '401k', amount: '900.00' },
+              { item: 'section-125-health', amount: '180.00' },
+            ],
+          }),
+          fact('federal-certificate', w4({ filingStatus: 'married-jointly', multipleJobs: true })),
+          fact('place', { work: 'TX', residence: 'TX' }),
+        ],
       },
       {
-        number: '2', firstName: 'Piet', middleName: '', lastName: 'Lomax', suffix: '', ssn: '899-34-5602', ...address('210 Tern Avenue', 'Port Verity', 'TX', '77999'), hiredOn: '2022-05-16', bornOn: '1996-08-22', kind: 'employee', isRetirementPlan: true,
-        facts: [fact('pay', { basis: 'hourly', rate: '24.75', hours: '86', deductions: [{ item: '401k', amount: '60.00' }, { item: 'section-125-health', amount: '95.00' }] }), fact('federal-certificate', { form: 'pre-2020', maritalStatus: 'single', allowances: 1, extraWithholding: '0.00', exempt: false, nonresidentAlien: false }), fact('place', { work: 'TX', residence: 'TX' })],
+        number: '2',
+        firstName: 'Piet',
+        middleName: '',
+        lastName: 'Lomax',
+        suffix: '',
+        ssn: '899-34-5602',
+        ...address('210 Tern Avenue', 'Port Verity', 'TX', '77999'),
+        hiredOn: '2022-05-16',
+        bornOn: '1996-08-22',
+        kind: 'employee',
+        isRetirementPlan: true,
+        facts: [
+          fact('pay', {
+            basis: 'hourly',
+            rate: '24.75',
+            hours: '86',
+            deductions: [
+              { item: '401k', amount: '60.00' },
+              { item: 'section-125-health', amount: '95.00' },
+            ],
+          }),
+          fact('federal-certificate', {
+            form: 'pre-2020',
+            maritalStatus: 'single',
+            allowances: 1,
+            extraWithholding: '0.00',
+            exempt: false,
+            nonresidentAlien: false,
+          }),
+          fact('place', { work: 'TX', residence: 'TX' }),
+        ],
       },
       {
-        number: '3', firstName: 'Calla', middleName: 'J', lastName: 'Ferreday', suffix: '', ssn: '899-34-5603', ...address('16 Saltgrass Lane', 'Port Verity', 'TX', '77999'), hiredOn: '2024-02-05', bornOn: '2001-12-01', kind: 'employee', isRetirementPlan: false,
-        facts: [fact('pay', { basis: 'hourly', rate: '19.50', hours: '80' }), fact('federal-certificate', w4({ filingStatus: 'head-of-household', dependentCredit: '2200.00' })), fact('place', { work: 'TX', residence: 'TX' })],
+        number: '3',
+        firstName: 'Calla',
+        middleName: 'J',
+        lastName: 'Ferreday',
+        suffix: '',
+        ssn: '899-34-5603',
+        ...address('16 Saltgrass Lane', 'Port Verity', 'TX', '77999'),
+        hiredOn: '2024-02-05',
+        bornOn: '2001-12-01',
+        kind: 'employee',
+        isRetirementPlan: false,
+        facts: [
+          fact('pay', { basis: 'hourly', rate: '19.50', hours: '80' }),
+          fact('federal-certificate', w4({ filingStatus: 'head-of-household', dependentCredit: '2200.00' })),
+          fact('place', { work: 'TX', residence: 'TX' }),
+        ],
       },
     ],
     exceptions: () => [],
@@ -63,4 +210,7 @@ export const CLIENTS = [
 
 export const LAST_DAY = '2026-10-22';
 /** Quarters that are filed and accepted before the demo begins, each released from this day on. */
-export const FILED_QUARTERS = [{ year: 2026, quarter: 1, from: '2026-04-14' }, { year: 2026, quarter: 2, from: '2026-07-14' }];
+export const FILED_QUARTERS = [
+  { year: 2026, quarter: 1, from: '2026-04-14' },
+  { year: 2026, quarter: 2, from: '2026-07-14' },
+];

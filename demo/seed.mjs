@@ -8,11 +8,19 @@ const { users } = JSON.parse(readFileSync(new URL('./firm.json', import.meta.url
 
 async function signIn(role) {
   const user = users.find((candidate) => candidate.role === role);
-  const answer = await fetch(`${API}/session`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ email: user.email, password: user.password }) });
+  const answer = await fetch(`${API}/session`, {
+    method: 'POST',
+    headers: { 'Content-Type': 'application/json' },
+    body: JSON.stringify({ email: user.email, password: user.password }),
+  });
   if (!answer.ok) throw new Error(`sign-in of ${user.email}: ${await answer.text()}`);
   const cookie = answer.headers.get('set-cookie').split(';')[0];
   return async (method, path, body) => {
-    const response = await fetch(`${API}${path}`, { method, headers: { cookie, 'Content-Type': 'application/json' }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
+    const response = await fetch(`${API}${path}`, {
+      method,
+      headers: { cookie, 'Content-Type': 'application/json' },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
     const text = await response.text();
     if (!response.ok) throw new Error(`${method} ${path}: ${text}`);
     return text === '' ? null : JSON.parse(text);
@@ -32,7 +40,11 @@ async function until(what, test) {
 }
 
 async function moveTo(today) {
-  const answer = await fetch(`${CONSOLE}/date`, { method: 'POST', redirect: 'manual', body: new URLSearchParams({ today }) });
+  const answer = await fetch(`${CONSOLE}/date`, {
+    method: 'POST',
+    redirect: 'manual',
+    body: new URLSearchParams({ today }),
+  });
   if (answer.status !== 303) throw new Error(`the date did not move: ${await answer.text()}`);
 }
 
@@ -46,11 +58,21 @@ async function takeOn(plan) {
 
 async function runPayroll(client) {
   const { periodStart, periodEnd, checkDate } = client.next;
-  const { id } = await preparer('POST', `/clients/${client.id}/payrolls`, { periodStart, periodEnd, checkDate, kind: 'regular' });
+  const { id } = await preparer('POST', `/clients/${client.id}/payrolls`, {
+    periodStart,
+    periodEnd,
+    checkDate,
+    kind: 'regular',
+  });
   let payroll = await preparer('GET', `/payrolls/${id}`);
   const changes = client.exceptions(client.index);
   if (changes.length > 0) {
-    const entries = payroll.persons.map(({ employeeId, isPaid, earnings, deductions, number }) => ({ employeeId, isPaid, deductions, earnings: changes.find((change) => change.number === number)?.earnings ?? earnings }));
+    const entries = payroll.persons.map(({ employeeId, isPaid, earnings, deductions, number }) => ({
+      employeeId,
+      isPaid,
+      deductions,
+      earnings: changes.find((change) => change.number === number)?.earnings ?? earnings,
+    }));
     payroll = await preparer('PUT', `/payrolls/${id}`, { version: payroll.version, entries });
   }
   payroll = await preparer('POST', `/payrolls/${id}/review`, { version: payroll.version });
@@ -65,12 +87,19 @@ async function remit(client, nextDay) {
   for (const deposit of await preparer('GET', `/clients/${client.id}/deposits`)) {
     if (deposit.sendBy >= nextDay || deposit.underWay !== 0 || deposit.owed <= 0) continue;
     const items = deposit.liabilities.map(({ tax, liabilityDate }) => ({ tax, liabilityDate }));
-    const { id } = await preparer('POST', `/clients/${client.id}/remittances`, { items, bankAccountId: client.bankId, settles: deposit.settles });
+    const { id } = await preparer('POST', `/clients/${client.id}/remittances`, {
+      items,
+      bankAccountId: client.bankId,
+      settles: deposit.settles,
+    });
     const approved = await reviewer('POST', `/remittances/${id}/approve`, { version: 1 });
     await reviewer('POST', `/remittances/${id}/release`, { version: approved.version });
     released.push(id);
   }
-  for (const id of released) await until('the bank to have the file', async () => (await preparer('GET', `/remittances/${id}`)).delivery?.startsWith('Sent'));
+  for (const id of released)
+    await until('the bank to have the file', async () =>
+      (await preparer('GET', `/remittances/${id}`)).delivery?.startsWith('Sent'),
+    );
 }
 
 async function fileQuarter(client, { year, quarter }) {
@@ -87,7 +116,10 @@ const filed = [];
 const toFile = FILED_QUARTERS.flatMap((quarter) => clients.map((client) => ({ client, ...quarter })));
 
 for (;;) {
-  const due = clients.filter((client) => client.next.checkDate <= client.lastCheckDate).map((client) => ({ client, day: dayBefore(client.next.checkDate) })).sort((a, b) => (a.day < b.day ? -1 : 1));
+  const due = clients
+    .filter((client) => client.next.checkDate <= client.lastCheckDate)
+    .map((client) => ({ client, day: dayBefore(client.next.checkDate) }))
+    .sort((a, b) => (a.day < b.day ? -1 : 1));
   const now = due[0];
   if (!now) break;
   await moveTo(now.day);
@@ -95,11 +127,21 @@ for (;;) {
   for (const job of toFile.splice(0, toFile.length, ...toFile.filter((job) => job.from > now.day))) {
     if (job.from <= now.day) filed.push(await fileQuarter(job.client, job));
   }
-  const nextDay = clients.filter((client) => client.next.checkDate <= client.lastCheckDate).map((client) => dayBefore(client.next.checkDate)).sort()[0] ?? LAST_DAY;
+  const nextDay =
+    clients
+      .filter((client) => client.next.checkDate <= client.lastCheckDate)
+      .map((client) => dayBefore(client.next.checkDate))
+      .sort()[0] ?? LAST_DAY;
   for (const client of clients) await remit(client, nextDay);
 }
 await moveTo(LAST_DAY);
-for (const id of filed) await until('the returns to be accepted', async () => (await preparer('GET', `/filings/${id}`)).status === 'accepted');
+for (const id of filed)
+  await until(
+    'the returns to be accepted',
+    async () => (await preparer('GET', `/filings/${id}`)).status === 'accepted',
+  );
 for (const client of clients) {
-  await until('the payments to settle', async () => (await preparer('GET', `/clients/${client.id}/remittances`)).every((row) => row.status === 'settled'));
+  await until('the payments to settle', async () =>
+    (await preparer('GET', `/clients/${client.id}/remittances`)).every((row) => row.status === 'settled'),
+  );
 }

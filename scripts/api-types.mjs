@@ -10,8 +10,20 @@ async function main() {
   await buildServer();
   const { cli } = await import('./stack.mjs');
   const nowhere = 'http://127.0.0.1:1';
-  const text = await cli({ DATABASE_URL: 'postgres://nobody@127.0.0.1:1/none', ZAKAT_KEY: '0'.repeat(64), ZAKAT_BANK_URL: nowhere, ZAKAT_RETURNS_URL: nowhere, ZAKAT_WAGES_URL: nowhere }, 'openapi');
+  const text = await cli(
+    {
+      DATABASE_URL: 'postgres://nobody@127.0.0.1:1/none',
+      ZAKAT_KEY: '0'.repeat(64),
+      ZAKAT_BANK_URL: nowhere,
+      ZAKAT_RETURNS_URL: nowhere,
+      ZAKAT_WAGES_URL: nowhere,
+    },
+    'openapi',
+  );
   const types = astToString(await openapiTs(JSON.parse(text)));
-  writeFileSync(join(ROOT, 'apps/web/src/api/schema.d.ts'), `/* Written by npm run api-types from the server's OpenAPI document. */\n${types}`);
+  writeFileSync(
+    join(ROOT, 'apps/web/src/api/schema.d.ts'),
+    `/* Written by npm run api-types from the server's OpenAPI document. */\n${types}`,
+  );
 }
 main().catch(fail);

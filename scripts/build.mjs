@@ -23,7 +23,12 @@ export function digestOf(paths) {
 export async function once(name, sources, results, work) {
   const digest = digestOf(sources);
   const stamp = join(STAMPS, name);
-  if (results.every((path) => existsSync(join(ROOT, path))) && existsSync(stamp) && readFileSync(stamp, 'utf8') === digest) return 'nothing to do';
+  if (
+    results.every((path) => existsSync(join(ROOT, path))) &&
+    existsSync(stamp) &&
+    readFileSync(stamp, 'utf8') === digest
+  )
+    return 'nothing to do';
   await work();
   mkdirSync(STAMPS, { recursive: true });
   writeFileSync(stamp, digestOf(sources));
@@ -31,9 +36,28 @@ export async function once(name, sources, results, work) {
 }
 
 export const installPackages = () =>
-  once('packages', ['package.json', 'package-lock.json'], ['node_modules/.package-lock.json'], () => run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']));
+  once('packages', ['package.json', 'package-lock.json'], ['node_modules/.package-lock.json'], () =>
+    run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']),
+  );
 
-const compile = (folder) => once(folder.replace('/', '-'), [`${folder}/src`, `${folder}/tsconfig.build.json`, `${folder}/package.json`, 'tsconfig.base.json', 'package-lock.json', ...(folder === 'apps/server' ? ['packages/core/src', 'packages/contract/src'] : folder === 'packages/contract' ? ['packages/core/src'] : [])], [`${folder}/dist`], () => run(bin('tsc'), ['-p', `${folder}/tsconfig.build.json`]));
+const compile = (folder) =>
+  once(
+    folder.replace('/', '-'),
+    [
+      `${folder}/src`,
+      `${folder}/tsconfig.build.json`,
+      `${folder}/package.json`,
+      'tsconfig.base.json',
+      'package-lock.json',
+      ...(folder === 'apps/server'
+        ? ['packages/core/src', 'packages/contract/src']
+        : folder === 'packages/contract'
+          ? ['packages/core/src']
+          : []),
+    ],
+    [`${folder}/dist`],
+    () => run(bin('tsc'), ['-p', `${folder}/tsconfig.build.json`]),
+  );
 
 export const buildCore = () => compile('packages/core');
 
@@ -50,7 +74,20 @@ export async function buildAll() {
   const rest = await Promise.all([
     compile('apps/server'),
     compile('apps/agencies'),
-    once('web', ['apps/web/src', 'apps/web/index.html', 'apps/web/vite.config.ts', 'apps/web/package.json', 'packages/core/src', 'packages/contract/src', 'package-lock.json'], ['apps/web/dist/index.html'], () => run(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: join(ROOT, 'apps/web') })),
+    once(
+      'web',
+      [
+        'apps/web/src',
+        'apps/web/index.html',
+        'apps/web/vite.config.ts',
+        'apps/web/package.json',
+        'packages/core/src',
+        'packages/contract/src',
+        'package-lock.json',
+      ],
+      ['apps/web/dist/index.html'],
+      () => run(bin('vite'), ['build', '--logLevel', 'warn'], { cwd: join(ROOT, 'apps/web') }),
+    ),
   ]);
   return [core, contract, ...rest].every((answer) => answer === 'nothing to do') ? 'nothing to do' : 'done';
 }

@@ -19,7 +19,8 @@ export function run(command, args, options = {}) {
     child.on('close', (code) => {
       const text = Buffer.concat(output).toString();
       if (code === 0) done(text);
-      else reject(new Stop(`${command} ${args.join(' ')} failed (${code}).\n${text.split('\n').slice(-40).join('\n')}`));
+      else
+        reject(new Stop(`${command} ${args.join(' ')} failed (${code}).\n${text.split('\n').slice(-40).join('\n')}`));
     });
   });
 }
@@ -50,10 +51,17 @@ export function freePort() {
 export function startProgram(name, script, env, logFolder) {
   mkdirSync(logFolder, { recursive: true });
   const log = createWriteStream(join(logFolder, `${name}.log`), { flags: 'a' });
-  const child = spawn(process.execPath, [join(ROOT, script)], { cwd: ROOT, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] });
+  const child = spawn(process.execPath, [join(ROOT, script)], {
+    cwd: ROOT,
+    env: { ...process.env, ...env },
+    stdio: ['ignore', 'pipe', 'pipe'],
+  });
   const tail = [];
   return new Promise((done, reject) => {
-    const timer = setTimeout(() => reject(new Stop(`${name} did not start within a minute; see ${join(logFolder, `${name}.log`)}`)), 60_000);
+    const timer = setTimeout(
+      () => reject(new Stop(`${name} did not start within a minute; see ${join(logFolder, `${name}.log`)}`)),
+      60_000,
+    );
     const hear = (part) => {
       log.write(part);
       tail.push(part.toString());

@@ -16,18 +16,34 @@ export function stackEnvironment({ folder, databaseUrl, port, agenciesPort, toda
   const agencies = `http://127.0.0.1:${agenciesPort}`;
   const token = keptSecret(folder, 'clock-token', 16);
   return {
-    DATABASE_URL: databaseUrl, PORT: String(port), ZAKAT_KEY: keptSecret(folder, 'key', 32), ZAKAT_CLOCK: clock, ZAKAT_CLOCK_TOKEN: token,
-    ZAKAT_BANK_URL: `${agencies}/bank`, ZAKAT_RETURNS_URL: `${agencies}/returns`, ZAKAT_WAGES_URL: `${agencies}/wages`, ZAKAT_PUBLIC_URL: `http://localhost:${port}`, ZAKAT_WEB: join(ROOT, 'apps/web/dist'),
-    AGENCIES_PORT: String(agenciesPort), AGENCIES_FOLDER: join(folder, 'agencies'), AGENCIES_TODAY: today, AGENCIES_CLOCK_URL: `http://127.0.0.1:${port}/api/clock`, AGENCIES_CLOCK_TOKEN: token,
+    DATABASE_URL: databaseUrl,
+    PORT: String(port),
+    ZAKAT_KEY: keptSecret(folder, 'key', 32),
+    ZAKAT_CLOCK: clock,
+    ZAKAT_CLOCK_TOKEN: token,
+    ZAKAT_BANK_URL: `${agencies}/bank`,
+    ZAKAT_RETURNS_URL: `${agencies}/returns`,
+    ZAKAT_WAGES_URL: `${agencies}/wages`,
+    ZAKAT_PUBLIC_URL: `http://localhost:${port}`,
+    ZAKAT_WEB: join(ROOT, 'apps/web/dist'),
+    AGENCIES_PORT: String(agenciesPort),
+    AGENCIES_FOLDER: join(folder, 'agencies'),
+    AGENCIES_TODAY: today,
+    AGENCIES_CLOCK_URL: `http://127.0.0.1:${port}/api/clock`,
+    AGENCIES_CLOCK_TOKEN: token,
     AGENCIES_FACTS: join(ROOT, 'demo/agency-facts.json'),
   };
 }
 
-export const cli = (env, ...args) => run(process.execPath, [join(ROOT, 'apps/server/dist/cli.js'), ...args], { env: { ...process.env, ...env } });
+export const cli = (env, ...args) =>
+  run(process.execPath, [join(ROOT, 'apps/server/dist/cli.js'), ...args], { env: { ...process.env, ...env } });
 
 export async function startStack(env, folder) {
   const logs = join(folder, 'logs');
-  const started = await Promise.allSettled([startProgram('agencies', 'apps/agencies/dist/main.js', env, logs), startProgram('server', 'apps/server/dist/main.js', env, logs)]);
+  const started = await Promise.allSettled([
+    startProgram('agencies', 'apps/agencies/dist/main.js', env, logs),
+    startProgram('server', 'apps/server/dist/main.js', env, logs),
+  ]);
   const [agencies, server] = started.map((answer) => answer.value);
   const stop = () => Promise.all([stopProgram(server), stopProgram(agencies)]);
   const failed = started.find((answer) => answer.status === 'rejected');

@@ -14,7 +14,11 @@ const WANTED_CLUSTER = join(HOME, 'database');
 const RUNNING = join(HOME, 'running');
 
 const address = `http://localhost:${PORT}`;
-const isOurs = () => fetch(`http://127.0.0.1:${PORT}/api/session`, { signal: AbortSignal.timeout(2000) }).then((answer) => answer.headers.get('content-type')?.includes('problem+json') ?? false, () => false);
+const isOurs = () =>
+  fetch(`http://127.0.0.1:${PORT}/api/session`, { signal: AbortSignal.timeout(2000) }).then(
+    (answer) => answer.headers.get('content-type')?.includes('problem+json') ?? false,
+    () => false,
+  );
 
 /** What an earlier run that was killed left behind: only processes of this very checkout. */
 async function stopLeftovers(children) {
@@ -48,7 +52,8 @@ async function main() {
   const isFresh = process.argv.includes('--fresh');
   const unknown = process.argv.slice(2).filter((arg) => arg !== '--fresh');
   if (unknown.length > 0) throw new Stop(`Unknown: ${unknown.join(' ')}. Use: npm start [-- --fresh]`);
-  if (Number(process.versions.node.split('.')[0]) < 20) throw new Stop(`Node.js 20 or later is needed; this is ${process.versions.node}.`);
+  if (Number(process.versions.node.split('.')[0]) < 20)
+    throw new Stop(`Node.js 20 or later is needed; this is ${process.versions.node}.`);
   const ownDatabase = !process.env.DATABASE_URL;
   const { pid, children } = readNote();
   if (pid > 0 && isAlive(pid) && (await isOurs())) {
@@ -60,8 +65,15 @@ async function main() {
     await stopLeftovers(children);
     if (ownDatabase) await stopLeftover(clusterFolder(WANTED_CLUSTER));
   }
-  for (const [port, what, name] of [[PORT, 'the application', 'PORT'], [AGENCIES_PORT, 'the stand-ins', 'AGENCIES_PORT'], ...(ownDatabase ? [[DATABASE_PORT, 'the database', 'DATABASE_PORT']] : [])]) {
-    if (await isTaken(port)) throw new Stop(`Port ${port} for ${what} is taken by another program. Stop it, or choose another port:  ${name}=${port + 1} npm start`);
+  for (const [port, what, name] of [
+    [PORT, 'the application', 'PORT'],
+    [AGENCIES_PORT, 'the stand-ins', 'AGENCIES_PORT'],
+    ...(ownDatabase ? [[DATABASE_PORT, 'the database', 'DATABASE_PORT']] : []),
+  ]) {
+    if (await isTaken(port))
+      throw new Stop(
+        `Port ${port} for ${what} is taken by another program. Stop it, or choose another port:  ${name}=${port + 1} npm start`,
+      );
   }
   try {
     mkdirSync(HOME, { recursive: true });
@@ -78,7 +90,8 @@ async function main() {
   const cluster = ownDatabase ? clusterFolder(WANTED_CLUSTER) : null;
   if (isFresh) {
     if (cluster) removeCluster(cluster);
-    for (const name of ['agencies', 'key', 'clock-token', 'logs']) rmSync(join(HOME, name), { recursive: true, force: true });
+    for (const name of ['agencies', 'key', 'clock-token', 'logs'])
+      rmSync(join(HOME, name), { recursive: true, force: true });
   }
   let database = null;
   let stack = null;
@@ -92,11 +105,19 @@ async function main() {
     rmSync(RUNNING, { force: true });
     process.stdout.write('stopped.\n');
   };
-  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void stop().then(() => process.exit(0)));
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'])
+    process.on(signal, () => void stop().then(() => process.exit(0)));
   try {
     if (cluster) database = await step('database', () => startCluster(cluster, DATABASE_PORT));
     const databaseUrl = process.env.DATABASE_URL ?? database.url;
-    const env = stackEnvironment({ folder: HOME, databaseUrl, port: PORT, agenciesPort: AGENCIES_PORT, today: FIRST_DAY, clock: 'simulated' });
+    const env = stackEnvironment({
+      folder: HOME,
+      databaseUrl,
+      port: PORT,
+      agenciesPort: AGENCIES_PORT,
+      today: FIRST_DAY,
+      clock: 'simulated',
+    });
     let isEmpty = false;
     await step('tables', async () => {
       isEmpty = (await cli(env, 'prepare', FIRST_DAY)).trim() === 'empty';
@@ -114,8 +135,11 @@ async function main() {
     if (isEmpty) await step('demo', () => loadDemo(env));
     const { users } = JSON.parse(readFileSync(join(ROOT, 'demo/firm.json'), 'utf8'));
     process.stdout.write(`\nZakat is ready after ${elapsed()} s:  ${address}\n`);
-    process.stdout.write(`The outside world (agencies, bank, date):  http://localhost:${AGENCIES_PORT}/console\n\nSign in as\n`);
-    for (const user of users) process.stdout.write(`  ${user.role.padEnd(14)} ${user.email.padEnd(32)} ${user.password}\n`);
+    process.stdout.write(
+      `The outside world (agencies, bank, date):  http://localhost:${AGENCIES_PORT}/console\n\nSign in as\n`,
+    );
+    for (const user of users)
+      process.stdout.write(`  ${user.role.padEnd(14)} ${user.email.padEnd(32)} ${user.password}\n`);
     process.stdout.write('\nCtrl-C stops everything.\n');
   } catch (error) {
     await stop();

@@ -33,8 +33,16 @@ async function check(label, command, args, options) {
 
 async function unitTests(databaseUrl, folder) {
   const report = join(folder, 'jest.json');
-  const env = { ...process.env, NODE_OPTIONS: '--experimental-vm-modules --no-warnings', ZAKAT_TEST_DATABASE_URL: databaseUrl };
-  const code = await show(process.execPath, [join(ROOT, 'node_modules/jest/bin/jest.js'), '--json', `--outputFile=${report}`, '--silent'], { env });
+  const env = {
+    ...process.env,
+    NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
+    ZAKAT_TEST_DATABASE_URL: databaseUrl,
+  };
+  const code = await show(
+    process.execPath,
+    [join(ROOT, 'node_modules/jest/bin/jest.js'), '--json', `--outputFile=${report}`, '--silent'],
+    { env },
+  );
   if (!existsSync(report)) {
     counts.failed += 1;
     return;
@@ -54,7 +62,14 @@ async function endToEnd(databaseUrl, folder) {
   const { cli, loadDemo, stackEnvironment, startStack } = await import('./stack.mjs');
   const home = join(folder, 'e2e');
   const report = join(folder, 'e2e.json');
-  const env = stackEnvironment({ folder: home, databaseUrl, port: await freePort(), agenciesPort: await freePort(), today: '2025-12-29', clock: 'simulated' });
+  const env = stackEnvironment({
+    folder: home,
+    databaseUrl,
+    port: await freePort(),
+    agenciesPort: await freePort(),
+    today: '2025-12-29',
+    clock: 'simulated',
+  });
   let stack = null;
   try {
     await step('demo for the browser', async () => {
@@ -62,12 +77,23 @@ async function endToEnd(databaseUrl, folder) {
       stack = await startStack(env, home);
       await loadDemo(env);
     });
-    const browser = { ZAKAT_E2E_URL: env.ZAKAT_PUBLIC_URL, ZAKAT_E2E_CONSOLE: `http://127.0.0.1:${env.AGENCIES_PORT}/console`, ZAKAT_E2E_REPORT: report, ZAKAT_CHROMIUM: chromium() };
-    const code = await show(bin('playwright'), ['test'], { cwd: join(ROOT, 'e2e'), env: { ...process.env, ...browser } });
-    const { stats } = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : { stats: { expected: 0, unexpected: 1, flaky: 0, skipped: 0 } };
+    const browser = {
+      ZAKAT_E2E_URL: env.ZAKAT_PUBLIC_URL,
+      ZAKAT_E2E_CONSOLE: `http://127.0.0.1:${env.AGENCIES_PORT}/console`,
+      ZAKAT_E2E_REPORT: report,
+      ZAKAT_CHROMIUM: chromium(),
+    };
+    const code = await show(bin('playwright'), ['test'], {
+      cwd: join(ROOT, 'e2e'),
+      env: { ...process.env, ...browser },
+    });
+    const { stats } = existsSync(report)
+      ? JSON.parse(readFileSync(report, 'utf8'))
+      : { stats: { expected: 0, unexpected: 1, flaky: 0, skipped: 0 } };
     counts.passed += stats.expected + stats.flaky;
     counts.failed += stats.unexpected + (code !== 0 && stats.unexpected === 0 ? 1 : 0);
-    if (stats.skipped > 0) process.stdout.write(`  ${stats.skipped} browser tests did not run, after a failure before them\n`);
+    if (stats.skipped > 0)
+      process.stdout.write(`  ${stats.skipped} browser tests did not run, after a failure before them\n`);
     const trail = await cli(env, 'verify-audit').catch((error) => error.message);
     if (trail.includes('the chain holds')) counts.passed += 1;
     else counts.failed += 1;
@@ -90,7 +116,8 @@ async function main() {
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => void stop().then(() => process.exit(130)));
   try {
     if (wants('static')) {
-      for (const name of ['packages/core', 'packages/contract', 'apps/server', 'apps/agencies', 'apps/web', 'e2e']) await check(`types ${name}`, bin('tsc'), ['-p', `${name}/tsconfig.json`, '--noEmit']);
+      for (const name of ['packages/core', 'packages/contract', 'apps/server', 'apps/agencies', 'apps/web', 'e2e'])
+        await check(`types ${name}`, bin('tsc'), ['-p', `${name}/tsconfig.json`, '--noEmit']);
       await check('lint', bin('eslint'), ['.']);
     }
     if (wants('unit') || wants('e2e')) {

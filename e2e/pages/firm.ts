@@ -6,7 +6,9 @@ interface User {
   readonly password: string;
   readonly role: string;
 }
-const { users } = JSON.parse(readFileSync(new URL('../../demo/firm.json', import.meta.url), 'utf8')) as { users: User[] };
+const { users } = JSON.parse(readFileSync(new URL('../../demo/firm.json', import.meta.url), 'utf8')) as {
+  users: User[];
+};
 export const CONSOLE = process.env['ZAKAT_E2E_CONSOLE'] ?? 'http://127.0.0.1:4400/console';
 
 export async function signIn(page: Page, role: 'preparer' | 'reviewer' | 'administrator'): Promise<void> {
@@ -28,13 +30,22 @@ export async function openClient(page: Page, name: string, place?: string): Prom
 
 /** A cell of the payroll sheet: the line of a person, a column by its id. */
 export const cell = (page: Page, person: string, column: string): Locator =>
-  page.locator('[role="row"]').filter({ has: page.locator('[col-id="name"]', { hasText: person }) }).locator(`[col-id="${column}"]`).or(page.locator(`[data-cell="${person} ${column}"]`));
+  page
+    .locator('[role="row"]')
+    .filter({ has: page.locator('[col-id="name"]', { hasText: person }) })
+    .locator(`[col-id="${column}"]`)
+    .or(page.locator(`[data-cell="${person} ${column}"]`));
 
 async function post(path: string, form: Record<string, string>): Promise<void> {
-  const answer = await fetch(`${CONSOLE}/${path}`, { method: 'POST', redirect: 'manual', body: new URLSearchParams(form) });
+  const answer = await fetch(`${CONSOLE}/${path}`, {
+    method: 'POST',
+    redirect: 'manual',
+    body: new URLSearchParams(form),
+  });
   if (answer.status !== 303) throw new Error(`the console refused: ${await answer.text()}`);
 }
-export const setMood = (party: 'bank' | 'returns' | 'wages', mood: string): Promise<void> => post('mood', { party, mood });
+export const setMood = (party: 'bank' | 'returns' | 'wages', mood: string): Promise<void> =>
+  post('mood', { party, mood });
 export const moveDate = (today: string): Promise<void> => post('date', { today });
 export interface OutsideRecord {
   readonly reference: string;

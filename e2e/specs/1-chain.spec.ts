@@ -34,7 +34,9 @@ test('a wrong password is refused in words', async ({ page }) => {
 test('the ladder is in the order of the send-by moments', async () => {
   await preparer.goto('/');
   await expect(preparer.locator('.ladder tbody tr')).not.toHaveCount(0);
-  const moments = await preparer.locator('.ladder td.when time').evaluateAll((times) => times.map((time) => time.getAttribute('datetime') ?? ''));
+  const moments = await preparer
+    .locator('.ladder td.when time')
+    .evaluateAll((times) => times.map((time) => time.getAttribute('datetime') ?? ''));
   expect(moments).toEqual([...moments].sort());
 });
 
@@ -196,7 +198,9 @@ test('the W-2s wait for the end of the year, then go out and are accepted', asyn
   await expect(reviewer.locator('.slip pre')).toContainText('RT0000002');
   await reviewer.getByRole('button', { name: 'Release the wage file' }).dblclick();
   await expect(statusOf(reviewer)).toHaveText('accepted', { timeout: 30_000 });
-  const pdf = await reviewer.request.get((await reviewer.getByRole('link', { name: 'PDF' }).first().getAttribute('href')) ?? '');
+  const pdf = await reviewer.request.get(
+    (await reviewer.getByRole('link', { name: 'PDF' }).first().getAttribute('href')) ?? '',
+  );
   expect(pdf.headers()['content-type']).toBe('application/pdf');
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-');
 });

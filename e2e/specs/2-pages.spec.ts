@@ -9,7 +9,11 @@ async function expectAccessible(page: Page): Promise<void> {
   await expect(page.getByText('One moment.')).toHaveCount(0);
   // The grid's own scaffolding is the library's; our pages around it are ours.
   const { violations } = await new AxeBuilder({ page }).exclude('.ag-root-wrapper').analyze();
-  expect(violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`)).toEqual([]);
+  expect(
+    violations.map(
+      (violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`,
+    ),
+  ).toEqual([]);
 }
 
 test.beforeEach(({ page }) => signIn(page, 'reviewer'));
@@ -26,7 +30,12 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.waitForLoadState('networkidle');
       await expectAccessible(page);
     }
-    for (const [place, link] of [['Payrolls', /2026/], ['Returns', /Form 941/], ['Deposits', /2026/], ['People', /Rosalind/]] as const) {
+    for (const [place, link] of [
+      ['Payrolls', /2026/],
+      ['Returns', /Form 941/],
+      ['Deposits', /2026/],
+      ['People', /Rosalind/],
+    ] as const) {
       await openClient(page, CLIENT, place);
       await page.getByRole('row').getByRole('link', { name: link }).first().click();
       await page.waitForURL(/payrolls\/|filings\/|remittances\/|employees\//);

@@ -2,7 +2,9 @@ import { readFileSync } from 'node:fs';
 import { makeService, type Settings } from './service.js';
 
 const env = process.env;
-const facts = env['AGENCIES_FACTS'] ? (JSON.parse(readFileSync(env['AGENCIES_FACTS'], 'utf8')) as Partial<Settings>) : {};
+const facts = env['AGENCIES_FACTS']
+  ? (JSON.parse(readFileSync(env['AGENCIES_FACTS'], 'utf8')) as Partial<Settings>)
+  : {};
 const { app } = makeService({
   folder: env['AGENCIES_FOLDER'] ?? '.agencies',
   today: env['AGENCIES_TODAY'] ?? new Date().toISOString().slice(0, 10),

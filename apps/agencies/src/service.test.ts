@@ -10,7 +10,14 @@ import { makeService, type Settings } from './service.js';
 import { judgeWageFile } from './wages/efw2-reader.js';
 
 const folder = mkdtempSync(join(tmpdir(), 'zakat-outside-'));
-const settings: Settings = { folder, today: '2026-10-22', clockUrl: null, clockToken: '', taxpayers: [], refusedNumbers: [] };
+const settings: Settings = {
+  folder,
+  today: '2026-10-22',
+  clockUrl: null,
+  clockToken: '',
+  taxpayers: [],
+  refusedNumbers: [],
+};
 let server: Server;
 let url: string;
 beforeAll(async () => {
@@ -41,7 +48,11 @@ function ach(change: { amount?: string; control?: string; effective?: string } =
 }
 let refusals = 0;
 const send = async (key: string, content: string): Promise<Record<string, unknown>> => {
-  const taken = await fetch(`${url}/bank/files`, { method: 'POST', headers: { 'Idempotency-Key': key, 'Content-Type': 'text/plain' }, body: content });
+  const taken = await fetch(`${url}/bank/files`, {
+    method: 'POST',
+    headers: { 'Idempotency-Key': key, 'Content-Type': 'text/plain' },
+    body: content,
+  });
   const { reference } = (await taken.json()) as { reference: string };
   return { reference, ...((await (await fetch(`${url}/bank/files/${reference}`)).json()) as object) };
 };
@@ -52,23 +63,56 @@ describe('the bank', () => {
     const second = await send('k1', ach({ amount: '0000099999' }));
     expect([first['state'], second['reference']]).toEqual(['received', first['reference']]);
   });
-  it.each([['F-TOT', ach({ control: '10001' })], ['E-TXP', ach({ amount: '0000010001', control: '10001' })], ['F-LEN', ach().replace('101 ', '101')], ['B-DATE', ach({ effective: '261024' })], ['B-DATE', ach({ effective: '261022' })], ['F-BLOCK', 'nonsense']])('refuses %s', async (code, content) => {
+  it.each([
+    ['F-TOT', ach({ control: '10001' })],
+    ['E-TXP', ach({ amount: '0000010001', control: '10001' })],
+    ['F-LEN', ach().replace('101 ', '101')],
+    ['B-DATE', ach({ effective: '261024' })],
+    ['B-DATE', ach({ effective: '261022' })],
+    ['F-BLOCK', 'nonsense'],
+  ])('refuses %s', async (code, content) => {
     expect(await send(`refused ${(refusals += 1)}`, content)).toMatchObject({ state: 'rejected', code, isFinal: true });
   });
-  it('needs a key', async () => expect((await fetch(`${url}/bank/files`, { method: 'POST', body: 'x' })).status).toBe(400));
+  it('needs a key', async () =>
+    expect((await fetch(`${url}/bank/files`, { method: 'POST', body: 'x' })).status).toBe(400));
   it('is closed when it is told to be', async () => {
     await fetch(`${url}/console/mood`, { method: 'POST', body: new URLSearchParams({ party: 'bank', mood: 'down' }) });
-    expect((await fetch(`${url}/bank/files`, { method: 'POST', headers: { 'Idempotency-Key': 'k9' }, body: 'x' })).status).toBe(503);
-    await fetch(`${url}/console/mood`, { method: 'POST', body: new URLSearchParams({ party: 'bank', mood: 'normal' }) });
+    expect(
+      (await fetch(`${url}/bank/files`, { method: 'POST', headers: { 'Idempotency-Key': 'k9' }, body: 'x' })).status,
+    ).toBe(503);
+    await fetch(`${url}/console/mood`, {
+      method: 'POST',
+      body: new URLSearchParams({ party: 'bank', mood: 'normal' }),
+    });
   });
   it('settles when its day comes, and never moves back in time', async () => {
     const { reference } = await send('k2', ach());
-    expect((await fetch(`${url}/console/date`, { method: 'POST', body: new URLSearchParams({ today: '2026-10-01' }) })).status).toBe(422);
-    await fetch(`${url}/console/date`, { method: 'POST', redirect: 'manual', body: new URLSearchParams({ today: '2026-10-23' }) });
-    expect(await (await fetch(`${url}/bank/files/${String(reference)}`)).json()).toMatchObject({ state: 'settled', settledOn: '2026-10-23', isFinal: false });
+    expect(
+      (await fetch(`${url}/console/date`, { method: 'POST', body: new URLSearchParams({ today: '2026-10-01' }) }))
+        .status,
+    ).toBe(422);
+    await fetch(`${url}/console/date`, {
+      method: 'POST',
+      redirect: 'manual',
+      body: new URLSearchParams({ today: '2026-10-23' }),
+    });
+    expect(await (await fetch(`${url}/bank/files/${String(reference)}`)).json()).toMatchObject({
+      state: 'settled',
+      settledOn: '2026-10-23',
+      isFinal: false,
+    });
   });
-  it('keeps its records over a restart', () => expect(makeService(settings).store.records.bank.some((row) => row.key === 'k2' && row.state === 'settled')).toBe(true));
-  it('knows the Federal Reserve’s holidays', () => expect([isBankOpen('2026-11-26'), isBankOpen('2026-07-03'), isBankOpen('2027-07-05'), bankDaysAfter('2026-12-24', 1)]).toEqual([false, true, false, '2026-12-28']));
+  it('keeps its records over a restart', () =>
+    expect(makeService(settings).store.records.bank.some((row) => row.key === 'k2' && row.state === 'settled')).toBe(
+      true,
+    ));
+  it('knows the Federal Reserve’s holidays', () =>
+    expect([
+      isBankOpen('2026-11-26'),
+      isBankOpen('2026-07-03'),
+      isBankOpen('2027-07-05'),
+      bankDaysAfter('2026-12-24', 1),
+    ]).toEqual([false, true, false, '2026-12-28']));
 });
 
 const return941 = (change: (xml: string) => string = (xml) => xml): string =>
@@ -80,9 +124,18 @@ const return941 = (change: (xml: string) => string = (xml) => xml): string =>
     <TotalTaxDepositAmt>859.67</TotalTaxDepositAmt><BalanceDueAmt>0.00</BalanceDueAmt><OverpaidAmt>0.00</OverpaidAmt></IRS941></ReturnData></Return>`);
 
 describe('the tax agency', () => {
-  const codes = (xml: string, taxpayers = [{ ein: '471234561', nameControl: 'GANN' }]): string[] => judgeForm941(xml, taxpayers, '2026-10-22').refusals.map((refusal) => refusal.code);
+  const codes = (xml: string, taxpayers = [{ ein: '471234561', nameControl: 'GANN' }]): string[] =>
+    judgeForm941(xml, taxpayers, '2026-10-22').refusals.map((refusal) => refusal.code);
   it('accepts a return that adds up', () => expect(codes(return941())).toEqual([]));
-  it.each<[string, string, string]>([['R0000-922-01', 'GANN', 'OTHR'], ['R0000-031', '31415', ''], ['R0000-112', 'P00000001', '00000001'], ['F941-003', '502.20', '502.21'], ['F941-012', '859.67</TotalTaxAmt>', '859.66</TotalTaxAmt>'], ['F941-014', '<BalanceDueAmt>0.00', '<BalanceDueAmt>1.00'], ['R0000-098', '2026-09-30', '2026-12-31']])('refuses with %s', (code, from, to) => expect(codes(return941((xml) => xml.replace(from, to)))).toContain(code));
+  it.each<[string, string, string]>([
+    ['R0000-922-01', 'GANN', 'OTHR'],
+    ['R0000-031', '31415', ''],
+    ['R0000-112', 'P00000001', '00000001'],
+    ['F941-003', '502.20', '502.21'],
+    ['F941-012', '859.67</TotalTaxAmt>', '859.66</TotalTaxAmt>'],
+    ['F941-014', '<BalanceDueAmt>0.00', '<BalanceDueAmt>1.00'],
+    ['R0000-098', '2026-09-30', '2026-12-31'],
+  ])('refuses with %s', (code, from, to) => expect(codes(return941((xml) => xml.replace(from, to)))).toContain(code));
   it('refuses what is no XML', () => expect(codes('<Return>')).toEqual(['X0000-005']));
 });
 
@@ -94,15 +147,54 @@ describe('the wage agency', () => {
     return line.join('');
   };
   const money = (value: number): string => String(value).padStart(11, '0');
-  const worker = (ssn: string): string => record([1, 'RW'], [3, ssn], [12, 'WIL'], [42, 'SPRAGUE'], [188, money(100000)], [199, money(5000)], [210, money(100000)], [221, money(6200)], [232, money(100000)], [243, money(1450)], [287, money(0)], [441, money(0)]);
+  const worker = (ssn: string): string =>
+    record(
+      [1, 'RW'],
+      [3, ssn],
+      [12, 'WIL'],
+      [42, 'SPRAGUE'],
+      [188, money(100000)],
+      [199, money(5000)],
+      [210, money(100000)],
+      [221, money(6200)],
+      [232, money(100000)],
+      [243, money(1450)],
+      [287, money(0)],
+      [441, money(0)],
+    );
   const file = (people: string[], totals: Partial<Record<number, number>> = {}): string => {
-    const sum = (value: number, position: number): [number, string] => [position, String(totals[position] ?? value * people.length).padStart(15, '0')];
-    return [record([1, 'RA'], [12, 'BRKWTR01']), record([1, 'RE'], [3, '2026'], [8, '471234561'], [40, 'GANNET']), ...people.map(worker), record([1, 'RT'], [3, String(people.length).padStart(7, '0')], sum(100000, 10), sum(5000, 25), sum(100000, 40), sum(6200, 55), sum(100000, 70), sum(1450, 85), sum(0, 145), sum(0, 370)), record([1, 'RF'], [8, String(people.length).padStart(9, '0')])].map((line) => `${line}\r\n`).join('');
+    const sum = (value: number, position: number): [number, string] => [
+      position,
+      String(totals[position] ?? value * people.length).padStart(15, '0'),
+    ];
+    return [
+      record([1, 'RA'], [12, 'BRKWTR01']),
+      record([1, 'RE'], [3, '2026'], [8, '471234561'], [40, 'GANNET']),
+      ...people.map(worker),
+      record(
+        [1, 'RT'],
+        [3, String(people.length).padStart(7, '0')],
+        sum(100000, 10),
+        sum(5000, 25),
+        sum(100000, 40),
+        sum(6200, 55),
+        sum(100000, 70),
+        sum(1450, 85),
+        sum(0, 145),
+        sum(0, 370),
+      ),
+      record([1, 'RF'], [8, String(people.length).padStart(9, '0')]),
+    ]
+      .map((line) => `${line}\r\n`)
+      .join('');
   };
-  const codes = (content: string, refused: string[] = [], today = '2027-01-11'): string[] => judgeWageFile(content, refused, today).refusals.map((refusal) => `${refusal.code} ${refusal.field}`);
+  const codes = (content: string, refused: string[] = [], today = '2027-01-11'): string[] =>
+    judgeWageFile(content, refused, today).refusals.map((refusal) => `${refusal.code} ${refusal.field}`);
   it('accepts a file that adds up', () => expect(codes(file(['899123401', '899123402']))).toEqual([]));
-  it('names the record and the field it refuses', () => expect(codes(file(['899123401', '900123402']))).toEqual(['RW-SSN RW 2 Social Security Number (SSN)']));
-  it('checks names against its own records', () => expect(codes(file(['899123401']), ['899123401'])).toEqual(['RW-NAME-MATCH RW 1 Employee Last Name']));
+  it('names the record and the field it refuses', () =>
+    expect(codes(file(['899123401', '900123402']))).toEqual(['RW-SSN RW 2 Social Security Number (SSN)']));
+  it('checks names against its own records', () =>
+    expect(codes(file(['899123401']), ['899123401'])).toEqual(['RW-NAME-MATCH RW 1 Employee Last Name']));
   it('finds a number twice, a total that differs, a year that is not over, a record that is too short', () => {
     expect(codes(file(['899123401', '899123401']))).toContain('RW-SSN-DUP RW 2 Social Security Number (SSN)');
     expect(codes(file(['899123401'], { 25: 1 }))).toEqual(['RT-TOTAL RT Federal Income Tax Withheld']);

@@ -22,7 +22,13 @@ const PREFIX: Readonly<Record<Party, string>> = { bank: 'ACH', returns: 'MEF', w
 const MOODS: readonly Mood[] = ['normal', 'down', 'slow', 'refuse'];
 const SLOW = 3000;
 const answerOf = (submission: Submission) => ({
-  state: submission.state, code: submission.code, message: submission.message, field: submission.field, confirmation: submission.confirmation, settledOn: submission.settledOn, isFinal: submission.isFinal,
+  state: submission.state,
+  code: submission.code,
+  message: submission.message,
+  field: submission.field,
+  confirmation: submission.confirmation,
+  settledOn: submission.settledOn,
+  isFinal: submission.isFinal,
 });
 
 export function makeService(settings: Settings): { app: Express; store: Store } {
@@ -41,13 +47,33 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     const first = store.records.moods[party] === 'refuse' ? (refusals[0] ?? forced(party)) : refusals[0];
     submission.state = 'received';
     submission.notes['verdict'] = first ? 'rejected' : 'accepted';
-    if (first) Object.assign(submission.notes, { code: first.code, field: first.field, message: refusals.length > 1 ? `${first.message} (and ${refusals.length - 1} more)` : first.message });
+    if (first)
+      Object.assign(submission.notes, {
+        code: first.code,
+        field: first.field,
+        message: refusals.length > 1 ? `${first.message} (and ${refusals.length - 1} more)` : first.message,
+      });
   };
   const judgeReturn = (submission: Submission, today: string) => {
     const { refusals, ein, period, total } = judgeForm941(submission.content, settings.taxpayers, today);
-    const twin = store.records.returns.find((other) => other !== submission && other.state === 'accepted' && other.notes['ein'] === ein && other.notes['period'] === period);
+    const twin = store.records.returns.find(
+      (other) =>
+        other !== submission &&
+        other.state === 'accepted' &&
+        other.notes['ein'] === ein &&
+        other.notes['period'] === period,
+    );
     submission.notes = { ein, period, total };
-    return twin ? [...refusals, { code: 'R0000-905-01', field: 'TaxPeriodEndDt', message: 'A return for this EIN and period was accepted before.' }] : refusals;
+    return twin
+      ? [
+          ...refusals,
+          {
+            code: 'R0000-905-01',
+            field: 'TaxPeriodEndDt',
+            message: 'A return for this EIN and period was accepted before.',
+          },
+        ]
+      : refusals;
   };
   const judgeWages = (submission: Submission, today: string) => {
     const { refusals, people, year, ein } = judgeWageFile(submission.content, settings.refusedNumbers, today);
@@ -56,8 +82,16 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
   };
   const forced = (party: Party) =>
     party === 'returns'
-      ? { code: 'R0000-922-01', field: 'BusinessNameControlTxt', message: 'The name control does not match the EIN in the e-file database.' }
-      : { code: 'RW-NAME-MATCH', field: 'RW 1 Employee Last Name', message: 'Name and social security number do not belong together.' };
+      ? {
+          code: 'R0000-922-01',
+          field: 'BusinessNameControlTxt',
+          message: 'The name control does not match the EIN in the e-file database.',
+        }
+      : {
+          code: 'RW-NAME-MATCH',
+          field: 'RW 1 Employee Last Name',
+          message: 'Name and social security number do not belong together.',
+        };
 
   const mood = (party: Party) => async (_: Request, response: Response, next: () => void) => {
     if (store.records.moods[party] === 'down') {
@@ -80,8 +114,19 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
       return;
     }
     const submission: Submission = {
-      reference: `${PREFIX[party]}${String(store.next(party)).padStart(6, '0')}`, key, fileName: request.header('x-file-name') ?? '', content: typeof request.body === 'string' ? request.body : '', receivedOn: store.records.today,
-      state: 'received', code: null, message: null, field: null, confirmation: null, settledOn: null, isFinal: false, notes: {},
+      reference: `${PREFIX[party]}${String(store.next(party)).padStart(6, '0')}`,
+      key,
+      fileName: request.header('x-file-name') ?? '',
+      content: typeof request.body === 'string' ? request.body : '',
+      receivedOn: store.records.today,
+      state: 'received',
+      code: null,
+      message: null,
+      field: null,
+      confirmation: null,
+      settledOn: null,
+      isFinal: false,
+      notes: {},
     };
     store.records[party].push(submission);
     judge(party, submission);
@@ -98,22 +143,44 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     // Agencies answer in two steps: the first question learns that it was taken in, the next one the verdict.
     const { verdict } = submission.notes;
     if (party !== 'bank' && submission.state === 'received' && verdict) {
-      Object.assign(submission, { state: verdict, isFinal: true, code: submission.notes['code'] ?? null, message: submission.notes['message'] ?? 'Accepted.', field: submission.notes['field'] ?? null });
+      Object.assign(submission, {
+        state: verdict,
+        isFinal: true,
+        code: submission.notes['code'] ?? null,
+        message: submission.notes['message'] ?? 'Accepted.',
+        field: submission.notes['field'] ?? null,
+      });
       store.save();
     }
   };
 
-  for (const [party, path] of [['bank', '/bank/files'], ['returns', '/returns/submissions'], ['wages', '/wages/submissions']] as const) {
+  for (const [party, path] of [
+    ['bank', '/bank/files'],
+    ['returns', '/returns/submissions'],
+    ['wages', '/wages/submissions'],
+  ] as const) {
     app.post(path, mood(party), intake(party));
     app.get(`${path}/:reference`, mood(party), ask(party));
   }
 
   const tell = async (): Promise<void> => {
     if (settings.clockUrl === null) return;
-    await fetch(settings.clockUrl, { method: 'POST', headers: { 'Content-Type': 'application/json', 'X-Clock-Token': settings.clockToken }, body: JSON.stringify({ today: store.records.today }), signal: AbortSignal.timeout(10_000) });
+    await fetch(settings.clockUrl, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json', 'X-Clock-Token': settings.clockToken },
+      body: JSON.stringify({ today: store.records.today }),
+      signal: AbortSignal.timeout(10_000),
+    });
   };
   app.get('/console', (_, response) => response.type('html').send(consolePage(store.records)));
-  app.get('/console/records', (_, response) => response.json({ ...store.records, bank: store.records.bank.map((row) => ({ ...row, content: undefined })), returns: store.records.returns.map((row) => ({ ...row, content: undefined })), wages: store.records.wages.map((row) => ({ ...row, content: undefined })) }));
+  app.get('/console/records', (_, response) =>
+    response.json({
+      ...store.records,
+      bank: store.records.bank.map((row) => ({ ...row, content: undefined })),
+      returns: store.records.returns.map((row) => ({ ...row, content: undefined })),
+      wages: store.records.wages.map((row) => ({ ...row, content: undefined })),
+    }),
+  );
   app.get('/console/file/:party/:reference', (request, response) => {
     const list = store.records[request.params['party'] as Party] as Submission[] | undefined;
     const found = list?.find((row) => row.reference === request.params['reference']);

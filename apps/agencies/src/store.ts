@@ -38,7 +38,14 @@ export class Store {
     this.path = join(folder, 'records.json');
     this.records = existsSync(this.path)
       ? (JSON.parse(readFileSync(this.path, 'utf8')) as Records)
-      : { today, moods: { bank: 'normal', returns: 'normal', wages: 'normal' }, counters: {}, bank: [], returns: [], wages: [] };
+      : {
+          today,
+          moods: { bank: 'normal', returns: 'normal', wages: 'normal' },
+          counters: {},
+          bank: [],
+          returns: [],
+          wages: [],
+        };
   }
 
   save(): void {

@@ -40,10 +40,44 @@ import { TieOutController } from './modules/tie-out/tie-out.controller.js';
 import { TieOutService } from './modules/tie-out/tie-out.service.js';
 import { Executor } from './state-machines/executor.js';
 
-const CONTROLLERS = [SessionController, LadderController, ClientsController, EmployeesController, PayrollsController, RemittancesController, FilingsController, TieOutController, AuditController, ClockController];
+const CONTROLLERS = [
+  SessionController,
+  LadderController,
+  ClientsController,
+  EmployeesController,
+  PayrollsController,
+  RemittancesController,
+  FilingsController,
+  TieOutController,
+  AuditController,
+  ClockController,
+];
 const PROVIDERS = [
-  FirmDatabase, Secrets, Clock, Audit, Executor, Sessions, ClientsService, EmployeesService, LedgerReader, LedgerWriter, PayrollPoster, PayrollsService, Documents, Outbox, Deposits, PaymentFile, RemittancesService,
-  RemittanceAnswers, FilingSource, FilingsService, FilingAnswers, TieOutService, LadderService, Courier, Jobs,
+  FirmDatabase,
+  Secrets,
+  Clock,
+  Audit,
+  Executor,
+  Sessions,
+  ClientsService,
+  EmployeesService,
+  LedgerReader,
+  LedgerWriter,
+  PayrollPoster,
+  PayrollsService,
+  Documents,
+  Outbox,
+  Deposits,
+  PaymentFile,
+  RemittancesService,
+  RemittanceAnswers,
+  FilingSource,
+  FilingsService,
+  FilingAnswers,
+  TieOutService,
+  LadderService,
+  Courier,
+  Jobs,
 ];
 
 @Module({})

@@ -16,7 +16,11 @@ function details(errors: readonly ValidationError[], path: string): ProblemDetai
   return errors.flatMap((error) => {
     const field = path === '' ? error.property : `${path}.${error.property}`;
     const own = Object.entries(error.constraints ?? {}).map(([rule, message]): ProblemDetail => ({
-      code: `shape.${rule}`, field, severity: 'error', sentence: rule === 'whitelistValidation' ? `${field} is not known here.` : `${field} ${message}.`, fix: rule === 'whitelistValidation' ? 'Leave it out.' : 'Correct it and send again.',
+      code: `shape.${rule}`,
+      field,
+      severity: 'error',
+      sentence: rule === 'whitelistValidation' ? `${field} is not known here.` : `${field} ${message}.`,
+      fix: rule === 'whitelistValidation' ? 'Leave it out.' : 'Correct it and send again.',
     }));
     return [...own, ...details(error.children ?? [], field)];
   });
@@ -24,16 +28,35 @@ function details(errors: readonly ValidationError[], path: string): ProblemDetai
 
 /** The application with its pipes and middleware, not yet listening. */
 export async function makeApplication(config: Config, dataSource: DataSource): Promise<INestApplication> {
-  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config, dataSource), { logger: new ConsoleLogger({ json: true, logLevels: ['warn', 'error', 'fatal'] }), bodyParser: false });
-  app.use(helmet({ contentSecurityPolicy: { directives: { 'style-src': ["'self'", "'unsafe-inline'"], 'worker-src': ["'self'"], 'upgrade-insecure-requests': null } }, strictTransportSecurity: config.publicUrl.startsWith('https:') }));
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config, dataSource), {
+    logger: new ConsoleLogger({ json: true, logLevels: ['warn', 'error', 'fatal'] }),
+    bodyParser: false,
+  });
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'worker-src': ["'self'"],
+          'upgrade-insecure-requests': null,
+        },
+      },
+      strictTransportSecurity: config.publicUrl.startsWith('https:'),
+    }),
+  );
   app.use(express.json({ limit: '8mb' }));
   app.use(cookieParser());
   app.setGlobalPrefix('api');
   app.useGlobalPipes(
-    new ValidationPipe({ whitelist: true, forbidNonWhitelisted: true, transform: true, exceptionFactory: (errors) => {
-      const found = details(errors, '');
-      return new Refusal(400, 'shape', found[0]?.sentence ?? 'The request cannot be read.', found);
-    } }),
+    new ValidationPipe({
+      whitelist: true,
+      forbidNonWhitelisted: true,
+      transform: true,
+      exceptionFactory: (errors) => {
+        const found = details(errors, '');
+        return new Refusal(400, 'shape', found[0]?.sentence ?? 'The request cannot be read.', found);
+      },
+    }),
   );
   app.enableShutdownHooks();
   if (config.webFolder !== null) serveScreens(app, config.webFolder);

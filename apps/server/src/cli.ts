@@ -21,7 +21,9 @@ async function verifyAudit(dataSource: DataSource): Promise<void> {
   const firms = (await dataSource.query('SELECT firm_ids() AS id')) as { id: string }[];
   for (const { id } of firms) {
     const { entries, brokenAt } = await database.run({ firmId: id }, (manager) => audit.verify(manager));
-    process.stdout.write(`firm ${id}: ${entries} entries, ${brokenAt === null ? 'the chain holds' : `BROKEN at entry ${brokenAt}`}\n`);
+    process.stdout.write(
+      `firm ${id}: ${entries} entries, ${brokenAt === null ? 'the chain holds' : `BROKEN at entry ${brokenAt}`}\n`,
+    );
     if (brokenAt !== null) process.exitCode = 1;
   }
 }

@@ -6,7 +6,8 @@ import { makeDataSource } from './database/data-source.js';
 try {
   const config = readConfig(process.env);
   const dataSource = await makeDataSource(config.databaseUrl).initialize();
-  if (await dataSource.showMigrations()) throw new Error('Zakat cannot start: the database is older than the program. Run the migrate command first.');
+  if (await dataSource.showMigrations())
+    throw new Error('Zakat cannot start: the database is older than the program. Run the migrate command first.');
   const app = await makeApplication(config, dataSource);
   await app.listen(config.port, '127.0.0.1');
   process.stdout.write(`listening ${config.port}\n`);

@@ -22,13 +22,24 @@ describe('another firm', () => {
   it('sees no client, and none of its pages', async () => {
     expect((await birch('GET', '/clients')).body).toEqual([]);
     expect((await birch('GET', '/ladder')).body).toEqual([]);
-    const paths = [`/clients/${client.id}`, `/clients/${client.id}/employees`, `/clients/${client.id}/payrolls`, `/clients/${client.id}/deposits`, `/clients/${client.id}/tie-out?year=2026`, `/clients/${client.id}/ledger?year=2026&group=all`, `/employees/${client.employeeIds[0] ?? ''}`, `/payrolls/${payrollId}`];
+    const paths = [
+      `/clients/${client.id}`,
+      `/clients/${client.id}/employees`,
+      `/clients/${client.id}/payrolls`,
+      `/clients/${client.id}/deposits`,
+      `/clients/${client.id}/tie-out?year=2026`,
+      `/clients/${client.id}/ledger?year=2026&group=all`,
+      `/employees/${client.employeeIds[0] ?? ''}`,
+      `/payrolls/${payrollId}`,
+    ];
     for (const path of paths) expect([path, (await birch('GET', path)).status]).toEqual([path, 404]);
   });
   it('changes nothing by knowing an identifier', async () => {
     expect((await birch('POST', `/payrolls/${payrollId}/reopen`, { version: 3 })).status).toBe(404);
     expect((await birch('POST', `/employees/${client.employeeIds[0] ?? ''}/number`)).status).toBe(404);
-    expect((await birch('POST', `/clients/${client.id}/filings`, { form: '941', year: 2026, quarter: 4 })).status).toBe(404);
+    expect((await birch('POST', `/clients/${client.id}/filings`, { form: '941', year: 2026, quarter: 4 })).status).toBe(
+      404,
+    );
   });
   it('may use the same client key', async () => expect((await takeOn(birch, 'YARD', 0)).id).not.toBe(client.id));
 });
@@ -47,39 +58,64 @@ describe('the database itself', () => {
       await runner.release();
     }
   };
-  const firmOf = async (name: string): Promise<string> => ((await stack.dataSource.query('SELECT id FROM firm WHERE name = $1', [name])) as { id: string }[])[0]?.id ?? '';
+  const firmOf = async (name: string): Promise<string> =>
+    ((await stack.dataSource.query('SELECT id FROM firm WHERE name = $1', [name])) as { id: string }[])[0]?.id ?? '';
 
   it('shows no row of any firm table without a firm', async () => {
-    const tables = (await stack.dataSource.query(`SELECT table_name AS name FROM information_schema.columns WHERE table_schema = 'public' AND column_name = 'firm_id'`)) as { name: string }[];
+    const tables = (await stack.dataSource.query(
+      `SELECT table_name AS name FROM information_schema.columns WHERE table_schema = 'public' AND column_name = 'firm_id'`,
+    )) as { name: string }[];
     expect(tables.length).toBeGreaterThan(20);
     for (const { name } of tables) expect([name, await asApp(null, `SELECT * FROM ${name}`)]).toEqual([name, []]);
   });
   it('does not let a row be written for another firm', async () => {
     const other = await firmOf('Birch');
-    await expect(asApp(await firmOf('Alder'), `INSERT INTO document (id, firm_id, client_id, kind, name, media_type, content, sha256, created_at) VALUES (gen_random_uuid(), '${other}', '${client.id}', 'x', 'x', 'x', '', '', now())`)).rejects.toThrow(/row-level security/);
+    await expect(
+      asApp(
+        await firmOf('Alder'),
+        `INSERT INTO document (id, firm_id, client_id, kind, name, media_type, content, sha256, created_at) VALUES (gen_random_uuid(), '${other}', '${client.id}', 'x', 'x', 'x', '', '', now())`,
+      ),
+    ).rejects.toThrow(/row-level security/);
   });
   it('every table with a firm has row-level security', async () => {
-    const open = (await stack.dataSource.query(`SELECT c.relname FROM pg_class c JOIN information_schema.columns i ON i.table_name = c.relname AND i.column_name = 'firm_id' WHERE i.table_schema = 'public' AND c.relkind = 'r' AND NOT c.relrowsecurity`)) as unknown[];
+    const open = (await stack.dataSource.query(
+      `SELECT c.relname FROM pg_class c JOIN information_schema.columns i ON i.table_name = c.relname AND i.column_name = 'firm_id' WHERE i.table_schema = 'public' AND c.relkind = 'r' AND NOT c.relrowsecurity`,
+    )) as unknown[];
     expect(open).toEqual([]);
   });
-  it.each(['ledger_entry', 'journal_line', 'paycheck', 'paycheck_tax', 'audit_entry', 'document', 'employee_fact'])('%s can be neither changed nor emptied, not even by its owner', async (table) => {
-    await expect(asApp(await firmOf('Alder'), `UPDATE ${table} SET firm_id = firm_id`)).rejects.toThrow(/permission denied/);
-    await expect(stack.dataSource.query(`UPDATE ${table} SET firm_id = firm_id`)).rejects.toThrow(/append-only/);
-    await expect(stack.dataSource.query(`DELETE FROM ${table}`)).rejects.toThrow(/append-only/);
-    await expect(stack.dataSource.query(`TRUNCATE ${table} CASCADE`)).rejects.toThrow(/append-only/);
-  });
+  it.each(['ledger_entry', 'journal_line', 'paycheck', 'paycheck_tax', 'audit_entry', 'document', 'employee_fact'])(
+    '%s can be neither changed nor emptied, not even by its owner',
+    async (table) => {
+      await expect(asApp(await firmOf('Alder'), `UPDATE ${table} SET firm_id = firm_id`)).rejects.toThrow(
+        /permission denied/,
+      );
+      await expect(stack.dataSource.query(`UPDATE ${table} SET firm_id = firm_id`)).rejects.toThrow(/append-only/);
+      await expect(stack.dataSource.query(`DELETE FROM ${table}`)).rejects.toThrow(/append-only/);
+      await expect(stack.dataSource.query(`TRUNCATE ${table} CASCADE`)).rejects.toThrow(/append-only/);
+    },
+  );
   it('refuses a journal entry that does not balance', async () => {
     const firmId = await firmOf('Alder');
     await expect(
       stack.dataSource.transaction(async (manager) => {
-        const [{ id }] = (await manager.query(`INSERT INTO journal_entry (id, firm_id, client_id, day, memo) VALUES (gen_random_uuid(), $1, $2, '2026-10-30', 'by hand') RETURNING id`, [firmId, client.id])) as [{ id: string }];
-        await manager.query(`INSERT INTO journal_line (journal_entry_id, firm_id, position, account, detail, amount) VALUES ($1, $2, 0, 'cash', '', 100)`, [id, firmId]);
+        const [{ id }] = (await manager.query(
+          `INSERT INTO journal_entry (id, firm_id, client_id, day, memo) VALUES (gen_random_uuid(), $1, $2, '2026-10-30', 'by hand') RETURNING id`,
+          [firmId, client.id],
+        )) as [{ id: string }];
+        await manager.query(
+          `INSERT INTO journal_line (journal_entry_id, firm_id, position, account, detail, amount) VALUES ($1, $2, 0, 'cash', '', 100)`,
+          [id, firmId],
+        );
       }),
     ).rejects.toThrow(/does not balance/);
   });
   it('keeps no social security or account number in the clear', async () => {
-    const people = (await stack.dataSource.query('SELECT row_to_json(e)::text AS row FROM employee e')) as { row: string }[];
-    const banks = (await stack.dataSource.query('SELECT row_to_json(b)::text AS row FROM bank_account b')) as { row: string }[];
+    const people = (await stack.dataSource.query('SELECT row_to_json(e)::text AS row FROM employee e')) as {
+      row: string;
+    }[];
+    const banks = (await stack.dataSource.query('SELECT row_to_json(b)::text AS row FROM bank_account b')) as {
+      row: string;
+    }[];
     for (const { row } of [...people, ...banks]) expect(row).not.toMatch(/899123401|899123402|5500012345/);
   });
 });
@@ -96,7 +132,9 @@ describe('the trail', () => {
     const verify = () => database.run({ firmId }, (manager) => audit.verify(manager));
     expect((await verify()).brokenAt).toBeNull();
     await stack.dataSource.query('ALTER TABLE audit_entry DISABLE TRIGGER append_only');
-    await stack.dataSource.query(`UPDATE audit_entry SET detail = '{"gross": 1}' WHERE firm_id = $1 AND seq = 5`, [firmId]);
+    await stack.dataSource.query(`UPDATE audit_entry SET detail = '{"gross": 1}' WHERE firm_id = $1 AND seq = 5`, [
+      firmId,
+    ]);
     expect((await verify()).brokenAt).toBe(5);
   });
 });

@@ -30,9 +30,37 @@ const freePort = (): Promise<number> =>
 
 const PASSWORD = 'a-long-enough-password';
 export const firmFile = (name: string): FirmFile => ({
-  firm: { name, ein: '401234568', street: '12 Lantern Row', city: 'Saltmarsh', state: 'NY', zip: '13999', phone: '3155550110', email: 'desk@firm.example', contactName: 'Odile Marrack', preparerName: 'Odile Marrack', preparerPtin: 'P00000001', efw2UserId: 'BRKWTR01' },
-  users: ['preparer', 'reviewer', 'administrator'].map((role) => ({ name: `${name} ${role}`, email: `${role}@${name.toLowerCase()}.example`, role, password: PASSWORD })),
-  payees: [['IRS', '000000107'], ['NY-TAX', '000000204'], ['NY-DOL', '000000204'], ['TX-TWC', '000000314']].map(([agency, routing]) => ({ agency: agency ?? '', name: `AGENCY ${agency}`, routing: routing ?? '', account: '9400000001' })),
+  firm: {
+    name,
+    ein: '401234568',
+    street: '12 Lantern Row',
+    city: 'Saltmarsh',
+    state: 'NY',
+    zip: '13999',
+    phone: '3155550110',
+    email: 'desk@firm.example',
+    contactName: 'Odile Marrack',
+    preparerName: 'Odile Marrack',
+    preparerPtin: 'P00000001',
+    efw2UserId: 'BRKWTR01',
+  },
+  users: ['preparer', 'reviewer', 'administrator'].map((role) => ({
+    name: `${name} ${role}`,
+    email: `${role}@${name.toLowerCase()}.example`,
+    role,
+    password: PASSWORD,
+  })),
+  payees: [
+    ['IRS', '000000107'],
+    ['NY-TAX', '000000204'],
+    ['NY-DOL', '000000204'],
+    ['TX-TWC', '000000314'],
+  ].map(([agency, routing]) => ({
+    agency: agency ?? '',
+    name: `AGENCY ${agency}`,
+    routing: routing ?? '',
+    account: '9400000001',
+  })),
 });
 
 /** A whole Zakat with a database of its own and stand-ins of its own, on free ports. */
@@ -60,11 +88,29 @@ export class Stack {
     const folder = mkdtempSync(join(tmpdir(), 'zakat-agencies-'));
     const outside = `http://127.0.0.1:${agenciesPort}`;
     const agencies = spawn(process.execPath, [join(process.cwd(), 'apps/agencies/dist/main.js')], {
-      env: { ...process.env, NODE_OPTIONS: '', AGENCIES_PORT: String(agenciesPort), AGENCIES_FOLDER: folder, AGENCIES_TODAY: today, AGENCIES_CLOCK_URL: `http://127.0.0.1:${port}/api/clock`, AGENCIES_CLOCK_TOKEN: TOKEN }, stdio: ['ignore', 'pipe', 'inherit'],
+      env: {
+        ...process.env,
+        NODE_OPTIONS: '',
+        AGENCIES_PORT: String(agenciesPort),
+        AGENCIES_FOLDER: folder,
+        AGENCIES_TODAY: today,
+        AGENCIES_CLOCK_URL: `http://127.0.0.1:${port}/api/clock`,
+        AGENCIES_CLOCK_TOKEN: TOKEN,
+      },
+      stdio: ['ignore', 'pipe', 'inherit'],
     });
     await new Promise<void>((resolve) => agencies.stdout?.once('data', () => resolve()));
     const config: Config = {
-      databaseUrl, port, key: Buffer.alloc(32, 7), clock: 'simulated', clockToken: TOKEN, bankUrl: `${outside}/bank`, returnsUrl: `${outside}/returns`, wagesUrl: `${outside}/wages`, publicUrl: `http://127.0.0.1:${port}`, webFolder: null,
+      databaseUrl,
+      port,
+      key: Buffer.alloc(32, 7),
+      clock: 'simulated',
+      clockToken: TOKEN,
+      bankUrl: `${outside}/bank`,
+      returnsUrl: `${outside}/returns`,
+      wagesUrl: `${outside}/wages`,
+      publicUrl: `http://127.0.0.1:${port}`,
+      webFolder: null,
     };
     const dataSource = await makeDataSource(databaseUrl).initialize();
     await dataSource.runMigrations();
@@ -92,20 +138,32 @@ export class Stack {
   }
 
   async signIn(firm: string, role: 'preparer' | 'reviewer' | 'administrator'): Promise<Caller> {
-    const answer = await fetch(`${this.url}/session`, { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify({ email: `${role}@${firm.toLowerCase()}.example`, password: PASSWORD }) });
+    const answer = await fetch(`${this.url}/session`, {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ email: `${role}@${firm.toLowerCase()}.example`, password: PASSWORD }),
+    });
     if (answer.status !== 204) throw new Error(`sign-in: ${answer.status}`);
     const cookie = (answer.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
     return (method, path, body) => this.call(method, path, body, { cookie });
   }
 
   async call(method: string, path: string, body?: unknown, headers: Record<string, string> = {}): ReturnType<Caller> {
-    const response = await fetch(`${this.url}${path}`, { method, headers: { 'Content-Type': 'application/json', ...headers }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) });
+    const response = await fetch(`${this.url}${path}`, {
+      method,
+      headers: { 'Content-Type': 'application/json', ...headers },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    });
     const text = await response.text();
     return { status: response.status, body: text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text };
   }
 
   async console(path: string, form: Record<string, string>): Promise<void> {
-    const answer = await fetch(`${this.outside}/console/${path}`, { method: 'POST', redirect: 'manual', body: new URLSearchParams(form) });
+    const answer = await fetch(`${this.outside}/console/${path}`, {
+      method: 'POST',
+      redirect: 'manual',
+      body: new URLSearchParams(form),
+    });
     if (answer.status !== 303) throw new Error(await answer.text());
   }
   async received(party: string): Promise<{ key: string; state: string }[]> {
@@ -123,32 +181,105 @@ export async function until<T>(ask: () => Promise<T>, isDone: (answer: T) => boo
   throw new Error('waited too long');
 }
 
-const W4 = { form: '2020', filingStatus: 'single', multipleJobs: false, dependentCredit: '0.00', otherIncome: '0.00', deductions: '0.00', extraWithholding: '0.00', exempt: false, nonresidentAlien: false };
+const W4 = {
+  form: '2020',
+  filingStatus: 'single',
+  multipleJobs: false,
+  dependentCredit: '0.00',
+  otherIncome: '0.00',
+  deductions: '0.00',
+  extraWithholding: '0.00',
+  exempt: false,
+  nonresidentAlien: false,
+};
 export const employee = (number: string, more: Record<string, unknown> = {}) => ({
-  number, firstName: 'Wil', middleName: '', lastName: `Sprague${number}`, suffix: '', ssn: `8991234${number.padStart(2, '0')}`, street: '1 Row', city: 'Saltmarsh', state: 'NY', zip: '13999', hiredOn: '2024-01-02', bornOn: null, kind: 'employee', isRetirementPlan: false,
+  number,
+  firstName: 'Wil',
+  middleName: '',
+  lastName: `Sprague${number}`,
+  suffix: '',
+  ssn: `8991234${number.padStart(2, '0')}`,
+  street: '1 Row',
+  city: 'Saltmarsh',
+  state: 'NY',
+  zip: '13999',
+  hiredOn: '2024-01-02',
+  bornOn: null,
+  kind: 'employee',
+  isRetirementPlan: false,
   facts: [
-    { kind: 'pay', from: '2024-01-02', value: { basis: 'hourly', rate: '31.40', hours: '80' } }, { kind: 'federal-certificate', from: '2024-01-02', value: W4 }, { kind: 'place', from: '2024-01-02', value: { work: 'NY', residence: 'NY' } },
-    { kind: 'state-certificate', from: '2024-01-02', value: { state: 'NY', certificate: { filingStatus: 'single', allowances: 1 } } },
+    { kind: 'pay', from: '2024-01-02', value: { basis: 'hourly', rate: '31.40', hours: '80' } },
+    { kind: 'federal-certificate', from: '2024-01-02', value: W4 },
+    { kind: 'place', from: '2024-01-02', value: { work: 'NY', residence: 'NY' } },
+    {
+      kind: 'state-certificate',
+      from: '2024-01-02',
+      value: { state: 'NY', certificate: { filingStatus: 'single', allowances: 1 } },
+    },
   ],
   ...more,
 });
 
 /** A client with people and accounts, ready for a payroll. */
-export async function takeOn(preparer: Caller, key: string, people = 2): Promise<{ id: string; bankId: string; employeeIds: string[] }> {
+export async function takeOn(
+  preparer: Caller,
+  key: string,
+  people = 2,
+): Promise<{ id: string; bankId: string; employeeIds: string[] }> {
   const client = await preparer('POST', '/clients', {
-    key, legalName: `Boatyard ${key} Inc`, tradeName: '', ein: '471234561', nameControl: 'BOAT', street: '3 Slipway', city: 'Saltmarsh', state: 'NY', zip: '13999', phone: '3155550121', email: 'office@yard.example', contactName: 'Ruth', signerName: 'Ruth', signerTitle: 'President',
-    kindOfEmployer: 'N', payFrequency: 'biweekly', lookbackAmount: 2_000_000, newYorkDays: 5,
+    key,
+    legalName: `Boatyard ${key} Inc`,
+    tradeName: '',
+    ein: '471234561',
+    nameControl: 'BOAT',
+    street: '3 Slipway',
+    city: 'Saltmarsh',
+    state: 'NY',
+    zip: '13999',
+    phone: '3155550121',
+    email: 'office@yard.example',
+    contactName: 'Ruth',
+    signerName: 'Ruth',
+    signerTitle: 'President',
+    kindOfEmployer: 'N',
+    payFrequency: 'biweekly',
+    lookbackAmount: 2_000_000,
+    newYorkDays: 5,
   });
   const { id } = client.body as { id: string };
-  for (const [agency, rate] of [['NY-DOL', '4.1'], ['TX-TWC', '2.7'], ['NY-TAX', null]]) await preparer('POST', `/clients/${id}/tax-accounts`, { agency, accountNumber: '49-00123', unemploymentRate: rate, from: '2024-01-01' });
-  const bank = await preparer('POST', `/clients/${id}/bank-accounts`, { label: 'Operating', bankName: 'Harbour Mutual', routing: '000000123', account: '5500012345' });
+  for (const [agency, rate] of [
+    ['NY-DOL', '4.1'],
+    ['TX-TWC', '2.7'],
+    ['NY-TAX', null],
+  ])
+    await preparer('POST', `/clients/${id}/tax-accounts`, {
+      agency,
+      accountNumber: '49-00123',
+      unemploymentRate: rate,
+      from: '2024-01-01',
+    });
+  const bank = await preparer('POST', `/clients/${id}/bank-accounts`, {
+    label: 'Operating',
+    bankName: 'Harbour Mutual',
+    routing: '000000123',
+    account: '5500012345',
+  });
   const employeeIds: string[] = [];
-  for (let index = 1; index <= people; index += 1) employeeIds.push(((await preparer('POST', `/clients/${id}/employees`, employee(String(index)))).body as { id: string }).id);
+  for (let index = 1; index <= people; index += 1)
+    employeeIds.push(
+      ((await preparer('POST', `/clients/${id}/employees`, employee(String(index)))).body as { id: string }).id,
+    );
   return { id, bankId: (bank.body as { id: string }).id, employeeIds };
 }
 
-export async function postPayroll(preparer: Caller, clientId: string, days = { periodStart: '2026-10-11', periodEnd: '2026-10-24', checkDate: '2026-10-30' }): Promise<string> {
-  const { id } = (await preparer('POST', `/clients/${clientId}/payrolls`, { ...days, kind: 'regular' })).body as { id: string };
+export async function postPayroll(
+  preparer: Caller,
+  clientId: string,
+  days = { periodStart: '2026-10-11', periodEnd: '2026-10-24', checkDate: '2026-10-30' },
+): Promise<string> {
+  const { id } = (await preparer('POST', `/clients/${clientId}/payrolls`, { ...days, kind: 'regular' })).body as {
+    id: string;
+  };
   const reviewed = await preparer('POST', `/payrolls/${id}/review`, { version: 1 });
   const posted = await preparer('POST', `/payrolls/${id}/post`, { version: reviewed.body.version });
   if (posted.status !== 200) throw new Error(JSON.stringify(posted.body));

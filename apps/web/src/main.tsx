@@ -14,7 +14,15 @@ import { Frame } from './routes/frame.js';
 import { SignInPage } from './routes/session/sign-in.js';
 import { theme } from './theme/theme.js';
 
-const queries = new QueryClient({ defaultOptions: { queries: { retry: (count, error) => count < 2 && error instanceof Refused && error.problem.status === 0, staleTime: 2000, refetchOnWindowFocus: true } } });
+const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      retry: (count, error) => count < 2 && error instanceof Refused && error.problem.status === 0,
+      staleTime: 2000,
+      refetchOnWindowFocus: true,
+    },
+  },
+});
 
 const router = createBrowserRouter([
   { path: '/sign-in', Component: SignInPage },
@@ -30,18 +38,45 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./routes/clients/client-frame.js')).ClientFrame }),
         children: [
           { index: true, lazy: async () => ({ Component: (await import('./routes/clients/tie-out.js')).TieOutPage }) },
-          { path: 'people', lazy: async () => ({ Component: (await import('./routes/clients/people.js')).PeoplePage }) },
-          { path: 'payrolls', lazy: async () => ({ Component: (await import('./routes/clients/payrolls.js')).PayrollsPage }) },
-          { path: 'deposits', lazy: async () => ({ Component: (await import('./routes/clients/deposits.js')).DepositsPage }) },
-          { path: 'returns', lazy: async () => ({ Component: (await import('./routes/clients/returns.js')).ReturnsPage }) },
-          { path: 'ledger', lazy: async () => ({ Component: (await import('./routes/clients/ledger.js')).LedgerPage }) },
+          {
+            path: 'people',
+            lazy: async () => ({ Component: (await import('./routes/clients/people.js')).PeoplePage }),
+          },
+          {
+            path: 'payrolls',
+            lazy: async () => ({ Component: (await import('./routes/clients/payrolls.js')).PayrollsPage }),
+          },
+          {
+            path: 'deposits',
+            lazy: async () => ({ Component: (await import('./routes/clients/deposits.js')).DepositsPage }),
+          },
+          {
+            path: 'returns',
+            lazy: async () => ({ Component: (await import('./routes/clients/returns.js')).ReturnsPage }),
+          },
+          {
+            path: 'ledger',
+            lazy: async () => ({ Component: (await import('./routes/clients/ledger.js')).LedgerPage }),
+          },
           { path: 'facts', lazy: async () => ({ Component: (await import('./routes/clients/facts.js')).FactsPage }) },
         ],
       },
-      { path: 'employees/:employeeId', lazy: async () => ({ Component: (await import('./routes/employee/employee.js')).EmployeePage }) },
-      { path: 'payrolls/:payrollId', lazy: async () => ({ Component: (await import('./routes/payroll/payroll.js')).PayrollPage }) },
-      { path: 'remittances/:remittanceId', lazy: async () => ({ Component: (await import('./routes/remittance/remittance.js')).RemittancePage }) },
-      { path: 'filings/:filingId', lazy: async () => ({ Component: (await import('./routes/filing/filing.js')).FilingPage }) },
+      {
+        path: 'employees/:employeeId',
+        lazy: async () => ({ Component: (await import('./routes/employee/employee.js')).EmployeePage }),
+      },
+      {
+        path: 'payrolls/:payrollId',
+        lazy: async () => ({ Component: (await import('./routes/payroll/payroll.js')).PayrollPage }),
+      },
+      {
+        path: 'remittances/:remittanceId',
+        lazy: async () => ({ Component: (await import('./routes/remittance/remittance.js')).RemittancePage }),
+      },
+      {
+        path: 'filings/:filingId',
+        lazy: async () => ({ Component: (await import('./routes/filing/filing.js')).FilingPage }),
+      },
       { path: 'trail', lazy: async () => ({ Component: (await import('./routes/trail/trail.js')).TrailPage }) },
       { path: '*', lazy: async () => ({ Component: (await import('./routes/nowhere.js')).Nowhere }) },
     ],

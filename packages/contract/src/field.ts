@@ -1,6 +1,20 @@
 import 'reflect-metadata';
 import { Type } from 'class-transformer';
-import { ArrayMaxSize, IsArray, IsBoolean, IsIn, IsInt, IsObject, IsOptional, IsString, Matches, MaxLength, Min, MinLength, ValidateNested } from 'class-validator';
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsIn,
+  IsInt,
+  IsObject,
+  IsOptional,
+  IsString,
+  Matches,
+  MaxLength,
+  Min,
+  MinLength,
+  ValidateNested,
+} from 'class-validator';
 
 /**
  * One decorator a field says both what class-validator checks and what the OpenAPI document shows, so that a wire
@@ -33,7 +47,11 @@ function field(schema: FieldSchema, options: Options, validators: readonly Prope
     const owner = target.constructor as WireClass;
     const fields = registry.get(owner) ?? new Map<string, FieldSchema>();
     registry.set(owner, fields);
-    fields.set(String(name), { ...schema, ...(options.nullable ? { nullable: true } : {}), ...(options.optional ? { isOptional: true } : {}) });
+    fields.set(String(name), {
+      ...schema,
+      ...(options.nullable ? { nullable: true } : {}),
+      ...(options.optional ? { isOptional: true } : {}),
+    });
     if (options.optional || options.nullable) IsOptional()(target, name);
     for (const validator of validators) validator(target, name);
   };
@@ -47,21 +65,35 @@ export const Text = (max = 200, options: Options & { min?: number } = {}): Prope
     ...(options.min ? [MinLength(options.min, says('must not be blank'))] : []),
   ]);
 export const Day = (options: Options = {}): PropertyDecorator =>
-  field({ type: 'string', format: 'date' }, options, [Matches(/^\d{4}-\d{2}-\d{2}$/, says('must be a day like 2026-10-22'))]);
+  field({ type: 'string', format: 'date' }, options, [
+    Matches(/^\d{4}-\d{2}-\d{2}$/, says('must be a day like 2026-10-22')),
+  ]);
 export const Id = (options: Options = {}): PropertyDecorator =>
   field({ type: 'string', format: 'uuid' }, options, [Matches(/^[0-9a-f-]{36}$/, says('must be an identifier'))]);
-export const Amount = (options: Options = {}): PropertyDecorator => field({ type: 'integer' }, options, [IsInt(says('must be an amount in whole cents'))]);
+export const Amount = (options: Options = {}): PropertyDecorator =>
+  field({ type: 'integer' }, options, [IsInt(says('must be an amount in whole cents'))]);
 export const Whole = (options: Options & { min?: number } = {}): PropertyDecorator =>
   field({ type: 'integer', ...(options.min === undefined ? {} : { minimum: options.min }) }, options, [
     IsInt(says('must be a whole number')),
     ...(options.min === undefined ? [] : [Min(options.min, says(`must be ${options.min} or more`))]),
   ]);
-export const Flag = (options: Options = {}): PropertyDecorator => field({ type: 'boolean' }, options, [IsBoolean(says('must be true or false'))]);
+export const Flag = (options: Options = {}): PropertyDecorator =>
+  field({ type: 'boolean' }, options, [IsBoolean(says('must be true or false'))]);
 export const Choice = (choices: readonly string[], options: Options = {}): PropertyDecorator =>
-  field({ type: 'string', enum: choices }, options, [IsIn([...choices], says(`must be one of: ${choices.join(', ')}`))]);
-export const Part = (of: () => WireClass, options: Options = {}): PropertyDecorator => field({ type: 'object', of }, options, [ValidateNested(), Type(of)]);
+  field({ type: 'string', enum: choices }, options, [
+    IsIn([...choices], says(`must be one of: ${choices.join(', ')}`)),
+  ]);
+export const Part = (of: () => WireClass, options: Options = {}): PropertyDecorator =>
+  field({ type: 'object', of }, options, [ValidateNested(), Type(of)]);
 export const List = (of: () => WireClass, options: Options & { most?: number } = {}): PropertyDecorator =>
-  field({ type: 'array', of }, options, [IsArray(says('must be a list')), ArrayMaxSize(options.most ?? 20_000), ValidateNested({ each: true }), Type(of)]);
-export const Texts = (options: Options = {}): PropertyDecorator => field({ type: 'array', items: 'string' }, options, [IsArray(), IsString({ each: true })]);
+  field({ type: 'array', of }, options, [
+    IsArray(says('must be a list')),
+    ArrayMaxSize(options.most ?? 20_000),
+    ValidateNested({ each: true }),
+    Type(of),
+  ]);
+export const Texts = (options: Options = {}): PropertyDecorator =>
+  field({ type: 'array', items: 'string' }, options, [IsArray(), IsString({ each: true })]);
 /** An open JSON object, checked by the core (a case, a certificate). */
-export const Json = (options: Options = {}): PropertyDecorator => field({ type: 'object', isMap: true }, options, [IsObject(says('must be an object'))]);
+export const Json = (options: Options = {}): PropertyDecorator =>
+  field({ type: 'object', isMap: true }, options, [IsObject(says('must be an object'))]);

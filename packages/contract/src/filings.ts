@@ -113,7 +113,8 @@ export class TieOutView {
 }
 export class Rung {
   @Text() key!: string;
-  @Choice(['payroll', 'deposit', 'return', 'wage-statements']) kind!: 'payroll' | 'deposit' | 'return' | 'wage-statements';
+  @Choice(['payroll', 'deposit', 'return', 'wage-statements']) kind!:
+    'payroll' | 'deposit' | 'return' | 'wage-statements';
   @Id() clientId!: string;
   @Text() clientName!: string;
   @Text() title!: string;

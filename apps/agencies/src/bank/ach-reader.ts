@@ -27,16 +27,21 @@ const number = (line: string, from: number, to: number): number => {
 
 function routingIsSound(routing: string): boolean {
   const weights = [3, 7, 1, 3, 7, 1, 3, 7, 1];
-  return /^\d{9}$/.test(routing) && [...routing].reduce((total, digit, index) => total + Number(digit) * (weights[index] ?? 0), 0) % 10 === 0;
+  return (
+    /^\d{9}$/.test(routing) &&
+    [...routing].reduce((total, digit, index) => total + Number(digit) * (weights[index] ?? 0), 0) % 10 === 0
+  );
 }
 
 /** Reads and checks a file; throws AchFault with the bank's code when it must be refused. */
 export function readAch(content: string): AchFile {
   const lines = content.split('\r\n').filter((line) => line !== '');
-  if (lines.length === 0 || lines.length % 10 !== 0) throw new AchFault('F-BLOCK', 'the file is not in whole blocks of ten records');
+  if (lines.length === 0 || lines.length % 10 !== 0)
+    throw new AchFault('F-BLOCK', 'the file is not in whole blocks of ten records');
   if (lines.some((line) => line.length !== 94)) throw new AchFault('F-LEN', 'a record is not 94 characters long');
   const [header, batch] = lines;
-  if (!header?.startsWith('101') || !batch?.startsWith('5')) throw new AchFault('F-HEAD', 'file or batch header is missing');
+  if (!header?.startsWith('101') || !batch?.startsWith('5'))
+    throw new AchFault('F-HEAD', 'file or batch header is missing');
   if (cut(batch, 51, 53) !== 'CCD') throw new AchFault('B-SEC', 'only CCD is taken');
   const effectiveShort = cut(batch, 70, 75);
   const effective = `20${effectiveShort.slice(0, 2)}-${effectiveShort.slice(2, 4)}-${effectiveShort.slice(4)}`;
@@ -46,13 +51,17 @@ export function readAch(content: string): AchFile {
   lines.forEach((line, index) => {
     if (line[0] !== '6') return;
     const addenda = lines[index + 1] ?? '';
-    if (addenda[0] !== '7' || !addenda.includes('TXP*')) throw new AchFault('E-ADD', 'a tax payment has no TXP addenda');
+    if (addenda[0] !== '7' || !addenda.includes('TXP*'))
+      throw new AchFault('E-ADD', 'a tax payment has no TXP addenda');
     if (!routingIsSound(cut(line, 4, 12))) throw new AchFault('E-RTN', 'a receiving routing number is wrong');
     hash += number(line, 4, 11);
     details += 2;
     const amount = number(line, 30, 39);
     const parts = cut(addenda, 4, 83).trim().replace(/\\$/, '').split('*');
-    const inTxp = parts.slice(5).filter((_, position) => position % 2 === 0).reduce((total, part) => total + Number(part), 0);
+    const inTxp = parts
+      .slice(5)
+      .filter((_, position) => position % 2 === 0)
+      .reduce((total, part) => total + Number(part), 0);
     if (inTxp !== amount) throw new AchFault('E-TXP', 'the TXP amounts do not add up to the entry');
     payments.push({ amount, receiver: cut(line, 55, 76).trim(), txp: parts.join('*') });
   });
@@ -60,8 +69,10 @@ export function readAch(content: string): AchFile {
   const batchControl = lines.find((line) => line[0] === '8');
   const fileControl = lines.find((line) => line[0] === '9' && !/^9+$/.test(line));
   if (!batchControl || !fileControl) throw new AchFault('F-CTL', 'a control record is missing');
-  if (number(batchControl, 33, 44) !== total || number(fileControl, 44, 55) !== total) throw new AchFault('F-TOT', 'the control totals differ from the entries');
-  if (number(batchControl, 11, 20) !== hash % 10_000_000_000 || number(fileControl, 22, 31) !== hash % 10_000_000_000) throw new AchFault('F-HASH', 'the entry hash is wrong');
+  if (number(batchControl, 33, 44) !== total || number(fileControl, 44, 55) !== total)
+    throw new AchFault('F-TOT', 'the control totals differ from the entries');
+  if (number(batchControl, 11, 20) !== hash % 10_000_000_000 || number(fileControl, 22, 31) !== hash % 10_000_000_000)
+    throw new AchFault('F-HASH', 'the entry hash is wrong');
   if (number(batchControl, 5, 10) !== details) throw new AchFault('F-CNT', 'the entry and addenda count is wrong');
   return { effective, total, payments };
 }

@@ -6,7 +6,11 @@ import { AchFault, readAch } from './ach-reader.js';
 export function takeFile(store: Store, submission: Submission): void {
   try {
     const file = readAch(submission.content);
-    submission.notes = { effective: file.effective, total: (file.total / 100).toFixed(2), payments: String(file.payments.length) };
+    submission.notes = {
+      effective: file.effective,
+      total: (file.total / 100).toFixed(2),
+      payments: String(file.payments.length),
+    };
     if (!isBankOpen(file.effective) || file.effective <= store.records.today) {
       refuse(submission, 'B-DATE', `the effective entry date ${file.effective} cannot be met`);
       return;
@@ -34,7 +38,12 @@ export function startOfDay(records: Records, next: (name: string) => number): vo
     }
     const returnDay = effective === '' ? '9999-12-31' : bankDaysAfter(effective, 1);
     if (submission.state === 'settled' && submission.notes['willReturn'] && returnDay <= records.today) {
-      Object.assign(submission, { state: 'returned', code: submission.notes['willReturn'], message: 'Insufficient funds', isFinal: true });
+      Object.assign(submission, {
+        state: 'returned',
+        code: submission.notes['willReturn'],
+        message: 'Insufficient funds',
+        isFinal: true,
+      });
     }
     // Two banking days after settlement a credit can no longer come back.
     if (submission.state === 'settled' && bankDaysAfter(effective, 2) <= records.today) submission.isFinal = true;

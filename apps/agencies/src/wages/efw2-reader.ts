@@ -6,8 +6,14 @@ export interface WageRefusal {
 }
 
 const MONEY = [
-  ['Wages, Tips and Other Compensation', 188, 10], ['Federal Income Tax Withheld', 199, 25], ['Social Security Wages', 210, 40], ['Social Security Tax Withheld', 221, 55],
-  ['Medicare Wages and Tips', 232, 70], ['Medicare Tax Withheld', 243, 85], ['Section 401(k)', 287, 145], ['Roth 401(k)', 441, 370],
+  ['Wages, Tips and Other Compensation', 188, 10],
+  ['Federal Income Tax Withheld', 199, 25],
+  ['Social Security Wages', 210, 40],
+  ['Social Security Tax Withheld', 221, 55],
+  ['Medicare Wages and Tips', 232, 70],
+  ['Medicare Tax Withheld', 243, 85],
+  ['Section 401(k)', 287, 145],
+  ['Roth 401(k)', 441, 370],
 ] as const;
 const OASDI_BASE: Readonly<Record<string, number>> = { '2025': 17_610_000, '2026': 18_450_000 };
 
@@ -17,18 +23,32 @@ const amount = (line: string, from: number, length: number): number => Number(cu
 function ssnFault(ssn: string): string | null {
   if (!/^\d{9}$/.test(ssn)) return 'is not nine digits';
   const area = ssn.slice(0, 3);
-  return area === '000' || area === '666' || area >= '900' || ssn.slice(3, 5) === '00' || ssn.endsWith('0000') ? 'cannot have been issued' : null;
+  return area === '000' || area === '666' || area >= '900' || ssn.slice(3, 5) === '00' || ssn.endsWith('0000')
+    ? 'cannot have been issued'
+    : null;
 }
 
 /** Every refusal of a wage file; empty when it can be accepted. `refusedNumbers` are numbers that fail the name match. */
-export function judgeWageFile(content: string, refusedNumbers: readonly string[], today: string): { refusals: WageRefusal[]; people: number; year: string; ein: string } {
+export function judgeWageFile(
+  content: string,
+  refusedNumbers: readonly string[],
+  today: string,
+): { refusals: WageRefusal[]; people: number; year: string; ein: string } {
   const refusals: WageRefusal[] = [];
   const refuse = (code: string, field: string, message: string): void => void refusals.push({ code, field, message });
   const lines = content.split('\r\n').filter((line) => line !== '');
   const nothing = { people: 0, year: '', ein: '' };
-  if (lines.some((line) => line.length !== 512)) return { refusals: [{ code: 'REC-LEN', field: 'file', message: 'A record is not 512 positions long.' }], ...nothing };
+  if (lines.some((line) => line.length !== 512))
+    return {
+      refusals: [{ code: 'REC-LEN', field: 'file', message: 'A record is not 512 positions long.' }],
+      ...nothing,
+    };
   const order = lines.map((line) => line.slice(0, 2)).join(' ');
-  if (!/^RA RE (RW )+RT RF$/.test(order)) return { refusals: [{ code: 'REC-ORDER', field: 'file', message: 'The records are not RA, RE, RW, RT, RF.' }], ...nothing };
+  if (!/^RA RE (RW )+RT RF$/.test(order))
+    return {
+      refusals: [{ code: 'REC-ORDER', field: 'file', message: 'The records are not RA, RE, RW, RT, RF.' }],
+      ...nothing,
+    };
   const [submitter = '', employer = ''] = lines;
   const wages = lines.filter((line) => line.startsWith('RW'));
   const totals = lines.find((line) => line.startsWith('RT')) ?? '';
@@ -45,23 +65,40 @@ export function judgeWageFile(content: string, refusedNumbers: readonly string[]
     const ssn = cut(line, 3, 9);
     const fault = ssnFault(ssn);
     if (fault) refuse('RW-SSN', `${record} Social Security Number (SSN)`, `The social security number ${fault}.`);
-    if (seen.has(ssn)) refuse('RW-SSN-DUP', `${record} Social Security Number (SSN)`, 'The social security number stands twice in the file.');
+    if (seen.has(ssn))
+      refuse(
+        'RW-SSN-DUP',
+        `${record} Social Security Number (SSN)`,
+        'The social security number stands twice in the file.',
+      );
     seen.add(ssn);
-    if (refusedNumbers.includes(ssn)) refuse('RW-NAME-MATCH', `${record} Employee Last Name`, 'Name and social security number do not belong together.');
-    if (cut(line, 12, 15).trim() === '') refuse('RW-FIRST', `${record} Employee First Name`, 'The first name is blank.');
+    if (refusedNumbers.includes(ssn))
+      refuse(
+        'RW-NAME-MATCH',
+        `${record} Employee Last Name`,
+        'Name and social security number do not belong together.',
+      );
+    if (cut(line, 12, 15).trim() === '')
+      refuse('RW-FIRST', `${record} Employee First Name`, 'The first name is blank.');
     if (cut(line, 42, 20).trim() === '') refuse('RW-LAST', `${record} Employee Last Name`, 'The last name is blank.');
     const oasdiWages = amount(line, 210, 11);
     const oasdiTax = amount(line, 221, 11);
     const base = OASDI_BASE[year];
-    if (base !== undefined && oasdiWages > base) refuse('RW-SSW-MAX', `${record} Social Security Wages`, 'Social security wages are over the base.');
-    if (Math.abs(oasdiTax - Math.round(oasdiWages * 0.062)) > 60) refuse('RW-SST', `${record} Social Security Tax Withheld`, 'Social security tax does not follow from the wages.');
-    if (amount(line, 232, 11) < oasdiWages) refuse('RW-MCW', `${record} Medicare Wages and Tips`, 'Medicare wages are less than social security wages.');
+    if (base !== undefined && oasdiWages > base)
+      refuse('RW-SSW-MAX', `${record} Social Security Wages`, 'Social security wages are over the base.');
+    if (Math.abs(oasdiTax - Math.round(oasdiWages * 0.062)) > 60)
+      refuse('RW-SST', `${record} Social Security Tax Withheld`, 'Social security tax does not follow from the wages.');
+    if (amount(line, 232, 11) < oasdiWages)
+      refuse('RW-MCW', `${record} Medicare Wages and Tips`, 'Medicare wages are less than social security wages.');
   });
   for (const [name, from, inTotals] of MONEY) {
     const added = wages.reduce((running, line) => running + amount(line, from, 11), 0);
-    if (added !== amount(totals, inTotals, 15)) refuse('RT-TOTAL', `RT ${name}`, `The total of ${name} differs from the records.`);
+    if (added !== amount(totals, inTotals, 15))
+      refuse('RT-TOTAL', `RT ${name}`, `The total of ${name} differs from the records.`);
   }
-  if (amount(totals, 3, 7) !== wages.length) refuse('RT-COUNT', 'RT Number of RW Records', 'The number of RW records is wrong.');
-  if (amount(last, 8, 9) !== wages.length) refuse('RF-COUNT', 'RF Number of RW Records', 'The number of RW records is wrong.');
+  if (amount(totals, 3, 7) !== wages.length)
+    refuse('RT-COUNT', 'RT Number of RW Records', 'The number of RW records is wrong.');
+  if (amount(last, 8, 9) !== wages.length)
+    refuse('RF-COUNT', 'RF Number of RW Records', 'The number of RW records is wrong.');
   return { refusals, people: wages.length, year, ein };
 }

@@ -40,8 +40,10 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     publicUrl: env['ZAKAT_PUBLIC_URL'] ?? `http://localhost:${env['PORT'] ?? '4300'}`,
     webFolder: env['ZAKAT_WEB'] ?? null,
   };
-  if (!Number.isInteger(config.port) || config.port < 0 || config.port > 65535) faults.push('PORT must be a port number');
-  if (config.clock === 'simulated' && config.clockToken.length < 16) faults.push('ZAKAT_CLOCK_TOKEN must have at least 16 characters when the clock is simulated');
+  if (!Number.isInteger(config.port) || config.port < 0 || config.port > 65535)
+    faults.push('PORT must be a port number');
+  if (config.clock === 'simulated' && config.clockToken.length < 16)
+    faults.push('ZAKAT_CLOCK_TOKEN must have at least 16 characters when the clock is simulated');
   if (faults.length > 0) throw new Error(`Zakat cannot start:\n  ${faults.join('\n  ')}`);
   return config;
 }

@@ -9,6 +9,7 @@ export const centsColumn = {
 /** Cents of a raw SQL value (the driver gives bigint and sums as text). */
 export const rawCents = (value: unknown): Cents => {
   const parsed = Number(value);
-  if (value === null || value === undefined || !Number.isSafeInteger(parsed)) throw new RangeError('not an amount from the database');
+  if (value === null || value === undefined || !Number.isSafeInteger(parsed))
+    throw new RangeError('not an amount from the database');
   return cents(parsed);
 };

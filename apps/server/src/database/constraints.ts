@@ -3,11 +3,20 @@ import { Refusal, conflict, refuseField } from '../http/refusal.js';
 /** What a broken constraint means to a person. One map; a name that is not here is a fault of ours. */
 const CONSTRAINTS: Readonly<Record<string, () => Refusal>> = {
   client_key_unique: () => refuseField('key', 'Another client has this key.', 'Choose another key.'),
-  app_user_email_unique: () => refuseField('email', 'Somebody signs in with this e-mail already.', 'Use another e-mail.'),
-  employee_number_unique: () => refuseField('number', 'Another person of this client has this number.', 'Take the next free number.'),
-  employee_ssn_unique: () => refuseField('ssn', 'Another person of this client has this social security number.', 'Look that person up, or correct the number.'),
-  tax_account_from_unique: () => refuseField('from', 'This account already has an entry from that day.', 'Use another day.'),
-  payroll_regular_unique: () => conflict('A regular payroll for this period exists already. Open it, or make an extra payroll.'),
+  app_user_email_unique: () =>
+    refuseField('email', 'Somebody signs in with this e-mail already.', 'Use another e-mail.'),
+  employee_number_unique: () =>
+    refuseField('number', 'Another person of this client has this number.', 'Take the next free number.'),
+  employee_ssn_unique: () =>
+    refuseField(
+      'ssn',
+      'Another person of this client has this social security number.',
+      'Look that person up, or correct the number.',
+    ),
+  tax_account_from_unique: () =>
+    refuseField('from', 'This account already has an entry from that day.', 'Use another day.'),
+  payroll_regular_unique: () =>
+    conflict('A regular payroll for this period exists already. Open it, or make an extra payroll.'),
   paycheck_unique: () => conflict('This payroll was posted by somebody else a moment ago.'),
   ledger_entry_once: () => conflict('This was recorded already.'),
   remittance_item_live_unique: () => conflict('Another remittance already covers one of these liabilities.'),
@@ -22,7 +31,8 @@ interface DriverError {
 
 export function constraintRefusal(thrown: unknown): Refusal | null {
   const driver = (thrown as { driverError?: DriverError } | null)?.driverError;
-  if (driver?.code === '40001' || driver?.code === '40P01') return conflict('Somebody else changed this at the same moment. Look again, then repeat.');
+  if (driver?.code === '40001' || driver?.code === '40P01')
+    return conflict('Somebody else changed this at the same moment. Look again, then repeat.');
   const make = driver?.constraint === undefined ? undefined : CONSTRAINTS[driver.constraint];
   return make ? make() : null;
 }

@@ -13,4 +13,13 @@ pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 export const ENTITIES = [Firm, Client, TaxAccount, BankAccount, Employee, Payroll, Remittance, RemittanceItem, Filing];
 
 export const makeDataSource = (url: string): DataSource =>
-  new DataSource({ type: 'postgres', url, entities: ENTITIES, migrations: [FirstSchema1760000000000], migrationsTransactionMode: 'each', synchronize: false, poolSize: 20, applicationName: 'zakat' });
+  new DataSource({
+    type: 'postgres',
+    url,
+    entities: ENTITIES,
+    migrations: [FirstSchema1760000000000],
+    migrationsTransactionMode: 'each',
+    synchronize: false,
+    poolSize: 20,
+    applicationName: 'zakat',
+  });

@@ -4,8 +4,10 @@ import { wireClasses, type FieldSchema } from '@zakat/contract/field';
 
 function property(schema: FieldSchema): Parameters<typeof ApiProperty>[0] {
   const shared = { required: schema.isOptional !== true, nullable: schema.nullable === true };
-  if (schema.of) return { ...shared, type: schema.of(), isArray: schema.type === 'array' } as Parameters<typeof ApiProperty>[0];
-  if (schema.isMap) return { ...shared, type: 'object', additionalProperties: true } as unknown as Parameters<typeof ApiProperty>[0];
+  if (schema.of)
+    return { ...shared, type: schema.of(), isArray: schema.type === 'array' } as Parameters<typeof ApiProperty>[0];
+  if (schema.isMap)
+    return { ...shared, type: 'object', additionalProperties: true } as unknown as Parameters<typeof ApiProperty>[0];
   if (schema.type === 'array') return { ...shared, type: 'array', items: { type: schema.items ?? 'string' } };
   return {
     ...shared,
@@ -21,6 +23,11 @@ export function openApiDocument(app: INestApplication): OpenAPIObject {
   for (const [owner, fields] of wireClasses()) {
     for (const [name, schema] of fields) ApiProperty(property(schema))(owner.prototype as object, name);
   }
-  const options = new DocumentBuilder().setTitle('Zakat').setDescription('Amounts are whole cents; days are YYYY-MM-DD.').setVersion('1').addCookieAuth('zakat_session').build();
+  const options = new DocumentBuilder()
+    .setTitle('Zakat')
+    .setDescription('Amounts are whole cents; days are YYYY-MM-DD.')
+    .setVersion('1')
+    .addCookieAuth('zakat_session')
+    .build();
   return SwaggerModule.createDocument(app, options);
 }

@@ -23,9 +23,19 @@ export class ProblemFilter implements ExceptionFilter {
     if (thrown instanceof HttpException) return new Refusal(thrown.getStatus(), 'http', thrown.message);
     const reference = randomUUID();
     // Name and place only: messages and driver details may carry people's names and numbers.
-    const error = thrown instanceof Error ? `${thrown.name} ${(thrown.stack ?? '').split('\n').filter((line) => line.includes(' at ')).slice(0, 6).map((line) => line.trim()).join(' | ')}` : typeof thrown;
+    const error =
+      thrown instanceof Error
+        ? `${thrown.name} ${(thrown.stack ?? '')
+            .split('\n')
+            .filter((line) => line.includes(' at '))
+            .slice(0, 6)
+            .map((line) => line.trim())
+            .join(' | ')}`
+        : typeof thrown;
     const code = (thrown as { code?: unknown }).code;
-    this.logger.error(`${reference} ${request.method} ${request.path.replace(/[0-9a-f-]{36}/g, ':id')} ${error} ${typeof code === 'string' ? code : ''}`);
+    this.logger.error(
+      `${reference} ${request.method} ${request.path.replace(/[0-9a-f-]{36}/g, ':id')} ${error} ${typeof code === 'string' ? code : ''}`,
+    );
     return new Refusal(500, 'internal', `This could not be done, and nothing was changed. Reference: ${reference}.`);
   }
 }

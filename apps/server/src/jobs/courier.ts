@@ -27,7 +27,12 @@ export class Courier implements OnModuleInit {
 
   onModuleInit(): void {
     this.jobs.register(
-      () => this.database.runWithoutFirm(async (manager) => ((await manager.query('SELECT id, firm_id FROM outbox_due()')) as { id: string; firm_id: string }[]).map((row) => ({ firmId: row.firm_id, outboxId: row.id }))),
+      () =>
+        this.database.runWithoutFirm(async (manager) =>
+          ((await manager.query('SELECT id, firm_id FROM outbox_due()')) as { id: string; firm_id: string }[]).map(
+            (row) => ({ firmId: row.firm_id, outboxId: row.id }),
+          ),
+        ),
       (job) => this.attend(job),
     );
   }
@@ -38,14 +43,24 @@ export class Courier implements OnModuleInit {
     try {
       return await this.database.run(actor, async (manager) => {
         // Two workers never hold the same row; the lock lasts as long as the call, which has a time limit.
-        const rows = (await manager.query(`SELECT * FROM outbox WHERE id = $1 AND status <> 'answered' FOR UPDATE SKIP LOCKED`, [job.outboxId])) as OutboxRow[];
+        const rows = (await manager.query(
+          `SELECT * FROM outbox WHERE id = $1 AND status <> 'answered' FOR UPDATE SKIP LOCKED`,
+          [job.outboxId],
+        )) as OutboxRow[];
         const row = rows[0];
         if (!row) return null;
         return row.status === 'waiting' ? this.send(manager, row) : this.ask(manager, actor, row);
       });
     } catch (error) {
       // Only the kind of failure is kept: an answer may quote what was sent.
-      const reason = error instanceof Error ? (error.name === 'TimeoutError' ? 'no answer in time' : error.name === 'TypeError' ? 'the receiver cannot be reached' : error.message.slice(0, 120)) : 'unknown';
+      const reason =
+        error instanceof Error
+          ? error.name === 'TimeoutError'
+            ? 'no answer in time'
+            : error.name === 'TypeError'
+              ? 'the receiver cannot be reached'
+              : error.message.slice(0, 120)
+          : 'unknown';
       this.logger.warn(`outbox ${job.outboxId}: ${reason}`);
       return this.database.run(actor, async (manager) => {
         const [rows] = (await manager.query(
@@ -58,22 +73,38 @@ export class Courier implements OnModuleInit {
   }
 
   private target(kind: OutboxKind): string {
-    return { 'ach-file': `${this.config.bankUrl}/files`, 'return-941': `${this.config.returnsUrl}/submissions`, 'wage-file': `${this.config.wagesUrl}/submissions` }[kind];
+    return {
+      'ach-file': `${this.config.bankUrl}/files`,
+      'return-941': `${this.config.returnsUrl}/submissions`,
+      'wage-file': `${this.config.wagesUrl}/submissions`,
+    }[kind];
   }
 
   private async send(manager: EntityManager, row: OutboxRow): Promise<number> {
     const document = await this.documents.load(manager, row.document_id);
     const response = await fetch(this.target(row.kind), {
-      method: 'POST', body: new Uint8Array(document.content), headers: { 'Content-Type': document.mediaType, 'Idempotency-Key': row.idempotency_key, 'X-File-Name': document.name }, signal: AbortSignal.timeout(TIMEOUT),
+      method: 'POST',
+      body: new Uint8Array(document.content),
+      headers: {
+        'Content-Type': document.mediaType,
+        'Idempotency-Key': row.idempotency_key,
+        'X-File-Name': document.name,
+      },
+      signal: AbortSignal.timeout(TIMEOUT),
     });
     if (response.status !== 202) throw new Error(`the receiver answered ${response.status}`);
     const { reference } = (await response.json()) as { reference: string };
-    await manager.query(`UPDATE outbox SET status = 'sent', agency_reference = $2, attempts = 0, last_error = NULL, next_at = now() + interval '1 second' WHERE id = $1`, [row.id, reference]);
+    await manager.query(
+      `UPDATE outbox SET status = 'sent', agency_reference = $2, attempts = 0, last_error = NULL, next_at = now() + interval '1 second' WHERE id = $1`,
+      [row.id, reference],
+    );
     return 1;
   }
 
   private async ask(manager: EntityManager, actor: Actor, row: OutboxRow): Promise<number | null> {
-    const response = await fetch(`${this.target(row.kind)}/${encodeURIComponent(row.agency_reference ?? '')}`, { signal: AbortSignal.timeout(TIMEOUT) });
+    const response = await fetch(`${this.target(row.kind)}/${encodeURIComponent(row.agency_reference ?? '')}`, {
+      signal: AbortSignal.timeout(TIMEOUT),
+    });
     if (!response.ok) throw new Error(`the receiver answered ${response.status}`);
     const answer = (await response.json()) as BankAnswer & AgencyAnswer;
     if (row.kind === 'ach-file') await this.remittances.apply(manager, actor, row.subject_id, answer);
@@ -83,7 +114,10 @@ export class Courier implements OnModuleInit {
       return null;
     }
     const wait = Math.min(LONGEST_WAIT, 2 ** Math.min(row.attempts, 6));
-    await manager.query(`UPDATE outbox SET attempts = attempts + 1, last_error = NULL, next_at = now() + $2 * interval '1 second' WHERE id = $1`, [row.id, wait]);
+    await manager.query(
+      `UPDATE outbox SET attempts = attempts + 1, last_error = NULL, next_at = now() + $2 * interval '1 second' WHERE id = $1`,
+      [row.id, wait],
+    );
     return wait;
   }
 }

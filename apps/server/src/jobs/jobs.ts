@@ -24,7 +24,12 @@ export class Jobs implements OnModuleInit, OnApplicationShutdown {
   private attend: Attend | null = null;
 
   constructor(@Inject(CONFIG) config: Config) {
-    this.boss = new PgBoss({ connectionString: config.databaseUrl, schema: 'jobs', max: 4, application_name: 'zakat-jobs' } as ConstructorParameters<typeof PgBoss>[0]);
+    this.boss = new PgBoss({
+      connectionString: config.databaseUrl,
+      schema: 'jobs',
+      max: 4,
+      application_name: 'zakat-jobs',
+    } as ConstructorParameters<typeof PgBoss>[0]);
     this.boss.on('error', (error) => this.logger.error(error.name));
   }
 
@@ -74,6 +79,7 @@ export class Jobs implements OnModuleInit, OnApplicationShutdown {
 
   private async attendOne(job: AttendJob): Promise<void> {
     const wait = await this.attend?.(job);
-    if (wait !== null && wait !== undefined) await this.boss.send(ATTEND, job, { startAfter: wait, singletonKey: `${job.outboxId} later` });
+    if (wait !== null && wait !== undefined)
+      await this.boss.send(ATTEND, job, { startAfter: wait, singletonKey: `${job.outboxId} later` });
   }
 }

@@ -28,13 +28,29 @@ export class Executor {
     const transition = machine.transitions.find((candidate) => candidate.act === step.act);
     if (!transition) throw new Error(`${machine.name} has no act ${step.act}`);
     const preparedBy = machine.name === 'payroll' ? 'created_by' : 'prepared_by';
-    const rows = (await manager.query(`SELECT status, version, ${preparedBy} AS prepared_by FROM ${machine.table} WHERE id = $1 FOR UPDATE`, [step.id])) as Subject[];
+    const rows = (await manager.query(
+      `SELECT status, version, ${preparedBy} AS prepared_by FROM ${machine.table} WHERE id = $1 FOR UPDATE`,
+      [step.id],
+    )) as Subject[];
     const subject = rows[0];
     if (!subject) throw notFound(machine.name);
-    if (step.version !== null && subject.version !== step.version) throw conflict(`Somebody changed this ${machine.name} meanwhile; it is ${subject.status} now. Look again before you act.`);
-    if (!(transition.from as readonly string[]).includes(subject.status)) throw conflict(`This ${machine.name} is ${subject.status}; it cannot be ${PAST[step.act] ?? step.act} now.`);
-    if (!transition.by.includes(actor.role)) throw new Refusal(403, 'role', `A ${actor.role} cannot ${step.act} a ${machine.name}. Ask a ${transition.by.join(' or ')}.`);
-    if (transition.needsSecondPerson && actor.userId === subject.prepared_by && (await this.requiresSecondPerson(manager))) {
+    if (step.version !== null && subject.version !== step.version)
+      throw conflict(
+        `Somebody changed this ${machine.name} meanwhile; it is ${subject.status} now. Look again before you act.`,
+      );
+    if (!(transition.from as readonly string[]).includes(subject.status))
+      throw conflict(`This ${machine.name} is ${subject.status}; it cannot be ${PAST[step.act] ?? step.act} now.`);
+    if (!transition.by.includes(actor.role))
+      throw new Refusal(
+        403,
+        'role',
+        `A ${actor.role} cannot ${step.act} a ${machine.name}. Ask a ${transition.by.join(' or ')}.`,
+      );
+    if (
+      transition.needsSecondPerson &&
+      actor.userId === subject.prepared_by &&
+      (await this.requiresSecondPerson(manager))
+    ) {
       throw new Refusal(403, 'second-person', `You prepared this ${machine.name}; another person must ${step.act} it.`);
     }
     const set = { ...step.set, status: transition.to };
@@ -45,15 +61,32 @@ export class Executor {
       [step.id, subject.status, ...Object.values(set)],
     )) as [unknown, number];
     if (count !== 1) throw conflict(`Somebody changed this ${machine.name} meanwhile. Look again before you act.`);
-    await this.audit.record(manager, actor, `${machine.name}.${step.act}`, machine.name, step.id, { from: subject.status, to: transition.to, ...step.detail });
+    await this.audit.record(manager, actor, `${machine.name}.${step.act}`, machine.name, step.id, {
+      from: subject.status,
+      to: transition.to,
+      ...step.detail,
+    });
   }
 
   private async requiresSecondPerson(manager: EntityManager): Promise<boolean> {
-    const rows = (await manager.query('SELECT requires_second_person FROM firm')) as { requires_second_person: boolean }[];
+    const rows = (await manager.query('SELECT requires_second_person FROM firm')) as {
+      requires_second_person: boolean;
+    }[];
     return rows[0]?.requires_second_person !== false;
   }
 }
 
 const PAST: Readonly<Record<string, string>> = {
-  review: 'reviewed', reopen: 'reopened', post: 'posted', approve: 'approved', withdraw: 'withdrawn', release: 'released', settle: 'settled', return: 'returned', check: 'checked', receive: 'received', accept: 'accepted', reject: 'rejected',
+  review: 'reviewed',
+  reopen: 'reopened',
+  post: 'posted',
+  approve: 'approved',
+  withdraw: 'withdrawn',
+  release: 'released',
+  settle: 'settled',
+  return: 'returned',
+  check: 'checked',
+  receive: 'received',
+  accept: 'accepted',
+  reject: 'rejected',
 };

@@ -5,7 +5,14 @@ export type Schemas = components['schemas'];
 
 /** A refusal of the server, with its code and its list of what is wrong. */
 export class Refused extends Error {
-  constructor(readonly problem: { status: number; detail: string; code: string; problems: { code: string; field: string; severity: string; sentence: string; fix: string }[] }) {
+  constructor(
+    readonly problem: {
+      status: number;
+      detail: string;
+      code: string;
+      problems: { code: string; field: string; severity: string; sentence: string; fix: string }[];
+    },
+  ) {
     super(problem.detail);
   }
 }
@@ -19,9 +26,23 @@ export async function take<T>(call: Promise<{ data?: T; error?: unknown; respons
   try {
     answer = await call;
   } catch {
-    throw new Refused({ status: 0, code: 'offline', detail: 'The server cannot be reached. Nothing was changed; try again.', problems: [] });
+    throw new Refused({
+      status: 0,
+      code: 'offline',
+      detail: 'The server cannot be reached. Nothing was changed; try again.',
+      problems: [],
+    });
   }
   if (answer.response.ok) return answer.data as T;
   const problem = answer.error as Refused['problem'] | undefined;
-  throw new Refused(problem?.detail ? problem : { status: answer.response.status, code: 'http', detail: `The server answered ${answer.response.status}.`, problems: [] });
+  throw new Refused(
+    problem?.detail
+      ? problem
+      : {
+          status: answer.response.status,
+          code: 'http',
+          detail: `The server answered ${answer.response.status}.`,
+          problems: [],
+        },
+  );
 }

@@ -13,43 +13,141 @@ export const clientsQuery = queryOptions({ queryKey: ['clients'], queryFn: () =>
 export const trailQuery = queryOptions({ queryKey: ['trail'], queryFn: () => take(api.GET('/api/audit')) });
 
 const path = (id: string) => ({ params: { path: { id } } });
-export const clientQuery = (id: string) => queryOptions({ queryKey: ['client', id], queryFn: () => take(api.GET('/api/clients/{id}', path(id))) });
-export const employeesQuery = (id: string) => queryOptions({ queryKey: ['client', id, 'employees'], queryFn: () => take(api.GET('/api/clients/{id}/employees', path(id))) });
-export const payrollsQuery = (id: string) => queryOptions({ queryKey: ['client', id, 'payrolls'], queryFn: () => take(api.GET('/api/clients/{id}/payrolls', path(id))) });
-export const nextPayrollQuery = (id: string) => queryOptions({ queryKey: ['client', id, 'next-payroll'], queryFn: () => take(api.GET('/api/clients/{id}/next-payroll', path(id))) });
-export const depositsQuery = (id: string) => queryOptions({ queryKey: ['client', id, 'deposits'], queryFn: () => take(api.GET('/api/clients/{id}/deposits', path(id))) });
-export const remittancesQuery = (id: string) => queryOptions({ queryKey: ['client', id, 'remittances'], queryFn: () => take(api.GET('/api/clients/{id}/remittances', path(id))), refetchInterval: 4000 });
-export const filingsQuery = (id: string) => queryOptions({ queryKey: ['client', id, 'filings'], queryFn: () => take(api.GET('/api/clients/{id}/filings', path(id))), refetchInterval: 4000 });
+export const clientQuery = (id: string) =>
+  queryOptions({ queryKey: ['client', id], queryFn: () => take(api.GET('/api/clients/{id}', path(id))) });
+export const employeesQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['client', id, 'employees'],
+    queryFn: () => take(api.GET('/api/clients/{id}/employees', path(id))),
+  });
+export const payrollsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['client', id, 'payrolls'],
+    queryFn: () => take(api.GET('/api/clients/{id}/payrolls', path(id))),
+  });
+export const nextPayrollQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['client', id, 'next-payroll'],
+    queryFn: () => take(api.GET('/api/clients/{id}/next-payroll', path(id))),
+  });
+export const depositsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['client', id, 'deposits'],
+    queryFn: () => take(api.GET('/api/clients/{id}/deposits', path(id))),
+  });
+export const remittancesQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['client', id, 'remittances'],
+    queryFn: () => take(api.GET('/api/clients/{id}/remittances', path(id))),
+    refetchInterval: 4000,
+  });
+export const filingsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['client', id, 'filings'],
+    queryFn: () => take(api.GET('/api/clients/{id}/filings', path(id))),
+    refetchInterval: 4000,
+  });
 export const tieOutQuery = (id: string, year: number, quarter: string) =>
-  queryOptions({ queryKey: ['client', id, 'tie-out', year, quarter], queryFn: () => take(api.GET('/api/clients/{id}/tie-out', { params: { path: { id }, query: { year, ...(quarter ? { quarter } : {}) } } })) });
+  queryOptions({
+    queryKey: ['client', id, 'tie-out', year, quarter],
+    queryFn: () =>
+      take(
+        api.GET('/api/clients/{id}/tie-out', {
+          params: { path: { id }, query: { year, ...(quarter ? { quarter } : {}) } },
+        }),
+      ),
+  });
 export const ledgerQuery = (id: string, year: number, quarter: string, group: string, of: string) =>
   queryOptions({
     queryKey: ['client', id, 'ledger', year, quarter, group, of],
-    queryFn: () => take(api.GET('/api/clients/{id}/ledger', { params: { path: { id }, query: { year, group, ...(quarter ? { quarter } : {}), ...(of === 'liabilities' || of === 'payments' ? { of } : {}) } } })),
+    queryFn: () =>
+      take(
+        api.GET('/api/clients/{id}/ledger', {
+          params: {
+            path: { id },
+            query: {
+              year,
+              group,
+              ...(quarter ? { quarter } : {}),
+              ...(of === 'liabilities' || of === 'payments' ? { of } : {}),
+            },
+          },
+        }),
+      ),
   });
-export const employeeQuery = (id: string, on: string) => queryOptions({ queryKey: ['employee', id, on], queryFn: () => take(api.GET('/api/employees/{id}', { params: { path: { id }, query: on ? { on } : {} } })) });
+export const employeeQuery = (id: string, on: string) =>
+  queryOptions({
+    queryKey: ['employee', id, on],
+    queryFn: () => take(api.GET('/api/employees/{id}', { params: { path: { id }, query: on ? { on } : {} } })),
+  });
 /** What is being typed must not be replaced underneath; coming back to the page asks anew. */
-export const payrollQuery = (id: string) => queryOptions({ queryKey: ['payroll', id], queryFn: () => take(api.GET('/api/payrolls/{id}', path(id))), staleTime: Infinity, gcTime: 0 });
+export const payrollQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['payroll', id],
+    queryFn: () => take(api.GET('/api/payrolls/{id}', path(id))),
+    staleTime: Infinity,
+    gcTime: 0,
+  });
 /** Follows a remittance while it is on its way. */
-export const remittanceQuery = (id: string) => queryOptions({ queryKey: ['remittance', id], queryFn: () => take(api.GET('/api/remittances/{id}', path(id))), refetchInterval: (query) => (query.state.data?.status === 'released' ? 1500 : false) });
-export const remittanceSlipQuery = (id: string, version: number) => queryOptions({ queryKey: ['remittance', id, 'slip', version], queryFn: () => take(api.GET('/api/remittances/{id}/slip', path(id))) });
+export const remittanceQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['remittance', id],
+    queryFn: () => take(api.GET('/api/remittances/{id}', path(id))),
+    refetchInterval: (query) => (query.state.data?.status === 'released' ? 1500 : false),
+  });
+export const remittanceSlipQuery = (id: string, version: number) =>
+  queryOptions({
+    queryKey: ['remittance', id, 'slip', version],
+    queryFn: () => take(api.GET('/api/remittances/{id}/slip', path(id))),
+  });
 export const filingQuery = (id: string) =>
-  queryOptions({ queryKey: ['filing', id], queryFn: () => take(api.GET('/api/filings/{id}', path(id))), refetchInterval: (query) => (['released', 'received'].includes(query.state.data?.status ?? '') ? 1500 : false) });
-export const filingSlipQuery = (id: string, version: number) => queryOptions({ queryKey: ['filing', id, 'slip', version], queryFn: () => take(api.GET('/api/filings/{id}/slip', path(id))) });
+  queryOptions({
+    queryKey: ['filing', id],
+    queryFn: () => take(api.GET('/api/filings/{id}', path(id))),
+    refetchInterval: (query) => (['released', 'received'].includes(query.state.data?.status ?? '') ? 1500 : false),
+  });
+export const filingSlipQuery = (id: string, version: number) =>
+  queryOptions({
+    queryKey: ['filing', id, 'slip', version],
+    queryFn: () => take(api.GET('/api/filings/{id}/slip', path(id))),
+  });
 
 /** A change: whatever it answers, everything derived is asked for again. */
 function useChange<In, Out>(change: (input: In) => Promise<Out>): UseMutationResult<Out, Refused, In> {
   const queries = useQueryClient();
-  return useMutation<Out, Refused, In>({ mutationFn: change, onSettled: () => queries.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'session' && query.queryKey[0] !== 'payroll' }) });
+  return useMutation<Out, Refused, In>({
+    mutationFn: change,
+    onSettled: () =>
+      queries.invalidateQueries({
+        predicate: (query) => query.queryKey[0] !== 'session' && query.queryKey[0] !== 'payroll',
+      }),
+  });
 }
 
-export const useSignIn = () => useMutation<void, Refused, Schemas['SignIn']>({ mutationFn: async (body) => void (await take(api.POST('/api/session', { body }))) });
-export const useSignOut = () => useMutation<void, Refused, void>({ mutationFn: async () => void (await take(api.DELETE('/api/session'))) });
-export const useSaveClient = (id: string) => useChange((body: Schemas['UpdateClientIdentity']) => take(api.PUT('/api/clients/{id}/identity', { ...path(id), body })));
-export const useSaveEmployee = (id: string) => useChange((body: Schemas['UpdateEmployeeIdentity']) => take(api.PUT('/api/employees/{id}/identity', { ...path(id), body })));
-export const useReveal = (id: string) => useMutation<Schemas['RevealedNumber'], Refused, void>({ mutationFn: () => take(api.POST('/api/employees/{id}/number', path(id))) });
-export const useCreatePayroll = (id: string) => useChange((body: Schemas['CreatePayroll']) => take(api.POST('/api/clients/{id}/payrolls', { ...path(id), body })));
-export const useSavePayroll = (id: string) => useMutation<Schemas['PayrollView'], Refused, Schemas['SavePayroll']>({ mutationFn: (body) => take(api.PUT('/api/payrolls/{id}', { ...path(id), body })) });
+export const useSignIn = () =>
+  useMutation<void, Refused, Schemas['SignIn']>({
+    mutationFn: async (body) => void (await take(api.POST('/api/session', { body }))),
+  });
+export const useSignOut = () =>
+  useMutation<void, Refused, void>({ mutationFn: async () => void (await take(api.DELETE('/api/session'))) });
+export const useSaveClient = (id: string) =>
+  useChange((body: Schemas['UpdateClientIdentity']) =>
+    take(api.PUT('/api/clients/{id}/identity', { ...path(id), body })),
+  );
+export const useSaveEmployee = (id: string) =>
+  useChange((body: Schemas['UpdateEmployeeIdentity']) =>
+    take(api.PUT('/api/employees/{id}/identity', { ...path(id), body })),
+  );
+export const useReveal = (id: string) =>
+  useMutation<Schemas['RevealedNumber'], Refused, void>({
+    mutationFn: () => take(api.POST('/api/employees/{id}/number', path(id))),
+  });
+export const useCreatePayroll = (id: string) =>
+  useChange((body: Schemas['CreatePayroll']) => take(api.POST('/api/clients/{id}/payrolls', { ...path(id), body })));
+export const useSavePayroll = (id: string) =>
+  useMutation<Schemas['PayrollView'], Refused, Schemas['SavePayroll']>({
+    mutationFn: (body) => take(api.PUT('/api/payrolls/{id}', { ...path(id), body })),
+  });
 export const usePayrollAct = (id: string) =>
   useChange(({ act, version }: { act: 'review' | 'reopen' | 'post'; version: number }) => {
     const body = { version };
@@ -57,8 +155,14 @@ export const usePayrollAct = (id: string) =>
     if (act === 'reopen') return take(api.POST('/api/payrolls/{id}/reopen', { ...path(id), body }));
     return take(api.POST('/api/payrolls/{id}/post', { ...path(id), body }));
   });
-export const useDiscardPayroll = (id: string) => useChange(({ version }: { version: number }) => take(api.POST('/api/payrolls/{id}/discard', { ...path(id), body: { version } })));
-export const usePlanRemittance = (id: string) => useChange((body: Schemas['PlanRemittance']) => take(api.POST('/api/clients/{id}/remittances', { ...path(id), body })));
+export const useDiscardPayroll = (id: string) =>
+  useChange(({ version }: { version: number }) =>
+    take(api.POST('/api/payrolls/{id}/discard', { ...path(id), body: { version } })),
+  );
+export const usePlanRemittance = (id: string) =>
+  useChange((body: Schemas['PlanRemittance']) =>
+    take(api.POST('/api/clients/{id}/remittances', { ...path(id), body })),
+  );
 export const useRemittanceAct = (id: string) =>
   useChange(({ act, version }: { act: 'approve' | 'withdraw' | 'release'; version: number }) => {
     const body = { version };
@@ -66,12 +170,16 @@ export const useRemittanceAct = (id: string) =>
     if (act === 'withdraw') return take(api.POST('/api/remittances/{id}/withdraw', { ...path(id), body }));
     return take(api.POST('/api/remittances/{id}/release', { ...path(id), body }));
   });
-export const useCreateFiling = (id: string) => useChange((body: Schemas['CreateFiling']) => take(api.POST('/api/clients/{id}/filings', { ...path(id), body })));
+export const useCreateFiling = (id: string) =>
+  useChange((body: Schemas['CreateFiling']) => take(api.POST('/api/clients/{id}/filings', { ...path(id), body })));
 export const useFilingAct = (id: string) =>
-  useChange(({ act, version, pin }: { act: 'check' | 'reopen' | 'release' | 'sign'; version: number; pin?: string }) => {
-    if (act === 'sign') return take(api.POST('/api/filings/{id}/sign', { ...path(id), body: { version, pin: pin ?? '' } }));
-    const body = { version };
-    if (act === 'check') return take(api.POST('/api/filings/{id}/check', { ...path(id), body }));
-    if (act === 'reopen') return take(api.POST('/api/filings/{id}/reopen', { ...path(id), body }));
-    return take(api.POST('/api/filings/{id}/release', { ...path(id), body }));
-  });
+  useChange(
+    ({ act, version, pin }: { act: 'check' | 'reopen' | 'release' | 'sign'; version: number; pin?: string }) => {
+      if (act === 'sign')
+        return take(api.POST('/api/filings/{id}/sign', { ...path(id), body: { version, pin: pin ?? '' } }));
+      const body = { version };
+      if (act === 'check') return take(api.POST('/api/filings/{id}/check', { ...path(id), body }));
+      if (act === 'reopen') return take(api.POST('/api/filings/{id}/reopen', { ...path(id), body }));
+      return take(api.POST('/api/filings/{id}/release', { ...path(id), body }));
+    },
+  );

@@ -7,7 +7,12 @@ import { Tape, type TapeLine } from '@zakat/core/working/tape';
 
 export interface CalcRequest {
   readonly id: number;
-  readonly people: readonly { readonly key: string; readonly base: JsonObject; readonly entry: TypedEntry; readonly isPaid: boolean }[];
+  readonly people: readonly {
+    readonly key: string;
+    readonly base: JsonObject;
+    readonly entry: TypedEntry;
+    readonly isPaid: boolean;
+  }[];
   /** A figure whose working is wanted, of the first person. */
   readonly figure?: string;
 }
@@ -16,7 +21,12 @@ export interface CalcCheck {
   readonly net: number;
   readonly taxes: readonly { readonly code: string; readonly payer: string; readonly amount: number }[];
   readonly deductions: number;
-  readonly problems: readonly { readonly field: string; readonly severity: string; readonly sentence: string; readonly fix: string }[];
+  readonly problems: readonly {
+    readonly field: string;
+    readonly severity: string;
+    readonly sentence: string;
+    readonly fix: string;
+  }[];
 }
 export interface CalcAnswer {
   readonly id: number;
@@ -36,15 +46,31 @@ export function calculate(request: CalcRequest): CalcAnswer {
     }
     const read = readCase(composeCase(person.base, person.entry));
     if (!read.input) {
-      checks[person.key] = { ...NOTHING, problems: read.issues.map((issue) => ({ field: issue.field, severity: issue.severity, sentence: sentence(issue), fix: fix(issue) })) };
+      checks[person.key] = {
+        ...NOTHING,
+        problems: read.issues.map((issue) => ({
+          field: issue.field,
+          severity: issue.severity,
+          sentence: sentence(issue),
+          fix: fix(issue),
+        })),
+      };
       return;
     }
     const tape = request.figure !== undefined && index === 0 ? new Tape() : undefined;
     const result = computePaycheck(read.input, tape);
     if (tape && request.figure !== undefined) working = tape.figures.get(request.figure) ?? [];
     checks[person.key] = {
-      gross: result.gross, net: result.net, taxes: result.taxes.map(({ code, payer, amount }) => ({ code, payer, amount })), deductions: result.deductions.reduce((total, line) => total + line.amount, 0),
-      problems: result.problems.map((issue) => ({ field: issue.field, severity: issue.severity, sentence: sentence(issue), fix: fix(issue) })),
+      gross: result.gross,
+      net: result.net,
+      taxes: result.taxes.map(({ code, payer, amount }) => ({ code, payer, amount })),
+      deductions: result.deductions.reduce((total, line) => total + line.amount, 0),
+      problems: result.problems.map((issue) => ({
+        field: issue.field,
+        severity: issue.severity,
+        sentence: sentence(issue),
+        fix: fix(issue),
+      })),
     };
   });
   return { id: request.id, checks, working };

@@ -4,22 +4,53 @@ import { calculate } from './calc.worker.js';
 import { COMPUTED, entryOf, rowOf, typed } from './sheet-row.js';
 
 const base = {
-  id: '101', checkDate: '2026-10-30', payFrequency: 'biweekly',
-  employee: { federal: { form: '2020', filingStatus: 'single' }, residence: { state: 'NY' }, work: [{ state: 'NY' }], certificates: { NY: { filingStatus: 'single', allowances: 1 } }, exemptFrom: [] },
-  employer: { unemploymentRates: { NY: '4.1' } }, settings: { supplementalMethod: 'flat' }, yearToDate: { wages: {}, supplementalWages: '0.00' },
+  id: '101',
+  checkDate: '2026-10-30',
+  payFrequency: 'biweekly',
+  employee: {
+    federal: { form: '2020', filingStatus: 'single' },
+    residence: { state: 'NY' },
+    work: [{ state: 'NY' }],
+    certificates: { NY: { filingStatus: 'single', allowances: 1 } },
+    exemptFrom: [],
+  },
+  employer: { unemploymentRates: { NY: '4.1' } },
+  settings: { supplementalMethod: 'flat' },
+  yearToDate: { wages: {}, supplementalWages: '0.00' },
 };
-const person = (earnings: Schemas['EntryEarning'][], deductions: Schemas['EntryDeduction'][] = []): Schemas['PayrollPerson'] => ({
-  employeeId: 'e', isPaid: true, earnings, deductions, number: '101', name: 'Wil Sprague', workState: 'NY', base, previousGross: null, paycheck: { id: null, gross: 0, net: 0, earnings: [], deductions: [], taxes: [], problems: [] },
+const person = (
+  earnings: Schemas['EntryEarning'][],
+  deductions: Schemas['EntryDeduction'][] = [],
+): Schemas['PayrollPerson'] => ({
+  employeeId: 'e',
+  isPaid: true,
+  earnings,
+  deductions,
+  number: '101',
+  name: 'Wil Sprague',
+  workState: 'NY',
+  base,
+  previousGross: null,
+  paycheck: { id: null, gross: 0, net: 0, earnings: [], deductions: [], taxes: [], problems: [] },
 });
-const hourly = (hours: string) => person([{ item: 'regular', hours, rate: '31.40' }], [{ item: '401k', amount: '50.00' }]);
+const hourly = (hours: string) =>
+  person([{ item: 'regular', hours, rate: '31.40' }], [{ item: '401k', amount: '50.00' }]);
 
 describe('a line of the sheet', () => {
   it('gives back the entry it was made of', () => {
-    const earnings = [{ item: 'regular', hours: '80', rate: '31.40' }, { item: 'overtime', hours: '5', rate: '31.40' }, { item: 'salary', amount: '100.00' }];
+    const earnings = [
+      { item: 'regular', hours: '80', rate: '31.40' },
+      { item: 'overtime', hours: '5', rate: '31.40' },
+      { item: 'salary', amount: '100.00' },
+    ];
     expect(entryOf(rowOf(person(earnings)))).toMatchObject({ earnings, deductions: [], isPaid: true });
   });
   it('keeps what has no column: another rate, a commission, union dues', () => {
-    const earnings = [{ item: 'regular', hours: '40', rate: '31.40' }, { item: 'regular', hours: '40', rate: '20.00' }, { item: 'commission', amount: '75.00' }];
+    const earnings = [
+      { item: 'regular', hours: '40', rate: '31.40' },
+      { item: 'regular', hours: '40', rate: '20.00' },
+      { item: 'commission', amount: '75.00' },
+    ];
     const entry = entryOf(rowOf(person(earnings, [{ item: 'union-dues', amount: '5.00' }])));
     expect(entry.earnings).toEqual(earnings);
     expect(entry.deductions).toEqual([{ item: 'union-dues', amount: '5.00' }]);
@@ -27,27 +58,53 @@ describe('a line of the sheet', () => {
   it('a short line replaces the hours and leaves the rest', () => {
     const { row, problem } = typed(rowOf(hourly('80')), 'line', '76 reg 5.5 ot bonus 200');
     expect(problem).toBeNull();
-    expect(entryOf(row)).toMatchObject({ earnings: [{ item: 'regular', hours: '76', rate: '31.40' }, { item: 'overtime', hours: '5.5', rate: '31.40' }, { item: 'bonus', amount: '200' }], deductions: [{ item: '401k', amount: '50.00' }] });
+    expect(entryOf(row)).toMatchObject({
+      earnings: [
+        { item: 'regular', hours: '76', rate: '31.40' },
+        { item: 'overtime', hours: '5.5', rate: '31.40' },
+        { item: 'bonus', amount: '200' },
+      ],
+      deductions: [{ item: '401k', amount: '50.00' }],
+    });
   });
   it('a line that cannot be read changes nothing', () => {
     const before = rowOf(hourly('80'));
     expect(entryOf(typed(before, 'line', '8 holidays').row)).toEqual(entryOf(before));
   });
-  it('takes amounts as a spreadsheet gives them', () => expect(typed(rowOf(hourly('80')), 'bonus', ' $1,250.00 ').row.values['bonus']).toBe('1250.00'));
+  it('takes amounts as a spreadsheet gives them', () =>
+    expect(typed(rowOf(hourly('80')), 'bonus', ' $1,250.00 ').row.values['bonus']).toBe('1250.00'));
 });
 
 describe('the worker', () => {
-  const ask = (hours: string, figure?: string) => calculate({ id: 1, people: [{ key: 'e', base, entry: entryOf(rowOf(hourly(hours))), isPaid: true }], ...(figure ? { figure } : {}) });
+  const ask = (hours: string, figure?: string) =>
+    calculate({
+      id: 1,
+      people: [{ key: 'e', base, entry: entryOf(rowOf(hourly(hours))), isPaid: true }],
+      ...(figure ? { figure } : {}),
+    });
   it('computes what the sheet shows', () => {
     const check = ask('80').checks['e'];
     expect(check?.gross).toBe(251_200);
     const shown = Object.fromEntries(COMPUTED.map((column) => [column.id, check ? column.amount(check) : 0]));
-    expect(shown['gross']).toBe((shown['fit'] ?? 0) + (shown['oasdi'] ?? 0) + (shown['hi'] ?? 0) + (shown['sit'] ?? 0) + (shown['net'] ?? 0) + 5000);
+    expect(shown['gross']).toBe(
+      (shown['fit'] ?? 0) +
+        (shown['oasdi'] ?? 0) +
+        (shown['hi'] ?? 0) +
+        (shown['sit'] ?? 0) +
+        (shown['net'] ?? 0) +
+        5000,
+    );
   });
-  it('writes the working of the figure asked for', () => expect(ask('80', 'US-OASDI-EE').working?.at(-1)).toMatchObject({ value: '155.74', isResult: true }));
+  it('writes the working of the figure asked for', () =>
+    expect(ask('80', 'US-OASDI-EE').working?.at(-1)).toMatchObject({ value: '155.74', isResult: true }));
   it('answers a slip of the finger with a problem, not a figure', () => {
     const check = ask('8o').checks['e'];
     expect([check?.gross, check?.problems[0]?.field]).toEqual([0, 'earnings[0].hours']);
   });
-  it('an unpaid person has no check', () => expect(calculate({ id: 1, people: [{ key: 'e', base, entry: { earnings: [], deductions: [] }, isPaid: false }] }).checks['e']).toMatchObject({ gross: 0, problems: [] }));
+  it('an unpaid person has no check', () =>
+    expect(
+      calculate({ id: 1, people: [{ key: 'e', base, entry: { earnings: [], deductions: [] }, isPaid: false }] }).checks[
+        'e'
+      ],
+    ).toMatchObject({ gross: 0, problems: [] }));
 });

@@ -39,13 +39,29 @@ export function rowOf(person: Schemas['PayrollPerson']): SheetRow {
     values[earning.item] = (isHours ? earning.hours : earning.amount) ?? '';
   }
   for (const deduction of person.deductions) {
-    if ((DEDUCTION_COLUMNS as readonly string[]).includes(deduction.item) && values[deduction.item] === undefined) values[deduction.item] = deduction.amount;
+    if ((DEDUCTION_COLUMNS as readonly string[]).includes(deduction.item) && values[deduction.item] === undefined)
+      values[deduction.item] = deduction.amount;
     else otherDeductions.push(deduction);
   }
   const { paycheck } = person;
   return {
-    employeeId: person.employeeId, number: person.number, name: person.name, state: person.workState, base: person.base, isPaid: person.isPaid, values, otherEarnings, otherDeductions, line: '',
-    check: { gross: paycheck.gross, net: paycheck.net, taxes: paycheck.taxes, deductions: paycheck.deductions.reduce((total, line) => total + line.amount, 0), problems: paycheck.problems },
+    employeeId: person.employeeId,
+    number: person.number,
+    name: person.name,
+    state: person.workState,
+    base: person.base,
+    isPaid: person.isPaid,
+    values,
+    otherEarnings,
+    otherDeductions,
+    line: '',
+    check: {
+      gross: paycheck.gross,
+      net: paycheck.net,
+      taxes: paycheck.taxes,
+      deductions: paycheck.deductions.reduce((total, line) => total + line.amount, 0),
+      problems: paycheck.problems,
+    },
   };
 }
 
@@ -53,35 +69,89 @@ const given = (values: SheetRow['values'], column: string): string => (values[co
 
 export function entryOf(row: SheetRow): Entry {
   const rate = given(row.values, 'rate');
-  const hours = HOUR_COLUMNS.filter((column) => given(row.values, column) !== '').map((item) => ({ item, hours: given(row.values, item), ...(rate === '' ? {} : { rate }) }));
-  const amounts = AMOUNT_COLUMNS.filter((column) => given(row.values, column) !== '').map((item) => ({ item, amount: given(row.values, item) }));
-  const deductions = DEDUCTION_COLUMNS.filter((column) => given(row.values, column) !== '').map((item) => ({ item, amount: given(row.values, item) }));
-  return { employeeId: row.employeeId, isPaid: row.isPaid, earnings: [...hours, ...amounts, ...row.otherEarnings], deductions: [...deductions, ...row.otherDeductions] };
+  const hours = HOUR_COLUMNS.filter((column) => given(row.values, column) !== '').map((item) => ({
+    item,
+    hours: given(row.values, item),
+    ...(rate === '' ? {} : { rate }),
+  }));
+  const amounts = AMOUNT_COLUMNS.filter((column) => given(row.values, column) !== '').map((item) => ({
+    item,
+    amount: given(row.values, item),
+  }));
+  const deductions = DEDUCTION_COLUMNS.filter((column) => given(row.values, column) !== '').map((item) => ({
+    item,
+    amount: given(row.values, item),
+  }));
+  return {
+    employeeId: row.employeeId,
+    isPaid: row.isPaid,
+    earnings: [...hours, ...amounts, ...row.otherEarnings],
+    deductions: [...deductions, ...row.otherDeductions],
+  };
 }
 
 /** A row after one cell was typed over. A short line replaces the hours it names and clears the others. */
 export function typed(row: SheetRow, column: string, value: string): { row: SheetRow; problem: string | null } {
-  const text = value.trim().replace(/^\$/, '').replace(/,(?=\d{3}(?:\D|$))/g, '');
+  const text = value
+    .trim()
+    .replace(/^\$/, '')
+    .replace(/,(?=\d{3}(?:\D|$))/g, '');
   if (column === 'isPaid') return { row: { ...row, isPaid: value === 'true' }, problem: null };
   if (column !== 'line') return { row: { ...row, values: { ...row.values, [column]: text } }, problem: null };
   const { values, problem } = readShortLine(value);
   if (problem !== null) return { row: { ...row, line: value }, problem };
   if (Object.keys(values).length === 0) return { row: { ...row, line: value }, problem: null };
-  const cleared = Object.fromEntries(Object.entries(row.values).filter(([name]) => !(HOUR_COLUMNS as readonly string[]).includes(name)));
+  const cleared = Object.fromEntries(
+    Object.entries(row.values).filter(([name]) => !(HOUR_COLUMNS as readonly string[]).includes(name)),
+  );
   const others = row.otherEarnings.filter((earning) => earning.item !== 'commission' && earning.item !== 'double-time');
   const rate = given(row.values, 'rate');
   const { commission, 'double-time': doubleTime, ...rest } = values;
-  const added = [...(commission === undefined ? [] : [{ item: 'commission', amount: commission }]), ...(doubleTime === undefined ? [] : [{ item: 'double-time', hours: doubleTime, ...(rate === '' ? {} : { rate }) }])];
-  return { row: { ...row, line: value, values: { ...cleared, ...rest }, otherEarnings: [...others, ...added] }, problem: null };
+  const added = [
+    ...(commission === undefined ? [] : [{ item: 'commission', amount: commission }]),
+    ...(doubleTime === undefined ? [] : [{ item: 'double-time', hours: doubleTime, ...(rate === '' ? {} : { rate }) }]),
+  ];
+  return {
+    row: { ...row, line: value, values: { ...cleared, ...rest }, otherEarnings: [...others, ...added] },
+    problem: null,
+  };
 }
 
-export const taxOfCheck = (check: CalcCheck, matches: (code: string) => boolean): number => check.taxes.filter((tax) => tax.payer === 'employee' && matches(tax.code)).reduce((total, tax) => total + tax.amount, 0);
+export const taxOfCheck = (check: CalcCheck, matches: (code: string) => boolean): number =>
+  check.taxes
+    .filter((tax) => tax.payer === 'employee' && matches(tax.code))
+    .reduce((total, tax) => total + tax.amount, 0);
 /** The computed columns: heading, the figure whose working they show, and how to find the amount. */
-export const COMPUTED: readonly { readonly id: string; readonly label: string; readonly figure: (row: SheetRow) => string; readonly amount: (check: CalcCheck) => number }[] = [
+export const COMPUTED: readonly {
+  readonly id: string;
+  readonly label: string;
+  readonly figure: (row: SheetRow) => string;
+  readonly amount: (check: CalcCheck) => number;
+}[] = [
   { id: 'gross', label: 'Gross', figure: () => 'gross', amount: (check) => check.gross },
-  { id: 'fit', label: 'Federal', figure: () => 'US-FIT', amount: (check) => taxOfCheck(check, (code) => code === 'US-FIT') },
-  { id: 'oasdi', label: 'OASDI', figure: () => 'US-OASDI-EE', amount: (check) => taxOfCheck(check, (code) => code === 'US-OASDI-EE') },
-  { id: 'hi', label: 'Medicare', figure: () => 'US-HI-EE', amount: (check) => taxOfCheck(check, (code) => code.startsWith('US-HI')) },
-  { id: 'sit', label: 'State', figure: (row) => `${row.state}-SIT`, amount: (check) => taxOfCheck(check, (code) => code.endsWith('-SIT')) },
+  {
+    id: 'fit',
+    label: 'Federal',
+    figure: () => 'US-FIT',
+    amount: (check) => taxOfCheck(check, (code) => code === 'US-FIT'),
+  },
+  {
+    id: 'oasdi',
+    label: 'OASDI',
+    figure: () => 'US-OASDI-EE',
+    amount: (check) => taxOfCheck(check, (code) => code === 'US-OASDI-EE'),
+  },
+  {
+    id: 'hi',
+    label: 'Medicare',
+    figure: () => 'US-HI-EE',
+    amount: (check) => taxOfCheck(check, (code) => code.startsWith('US-HI')),
+  },
+  {
+    id: 'sit',
+    label: 'State',
+    figure: (row) => `${row.state}-SIT`,
+    amount: (check) => taxOfCheck(check, (code) => code.endsWith('-SIT')),
+  },
   { id: 'net', label: 'Net', figure: () => 'net', amount: (check) => check.net },
 ];

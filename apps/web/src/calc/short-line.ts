@@ -1,6 +1,18 @@
 /** Words of a short line and the column each fills. */
 const WORDS: Readonly<Record<string, HourColumn | AmountColumn>> = {
-  reg: 'regular', regular: 'regular', ot: 'overtime', overtime: 'overtime', dt: 'double-time', hol: 'holiday', holiday: 'holiday', sick: 'sick', vac: 'vacation', vacation: 'vacation', bonus: 'bonus', comm: 'commission', commission: 'commission',
+  reg: 'regular',
+  regular: 'regular',
+  ot: 'overtime',
+  overtime: 'overtime',
+  dt: 'double-time',
+  hol: 'holiday',
+  holiday: 'holiday',
+  sick: 'sick',
+  vac: 'vacation',
+  vacation: 'vacation',
+  bonus: 'bonus',
+  comm: 'commission',
+  commission: 'commission',
 };
 export type HourColumn = 'regular' | 'overtime' | 'double-time' | 'holiday' | 'sick' | 'vacation';
 export type AmountColumn = 'bonus' | 'commission';
@@ -16,7 +28,11 @@ export interface ShortLine {
  * that word came first. A lone number is regular hours.
  */
 export function readShortLine(text: string): ShortLine {
-  const tokens = text.trim().toLowerCase().split(/[\s,;]+/).filter((token) => token !== '');
+  const tokens = text
+    .trim()
+    .toLowerCase()
+    .split(/[\s,;]+/)
+    .filter((token) => token !== '');
   const values: Partial<Record<HourColumn | AmountColumn, string>> = {};
   let number: string | null = null;
   let word: HourColumn | AmountColumn | null = null;
@@ -30,7 +46,8 @@ export function readShortLine(text: string): ShortLine {
   for (const token of tokens) {
     const column = WORDS[token];
     let problem: string | null = null;
-    if (column === undefined && !/^\d+(\.\d+)?$/.test(token)) return { values: {}, problem: `${token} is not known; use reg, ot, dt, hol, sick, vac, bonus, comm` };
+    if (column === undefined && !/^\d+(\.\d+)?$/.test(token))
+      return { values: {}, problem: `${token} is not known; use reg, ot, dt, hol, sick, vac, bonus, comm` };
     if (column === undefined) {
       if (word !== null) problem = put(word, token);
       else if (number !== null) return { values: {}, problem: `${number} has no word beside it` };

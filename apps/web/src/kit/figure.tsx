@@ -15,10 +15,26 @@ export function Figure({ amount, isPencil, working, label }: FigureProps): React
   const { show } = useWorking();
   if (amount === null) return <span className="figure" data-zero aria-label="none" />;
   const text = amount === 0 ? '–' : showDollars(cents(amount));
-  const marks = { 'data-pencil': isPencil || undefined, 'data-negative': amount < 0 || undefined, 'data-zero': amount === 0 || undefined };
-  if (!working) return <span className="figure" {...marks}>{text}</span>;
+  const marks = {
+    'data-pencil': isPencil || undefined,
+    'data-negative': amount < 0 || undefined,
+    'data-zero': amount === 0 || undefined,
+  };
+  if (!working)
+    return (
+      <span className="figure" {...marks}>
+        {text}
+      </span>
+    );
   return (
-    <button type="button" className="figure" {...marks} aria-label={`${label ?? 'Amount'} ${text}: show the working`} onFocus={() => show(working())} onClick={() => show(working(), true)}>
+    <button
+      type="button"
+      className="figure"
+      {...marks}
+      aria-label={`${label ?? 'Amount'} ${text}: show the working`}
+      onFocus={() => show(working())}
+      onClick={() => show(working(), true)}
+    >
       {text}
     </button>
   );

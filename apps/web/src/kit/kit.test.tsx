@@ -30,12 +30,39 @@ const show = (node: ReactNode) =>
 
 describe('a figure', () => {
   it('always has cents, a true minus, and a dash for zero', () => {
-    show(<><Figure amount={123456} /><Figure amount={-5} /><Figure amount={0} /></>);
+    show(
+      <>
+        <Figure amount={123456} />
+        <Figure amount={-5} />
+        <Figure amount={0} />
+      </>,
+    );
     for (const text of ['1,234.56', '−0.05', '–']) expect(screen.getByText(text)).toBeTruthy();
   });
   it('opens its working with the source, and says what is not verified', () => {
-    const parameter = { name: 'Wage base', value: '184,500.00', from: '2026-01-01', publication: 'Contribution and Benefit Base', edition: '2026', place: 'table', verified: false, doubt: 'Recalled.' };
-    show(<Figure amount={6200} label="OASDI" working={() => ({ title: 'OASDI of somebody', lines: [{ label: 'Wage base', value: '184,500.00', parameter }, { label: 'OASDI', value: '62.00', isResult: true }] })} />);
+    const parameter = {
+      name: 'Wage base',
+      value: '184,500.00',
+      from: '2026-01-01',
+      publication: 'Contribution and Benefit Base',
+      edition: '2026',
+      place: 'table',
+      verified: false,
+      doubt: 'Recalled.',
+    };
+    show(
+      <Figure
+        amount={6200}
+        label="OASDI"
+        working={() => ({
+          title: 'OASDI of somebody',
+          lines: [
+            { label: 'Wage base', value: '184,500.00', parameter },
+            { label: 'OASDI', value: '62.00', isResult: true },
+          ],
+        })}
+      />,
+    );
     fireEvent.click(screen.getByRole('button', { name: /OASDI 62.00/ }));
     const pane = within(screen.getByRole('complementary', { name: 'Working' }));
     expect(pane.getByText(/Contribution and Benefit Base \(2026\)/)).toBeTruthy();
@@ -51,7 +78,17 @@ describe('a status', () => {
   });
 });
 
-const slip: Slip = { title: 'Form 941 taxes', act: 'release', figures: [{ label: 'Settles', value: 'Mon 16 Nov 2026' }], leaves: '1.00 leaves.', becomesImpossible: 'No calling back.', wayBack: 'Claim it.', checks: [{ label: 'The file adds up', isPassed: true, says: '' }], mayRelease: true, file: '101' };
+const slip: Slip = {
+  title: 'Form 941 taxes',
+  act: 'release',
+  figures: [{ label: 'Settles', value: 'Mon 16 Nov 2026' }],
+  leaves: '1.00 leaves.',
+  becomesImpossible: 'No calling back.',
+  wayBack: 'Claim it.',
+  checks: [{ label: 'The file adds up', isPassed: true, says: '' }],
+  mayRelease: true,
+  file: '101',
+};
 describe('the release slip', () => {
   it('acts once however often it is clicked', () => {
     const act = jest.fn(() => new Promise<void>(() => undefined));
@@ -61,19 +98,44 @@ describe('the release slip', () => {
     expect(act).toHaveBeenCalledTimes(1);
   });
   it('cannot act while a check fails, and says which', () => {
-    show(<ReleaseSlip slip={{ ...slip, mayRelease: false, checks: [{ label: 'The file adds up', isPassed: false, says: 'It does not.' }] }} actLabel="Release" isBusy={false} onAct={() => Promise.resolve()} onClose={() => undefined} />);
+    show(
+      <ReleaseSlip
+        slip={{
+          ...slip,
+          mayRelease: false,
+          checks: [{ label: 'The file adds up', isPassed: false, says: 'It does not.' }],
+        }}
+        actLabel="Release"
+        isBusy={false}
+        onAct={() => Promise.resolve()}
+        onClose={() => undefined}
+      />,
+    );
     expect((screen.getByRole('button', { name: 'Release' }) as HTMLButtonElement).disabled).toBe(true);
     expect(screen.getByText('It does not.')).toBeTruthy();
   });
   it('says what leaves, what becomes impossible and the way back', () => {
-    show(<ReleaseSlip slip={slip} actLabel="Release" isBusy={false} onAct={() => Promise.resolve()} onClose={() => undefined} />);
+    show(
+      <ReleaseSlip
+        slip={slip}
+        actLabel="Release"
+        isBusy={false}
+        onAct={() => Promise.resolve()}
+        onClose={() => undefined}
+      />,
+    );
     for (const text of [slip.leaves, slip.becomesImpossible, slip.wayBack]) expect(screen.getByText(text)).toBeTruthy();
   });
 });
 
 describe('the tie-out sheet', () => {
   const rows: TieRow[] = [
-    { key: 'US-FIT', label: 'Federal income tax', stations: { register: 100, ledger: 100, deposits: 40, returns: null, 'wage-statements': null }, differences: [{ from: 'ledger', to: 'deposits', amount: -60, cause: 'timing', says: 'not yet due' }] },
+    {
+      key: 'US-FIT',
+      label: 'Federal income tax',
+      stations: { register: 100, ledger: 100, deposits: 40, returns: null, 'wage-statements': null },
+      differences: [{ from: 'ledger', to: 'deposits', amount: -60, cause: 'timing', says: 'not yet due' }],
+    },
   ];
   it('joins what agrees, breaks where it differs, and leaves what has no station', () => {
     show(<TieOutSheet rows={rows} cellWorking={() => ({ title: '', lines: [] })} />);
@@ -89,8 +151,21 @@ describe('the tie-out sheet', () => {
 
 describe('a problem', () => {
   it('leads to its field and back', () => {
-    show(<Problems title="Not yet" details={[{ field: 'client.nameControl', severity: 'error', sentence: 'It does not match.', fix: 'Correct it.' }]} route={(field) => correctionPath(field, 'c1', '/filings/f1')} />);
-    expect(screen.getByRole('link', { name: 'Go to the field' }).getAttribute('href')).toBe('/clients/c1/facts?field=nameControl&back=%2Ffilings%2Ff1');
+    show(
+      <Problems
+        title="Not yet"
+        details={[
+          { field: 'client.nameControl', severity: 'error', sentence: 'It does not match.', fix: 'Correct it.' },
+        ]}
+        route={(field) => correctionPath(field, 'c1', '/filings/f1')}
+      />,
+    );
+    expect(screen.getByRole('link', { name: 'Go to the field' }).getAttribute('href')).toBe(
+      '/clients/c1/facts?field=nameControl&back=%2Ffilings%2Ff1',
+    );
   });
-  it('of a person leads to the person', () => expect(correctionPath('employee.00000000-0000-0000-0000-000000000001.ssn', 'c1', '/filings/f1')).toBe('/employees/00000000-0000-0000-0000-000000000001?field=ssn&back=%2Ffilings%2Ff1'));
+  it('of a person leads to the person', () =>
+    expect(correctionPath('employee.00000000-0000-0000-0000-000000000001.ssn', 'c1', '/filings/f1')).toBe(
+      '/employees/00000000-0000-0000-0000-000000000001?field=ssn&back=%2Ffilings%2Ff1',
+    ));
 });

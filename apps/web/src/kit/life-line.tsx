@@ -18,15 +18,28 @@ export function LifeLine({ marks, on, onPick }: Props): ReactNode {
   const days = [...marks.map((mark) => mark.day), on].sort();
   const first = addDays(parseDate(days[0] ?? on) ?? on, -30);
   const last = addDays(parseDate(days.at(-1) ?? on) ?? on, 60);
-  const x = scaleLinear().domain([0, daysBetween(first, last)]).range([10, WIDTH - 10]);
+  const x = scaleLinear()
+    .domain([0, daysBetween(first, last)])
+    .range([10, WIDTH - 10]);
   const at = (day: string): number => x(daysBetween(first, parseDate(day) ?? on));
-  const grouped = [...new Set(marks.map((mark) => mark.day))].map((day) => ({ day, labels: marks.filter((mark) => mark.day === day).map((mark) => mark.label) }));
+  const grouped = [...new Set(marks.map((mark) => mark.day))].map((day) => ({
+    day,
+    labels: marks.filter((mark) => mark.day === day).map((mark) => mark.label),
+  }));
   return (
     <div className="lifeline">
       <svg viewBox={`0 0 ${WIDTH} 58`} role="group" aria-label="Life line">
         <path d={`M10 30H${WIDTH - 10}`} stroke="var(--ink)" />
         {grouped.map(({ day, labels }) => (
-          <g key={day} role="button" tabIndex={0} aria-label={`${day} ${labels.length > 1 ? `${labels.length} entries: ${labels.join(', ')}` : labels.join('')}`} style={{ cursor: 'pointer' }} onClick={() => onPick(day)} onKeyDown={(event) => event.key === 'Enter' && onPick(day)}>
+          <g
+            key={day}
+            role="button"
+            tabIndex={0}
+            aria-label={`${day} ${labels.length > 1 ? `${labels.length} entries: ${labels.join(', ')}` : labels.join('')}`}
+            style={{ cursor: 'pointer' }}
+            onClick={() => onPick(day)}
+            onKeyDown={(event) => event.key === 'Enter' && onPick(day)}
+          >
             <path d={`M${at(day)} 22V38`} stroke="var(--ink)" strokeWidth={2} />
             <text x={at(day)} y={52} textAnchor={at(day) > WIDTH - 160 ? 'end' : 'start'}>
               {day} {labels.length > 1 ? `${labels.length} entries` : labels[0]}

@@ -11,7 +11,15 @@ interface Detail {
 /** Where a field of a problem is corrected; null when it is on this page. */
 export type Route = (field: string) => string | null;
 
-export function Problems({ details, title, route }: { readonly details: readonly Detail[]; readonly title: string; readonly route?: Route }): ReactNode {
+export function Problems({
+  details,
+  title,
+  route,
+}: {
+  readonly details: readonly Detail[];
+  readonly title: string;
+  readonly route?: Route;
+}): ReactNode {
   if (details.length === 0) return null;
   const severity = details.some((detail) => detail.severity === 'error') ? 'error' : 'warning';
   return (
@@ -35,7 +43,8 @@ export function Problems({ details, title, route }: { readonly details: readonly
 export function RefusedNote({ error, route }: { readonly error: Error | null; readonly route?: Route }): ReactNode {
   if (!error) return null;
   const details = error instanceof Refused ? error.problem.problems : [];
-  if (details.length > 0) return <Problems title="This cannot be done yet" details={details} {...(route ? { route } : {})} />;
+  if (details.length > 0)
+    return <Problems title="This cannot be done yet" details={details} {...(route ? { route } : {})} />;
   return (
     <div className="problem" role="alert">
       {error.message}

@@ -42,7 +42,12 @@ export function ReleaseSlip({ slip, actLabel, isBusy, onAct, onClose }: Props): 
     heading.current?.focus();
   }, []);
   return (
-    <section className="slip" data-act={slip.act} aria-label="Release slip" onKeyDown={(event) => event.key === 'Escape' && onClose()}>
+    <section
+      className="slip"
+      data-act={slip.act}
+      aria-label="Release slip"
+      onKeyDown={(event) => event.key === 'Escape' && onClose()}
+    >
       <span className="word">{slip.act === 'rehearsal' ? 'rehearsal: nothing leaves' : 'release slip'}</span>
       <h2 ref={heading} tabIndex={-1}>
         {slip.title}

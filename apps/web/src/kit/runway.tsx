@@ -31,7 +31,9 @@ export function Runway({ from, days, marks, range, onRange }: Props): ReactNode 
     if (mark.amount === null) below.set(mark.day, (below.get(mark.day) ?? 0) + 1);
     else out.set(mark.day, (out.get(mark.day) ?? 0) + mark.amount);
   }
-  const height = scaleSqrt().domain([0, max(out.values()) ?? 1]).range([0, 52]);
+  const height = scaleSqrt()
+    .domain([0, max(out.values()) ?? 1])
+    .range([0, 52]);
   const start = useRef<string | null>(null);
   const [hover, setHover] = useState<string | null>(null);
   const dayAt = (event: React.PointerEvent<SVGSVGElement>): string => {
@@ -49,7 +51,16 @@ export function Runway({ from, days, marks, range, onRange }: Props): ReactNode 
   };
   return (
     <div className="runway">
-      <svg viewBox={`0 0 ${WIDTH} 118`} role="img" aria-label={`Runway: ${days} days from ${from}`} style={{ touchAction: 'none', cursor: 'crosshair' }} onPointerDown={(event) => (start.current = dayAt(event))} onPointerMove={(event) => setHover(dayAt(event))} onPointerLeave={() => setHover(null)} onPointerUp={(event) => finish(dayAt(event))}>
+      <svg
+        viewBox={`0 0 ${WIDTH} 118`}
+        role="img"
+        aria-label={`Runway: ${days} days from ${from}`}
+        style={{ touchAction: 'none', cursor: 'crosshair' }}
+        onPointerDown={(event) => (start.current = dayAt(event))}
+        onPointerMove={(event) => setHover(dayAt(event))}
+        onPointerLeave={() => setHover(null)}
+        onPointerUp={(event) => finish(dayAt(event))}
+      >
         <defs>
           <pattern id="closed" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
             <path d="M0 0V5" stroke="var(--rule)" strokeWidth="1.4" />
@@ -64,20 +75,36 @@ export function Runway({ from, days, marks, range, onRange }: Props): ReactNode 
           const parsed = parseDate(day);
           return (
             <g key={day}>
-              {(chosen(day) || hover === day) && <rect x={left - 1} y={8} width={width + 2} height={94} fill="var(--paper-deep)" />}
-              {isClosed && <rect x={left} y={18} width={width} height={GROUND - 18} fill="url(#closed)" opacity={0.8} />}
+              {(chosen(day) || hover === day) && (
+                <rect x={left - 1} y={8} width={width + 2} height={94} fill="var(--paper-deep)" />
+              )}
+              {isClosed && (
+                <rect x={left} y={18} width={width} height={GROUND - 18} fill="url(#closed)" opacity={0.8} />
+              )}
               {money > 0 && (
                 <rect x={left} width={width} y={GROUND - height(money)} height={height(money)} fill="var(--act)">
                   <title>{`${day}: ${showDollars(cents(money))} out`}</title>
                 </rect>
               )}
               {Array.from({ length: Math.min(3, below.get(day) ?? 0) }, (_, index) => (
-                <circle key={index} cx={left + width / 2} cy={GROUND + 8 + index * 8} r={2.8} fill="none" stroke="var(--ink)" strokeWidth={1.4} />
+                <circle
+                  key={index}
+                  cx={left + width / 2}
+                  cy={GROUND + 8 + index * 8}
+                  r={2.8}
+                  fill="none"
+                  stroke="var(--ink)"
+                  strokeWidth={1.4}
+                />
               ))}
               {isMonday && parsed && (
                 <text x={left} y={114}>
                   {Number(day.slice(8))}.{' '}
-                  {['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'][Number(day.slice(5, 7)) - 1]}
+                  {
+                    ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'][
+                      Number(day.slice(5, 7)) - 1
+                    ]
+                  }
                 </text>
               )}
               {!isMonday && dayNumber(day) - dayNumber(from) < 7 && (

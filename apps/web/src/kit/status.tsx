@@ -8,14 +8,36 @@ interface Look {
 
 /** Every status word with its shape; a shape never stands without its word. */
 const LOOKS: Readonly<Record<string, Look>> = {
-  open: { shape: 'ring' }, draft: { shape: 'ring' }, planned: { shape: 'half', tone: 'wait' }, reviewed: { shape: 'half', tone: 'wait' }, checked: { shape: 'half', tone: 'wait' }, approved: { shape: 'half', tone: 'wait' },
-  released: { shape: 'half' }, received: { shape: 'half' }, posted: { shape: 'disc' }, settled: { shape: 'disc' }, accepted: { shape: 'disc' }, returned: { shape: 'struck', tone: 'wrong' }, rejected: { shape: 'struck', tone: 'wrong' }, withdrawn: { shape: 'held' },
+  open: { shape: 'ring' },
+  draft: { shape: 'ring' },
+  planned: { shape: 'half', tone: 'wait' },
+  reviewed: { shape: 'half', tone: 'wait' },
+  checked: { shape: 'half', tone: 'wait' },
+  approved: { shape: 'half', tone: 'wait' },
+  released: { shape: 'half' },
+  received: { shape: 'half' },
+  posted: { shape: 'disc' },
+  settled: { shape: 'disc' },
+  accepted: { shape: 'disc' },
+  returned: { shape: 'struck', tone: 'wrong' },
+  rejected: { shape: 'struck', tone: 'wrong' },
+  withdrawn: { shape: 'held' },
 };
 
 function Mark({ shape }: { readonly shape: Shape }): ReactNode {
   return (
-    <svg width="13" height="13" viewBox="0 0 13 13" aria-hidden="true" fill="none" stroke="currentColor" strokeWidth="1.5">
-      {shape !== 'held' && <circle cx="6.5" cy="6.5" r="5" fill={shape === 'disc' || shape === 'struck' ? 'currentColor' : 'none'} />}
+    <svg
+      width="13"
+      height="13"
+      viewBox="0 0 13 13"
+      aria-hidden="true"
+      fill="none"
+      stroke="currentColor"
+      strokeWidth="1.5"
+    >
+      {shape !== 'held' && (
+        <circle cx="6.5" cy="6.5" r="5" fill={shape === 'disc' || shape === 'struck' ? 'currentColor' : 'none'} />
+      )}
       {shape === 'half' && <path d="M6.5 1.5a5 5 0 0 1 0 10z" fill="currentColor" stroke="none" />}
       {shape === 'struck' && <path d="M1 12 12 1" stroke="var(--paper)" strokeWidth="2.2" />}
       {shape === 'held' && <path d="M3 1H1v11h2M10 1h2v11h-2M6.5 4.2a2.3 2.3 0 1 1 0 4.6 2.3 2.3 0 0 1 0-4.6" />}

@@ -8,14 +8,25 @@ export interface TieRow {
   readonly key: string;
   readonly label: string;
   readonly stations: Readonly<Record<string, unknown>>;
-  readonly differences: readonly { readonly from: string; readonly to: string; readonly amount: number; readonly cause: string; readonly says: string }[];
+  readonly differences: readonly {
+    readonly from: string;
+    readonly to: string;
+    readonly amount: number;
+    readonly cause: string;
+    readonly says: string;
+  }[];
 }
 export const STATION_LABELS: readonly (readonly [key: string, label: string])[] = [
-  ['register', 'Register'], ['ledger', 'Ledger'], ['deposits', 'Deposits'], ['returns', 'Returns'], ['wage-statements', 'W-2s'],
+  ['register', 'Register'],
+  ['ledger', 'Ledger'],
+  ['deposits', 'Deposits'],
+  ['returns', 'Returns'],
+  ['wage-statements', 'W-2s'],
 ];
 const CAUSES: Readonly<Record<string, string>> = { rounding: 'rounding', timing: 'timing', 'to-fix': 'to fix' };
 const signed = (amount: number): string => (amount > 0 ? `+${showDollars(cents(amount))}` : showDollars(cents(amount)));
-const valueOf = (row: TieRow, station: string): number | null => (typeof row.stations[station] === 'number' ? row.stations[station] : null);
+const valueOf = (row: TieRow, station: string): number | null =>
+  typeof row.stations[station] === 'number' ? row.stations[station] : null;
 
 interface Props {
   readonly rows: readonly TieRow[];
@@ -29,19 +40,38 @@ function Join({ row, from, to }: { readonly row: TieRow; readonly from: string; 
     const working: Working = {
       title: `${row.label}: ${signed(difference.amount)}`,
       lines: [
-        { label: `${STATION_LABELS.find(([key]) => key === difference.from)?.[1] ?? ''}`, value: showDollars(cents(valueOf(row, difference.from) ?? 0)) },
-        { label: `${STATION_LABELS.find(([key]) => key === difference.to)?.[1] ?? ''}`, value: showDollars(cents(valueOf(row, difference.to) ?? 0)) },
-        { label: 'Difference', value: signed(difference.amount), how: `${CAUSES[difference.cause] ?? ''}: ${difference.says}`, isResult: true },
+        {
+          label: `${STATION_LABELS.find(([key]) => key === difference.from)?.[1] ?? ''}`,
+          value: showDollars(cents(valueOf(row, difference.from) ?? 0)),
+        },
+        {
+          label: `${STATION_LABELS.find(([key]) => key === difference.to)?.[1] ?? ''}`,
+          value: showDollars(cents(valueOf(row, difference.to) ?? 0)),
+        },
+        {
+          label: 'Difference',
+          value: signed(difference.amount),
+          how: `${CAUSES[difference.cause] ?? ''}: ${difference.says}`,
+          isResult: true,
+        },
       ],
     };
     return (
-      <button type="button" className="break" data-cause={difference.cause} data-break onFocus={() => show(working)} onClick={() => show(working, true)}>
+      <button
+        type="button"
+        className="break"
+        data-cause={difference.cause}
+        data-break
+        onFocus={() => show(working)}
+        onClick={() => show(working, true)}
+      >
         <b>{signed(difference.amount)}</b>
         <span>{difference.cause === 'to-fix' ? difference.says : CAUSES[difference.cause]}</span>
       </button>
     );
   }
-  if (valueOf(row, from) !== null && valueOf(row, to) !== null) return <span className="line" role="img" aria-label="agree" />;
+  if (valueOf(row, from) !== null && valueOf(row, to) !== null)
+    return <span className="line" role="img" aria-label="agree" />;
   return <span className="far" aria-hidden="true" />;
 }
 
@@ -82,7 +112,15 @@ export function TieOutSheet({ rows, cellWorking }: Props): ReactNode {
                         <Join row={row} from={before[0]} to={key} />
                       </td>
                     )}
-                    <td>{amount === null ? null : <Figure amount={amount} label={`${row.label}, ${label}`} working={() => cellWorking(row, key)} />}</td>
+                    <td>
+                      {amount === null ? null : (
+                        <Figure
+                          amount={amount}
+                          label={`${row.label}, ${label}`}
+                          working={() => cellWorking(row, key)}
+                        />
+                      )}
+                    </td>
                   </Fragment>
                 );
               })}

@@ -3,7 +3,13 @@ import type { ReactNode } from 'react';
 import { RefusedNote } from './problems.js';
 
 /** Shows a query's data, or that it is coming, or why it is not. */
-export function Waiting<T>({ query, children }: { readonly query: UseQueryResult<T>; readonly children: (data: T) => ReactNode }): ReactNode {
+export function Waiting<T>({
+  query,
+  children,
+}: {
+  readonly query: UseQueryResult<T>;
+  readonly children: (data: T) => ReactNode;
+}): ReactNode {
   if (query.data !== undefined) return children(query.data);
   if (query.isError) {
     return (

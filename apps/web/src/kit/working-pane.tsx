@@ -17,9 +17,14 @@ function Source({ parameter }: { readonly parameter: Parameter }): ReactNode {
   return (
     <>
       <small className="source">
-        {parameter.name}: {parameter.value}. In force from {parameter.from}. {parameter.publication} ({parameter.edition}), {parameter.place}.
+        {parameter.name}: {parameter.value}. In force from {parameter.from}. {parameter.publication} (
+        {parameter.edition}), {parameter.place}.
       </small>
-      {!parameter.verified && <small className="doubt">Not yet verified against the print.{parameter.doubt ? ` ${parameter.doubt}` : ''}</small>}
+      {!parameter.verified && (
+        <small className="doubt">
+          Not yet verified against the print.{parameter.doubt ? ` ${parameter.doubt}` : ''}
+        </small>
+      )}
     </>
   );
 }

@@ -12,7 +12,15 @@ import { WorkingProvider, useWorking } from '../kit/working.js';
 import { Palette } from './palette.js';
 
 const KEYS: readonly (readonly [key: string, what: string])[] = [
-  ['l', 'the ladder'], ['c', 'clients'], ['t', 'the trail'], ['w, or Ctrl . while typing', 'open or close the working'], ['Ctrl K', 'go anywhere by name'], ['n', 'next difference, on a tie-out sheet'], ['arrows, Enter', 'move and type in a payroll sheet'], ['Ctrl Z', 'undo in a payroll sheet'], ['?', 'this list'],
+  ['l', 'the ladder'],
+  ['c', 'clients'],
+  ['t', 'the trail'],
+  ['w, or Ctrl . while typing', 'open or close the working'],
+  ['Ctrl K', 'go anywhere by name'],
+  ['n', 'next difference, on a tie-out sheet'],
+  ['arrows, Enter', 'move and type in a payroll sheet'],
+  ['Ctrl Z', 'undo in a payroll sheet'],
+  ['?', 'this list'],
 ];
 
 function FramedPage(): ReactNode {
@@ -33,11 +41,29 @@ function FramedPage(): ReactNode {
     ['?', () => setShown('keys')],
   ]);
   // These work while typing as well.
-  useHotkeys([['mod+K', () => setShown('palette')], ['mod+.', toggle]], []);
-  if (error instanceof Refused && error.problem.status === 401) return <Navigate to={`/sign-in?next=${encodeURIComponent(location.pathname + location.search)}`} replace />;
-  if (error) return <div className="page"><RefusedNote error={error} /></div>;
+  useHotkeys(
+    [
+      ['mod+K', () => setShown('palette')],
+      ['mod+.', toggle],
+    ],
+    [],
+  );
+  if (error instanceof Refused && error.problem.status === 401)
+    return <Navigate to={`/sign-in?next=${encodeURIComponent(location.pathname + location.search)}`} replace />;
+  if (error)
+    return (
+      <div className="page">
+        <RefusedNote error={error} />
+      </div>
+    );
   if (!session) return null;
-  const leave = (): void => signOut.mutate(undefined, { onSettled: () => { queries.clear(); void navigate('/sign-in'); } });
+  const leave = (): void =>
+    signOut.mutate(undefined, {
+      onSettled: () => {
+        queries.clear();
+        void navigate('/sign-in');
+      },
+    });
   return (
     <div className="frame">
       <header className="masthead">
@@ -45,7 +71,9 @@ function FramedPage(): ReactNode {
           Zakat
         </NavLink>
         <nav aria-label="Places">
-          <NavLink to="/" end>Ladder</NavLink>
+          <NavLink to="/" end>
+            Ladder
+          </NavLink>
           <NavLink to="/clients">Clients</NavLink>
           <NavLink to="/trail">Trail</NavLink>
         </nav>
@@ -55,10 +83,18 @@ function FramedPage(): ReactNode {
         <span className="who">
           {session.user.name}, {session.user.role}
         </span>
-        <button type="button" className="plain" onClick={() => setShown('palette')}>find</button>
-        <button type="button" className="plain" onClick={toggle}>{isOpen ? 'close working' : 'working'}</button>
-        <button type="button" className="plain" onClick={toggleColorScheme}>light or dark</button>
-        <button type="button" className="plain" onClick={leave}>sign out</button>
+        <button type="button" className="plain" onClick={() => setShown('palette')}>
+          find
+        </button>
+        <button type="button" className="plain" onClick={toggle}>
+          {isOpen ? 'close working' : 'working'}
+        </button>
+        <button type="button" className="plain" onClick={toggleColorScheme}>
+          light or dark
+        </button>
+        <button type="button" className="plain" onClick={leave}>
+          sign out
+        </button>
       </header>
       <div className="body" data-working={isOpen ? 'open' : 'closed'}>
         <main className="page">
@@ -70,7 +106,9 @@ function FramedPage(): ReactNode {
         <div className="keys">
           {KEYS.map(([key, what]) => (
             <span key={key} style={{ display: 'contents' }}>
-              <span><kbd>{key}</kbd></span>
+              <span>
+                <kbd>{key}</kbd>
+              </span>
               <span>{what}</span>
             </span>
           ))}

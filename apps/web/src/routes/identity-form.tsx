@@ -27,22 +27,38 @@ export function IdentityForm({ fields, values, isSaving, error, onSave }: Props)
   const back = search.get('back');
   const form = useForm({
     initialValues: { ...values },
-    validate: Object.fromEntries(fields.map((field) => [field.name, (value: string) => (value.length > field.max ? `At most ${field.max} characters fit in the files.` : null)])),
+    validate: Object.fromEntries(
+      fields.map((field) => [
+        field.name,
+        (value: string) => (value.length > field.max ? `At most ${field.max} characters fit in the files.` : null),
+      ]),
+    ),
   });
   useEffect(() => {
     if (wanted) document.getElementById(`field-${wanted}`)?.focus();
   }, [wanted]);
   useEffect(() => {
-    if (error instanceof Refused) form.setErrors(Object.fromEntries(error.problem.problems.map((detail) => [detail.field, `${detail.sentence} ${detail.fix}`])));
+    if (error instanceof Refused)
+      form.setErrors(
+        Object.fromEntries(error.problem.problems.map((detail) => [detail.field, `${detail.sentence} ${detail.fix}`])),
+      );
     // Only a new answer of the server sets errors.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [error]);
-  const save = form.onSubmit((given) => onSave(given, () => back?.startsWith('/') && !back.startsWith('//') && void navigate(back)));
+  const save = form.onSubmit((given) =>
+    onSave(given, () => back?.startsWith('/') && !back.startsWith('//') && void navigate(back)),
+  );
   return (
     <form onSubmit={save}>
       <div className="fields">
         {fields.map((field) => (
-          <TextInput key={field.name} id={`field-${field.name}`} label={field.label} description={field.help} {...form.getInputProps(field.name)} />
+          <TextInput
+            key={field.name}
+            id={`field-${field.name}`}
+            label={field.label}
+            description={field.help}
+            {...form.getInputProps(field.name)}
+          />
         ))}
       </div>
       <div className="actions">

@@ -8,7 +8,14 @@ interface Place {
   readonly label: string;
   readonly path: string;
 }
-const CLIENT_PLACES: readonly (readonly [label: string, tail: string])[] = [['tie-out', ''], ['people', '/people'], ['payrolls', '/payrolls'], ['deposits', '/deposits'], ['returns', '/returns'], ['facts', '/facts']];
+const CLIENT_PLACES: readonly (readonly [label: string, tail: string])[] = [
+  ['tie-out', ''],
+  ['people', '/people'],
+  ['payrolls', '/payrolls'],
+  ['deposits', '/deposits'],
+  ['returns', '/returns'],
+  ['facts', '/facts'],
+];
 
 /** Goes to any place by typing parts of its name. */
 export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }): ReactNode {
@@ -17,10 +24,20 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
   const navigate = useNavigate();
   const { data: clients } = useQuery({ ...clientsQuery, enabled: isOpen });
   const places: Place[] = [
-    { label: 'Ladder', path: '/' }, { label: 'Clients', path: '/clients' }, { label: 'Trail', path: '/trail' },
-    ...(clients ?? []).flatMap((client) => CLIENT_PLACES.map(([label, tail]) => ({ label: `${client.legalName}: ${label}`, path: `/clients/${client.id}${tail}` }))),
+    { label: 'Ladder', path: '/' },
+    { label: 'Clients', path: '/clients' },
+    { label: 'Trail', path: '/trail' },
+    ...(clients ?? []).flatMap((client) =>
+      CLIENT_PLACES.map(([label, tail]) => ({
+        label: `${client.legalName}: ${label}`,
+        path: `/clients/${client.id}${tail}`,
+      })),
+    ),
   ];
-  const words = typed.toLowerCase().split(/\s+/).filter((word) => word !== '');
+  const words = typed
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '');
   const found = places.filter((place) => words.every((word) => place.label.toLowerCase().includes(word))).slice(0, 12);
   const go = (place: Place | undefined): void => {
     if (!place) return;
@@ -38,11 +55,26 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
   };
   return (
     <Modal opened={isOpen} onClose={onClose} title="Go to">
-      <TextInput aria-label="Place or client" placeholder="a client, a place" value={typed} onChange={(event) => { setTyped(event.currentTarget.value); setChosen(0); }} onKeyDown={key} data-autofocus />
+      <TextInput
+        aria-label="Place or client"
+        placeholder="a client, a place"
+        value={typed}
+        onChange={(event) => {
+          setTyped(event.currentTarget.value);
+          setChosen(0);
+        }}
+        onKeyDown={key}
+        data-autofocus
+      />
       <table className="ruled">
         <tbody>
           {found.map((place, index) => (
-            <tr key={place.path} className="go" style={index === chosen ? { background: 'var(--paper-deep)' } : {}} onClick={() => go(place)}>
+            <tr
+              key={place.path}
+              className="go"
+              style={index === chosen ? { background: 'var(--paper-deep)' } : {}}
+              onClick={() => go(place)}
+            >
               <td>{place.label}</td>
             </tr>
           ))}

@@ -10,17 +10,25 @@ import { lastDayOf, monthOfQuarter, quarterOf } from './quarter.js';
 const anyDay = fc.integer({ min: dayNumber(date('1950-01-01')), max: dayNumber(date('2150-12-31')) });
 
 describe('days', () => {
-  it.each(['2026-02-29', '2026-13-01', '2026-1-1', '1899-12-31', '2026-04-31', 'today'])('%s is no day', (text) => expect(parseDate(text)).toBeNull());
+  it.each(['2026-02-29', '2026-13-01', '2026-1-1', '1899-12-31', '2026-04-31', 'today'])('%s is no day', (text) =>
+    expect(parseDate(text)).toBeNull(),
+  );
   it('agree with JavaScript’s own calendar', () => {
     fc.assert(
       fc.property(anyDay, (number) => {
         const day = fromDayNumber(number);
         const other = new Date(number * 86_400_000);
-        return day === other.toISOString().slice(0, 10) && weekday(day) === other.getUTCDay() && dayNumber(day) === number;
+        return (
+          day === other.toISOString().slice(0, 10) && weekday(day) === other.getUTCDay() && dayNumber(day) === number
+        );
       }),
     );
   });
-  it('months end where they end', () => expect([addMonths(date('2026-01-31'), 1), addMonths(date('2024-03-31'), -1)]).toEqual(['2026-02-28', '2024-02-29']));
+  it('months end where they end', () =>
+    expect([addMonths(date('2026-01-31'), 1), addMonths(date('2024-03-31'), -1)]).toEqual([
+      '2026-02-28',
+      '2024-02-29',
+    ]));
   it('are shown with the weekday', () => expect(showDate(date('2026-10-22'))).toBe('Thu 22 Oct 2026'));
 });
 
@@ -31,7 +39,9 @@ describe('holidays', () => {
 
   it.each([2024, 2025, 2026, 2027, 2028])('of %s: the legal holidays agree with an independent list', (year) => {
     const ours = holidaysOf(year, 'legal').map((holiday) => holiday.day);
-    const theirs = new Set([...outside.getHolidays(year), ...federal.getHolidays(year)].map((holiday) => holiday.date.slice(0, 10)));
+    const theirs = new Set(
+      [...outside.getHolidays(year), ...federal.getHolidays(year)].map((holiday) => holiday.date.slice(0, 10)),
+    );
     expect(ours.filter((day) => !theirs.has(day))).toEqual([]);
   });
   it('Independence Day 2026 is a Saturday: legal on Friday, while the banks are open', () => {
@@ -39,12 +49,19 @@ describe('holidays', () => {
     expect(holidayOn(date('2026-07-03'), 'banking')).toBeNull();
     expect(isBusinessDay(date('2026-07-03'), 'banking')).toBe(true);
   });
-  it('New Year’s Day 2028 is a Saturday: the legal holiday is kept in 2027', () => expect(holidayOn(date('2027-12-31'), 'legal')?.name).toBe("New Year's Day"));
-  it('a Sunday holiday is kept on Monday by both', () => expect([holidayOn(date('2027-07-05'), 'legal'), holidayOn(date('2027-07-05'), 'banking')].map((holiday) => holiday?.name)).toEqual(['Independence Day', 'Independence Day']));
+  it('New Year’s Day 2028 is a Saturday: the legal holiday is kept in 2027', () =>
+    expect(holidayOn(date('2027-12-31'), 'legal')?.name).toBe("New Year's Day"));
+  it('a Sunday holiday is kept on Monday by both', () =>
+    expect(
+      [holidayOn(date('2027-07-05'), 'legal'), holidayOn(date('2027-07-05'), 'banking')].map(
+        (holiday) => holiday?.name,
+      ),
+    ).toEqual(['Independence Day', 'Independence Day']));
 });
 
 describe('business days', () => {
-  it('15 November 2026 is a Sunday, so Monday', () => expect(onOrAfter(date('2026-11-15'), 'legal')).toBe('2026-11-16'));
+  it('15 November 2026 is a Sunday, so Monday', () =>
+    expect(onOrAfter(date('2026-11-15'), 'legal')).toBe('2026-11-16'));
   it('step over weekends and holidays', () => {
     expect(addBusinessDays(date('2026-11-25'), 1, 'banking')).toBe('2026-11-27');
     expect(addBusinessDays(date('2026-11-27'), -1, 'banking')).toBe('2026-11-25');

@@ -17,7 +17,9 @@ export interface Holiday {
   readonly observed: LocalDate;
 }
 
-type Place = { readonly month: number; readonly day: number } | { readonly month: number; readonly weekday: number; readonly nth: number };
+type Place =
+  | { readonly month: number; readonly day: number }
+  | { readonly month: number; readonly weekday: number; readonly nth: number };
 interface HolidayRule {
   readonly name: string;
   readonly place: Place;

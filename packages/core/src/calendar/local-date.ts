@@ -78,7 +78,8 @@ export interface Span {
   readonly from: LocalDate;
   readonly until: LocalDate | null;
 }
-export const contains = (span: Span, day: LocalDate): boolean => span.from <= day && (span.until === null || day < span.until);
+export const contains = (span: Span, day: LocalDate): boolean =>
+  span.from <= day && (span.until === null || day < span.until);
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];

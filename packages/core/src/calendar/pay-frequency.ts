@@ -1,6 +1,15 @@
 import { addDays, addMonths, dayOf, endOfMonth, makeDate, monthOf, yearOf, type LocalDate } from './local-date.js';
 
-export const PAY_FREQUENCIES = ['weekly', 'biweekly', 'semimonthly', 'monthly', 'quarterly', 'semiannually', 'annually', 'daily'] as const;
+export const PAY_FREQUENCIES = [
+  'weekly',
+  'biweekly',
+  'semimonthly',
+  'monthly',
+  'quarterly',
+  'semiannually',
+  'annually',
+  'daily',
+] as const;
 export type PayFrequency = (typeof PAY_FREQUENCIES)[number];
 
 /** Number of pay periods a year (Publication 15-T, Worksheet 1A, Table 3). Daily is 260. */

@@ -2,9 +2,15 @@ import { describe, expect, it } from '@jest/globals';
 import { runCase, runLine } from './run-case.js';
 
 const good = () => ({
-  id: 'case', checkDate: '2026-03-13', payFrequency: 'biweekly',
+  id: 'case',
+  checkDate: '2026-03-13',
+  payFrequency: 'biweekly',
   employee: {
-    federal: { form: '2020', filingStatus: 'single' }, residence: { state: 'NY' }, work: [{ state: 'NY', share: '1' }], certificates: { NY: { filingStatus: 'single', allowances: 1 } }, exemptFrom: [],
+    federal: { form: '2020', filingStatus: 'single' },
+    residence: { state: 'NY' },
+    work: [{ state: 'NY', share: '1' }],
+    certificates: { NY: { filingStatus: 'single', allowances: 1 } },
+    exemptFrom: [],
   },
   employer: { kind: 'business', unemploymentRates: { NY: '4.1' } },
   earnings: [{ item: 'regular', hours: '80', rate: '25.00' }] as Record<string, unknown>[],
@@ -20,7 +26,10 @@ const codes = (change: (given: Case) => void): string[] => {
 const set = (given: object, path: string, value: unknown): void => {
   const names = path.split('.');
   const last = names.pop() ?? '';
-  const target = names.reduce<Record<string, unknown>>((current, name) => current[name] as Record<string, unknown>, given as Record<string, unknown>);
+  const target = names.reduce<Record<string, unknown>>(
+    (current, name) => current[name] as Record<string, unknown>,
+    given as Record<string, unknown>,
+  );
   target[last] = value;
 };
 
@@ -46,7 +55,11 @@ describe('bad input: a code and a field each, and nothing is computed', () => {
     ['employee.residence.state', 'NJ', 'rule.resident-unknown employee.residence'],
     ['employee.work', [{ state: 'ZZ' }], 'rule.state-unknown employee.work'],
     ['employee.work', [{ state: 'NY' }, { state: 'TX' }], 'rule.several-work-states employee.work'],
-    ['employee.certificates.NY', { filingStatus: 'single', allowances: -1 }, 'input.not-whole employee.certificates.NY.allowances'],
+    [
+      'employee.certificates.NY',
+      { filingStatus: 'single', allowances: -1 },
+      'input.not-whole employee.certificates.NY.allowances',
+    ],
     ['employee.certificates', {}, 'certificate.missing employee.certificates.NY'],
     ['employee.exemptFrom', ['US-NOTHING'], 'input.not-one-of employee.exemptFrom'],
     ['employee.kind', 'partner', 'worker.partner employee.kind'],
@@ -72,16 +85,21 @@ describe('bad input: a code and a field each, and nothing is computed', () => {
     expect(answer.problems.map((problem) => `${problem.code} ${problem.field}`)).toContain(expected);
     expect(answer.taxes).toEqual([]);
     expect(answer.net).toBeNull();
-    for (const problem of answer.problems) expect(`${problem.sentence} ${problem.fix}`).not.toMatch(/\{\w+\}|undefined/);
+    for (const problem of answer.problems)
+      expect(`${problem.sentence} ${problem.fix}`).not.toMatch(/\{\w+\}|undefined/);
   });
   it('all of it at once, not only the first', () => {
-    expect(codes((given) => {
-      set(given, 'checkDate', 'soon');
-      set(given, 'employee.federal.filingStatus', 'x');
-      given.earnings = [{ item: 'lottery' }];
-    })).toHaveLength(3);
+    expect(
+      codes((given) => {
+        set(given, 'checkDate', 'soon');
+        set(given, 'employee.federal.filingStatus', 'x');
+        given.earnings = [{ item: 'lottery' }];
+      }),
+    ).toHaveLength(3);
   });
-  it.each(['', '{', '[]', '"x"', 'null', '12'])('a line that is %p is answered, not thrown', (line) => expect(runLine(line).problems[0]?.code).toBe('input.not-json'));
+  it.each(['', '{', '[]', '"x"', 'null', '12'])('a line that is %p is answered, not thrown', (line) =>
+    expect(runLine(line).problems[0]?.code).toBe('input.not-json'),
+  );
 });
 
 describe('warnings do not stop the work', () => {
@@ -89,7 +107,9 @@ describe('warnings do not stop the work', () => {
     const given = good();
     given.earnings = [{ item: 'regular', hours: '90', rate: '25.00' }];
     const answer = runCase(given);
-    expect(answer.problems.map((problem) => [problem.code, problem.severity])).toEqual([['hours.overtime-suspected', 'warning']]);
+    expect(answer.problems.map((problem) => [problem.code, problem.severity])).toEqual([
+      ['hours.overtime-suspected', 'warning'],
+    ]);
     expect(answer.gross).toBe('2250.00');
   });
 });
@@ -102,12 +122,20 @@ describe('gross-up', () => {
     expect(again.net).toBe('1000.00');
   });
   it('says so when no cent reaches it', () => {
-    const answers = Array.from({ length: 40 }, (_, index) => runCase({ ...good(), earnings: [], grossUp: { item: 'bonus', net: `1000.${String(index).padStart(2, '0')}` } }));
-    const missed = answers.filter((answer) => answer.problems.some((problem) => problem.code === 'gross-up.not-reached'));
-    for (const [index, answer] of answers.entries()) if (!missed.includes(answer)) expect(answer.net).toBe(`1000.${String(index).padStart(2, '0')}`);
+    const answers = Array.from({ length: 40 }, (_, index) =>
+      runCase({ ...good(), earnings: [], grossUp: { item: 'bonus', net: `1000.${String(index).padStart(2, '0')}` } }),
+    );
+    const missed = answers.filter((answer) =>
+      answer.problems.some((problem) => problem.code === 'gross-up.not-reached'),
+    );
+    for (const [index, answer] of answers.entries())
+      if (!missed.includes(answer)) expect(answer.net).toBe(`1000.${String(index).padStart(2, '0')}`);
     expect(missed.length).toBeLessThan(answers.length);
   });
-  it('refuses a net that no pay gives', () => expect(runCase({ ...good(), grossUp: { item: 'bonus', net: '1.00' } }).problems.map((problem) => problem.code)).toContain('gross-up.out-of-range'));
+  it('refuses a net that no pay gives', () =>
+    expect(
+      runCase({ ...good(), grossUp: { item: 'bonus', net: '1.00' } }).problems.map((problem) => problem.code),
+    ).toContain('gross-up.out-of-range'));
 });
 
 describe('the working', () => {
@@ -115,9 +143,17 @@ describe('the working', () => {
     const answer = runCase(good(), true);
     for (const tax of answer.taxes.filter((line) => line.amount !== '0.00')) {
       const lines = answer.working?.[tax.code] ?? [];
-      expect(lines.at(-1)).toMatchObject({ isResult: true, value: Number(tax.amount).toLocaleString('en-US', { minimumFractionDigits: 2 }) });
+      expect(lines.at(-1)).toMatchObject({
+        isResult: true,
+        value: Number(tax.amount).toLocaleString('en-US', { minimumFractionDigits: 2 }),
+      });
     }
     const parameter = answer.working?.['US-FIT']?.find((line) => line.parameter)?.parameter;
-    expect(parameter).toMatchObject({ publication: expect.stringContaining('Publication 15-T'), edition: '2026', from: '2026-01-01', verified: false });
+    expect(parameter).toMatchObject({
+      publication: expect.stringContaining('Publication 15-T'),
+      edition: '2026',
+      from: '2026-01-01',
+      verified: false,
+    });
   });
 });

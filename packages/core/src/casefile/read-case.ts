@@ -4,7 +4,15 @@ import { DEDUCTION_ITEMS, EARNING_ITEMS, findItem, type DeductionItem, type Earn
 import { findState } from '../jurisdictions/states.js';
 import { ZERO, type Cents } from '../money/cents.js';
 import { showPercent, type Rate } from '../money/rate.js';
-import { FILING_STATUSES, MARITAL_STATUSES, type Deduction, type Earning, type FederalCertificate, type PaycheckInput, type StateCertificate } from '../paycheck/input.js';
+import {
+  FILING_STATUSES,
+  MARITAL_STATUSES,
+  type Deduction,
+  type Earning,
+  type FederalCertificate,
+  type PaycheckInput,
+  type StateCertificate,
+} from '../paycheck/input.js';
 import { WAGE_BASES, isTaxCode, type TaxCode, type WageBase } from '../taxes/registry.js';
 import { Reader, isObject } from './reader.js';
 
@@ -17,9 +25,30 @@ export interface ReadCase {
   readonly issues: readonly Issue[];
 }
 
-const CASE_FIELDS = ['id', 'checkDate', 'payFrequency', 'employee', 'employer', 'earnings', 'deductions', 'settings', 'grossUp', 'yearToDate', 'expect', 'source'];
+const CASE_FIELDS = [
+  'id',
+  'checkDate',
+  'payFrequency',
+  'employee',
+  'employer',
+  'earnings',
+  'deductions',
+  'settings',
+  'grossUp',
+  'yearToDate',
+  'expect',
+  'source',
+];
 const NO_CERTIFICATE: FederalCertificate = {
-  form: '2020', filingStatus: 'single', multipleJobs: false, dependentCredit: ZERO, otherIncome: ZERO, deductions: ZERO, extraWithholding: ZERO, exempt: false, nonresidentAlien: false,
+  form: '2020',
+  filingStatus: 'single',
+  multipleJobs: false,
+  dependentCredit: ZERO,
+  otherIncome: ZERO,
+  deductions: ZERO,
+  extraWithholding: ZERO,
+  exempt: false,
+  nonresidentAlien: false,
 };
 
 export function readFederalCertificate(reader: Reader): FederalCertificate {
@@ -35,7 +64,17 @@ export function readFederalCertificate(reader: Reader): FederalCertificate {
       nonresidentAlien: reader.flag('nonresidentAlien'),
     };
   }
-  reader.only(['form', 'filingStatus', 'multipleJobs', 'dependentCredit', 'otherIncome', 'deductions', 'extraWithholding', 'exempt', 'nonresidentAlien']);
+  reader.only([
+    'form',
+    'filingStatus',
+    'multipleJobs',
+    'dependentCredit',
+    'otherIncome',
+    'deductions',
+    'extraWithholding',
+    'exempt',
+    'nonresidentAlien',
+  ]);
   return {
     form: '2020',
     filingStatus: reader.oneOf('filingStatus', FILING_STATUSES) ?? 'single',
@@ -86,11 +125,16 @@ function readEarning(reader: Reader, issues: Issue[]): Earning[] {
   const path = reader.path;
   if (amount !== null && hours !== null) issues.push(problem('earning.both', path, { item: item.label }));
   else if (amount === null && hours === null) issues.push(problem('earning.no-amount', path, { item: item.label }));
-  else if (hours !== null && rate === null) issues.push(problem('earning.hours-without-rate', `${path}.rate`, { item: item.label }));
+  else if (hours !== null && rate === null)
+    issues.push(problem('earning.hours-without-rate', `${path}.rate`, { item: item.label }));
   return [{ item, hours, rate, amount }];
 }
 
-function readItem(reader: Reader, wanted: 'earning' | 'deduction', issues: Issue[]): EarningItem | DeductionItem | null {
+function readItem(
+  reader: Reader,
+  wanted: 'earning' | 'deduction',
+  issues: Issue[],
+): EarningItem | DeductionItem | null {
   const code = reader.text('item');
   if (code === null) return null;
   const item = findItem(code);
@@ -126,8 +170,13 @@ function readRates(reader: Reader | null, issues: Issue[]): Record<string, Rate>
     const value = reader.percent(state);
     if (value === null) continue;
     const highest = findState(state)?.unemployment.highestPlausibleRate;
-    const isImplausible = highest ? value.n * highest.d > highest.n * value.d : value.n * 100 > PLAUSIBLE_ABOVE * value.d;
-    if (isImplausible) issues.push(problem('employer.rate-implausible', `employer.unemploymentRates.${state}`, { rate: showPercent(value) }));
+    const isImplausible = highest
+      ? value.n * highest.d > highest.n * value.d
+      : value.n * 100 > PLAUSIBLE_ABOVE * value.d;
+    if (isImplausible)
+      issues.push(
+        problem('employer.rate-implausible', `employer.unemploymentRates.${state}`, { rate: showPercent(value) }),
+      );
     rates[state] = value;
   }
   return rates;
@@ -144,7 +193,9 @@ function readPlaces(employee: Reader, issues: Issue[]): Places {
   residence?.only(['state', 'locality']);
   const work = employee.list('work', true);
   for (const place of work) place.only(['state', 'locality', 'share']);
-  const localities = [residence, ...work].flatMap((place) => (place?.has('locality') ? [String(place.raw('locality'))] : []));
+  const localities = [residence, ...work].flatMap((place) =>
+    place?.has('locality') ? [String(place.raw('locality'))] : [],
+  );
   for (const locality of localities) issues.push(problem('rule.locality-unknown', 'employee', { locality }));
   if (work.length > 1) issues.push(problem('rule.several-work-states', 'employee.work'));
   const share = work[0]?.has('share') ? work[0].decimal('share') : null;
@@ -156,7 +207,10 @@ function readWages(reader: Reader | null, issues: Issue[]): Partial<Record<WageB
   const wages: Partial<Record<WageBase, Cents>> = {};
   for (const name of reader?.names() ?? []) {
     if ((WAGE_BASES as readonly string[]).includes(name)) wages[name as WageBase] = reader?.amount(name) ?? ZERO;
-    else issues.push(problem('input.not-one-of', `yearToDate.wages.${name}`, { value: name, choices: WAGE_BASES.join(', ') }));
+    else
+      issues.push(
+        problem('input.not-one-of', `yearToDate.wages.${name}`, { value: name, choices: WAGE_BASES.join(', ') }),
+      );
   }
   return wages;
 }
@@ -164,7 +218,8 @@ function readWages(reader: Reader | null, issues: Issue[]): Partial<Record<WageB
 /** Reads one JSON value as a case. Never throws; everything that is wrong is in `issues`, all of it at once. */
 export function readCase(value: unknown): ReadCase {
   const issues: Issue[] = [];
-  if (!isObject(value)) return { id: '', input: null, grossUp: null, expect: {}, issues: [problem('input.not-json', '')] };
+  if (!isObject(value))
+    return { id: '', input: null, grossUp: null, expect: {}, issues: [problem('input.not-json', '')] };
   const reader = new Reader(value, '', issues);
   reader.only(CASE_FIELDS);
   const id = typeof value['id'] === 'string' ? value['id'] : '';
@@ -198,13 +253,18 @@ export function readCase(value: unknown): ReadCase {
   }
   const earnings = reader.list('earnings', !reader.has('grossUp')).flatMap((line) => readEarning(line, issues));
   const deductions = readDeductions(reader.list('deductions', false), issues);
-  const method = settings?.oneOf('withholdingMethod', ['percentage', 'wage-bracket'] as const, 'percentage') ?? 'percentage';
+  const method =
+    settings?.oneOf('withholdingMethod', ['percentage', 'wage-bracket'] as const, 'percentage') ?? 'percentage';
   if (method === 'wage-bracket') issues.push(problem('rule.method-unknown', 'settings.withholdingMethod', { method }));
 
   const grossUpReader = reader.has('grossUp') ? reader.object('grossUp') : null;
   const grossUpItem = grossUpReader ? readItem(grossUpReader, 'earning', issues) : null;
-  const grossUp = grossUpReader && grossUpItem?.list === 'earning' ? { item: grossUpItem, net: grossUpReader.amount('net') } : null;
-  const unemploymentRates = readRates(employer?.has('unemploymentRates') ? employer.object('unemploymentRates') : null, issues);
+  const grossUp =
+    grossUpReader && grossUpItem?.list === 'earning' ? { item: grossUpItem, net: grossUpReader.amount('net') } : null;
+  const unemploymentRates = readRates(
+    employer?.has('unemploymentRates') ? employer.object('unemploymentRates') : null,
+    issues,
+  );
   const wagesToDate = readWages(toDate?.has('wages') ? toDate.object('wages') : null, issues);
   const supplementalToDate = toDate?.amount('supplementalWages') ?? ZERO;
   const supplementalMethod = settings?.oneOf('supplementalMethod', ['flat', 'aggregate'] as const, 'flat') ?? 'flat';
@@ -214,9 +274,19 @@ export function readCase(value: unknown): ReadCase {
   return {
     ...base,
     input: {
-      checkDate, payFrequency, federal, ...places, stateCertificates, exemptFrom, unemploymentRates, earnings, deductions, supplementalMethod,
+      checkDate,
+      payFrequency,
+      federal,
+      ...places,
+      stateCertificates,
+      exemptFrom,
+      unemploymentRates,
+      earnings,
+      deductions,
+      supplementalMethod,
       roundWithholdingToDollar: settings?.flag('roundWithholdingToDollar') ?? false,
-      wagesToDate, supplementalToDate,
+      wagesToDate,
+      supplementalToDate,
     },
   };
 }

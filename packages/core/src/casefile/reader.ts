@@ -4,7 +4,8 @@ import { parseDollars, ZERO, type Cents } from '../money/cents.js';
 import { parsePercent, parseRate, type Rate } from '../money/rate.js';
 
 export type JsonObject = Readonly<Record<string, unknown>>;
-export const isObject = (value: unknown): value is JsonObject => typeof value === 'object' && value !== null && !Array.isArray(value);
+export const isObject = (value: unknown): value is JsonObject =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Reads fields of untrusted JSON by path, collecting an issue for each that is missing or malformed. */
 export class Reader {
@@ -29,7 +30,8 @@ export class Reader {
   }
   /** Names every field that is not in the list: a misspelt field must not be silently ignored. */
   only(fields: readonly string[]): void {
-    for (const name of Object.keys(this.source)) if (!fields.includes(name)) this.issues.push(problem('input.unknown-field', this.at(name), { name }));
+    for (const name of Object.keys(this.source))
+      if (!fields.includes(name)) this.issues.push(problem('input.unknown-field', this.at(name), { name }));
   }
 
   object(field: string): Reader | null {
@@ -52,7 +54,9 @@ export class Reader {
   }
   text(field: string): string | null {
     const value = this.source[field];
-    return typeof value === 'string' && value !== '' ? value : this.fail(problem('input.missing', this.at(field), { what: field }));
+    return typeof value === 'string' && value !== ''
+      ? value
+      : this.fail(problem('input.missing', this.at(field), { what: field }));
   }
   date(field: string): LocalDate | null {
     const value = this.text(field);
@@ -64,7 +68,9 @@ export class Reader {
     if (value === undefined && otherwise !== undefined) return otherwise;
     if (typeof value === 'string' && (choices as readonly string[]).includes(value)) return value as T;
     if (value === undefined) return this.fail(problem('input.missing', this.at(field), { what: field }));
-    return this.fail(problem('input.not-one-of', this.at(field), { value: String(value), choices: choices.join(', ') }));
+    return this.fail(
+      problem('input.not-one-of', this.at(field), { value: String(value), choices: choices.join(', ') }),
+    );
   }
   flag(field: string): boolean {
     const value = this.source[field];

@@ -17,14 +17,25 @@ export interface CaseAnswer {
   readonly id: string;
   readonly gross: string | null;
   readonly net: string | null;
-  readonly taxes: readonly { readonly code: string; readonly payer: string; readonly wages: string; readonly amount: string }[];
+  readonly taxes: readonly {
+    readonly code: string;
+    readonly payer: string;
+    readonly wages: string;
+    readonly amount: string;
+  }[];
   readonly problems: readonly CaseProblem[];
   readonly grossUp?: { readonly amount: string };
   readonly unexpected?: readonly { readonly figure: string; readonly expected: string; readonly computed: string }[];
   readonly working?: Readonly<Record<string, readonly TapeLine[]>>;
 }
 
-const shown = (issue: Issue): CaseProblem => ({ code: issue.code, field: issue.field, severity: issue.severity, sentence: sentence(issue), fix: fix(issue) });
+const shown = (issue: Issue): CaseProblem => ({
+  code: issue.code,
+  field: issue.field,
+  severity: issue.severity,
+  sentence: sentence(issue),
+  fix: fix(issue),
+});
 
 /** Figures of a result by the names that `expect` uses: a tax code, `gross` or `net`. */
 function figuresOf(result: PaycheckResult): Map<string, Cents> {
@@ -53,7 +64,12 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
     id: read.id,
     gross: toDollars(result.gross),
     net: toDollars(result.net),
-    taxes: result.taxes.map((tax) => ({ code: tax.code, payer: tax.payer, wages: toDollars(tax.wages), amount: toDollars(tax.amount) })),
+    taxes: result.taxes.map((tax) => ({
+      code: tax.code,
+      payer: tax.payer,
+      wages: toDollars(tax.wages),
+      amount: toDollars(tax.amount),
+    })),
     problems,
     ...(grossed ? { grossUp: { amount: toDollars(grossed.amount) } } : {}),
     ...(unexpected.length > 0 ? { unexpected } : {}),

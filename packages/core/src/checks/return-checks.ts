@@ -29,43 +29,75 @@ type Check<T> = (subject: T, facts: FilingFacts) => Issue[];
 const identity: Check<unknown> = (_, facts) => [
   ...checkEin(facts.ein, 'client.ein'),
   ...(['name', 'street', 'city', 'state', 'zip', 'phone'] as const).flatMap((field) =>
-    facts[field].trim() === '' ? [problem('check.address-missing', `client.${field}`, { who: 'The client', what: field })] : [],
+    facts[field].trim() === ''
+      ? [problem('check.address-missing', `client.${field}`, { who: 'The client', what: field })]
+      : [],
   ),
 ];
-const signer: Check<unknown> = (_, facts) => (facts.signerName && facts.signerTitle ? [] : [problem('check.signer-missing', 'client.signerName')]);
+const signer: Check<unknown> = (_, facts) =>
+  facts.signerName && facts.signerTitle ? [] : [problem('check.signer-missing', 'client.signerName')];
 const preparer: Check<unknown> = (_, facts) =>
-  ([['preparerName', 'name'], ['preparerPtin', 'PTIN'], ['preparerPhone', 'phone number']] as const).flatMap(([field, what]) =>
+  (
+    [
+      ['preparerName', 'name'],
+      ['preparerPtin', 'PTIN'],
+      ['preparerPhone', 'phone number'],
+    ] as const
+  ).flatMap(([field, what]) =>
     facts[field].trim() === '' ? [problem('check.preparer-missing', `firm.${field}`, { what })] : [],
   );
-const openPayrolls: Check<unknown> = (_, facts) => facts.openPayrolls.map((day) => problem('check.open-payroll', 'payrolls', { date: showDate(day) }));
+const openPayrolls: Check<unknown> = (_, facts) =>
+  facts.openPayrolls.map((day) => problem('check.open-payroll', 'payrolls', { date: showDate(day) }));
 
-const wagesPresent: Check<Form941> = (form) => (lineValue(form, '2') === 0 ? [warning('check.no-wages', 'line.2')] : []);
+const wagesPresent: Check<Form941> = (form) =>
+  lineValue(form, '2') === 0 ? [warning('check.no-wages', 'line.2')] : [];
 const quarterOver: Check<Form941> = (form, facts) => {
   const end = periodEnd941(form);
-  return facts.today > end ? [] : [problem('check.period-open', 'period', { end: showDate(end), after: showDate(addDays(end, 1)) })];
+  return facts.today > end
+    ? []
+    : [problem('check.period-open', 'period', { end: showDate(end), after: showDate(addDays(end, 1)) })];
 };
 const scheduleBFoots: Check<Form941> = (form) => {
   if (!form.scheduleB) return [];
   const b = sum(form.scheduleB.map((day) => day.amount));
   const line12 = cents(lineValue(form, '12'));
-  return b === line12 ? [] : [problem('check.schedule-b', 'line.12', { b: showDollars(b), line12: showDollars(line12) })];
+  return b === line12
+    ? []
+    : [problem('check.schedule-b', 'line.12', { b: showDollars(b), line12: showDollars(line12) })];
 };
 
 /** All checks of a Form 941; all run, all report. */
-const FORM_941_CHECKS: readonly Check<Form941>[] = [identity, signer, preparer, openPayrolls, quarterOver, wagesPresent, scheduleBFoots];
-export const checkForm941 = (form: Form941, facts: FilingFacts): Issue[] => FORM_941_CHECKS.flatMap((check) => check(form, facts));
+const FORM_941_CHECKS: readonly Check<Form941>[] = [
+  identity,
+  signer,
+  preparer,
+  openPayrolls,
+  quarterOver,
+  wagesPresent,
+  scheduleBFoots,
+];
+export const checkForm941 = (form: Form941, facts: FilingFacts): Issue[] =>
+  FORM_941_CHECKS.flatMap((check) => check(form, facts));
 
 export interface W2Set {
   readonly year: number;
   readonly forms: readonly FormW2[];
   /** Totals of the ledger for the year, for the agreement of the W-2s with the 941s. */
-  readonly ledger: { readonly incomeTax: Cents; readonly oasdiWages: Cents; readonly oasdiTax: Cents; readonly hiWages: Cents; readonly hiTax: Cents };
+  readonly ledger: {
+    readonly incomeTax: Cents;
+    readonly oasdiWages: Cents;
+    readonly oasdiTax: Cents;
+    readonly hiWages: Cents;
+    readonly hiTax: Cents;
+  };
 }
 
 const NAME = /^[A-Za-z0-9 '-]*$/;
 const yearOver: Check<W2Set> = (set, facts) => {
   const end = `${set.year}-12-31` as LocalDate;
-  return facts.today > end ? [] : [problem('check.period-open', 'period', { end: showDate(end), after: showDate(addDays(end, 1)) })];
+  return facts.today > end
+    ? []
+    : [problem('check.period-open', 'period', { end: showDate(end), after: showDate(addDays(end, 1)) })];
 };
 const personIdentity: Check<W2Set> = (set) =>
   set.forms.flatMap(({ person }) => {
@@ -73,8 +105,12 @@ const personIdentity: Check<W2Set> = (set) =>
     const who = `${person.firstName} ${person.lastName}`;
     return [
       ...checkSsn(person.ssn, `${at}.ssn`),
-      ...(['firstName', 'middleName', 'lastName'] as const).flatMap((field) => (NAME.test(person[field]) ? [] : [problem('name.forbidden', `${at}.${field}`, { field })])),
-      ...(['firstName', 'lastName', 'street', 'city', 'state', 'zip'] as const).flatMap((field) => (person[field].trim() === '' ? [problem('check.address-missing', `${at}.${field}`, { who, what: field })] : [])),
+      ...(['firstName', 'middleName', 'lastName'] as const).flatMap((field) =>
+        NAME.test(person[field]) ? [] : [problem('name.forbidden', `${at}.${field}`, { field })],
+      ),
+      ...(['firstName', 'lastName', 'street', 'city', 'state', 'zip'] as const).flatMap((field) =>
+        person[field].trim() === '' ? [problem('check.address-missing', `${at}.${field}`, { who, what: field })] : [],
+      ),
     ];
   });
 const boxRelations: Check<W2Set> = (set) =>
@@ -91,12 +127,27 @@ const boxRelations: Check<W2Set> = (set) =>
 const agreesWithLedger: Check<W2Set> = (set) => {
   const total = formW3(set.forms);
   const rows = [
-    ['Federal income tax', total.box2, set.ledger.incomeTax], ['Social security wages', total.box3, set.ledger.oasdiWages], ['Social security tax', total.box4, set.ledger.oasdiTax],
-    ['Medicare wages', total.box5, set.ledger.hiWages], ['Medicare tax', total.box6, set.ledger.hiTax],
+    ['Federal income tax', total.box2, set.ledger.incomeTax],
+    ['Social security wages', total.box3, set.ledger.oasdiWages],
+    ['Social security tax', total.box4, set.ledger.oasdiTax],
+    ['Medicare wages', total.box5, set.ledger.hiWages],
+    ['Medicare tax', total.box6, set.ledger.hiTax],
   ] as const;
-  return rows.flatMap(([what, w2, ledger]) => (w2 === ledger ? [] : [problem('check.wages-differ', 'totals', { what, w2: showDollars(w2), ledger: showDollars(ledger) })]));
+  return rows.flatMap(([what, w2, ledger]) =>
+    w2 === ledger
+      ? []
+      : [problem('check.wages-differ', 'totals', { what, w2: showDollars(w2), ledger: showDollars(ledger) })],
+  );
 };
 const someForms: Check<W2Set> = (set) => (set.forms.length === 0 ? [problem('check.no-wages', 'period')] : []);
 
-const W2_CHECKS: readonly Check<W2Set>[] = [identity, openPayrolls, yearOver, someForms, personIdentity, boxRelations, agreesWithLedger];
+const W2_CHECKS: readonly Check<W2Set>[] = [
+  identity,
+  openPayrolls,
+  yearOver,
+  someForms,
+  personIdentity,
+  boxRelations,
+  agreesWithLedger,
+];
 export const checkW2Set = (set: W2Set, facts: FilingFacts): Issue[] => W2_CHECKS.flatMap((check) => check(set, facts));

@@ -2,7 +2,13 @@ import { describe, expect, it } from '@jest/globals';
 import { date } from '../calendar/local-date.js';
 import { dollars } from '../money/cents.js';
 import { achSendBy, form941Due, formW2Due, liabilityDue } from './due.js';
-import { federalDepositDue, futaDueDates, nextDayDates, scheduleFromLookback, semiweeklyPeriodEnd } from './federal-schedule.js';
+import {
+  federalDepositDue,
+  futaDueDates,
+  nextDayDates,
+  scheduleFromLookback,
+  semiweeklyPeriodEnd,
+} from './federal-schedule.js';
 
 const semiweekly = (day: string) => federalDepositDue(date(day), 'semiweekly', false).due;
 const monthly = (day: string) => federalDepositDue(date(day), 'monthly', false).due;
@@ -21,10 +27,19 @@ describe('federal deposits, Publication 15 section 11', () => {
     expect(monthly('2026-10-16')).toBe('2026-11-16');
   });
   it('semiweekly: Wednesday, Thursday, Friday are due the following Wednesday', () => {
-    expect(['2026-10-21', '2026-10-22', '2026-10-23'].map(semiweekly)).toEqual(['2026-10-28', '2026-10-28', '2026-10-28']);
+    expect(['2026-10-21', '2026-10-22', '2026-10-23'].map(semiweekly)).toEqual([
+      '2026-10-28',
+      '2026-10-28',
+      '2026-10-28',
+    ]);
   });
   it('semiweekly: Saturday to Tuesday are due the following Friday', () => {
-    expect(['2026-10-24', '2026-10-25', '2026-10-26', '2026-10-27'].map(semiweekly)).toEqual(['2026-10-30', '2026-10-30', '2026-10-30', '2026-10-30']);
+    expect(['2026-10-24', '2026-10-25', '2026-10-26', '2026-10-27'].map(semiweekly)).toEqual([
+      '2026-10-30',
+      '2026-10-30',
+      '2026-10-30',
+      '2026-10-30',
+    ]);
   });
   it('semiweekly: a legal holiday in the three days after the period gives one more day', () => {
     // Monday 12 October 2026 is Columbus Day.
@@ -37,33 +52,55 @@ describe('federal deposits, Publication 15 section 11', () => {
     expect(semiweeklyPeriodEnd(date('2026-10-01'))).toBe('2026-10-02');
   });
   it('100,000 in a deposit period: the next business day', () => {
-    const days = nextDayDates([{ date: date('2026-10-19'), amount: dollars('60000') }, { date: date('2026-10-20'), amount: dollars('40000') }, { date: date('2026-10-21'), amount: dollars('99999.99') }], 'semiweekly');
+    const days = nextDayDates(
+      [
+        { date: date('2026-10-19'), amount: dollars('60000') },
+        { date: date('2026-10-20'), amount: dollars('40000') },
+        { date: date('2026-10-21'), amount: dollars('99999.99') },
+      ],
+      'semiweekly',
+    );
     expect([...days]).toEqual(['2026-10-20']);
     expect(federalDepositDue(date('2026-10-09'), 'monthly', true).due).toBe('2026-10-13');
   });
   it('a monthly depositor who reaches 100,000 is semiweekly from then on', () => {
-    const days = nextDayDates([{ date: date('2026-03-02'), amount: dollars('100000') }, { date: date('2026-03-12'), amount: dollars('50000') }, { date: date('2026-03-16'), amount: dollars('60000') }], 'monthly');
+    const days = nextDayDates(
+      [
+        { date: date('2026-03-02'), amount: dollars('100000') },
+        { date: date('2026-03-12'), amount: dollars('50000') },
+        { date: date('2026-03-16'), amount: dollars('60000') },
+      ],
+      'monthly',
+    );
     expect([...days]).toEqual(['2026-03-02']);
   });
 });
 
 describe('federal unemployment deposits, Publication 15 section 14', () => {
-  const unpaid = (...lines: [string, string][]) => futaDueDates(lines.map(([day, amount]) => ({ date: date(day), amount: dollars(amount) })));
+  const unpaid = (...lines: [string, string][]) =>
+    futaDueDates(lines.map(([day, amount]) => ({ date: date(day), amount: dollars(amount) })));
   it('499.99 is carried forward, 500.01 is due after the quarter', () => {
     expect(unpaid(['2026-02-13', '499.99']).get(date('2026-02-13'))?.due).toBe('2027-02-01');
     expect(unpaid(['2026-02-13', '500.01']).get(date('2026-02-13'))?.due).toBe('2026-04-30');
   });
   it('what was carried is due with the quarter that passes 500', () => {
     const due = unpaid(['2026-02-13', '300'], ['2026-05-15', '250'], ['2026-08-14', '100']);
-    expect([due.get(date('2026-02-13'))?.due, due.get(date('2026-05-15'))?.due, due.get(date('2026-08-14'))?.due]).toEqual(['2026-07-31', '2026-07-31', '2027-02-01']);
+    expect([
+      due.get(date('2026-02-13'))?.due,
+      due.get(date('2026-05-15'))?.due,
+      due.get(date('2026-08-14'))?.due,
+    ]).toEqual(['2026-07-31', '2026-07-31', '2027-02-01']);
   });
 });
 
 describe('other due dates', () => {
   const facts = { federal: 'monthly', newYorkDays: 5, isNextDay: false } as const;
-  it('New York withholding: business days after the payroll', () => expect(liabilityDue('NY-SIT', date('2026-10-16'), facts).due).toBe('2026-10-23'));
-  it('unemployment: the last day of the month after the quarter, a Saturday moves on', () => expect(liabilityDue('TX-SUI', date('2026-09-30'), facts).due).toBe('2026-11-02'));
-  it('Form 941 for the third quarter of 2026: 31 October is a Saturday', () => expect(form941Due(2026, 3).due).toBe('2026-11-02'));
+  it('New York withholding: business days after the payroll', () =>
+    expect(liabilityDue('NY-SIT', date('2026-10-16'), facts).due).toBe('2026-10-23'));
+  it('unemployment: the last day of the month after the quarter, a Saturday moves on', () =>
+    expect(liabilityDue('TX-SUI', date('2026-09-30'), facts).due).toBe('2026-11-02'));
+  it('Form 941 for the third quarter of 2026: 31 October is a Saturday', () =>
+    expect(form941Due(2026, 3).due).toBe('2026-11-02'));
   it('Forms W-2 for 2026: 31 January 2027 is a Sunday', () => expect(formW2Due(2026).due).toBe('2027-02-01'));
   it('an ACH credit is sent a banking day before it settles, and settles before a due date on which banks are closed', () => {
     expect(achSendBy(date('2026-11-16'), 0)).toEqual({ settles: '2026-11-16', sendBy: '2026-11-13' });

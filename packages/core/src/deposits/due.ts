@@ -15,11 +15,17 @@ export interface DueFacts {
 export function liabilityDue(group: Exclude<TaxGroup, 'US-FUTA'>, checkDate: LocalDate, facts: DueFacts): Due {
   if (group === 'NY-SIT') {
     const due = addBusinessDays(checkDate, facts.newYorkDays, 'legal');
-    return { due, rule: `New York Form NYS-1: ${facts.newYorkDays} business days after the payroll that brings the tax withheld to 700.00 or more.` };
+    return {
+      due,
+      rule: `New York Form NYS-1: ${facts.newYorkDays} business days after the payroll that brings the tax withheld to 700.00 or more.`,
+    };
   }
   if (group.endsWith('-SUI')) {
     const due = onOrAfter(lastDayOfMonthAfter(lastDayOf(quarterOf(checkDate))), 'legal');
-    return { due, rule: 'Unemployment contributions: with the quarterly report, the last day of the month after the quarter.' };
+    return {
+      due,
+      rule: 'Unemployment contributions: with the quarterly report, the last day of the month after the quarter.',
+    };
   }
   return federalDepositDue(checkDate, facts.federal, facts.isNextDay);
 }

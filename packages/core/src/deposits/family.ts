@@ -3,7 +3,11 @@ import { taxOf } from '../taxes/registry.js';
 
 /** Taxes that are deposited together under one tax type of an agency. */
 export const DEPOSIT_FAMILIES = {
-  'US-941': { label: 'Form 941 taxes', taxType: '94105', amountTypes: { 'US-OASDI': '1', 'US-HI': '2', 'US-FIT': '3' } },
+  'US-941': {
+    label: 'Form 941 taxes',
+    taxType: '94105',
+    amountTypes: { 'US-OASDI': '1', 'US-HI': '2', 'US-FIT': '3' },
+  },
   'US-940': { label: 'Federal unemployment', taxType: '09405', amountTypes: { 'US-FUTA': '1' } },
   'NY-SIT': { label: 'New York withholding', taxType: '01101', amountTypes: { 'NY-SIT': 'T' } },
   'NY-SUI': { label: 'New York unemployment', taxType: '13000', amountTypes: { 'NY-SUI': 'T' } },
@@ -24,4 +28,5 @@ export function familyOf(tax: TaxCode): DepositFamily {
 }
 
 /** The type of a TXP amount for a tax: 1 social security, 2 Medicare, 3 income tax withheld (ACH credit, Form 941). */
-export const amountTypeOf = (tax: TaxCode): string => (DEPOSIT_FAMILIES[familyOf(tax)].amountTypes as Record<string, string>)[taxOf(tax).group] ?? 'T';
+export const amountTypeOf = (tax: TaxCode): string =>
+  (DEPOSIT_FAMILIES[familyOf(tax)].amountTypes as Record<string, string>)[taxOf(tax).group] ?? 'T';

@@ -1,5 +1,14 @@
 import { addBusinessDays, businessDaysBetween, onOrAfter } from '../calendar/business-days.js';
-import { addDays, addMonths, makeDate, monthOf, showDate, weekday, yearOf, type LocalDate } from '../calendar/local-date.js';
+import {
+  addDays,
+  addMonths,
+  makeDate,
+  monthOf,
+  showDate,
+  weekday,
+  yearOf,
+  type LocalDate,
+} from '../calendar/local-date.js';
 import { lastDayOf, quarterOf } from '../calendar/quarter.js';
 import { dollars, showDollars, sum, type Cents } from '../money/cents.js';
 
@@ -26,7 +35,10 @@ function monthlyDue(checkDate: LocalDate): Due {
   const nextMonth = addMonths(makeDate(yearOf(checkDate), monthOf(checkDate), 1), 1);
   const fifteenth = makeDate(yearOf(nextMonth), monthOf(nextMonth), 15);
   const due = onOrAfter(fifteenth, 'legal');
-  return { due, rule: `Monthly depositor: the 15th of the month after the check date${due === fifteenth ? '' : `, moved from ${showDate(fifteenth)}, not a business day`}.` };
+  return {
+    due,
+    rule: `Monthly depositor: the 15th of the month after the check date${due === fifteenth ? '' : `, moved from ${showDate(fifteenth)}, not a business day`}.`,
+  };
 }
 
 /** Last day of the semiweekly period that holds a check date: Tuesday for Sat to Tue, Friday for Wed to Fri; a quarter's end also ends it. */
@@ -82,7 +94,10 @@ export function nextDayDates(liabilities: readonly DatedAmount[], schedule: Depo
 /** When federal income tax, OASDI and HI of a check date are due. Source: Publication 15, section 11. */
 export function federalDepositDue(checkDate: LocalDate, schedule: DepositSchedule, isNextDay: boolean): Due {
   if (isNextDay) {
-    return { due: addBusinessDays(checkDate, 1, 'legal'), rule: '100,000 next-day rule: the business day after the check date.' };
+    return {
+      due: addBusinessDays(checkDate, 1, 'legal'),
+      rule: '100,000 next-day rule: the business day after the check date.',
+    };
   }
   return schedule === 'monthly' ? monthlyDue(checkDate) : semiweeklyDue(checkDate);
 }
@@ -108,13 +123,19 @@ export function futaDueDates(unpaid: readonly DatedAmount[]): ReadonlyMap<LocalD
     const isLast = monthOf(end) === 12;
     if (total <= FUTA_MARK && !isLast) continue;
     const day = onOrAfter(lastDayOfMonthAfter(end), 'legal');
-    const rule = total > FUTA_MARK ? `Federal unemployment: ${showDollars(total)} unpaid passes ${showDollars(FUTA_MARK)}; due the last day of the month after the quarter.` : 'Federal unemployment: what is left of the year is due with Form 940.';
+    const rule =
+      total > FUTA_MARK
+        ? `Federal unemployment: ${showDollars(total)} unpaid passes ${showDollars(FUTA_MARK)}; due the last day of the month after the quarter.`
+        : 'Federal unemployment: what is left of the year is due with Form 940.';
     for (const line of carried) due.set(line.date, { due: day, rule });
     carried = [];
   }
   for (const line of carried) {
     const yearEnd = makeDate(yearOf(line.date), 12, 31);
-    due.set(line.date, { due: onOrAfter(lastDayOfMonthAfter(yearEnd), 'legal'), rule: `Federal unemployment: not more than ${showDollars(FUTA_MARK)} is unpaid, so it is carried forward; at the latest it is due with Form 940.` });
+    due.set(line.date, {
+      due: onOrAfter(lastDayOfMonthAfter(yearEnd), 'legal'),
+      rule: `Federal unemployment: not more than ${showDollars(FUTA_MARK)} is unpaid, so it is carried forward; at the latest it is due with Form 940.`,
+    });
   }
   return due;
 }

@@ -11,25 +11,65 @@ import { NACHA_RECORDS } from './nacha/layout.js';
 import { txpSegment, writeTaxPayments, type TaxPaymentFile } from './nacha/tax-payment.js';
 
 describe('record layouts', () => {
-  it.each([...EFW2_RECORDS, ...NACHA_RECORDS].map((layout) => [layout.name, layout] as const))('%s has no gap, no overlap and the right length', (_, layout) => expect(layoutFaults(layout)).toEqual([]));
+  it.each([...EFW2_RECORDS, ...NACHA_RECORDS].map((layout) => [layout.name, layout] as const))(
+    '%s has no gap, no overlap and the right length',
+    (_, layout) => expect(layoutFaults(layout)).toEqual([]),
+  );
   it('a faulty table is named', () => {
-    const faulty: RecordLayout = { name: 'X', length: 5, fields: [{ name: 'a', from: 1, to: 2, kind: 'text' }, { name: 'b', from: 4, to: 4, kind: 'text' }] };
+    const faulty: RecordLayout = {
+      name: 'X',
+      length: 5,
+      fields: [
+        { name: 'a', from: 1, to: 2, kind: 'text' },
+        { name: 'b', from: 4, to: 4, kind: 'text' },
+      ],
+    };
     expect(layoutFaults(faulty)).toEqual(['X: b starts at 4, expected 3', 'X: ends at 4, expected 5']);
   });
   // SSA Publication 42-007, record descriptions: positions of the fields an examiner looks at first (recalled).
   it.each<[RecordLayout, string, number, number]>([
-    [RA, "Submitter's EIN", 3, 11], [RA, 'Company Name', 38, 94], [RA, 'Submitter Name', 217, 273], [RA, 'Contact E-Mail/Internet', 446, 485], [RA, 'Preparer Code', 500, 500],
-    [RE, 'Tax Year', 3, 6], [RE, 'Employer/Agent EIN', 8, 16], [RE, 'Employer Name', 40, 96], [RE, 'Kind of Employer', 174, 174], [RE, 'Employment Code', 219, 219],
-    [RW, 'Social Security Number (SSN)', 3, 11], [RW, 'Employee Last Name', 42, 61], [RW, 'Wages, Tips and Other Compensation', 188, 198], [RW, 'Medicare Tax Withheld', 243, 253], [RW, 'Retirement Plan Indicator', 488, 488],
-    [RT, 'Number of RW Records', 3, 9], [RT, 'Social Security Wages', 40, 54], [RT, 'Deferred Compensation Contributions to Section 401(k)', 145, 159],
-  ])('%# %s stands where the publication has it', (layout, name, from, to) => expect(layout.fields.find((field) => field.name === name)).toMatchObject({ from, to }));
+    [RA, "Submitter's EIN", 3, 11],
+    [RA, 'Company Name', 38, 94],
+    [RA, 'Submitter Name', 217, 273],
+    [RA, 'Contact E-Mail/Internet', 446, 485],
+    [RA, 'Preparer Code', 500, 500],
+    [RE, 'Tax Year', 3, 6],
+    [RE, 'Employer/Agent EIN', 8, 16],
+    [RE, 'Employer Name', 40, 96],
+    [RE, 'Kind of Employer', 174, 174],
+    [RE, 'Employment Code', 219, 219],
+    [RW, 'Social Security Number (SSN)', 3, 11],
+    [RW, 'Employee Last Name', 42, 61],
+    [RW, 'Wages, Tips and Other Compensation', 188, 198],
+    [RW, 'Medicare Tax Withheld', 243, 253],
+    [RW, 'Retirement Plan Indicator', 488, 488],
+    [RT, 'Number of RW Records', 3, 9],
+    [RT, 'Social Security Wages', 40, 54],
+    [RT, 'Deferred Compensation Contributions to Section 401(k)', 145, 159],
+  ])('%# %s stands where the publication has it', (layout, name, from, to) =>
+    expect(layout.fields.find((field) => field.name === name)).toMatchObject({ from, to }),
+  );
 });
 
 describe('the writer refuses', () => {
-  const layout: RecordLayout = { name: 'T', length: 12, fields: [{ name: 'word', from: 1, to: 4, kind: 'text', isRequired: true }, { name: 'sum', from: 5, to: 8, kind: 'amount' }, { name: 'id', from: 9, to: 12, kind: 'digits' }] };
-  const codes = (values: Record<string, string | number>): string[] => writeRecord(layout, values, 'r').issues.map((issue) => `${issue.code} ${issue.field}`);
+  const layout: RecordLayout = {
+    name: 'T',
+    length: 12,
+    fields: [
+      { name: 'word', from: 1, to: 4, kind: 'text', isRequired: true },
+      { name: 'sum', from: 5, to: 8, kind: 'amount' },
+      { name: 'id', from: 9, to: 12, kind: 'digits' },
+    ],
+  };
+  const codes = (values: Record<string, string | number>): string[] =>
+    writeRecord(layout, values, 'r').issues.map((issue) => `${issue.code} ${issue.field}`);
   it.each<[Record<string, string | number>, string]>([
-    [{ word: 'ABCDE' }, 'file.overflow r.word'], [{ word: 'A', sum: 123456 }, 'file.overflow r.sum'], [{ word: 'A', sum: -1 }, 'file.negative r.sum'], [{ word: 'A', id: '12a' }, 'file.not-digits r.id'], [{ word: 'Ä' }, 'file.character r.word'], [{}, 'file.required r.word'],
+    [{ word: 'ABCDE' }, 'file.overflow r.word'],
+    [{ word: 'A', sum: 123456 }, 'file.overflow r.sum'],
+    [{ word: 'A', sum: -1 }, 'file.negative r.sum'],
+    [{ word: 'A', id: '12a' }, 'file.not-digits r.id'],
+    [{ word: 'Ä' }, 'file.character r.word'],
+    [{}, 'file.required r.word'],
   ])('%j', (values, expected) => expect(codes(values)).toContain(expected));
   it('and otherwise reads back what it wrote', () => {
     const { line, issues } = writeRecord(layout, { word: 'ab', sum: 75, id: '9' }, 'r');
@@ -37,15 +77,33 @@ describe('the writer refuses', () => {
     expect(line).toBe('AB  00750009');
     expect(readRecord(layout, line)).toEqual({ word: 'AB', sum: '0075', id: '0009' });
   });
-  it('a value without a field is a programmer’s error', () => expect(() => writeRecord(layout, { other: 1 }, 'r')).toThrow(RangeError));
+  it('a value without a field is a programmer’s error', () =>
+    expect(() => writeRecord(layout, { other: 1 }, 'r')).toThrow(RangeError));
 });
 
 const payment = (): TaxPaymentFile => ({
-  bankRouting: '000000123', bankName: 'Harbour Mutual', originName: 'Breakwater Payroll Services', companyId: '1471234561', companyName: 'Gannet & Sons Boatyard Inc', created: date('2026-10-22'), settles: date('2026-10-23'), fileIdModifier: 'A',
+  bankRouting: '000000123',
+  bankName: 'Harbour Mutual',
+  originName: 'Breakwater Payroll Services',
+  companyId: '1471234561',
+  companyName: 'Gannet & Sons Boatyard Inc',
+  created: date('2026-10-22'),
+  settles: date('2026-10-23'),
+  fileIdModifier: 'A',
   credits: [
     {
-      taxpayerId: '471234561', taxType: '94105', periodEnd: date('2026-12-31'), amounts: [{ type: '1', amount: dollars('1304.96') }, { type: '2', amount: dollars('305.20') }, { type: '3', amount: dollars('554.56') }],
-      receiverName: 'US TREASURY', receiverRouting: '000000107', receiverAccount: '9400000001', reference: 'ZK0123456789AB',
+      taxpayerId: '471234561',
+      taxType: '94105',
+      periodEnd: date('2026-12-31'),
+      amounts: [
+        { type: '1', amount: dollars('1304.96') },
+        { type: '2', amount: dollars('305.20') },
+        { type: '3', amount: dollars('554.56') },
+      ],
+      receiverName: 'US TREASURY',
+      receiverRouting: '000000107',
+      receiverAccount: '9400000001',
+      reference: 'ZK0123456789AB',
     },
   ],
 });
@@ -74,7 +132,10 @@ describe('ACH tax payments', () => {
     const file = payment();
     const [credit] = file.credits;
     if (!credit) throw new Error('no credit');
-    const wide = writeTaxPayments({ ...file, credits: [{ ...credit, amounts: [{ type: '1', amount: cents(12_345_678_901) }] }] });
+    const wide = writeTaxPayments({
+      ...file,
+      credits: [{ ...credit, amounts: [{ type: '1', amount: cents(12_345_678_901) }] }],
+    });
     expect(wide.issues.map((issue) => issue.code)).toContain('file.overflow');
   });
 });
@@ -82,12 +143,47 @@ describe('ACH tax payments', () => {
 const wageFile = (): Efw2Input => {
   const place = { street: '3 Slipway Lane', city: 'Saltmarsh', state: 'NY', zip: '13999' };
   return {
-    taxYear: 2026, resubmits: null,
-    submitter: { ein: '401234568', userId: 'BRKWTR01', name: 'Breakwater Payroll Services', contactName: 'Odile Marrack', phone: '3155550110', email: 'desk@breakwater.example', ...place },
-    employer: { ein: '471234561', name: 'Gannet & Sons Boatyard Inc', isTerminating: false, kindOfEmployer: 'N', contactName: 'Ruth Gannet', phone: '3155550121', email: 'office@gannet.example', ...place },
+    taxYear: 2026,
+    resubmits: null,
+    submitter: {
+      ein: '401234568',
+      userId: 'BRKWTR01',
+      name: 'Breakwater Payroll Services',
+      contactName: 'Odile Marrack',
+      phone: '3155550110',
+      email: 'desk@breakwater.example',
+      ...place,
+    },
+    employer: {
+      ein: '471234561',
+      name: 'Gannet & Sons Boatyard Inc',
+      isTerminating: false,
+      kindOfEmployer: 'N',
+      contactName: 'Ruth Gannet',
+      phone: '3155550121',
+      email: 'office@gannet.example',
+      ...place,
+    },
     forms: ['899123401', '899123402'].map((ssn, index) => ({
-      person: { employeeId: String(index), ssn, firstName: 'Wilhelmina', middleName: '', lastName: 'Sprague', suffix: '', ...place, isRetirementPlan: index === 1, isStatutory: false },
-      box1: dollars('65000.00'), box2: dollars('5657.44'), box3: dollars('66000.00'), box4: dollars('4092.00'), box5: dollars('66000.00'), box6: dollars('957.00'), box12: [{ code: 'D', amount: dollars('1000.00') }], states: [],
+      person: {
+        employeeId: String(index),
+        ssn,
+        firstName: 'Wilhelmina',
+        middleName: '',
+        lastName: 'Sprague',
+        suffix: '',
+        ...place,
+        isRetirementPlan: index === 1,
+        isStatutory: false,
+      },
+      box1: dollars('65000.00'),
+      box2: dollars('5657.44'),
+      box3: dollars('66000.00'),
+      box4: dollars('4092.00'),
+      box5: dollars('66000.00'),
+      box6: dollars('957.00'),
+      box12: [{ code: 'D', amount: dollars('1000.00') }],
+      states: [],
     })),
   };
 };
@@ -97,7 +193,14 @@ describe('EFW2', () => {
     const { content, issues } = writeEfw2(wageFile());
     expect(issues).toEqual([]);
     const lines = content.split('\r\n').slice(0, -1);
-    expect(lines.map((line) => [line.slice(0, 2), line.length])).toEqual([['RA', 512], ['RE', 512], ['RW', 512], ['RW', 512], ['RT', 512], ['RF', 512]]);
+    expect(lines.map((line) => [line.slice(0, 2), line.length])).toEqual([
+      ['RA', 512],
+      ['RE', 512],
+      ['RW', 512],
+      ['RW', 512],
+      ['RT', 512],
+      ['RF', 512],
+    ]);
     expect(lines[4]?.slice(2, 39)).toBe('0000002' + '000000013000000' + '000000001131488');
     expect(lines[4]?.slice(144, 159)).toBe('000000000200000');
     expect(lines[5]?.slice(7, 16)).toBe('000000002');
@@ -106,7 +209,12 @@ describe('EFW2', () => {
     const file = wageFile();
     const [first] = file.forms;
     if (!first) throw new Error('no form');
-    const long = { ...file, forms: [{ ...first, person: { ...first.person, employeeId: 'x', lastName: 'A-name-longer-than-twenty' } }] };
-    expect(writeEfw2(long).issues.map((issue) => `${issue.code} ${issue.field}`)).toEqual(['file.overflow employee.x.Employee Last Name']);
+    const long = {
+      ...file,
+      forms: [{ ...first, person: { ...first.person, employeeId: 'x', lastName: 'A-name-longer-than-twenty' } }],
+    };
+    expect(writeEfw2(long).issues.map((issue) => `${issue.code} ${issue.field}`)).toEqual([
+      'file.overflow employee.x.Employee Last Name',
+    ]);
   });
 });

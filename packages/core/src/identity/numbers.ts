@@ -3,7 +3,25 @@ import { problem, type Issue } from '../issues/issue.js';
 const digitsOf = (text: string): string => text.replace(/[\s-]/g, '');
 
 /** EIN prefixes that the IRS has not assigned. Recalled from the IRS list "How EINs are assigned". */
-const UNASSIGNED_EIN_PREFIXES = ['00', '07', '08', '09', '17', '18', '19', '28', '29', '49', '69', '70', '78', '79', '89', '96', '97'];
+const UNASSIGNED_EIN_PREFIXES = [
+  '00',
+  '07',
+  '08',
+  '09',
+  '17',
+  '18',
+  '19',
+  '28',
+  '29',
+  '49',
+  '69',
+  '70',
+  '78',
+  '79',
+  '89',
+  '96',
+  '97',
+];
 
 /** Issues of an EIN; empty when it can be one. */
 export function checkEin(text: string, field: string): Issue[] {
@@ -37,7 +55,10 @@ export function checkRouting(text: string, field: string): Issue[] {
 export function proposeNameControl(name: string): string {
   const words = name.toUpperCase().split(/\s+/);
   const kept = words[0] === 'THE' && words.length > 2 ? words.slice(1) : words;
-  return kept.join('').replace(/[^A-Z0-9&-]/g, '').slice(0, 4);
+  return kept
+    .join('')
+    .replace(/[^A-Z0-9&-]/g, '')
+    .slice(0, 4);
 }
 
 export const normalDigits = digitsOf;

@@ -12,11 +12,17 @@ export const ISSUE_TEXTS = {
   'input.negative': entry('{what} is below zero.', 'Give zero or more.'),
   'input.not-json': entry('The line is not a JSON object.', 'Write one JSON object a line.'),
   'input.not-whole': entry('{value} is not a whole number.', 'Give a whole number, zero or more.'),
-  'input.too-large': entry('The figures are too large to be computed exactly.', 'Check the amounts for a slipped decimal point.'),
+  'input.too-large': entry(
+    'The figures are too large to be computed exactly.',
+    'Check the amounts for a slipped decimal point.',
+  ),
   // Earnings and deductions.
   'item.unknown': entry('The pay item {item} is not known.', 'Use one of: {choices}.'),
   'item.wrong-list': entry('{item} is a {kind}, not a {wanted}.', 'Move it to the {kind}s.'),
-  'earning.hours-without-rate': entry('{item} has hours but no rate.', 'Give the hourly rate, or an amount instead of hours.'),
+  'earning.hours-without-rate': entry(
+    '{item} has hours but no rate.',
+    'Give the hourly rate, or an amount instead of hours.',
+  ),
   'earning.no-amount': entry('{item} has neither hours nor an amount.', 'Give hours and a rate, or an amount.'),
   'earning.both': entry('{item} has both hours and an amount.', 'Give one of them.'),
   'deduction.over-net': entry('The deductions leave a net pay below zero ({net}).', 'Lower or postpone a deduction.'),
@@ -26,14 +32,23 @@ export const ISSUE_TEXTS = {
     'Hours over 40 in a workweek are overtime: enter them on an overtime line.',
   ),
   // Rules.
-  'rule.none-in-force': entry('There is no {what} in force on {date}.', 'Use a check date from {from} on, or add the rule.'),
+  'rule.none-in-force': entry(
+    'There is no {what} in force on {date}.',
+    'Use a check date from {from} on, or add the rule.',
+  ),
   'rule.state-unknown': entry('The rules of {state} are not loaded.', 'Known states: {choices}.'),
-  'rule.locality-unknown': entry('The rules of the locality {locality} are not loaded.', 'Remove the locality, or add its rules.'),
+  'rule.locality-unknown': entry(
+    'The rules of the locality {locality} are not loaded.',
+    'Remove the locality, or add its rules.',
+  ),
   'rule.resident-unknown': entry(
     'How {residence} taxes a resident who works in {work} is not loaded.',
     'A residence in the work state or in a state without income tax can be computed.',
   ),
-  'rule.several-work-states': entry('Pay split between work places is not loaded.', 'Give one work place with the share 1.'),
+  'rule.several-work-states': entry(
+    'Pay split between work places is not loaded.',
+    'Give one work place with the share 1.',
+  ),
   'rule.method-unknown': entry('The {method} method is not loaded.', 'Use the percentage method.'),
   'rule.frequency-unknown': entry('{state} publishes no method for {frequency} pay.', 'Use one of: {choices}.'),
   'certificate.missing': entry('The {state} withholding certificate is missing.', 'Enter the {form}.'),
@@ -41,40 +56,76 @@ export const ISSUE_TEXTS = {
     'The exemption claimed on this Form W-4 ended on {ended}.',
     'Ask for a new Form W-4; until then withhold as for a single person with no other entries.',
   ),
-  'employer.no-unemployment-rate': entry('The unemployment rate for {state} is missing.', "Enter the rate from the agency's notice."),
-  'employer.rate-implausible': entry('An unemployment rate of {rate} is not plausible.', 'Rates are percentages: 4.1 is 4.1%.'),
+  'employer.no-unemployment-rate': entry(
+    'The unemployment rate for {state} is missing.',
+    "Enter the rate from the agency's notice.",
+  ),
+  'employer.rate-implausible': entry(
+    'An unemployment rate of {rate} is not plausible.',
+    'Rates are percentages: 4.1 is 4.1%.',
+  ),
   'worker.partner': entry(
     "A partner's draw is not wages (Rev. Rul. 69-184).",
     'Record the draw outside payroll; a partner gets a Schedule K-1.',
   ),
   // Gross-up.
-  'gross-up.not-reached': entry('No whole-cent gross gives exactly {net}.', 'The nearest net above it is {nearest}, from a gross of {gross}.'),
+  'gross-up.not-reached': entry(
+    'No whole-cent gross gives exactly {net}.',
+    'The nearest net above it is {nearest}, from a gross of {gross}.',
+  ),
   'gross-up.out-of-range': entry('A net of {net} cannot be reached.', 'Check the net asked for and the deductions.'),
   // Identity.
   'ein.shape': entry('An EIN has nine digits.', 'Write it like 12-3456789.'),
   'ein.prefix': entry('No EIN begins with {prefix}.', 'Check the first two digits against the IRS notice.'),
   'ssn.shape': entry('A social security number has nine digits.', 'Write it like 123-45-6789.'),
-  'ssn.area': entry('No social security number begins with {area}.', 'Ask the person for the card; numbers from 900 up are not social security numbers.'),
+  'ssn.area': entry(
+    'No social security number begins with {area}.',
+    'Ask the person for the card; numbers from 900 up are not social security numbers.',
+  ),
   'ssn.group': entry('The middle two digits of a social security number are never 00.', 'Ask the person for the card.'),
-  'ssn.serial': entry('The last four digits of a social security number are never 0000.', 'Ask the person for the card.'),
+  'ssn.serial': entry(
+    'The last four digits of a social security number are never 0000.',
+    'Ask the person for the card.',
+  ),
   'routing.shape': entry('A routing number has nine digits.', 'Copy it from the foot of a check.'),
-  'routing.check-digit': entry('The check digit of the routing number is wrong.', 'One of the nine digits is mistyped; copy it from the foot of a check.'),
-  'name.forbidden': entry('{field} has characters that the wage file cannot carry.', 'Use letters, digits, blanks, hyphens and apostrophes.'),
+  'routing.check-digit': entry(
+    'The check digit of the routing number is wrong.',
+    'One of the nine digits is mistyped; copy it from the foot of a check.',
+  ),
+  'name.forbidden': entry(
+    '{field} has characters that the wage file cannot carry.',
+    'Use letters, digits, blanks, hyphens and apostrophes.',
+  ),
   // Returns, wage statements and files.
   'check.signer-missing': entry('The name and title of the signer are missing.', "Enter them in the client's facts."),
   'check.preparer-missing': entry("The preparer's {what} is missing.", "Enter it in the firm's facts."),
   'check.address-missing': entry("{who}'s {what} is missing.", 'Enter it in the record.'),
   'check.no-wages': entry('There are no wages in this period.', 'Post the payrolls of the period first.'),
-  'check.open-payroll': entry('The payroll of {date} is not posted.', 'Post it, or discard it, before the return is released.'),
+  'check.open-payroll': entry(
+    'The payroll of {date} is not posted.',
+    'Post it, or discard it, before the return is released.',
+  ),
   'check.period-open': entry('The period ends on {end}; it is not over.', 'Release on or after {after}.'),
-  'check.schedule-b': entry('Schedule B adds up to {b}, line 12 is {line12}.', 'Open the difference on the tie-out sheet.'),
-  'check.wages-differ': entry('{what}: the W-2s add up to {w2}, the ledger to {ledger}.', 'Open the difference on the tie-out sheet.'),
+  'check.schedule-b': entry(
+    'Schedule B adds up to {b}, line 12 is {line12}.',
+    'Open the difference on the tie-out sheet.',
+  ),
+  'check.wages-differ': entry(
+    '{what}: the W-2s add up to {w2}, the ledger to {ledger}.',
+    'Open the difference on the tie-out sheet.',
+  ),
   'check.box-relation': entry('Box {a} and box {b} do not agree for {who}.', 'Look at the paychecks of this person.'),
   'file.overflow': entry('{field} does not fit: {width} positions are there.', 'Shorten it in the record.'),
-  'file.character': entry('{field} has a character that the format cannot carry.', 'Use letters, digits and the usual punctuation.'),
+  'file.character': entry(
+    '{field} has a character that the format cannot carry.',
+    'Use letters, digits and the usual punctuation.',
+  ),
   'file.required': entry('{field} is required in the file and is blank.', 'Enter it in the record.'),
   'file.not-digits': entry('{field} must be digits only.', 'Correct it in the record.'),
-  'file.negative': entry('{field} is below zero, which the format cannot carry.', 'Report a lower amount by a correction instead.'),
+  'file.negative': entry(
+    '{field} is below zero, which the format cannot carry.',
+    'Report a lower amount by a correction instead.',
+  ),
 } as const satisfies Record<string, { says: string; fix: string }>;
 
 export type IssueCode = keyof typeof ISSUE_TEXTS;

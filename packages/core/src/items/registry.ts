@@ -21,7 +21,14 @@ export interface DeductionItem extends ItemBase {
 }
 export type PayItem = EarningItem | DeductionItem;
 
-const earning = (code: string, label: string, kind: EarningKind = 'regular', factor = '1'): EarningItem => ({ list: 'earning', code, label, kind, factor, outOf: [] });
+const earning = (code: string, label: string, kind: EarningKind = 'regular', factor = '1'): EarningItem => ({
+  list: 'earning',
+  code,
+  label,
+  kind,
+  factor,
+  outOf: [],
+});
 
 const INCOME_TAXES = ['US-FIT', 'NY-SIT'] as const;
 const EVERY_BASE = ['US-FIT', 'US-OASDI', 'US-HI', 'US-FUTA', 'NY-SIT', 'NY-SUI', 'TX-SUI', 'FL-SUI'] as const;

@@ -13,29 +13,52 @@ import { STATES } from './states.js';
 import { ADDITIONAL_HI, FUTA, HI_RATE, OASDI_BASE, OASDI_RATE, SUPPLEMENTAL, WITHHOLDING } from './us/parameters.js';
 
 const PARAMETERS: readonly (readonly [name: string, rows: readonly Dated<unknown>[]])[] = [
-  ['US withholding', WITHHOLDING], ['OASDI base', OASDI_BASE], ['OASDI rate', OASDI_RATE], ['HI rate', HI_RATE], ['additional HI', ADDITIONAL_HI], ['FUTA', FUTA], ['supplemental', SUPPLEMENTAL],
+  ['US withholding', WITHHOLDING],
+  ['OASDI base', OASDI_BASE],
+  ['OASDI rate', OASDI_RATE],
+  ['HI rate', HI_RATE],
+  ['additional HI', ADDITIONAL_HI],
+  ['FUTA', FUTA],
+  ['supplemental', SUPPLEMENTAL],
   ...Object.values(STATES).flatMap((state) => [
     [`${state.name} unemployment base`, state.unemployment.base] as const,
-    ...(state.incomeTax.kind === 'annual-table' ? [[`${state.name} tables`, state.incomeTax.tables] as const, [`${state.name} supplemental`, state.incomeTax.supplementalRate] as const] : []),
+    ...(state.incomeTax.kind === 'annual-table'
+      ? [
+          [`${state.name} tables`, state.incomeTax.tables] as const,
+          [`${state.name} supplemental`, state.incomeTax.supplementalRate] as const,
+        ]
+      : []),
   ]),
 ];
 
 describe('every parameter', () => {
   it.each(PARAMETERS)('%s has no hole and no overlap, covers 2025 and 2026, and cites a source', (_, rows) => {
     expect(spanFaults(rows)).toEqual([]);
-    for (const day of ['2025-01-01', '2025-12-31', '2026-01-01', '2026-12-31']) expect(inForce(rows, date(day))).not.toBeNull();
+    for (const day of ['2025-01-01', '2025-12-31', '2026-01-01', '2026-12-31'])
+      expect(inForce(rows, date(day))).not.toBeNull();
     for (const row of rows) {
       expect(SOURCES[row.source]).toBeDefined();
       expect(row.place).not.toBe('');
     }
   });
-  it('ends where nothing is published yet: no rule, rather than last year’s', () => expect(PARAMETERS.every(([, rows]) => inForce(rows, date('2027-01-01')) === null)).toBe(true));
+  it('ends where nothing is published yet: no rule, rather than last year’s', () =>
+    expect(PARAMETERS.every(([, rows]) => inForce(rows, date('2027-01-01')) === null)).toBe(true));
 });
 
 describe('every percentage table', () => {
   const tables: [string, readonly Bracket[]][] = [
-    ...WITHHOLDING.flatMap((row) => Object.entries({ ...row.value.standard }).map(([status, table]): [string, readonly Bracket[]] => [`${row.from} ${status}`, table])),
-    ...WITHHOLDING.flatMap((row) => Object.entries({ ...row.value.stepTwoChecked }).map(([status, table]): [string, readonly Bracket[]] => [`${row.from} ${status}, step 2`, table])),
+    ...WITHHOLDING.flatMap((row) =>
+      Object.entries({ ...row.value.standard }).map(([status, table]): [string, readonly Bracket[]] => [
+        `${row.from} ${status}`,
+        table,
+      ]),
+    ),
+    ...WITHHOLDING.flatMap((row) =>
+      Object.entries({ ...row.value.stepTwoChecked }).map(([status, table]): [string, readonly Bracket[]] => [
+        `${row.from} ${status}, step 2`,
+        table,
+      ]),
+    ),
   ];
   it.each(tables)('%s: each base is the tax at the row’s threshold, rates rise', (_, table) => {
     table.forEach((row, index) => {
@@ -66,7 +89,9 @@ describe('thresholds against the revenue procedures', () => {
     [1, 'head-of-household', 24150, 8600, [0, 17700, 67450, 105700, 201750, 256200, 640600]],
   ] as const)('year %s, %s', (year, status, standard, lineOneG, brackets) => {
     const table = WITHHOLDING[year].value.standard[status];
-    expect(table.slice(1).map((row) => row.over / 100)).toEqual(brackets.map((bracket) => bracket + standard - lineOneG));
+    expect(table.slice(1).map((row) => row.over / 100)).toEqual(
+      brackets.map((bracket) => bracket + standard - lineOneG),
+    );
   });
 });
 
@@ -74,7 +99,10 @@ describe('the folders', () => {
   it('a jurisdiction’s data exports no function', () => {
     const folder = join(process.cwd(), 'packages/core/src/jurisdictions');
     for (const name of readdirSync(folder).filter((entry) => entry.startsWith('us'))) {
-      for (const file of readdirSync(join(folder, name))) expect(readFileSync(join(folder, name, file), 'utf8')).not.toMatch(/export (async )?function|export const \w+ = \(/);
+      for (const file of readdirSync(join(folder, name)))
+        expect(readFileSync(join(folder, name, file), 'utf8')).not.toMatch(
+          /export (async )?function|export const \w+ = \(/,
+        );
     }
   });
   it('every state has its taxes in the registry', () => {

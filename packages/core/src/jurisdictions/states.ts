@@ -6,4 +6,5 @@ import { TEXAS } from './us-tx/rules.js';
 /** The one place that names the state folders. */
 export const STATES: Readonly<Record<StateCode, StateRules>> = { NY: NEW_YORK, TX: TEXAS, FL: FLORIDA };
 
-export const findState = (code: string): StateRules | null => (Object.hasOwn(STATES, code) ? STATES[code as StateCode] : null);
+export const findState = (code: string): StateRules | null =>
+  Object.hasOwn(STATES, code) ? STATES[code as StateCode] : null;

@@ -20,7 +20,8 @@ export interface TaxPosting {
   readonly liabilityDate: LocalDate;
 }
 
-export type JournalAccount = 'wages-expense' | 'employer-tax-expense' | 'net-pay-payable' | 'deductions-payable' | 'taxes-payable' | 'cash';
+export type JournalAccount =
+  'wages-expense' | 'employer-tax-expense' | 'net-pay-payable' | 'deductions-payable' | 'taxes-payable' | 'cash';
 export const ACCOUNT_LABELS: Readonly<Record<JournalAccount, string>> = {
   'wages-expense': 'Wages expense',
   'employer-tax-expense': 'Employer payroll tax expense',
@@ -51,7 +52,8 @@ export interface EmployerTaxTotal {
 }
 
 function employerRate(tax: TaxCode, checkDate: LocalDate, unemploymentRates: Readonly<Record<string, Rate>>): Rate {
-  const row = tax === 'US-OASDI-ER' ? inForce(OASDI_RATE, checkDate) : tax === 'US-HI-ER' ? inForce(HI_RATE, checkDate) : null;
+  const row =
+    tax === 'US-OASDI-ER' ? inForce(OASDI_RATE, checkDate) : tax === 'US-HI-ER' ? inForce(HI_RATE, checkDate) : null;
   if (row) return row.value;
   const futa = tax === 'US-FUTA' ? inForce(FUTA, checkDate) : null;
   if (futa) return futa.value.rate;
@@ -65,39 +67,77 @@ function employerRate(tax: TaxCode, checkDate: LocalDate, unemploymentRates: Rea
  * Employer taxes of a payroll: rate × total taxable wages, rounded once for the payroll, half a cent up. The employee's
  * tax is rounded per person; the cents between the two are the fractions of cents of Form 941 line 7.
  */
-export function employerTaxes(checks: readonly PostedPaycheck[], checkDate: LocalDate, unemploymentRates: Readonly<Record<string, Rate>>): EmployerTaxTotal[] {
-  const codes = [...new Set(checks.flatMap((check) => check.result.taxes.filter((line) => line.payer === 'employer').map((line) => line.code)))];
+export function employerTaxes(
+  checks: readonly PostedPaycheck[],
+  checkDate: LocalDate,
+  unemploymentRates: Readonly<Record<string, Rate>>,
+): EmployerTaxTotal[] {
+  const codes = [
+    ...new Set(
+      checks.flatMap((check) =>
+        check.result.taxes.filter((line) => line.payer === 'employer').map((line) => line.code),
+      ),
+    ),
+  ];
   return codes.map((tax) => {
     const lines = checks.map((check) => check.result.taxes.find((line) => line.code === tax));
     const wagesByCheck = lines.map((line) => line?.wages ?? ZERO);
     const wages = sum(wagesByCheck);
     const amount = round(times(wages, employerRate(tax, checkDate, unemploymentRates)), 'half-up');
-    return { tax, subject: sum(lines.map((line) => line?.subject ?? ZERO)), wages, amount, shares: allocate(amount, wagesByCheck) };
+    return {
+      tax,
+      subject: sum(lines.map((line) => line?.subject ?? ZERO)),
+      wages,
+      amount,
+      shares: allocate(amount, wagesByCheck),
+    };
   });
 }
 
 /** Every ledger line of a payroll. A line is written for each tax that applies, even when its amount is zero. */
-export function taxPostings(checks: readonly PostedPaycheck[], employer: readonly EmployerTaxTotal[], checkDate: LocalDate): TaxPosting[] {
+export function taxPostings(
+  checks: readonly PostedPaycheck[],
+  employer: readonly EmployerTaxTotal[],
+  checkDate: LocalDate,
+): TaxPosting[] {
   const ofEmployees = checks.flatMap((check) =>
     check.result.taxes
       .filter((line) => line.payer === 'employee')
-      .map((line) => ({ employeeId: check.employeeId, tax: line.code, agency: taxOf(line.code).agency, subject: line.subject, wages: line.wages, amount: line.amount, liabilityDate: checkDate })),
+      .map((line) => ({
+        employeeId: check.employeeId,
+        tax: line.code,
+        agency: taxOf(line.code).agency,
+        subject: line.subject,
+        wages: line.wages,
+        amount: line.amount,
+        liabilityDate: checkDate,
+      })),
   );
   const ofEmployer = employer.map((total) => ({
-    employeeId: null, tax: total.tax, agency: taxOf(total.tax).agency, subject: total.subject, wages: total.wages, amount: total.amount, liabilityDate: checkDate,
+    employeeId: null,
+    tax: total.tax,
+    agency: taxOf(total.tax).agency,
+    subject: total.subject,
+    wages: total.wages,
+    amount: total.amount,
+    liabilityDate: checkDate,
   }));
   return [...ofEmployees, ...ofEmployer];
 }
 
 /** The journal entry of a payroll: wages and employer taxes against net pay, deductions and taxes payable. */
-export function payrollJournal(checks: readonly PostedPaycheck[], employer: readonly EmployerTaxTotal[]): JournalLine[] {
+export function payrollJournal(
+  checks: readonly PostedPaycheck[],
+  employer: readonly EmployerTaxTotal[],
+): JournalLine[] {
   const gross = sum(checks.map((check) => check.result.gross));
   const net = sum(checks.map((check) => check.result.net));
   const deductions = new Map<string, number>();
   const taxes = new Map<TaxCode, number>();
   for (const { result } of checks) {
     for (const line of result.deductions) deductions.set(line.label, (deductions.get(line.label) ?? 0) + line.amount);
-    for (const line of result.taxes) if (line.payer === 'employee') taxes.set(line.code, (taxes.get(line.code) ?? 0) + line.amount);
+    for (const line of result.taxes)
+      if (line.payer === 'employee') taxes.set(line.code, (taxes.get(line.code) ?? 0) + line.amount);
   }
   for (const total of employer) taxes.set(total.tax, (taxes.get(total.tax) ?? 0) + total.amount);
   const credit = (amount: number) => (amount === 0 ? 0 : -amount) as Cents;
@@ -105,8 +145,16 @@ export function payrollJournal(checks: readonly PostedPaycheck[], employer: read
     { account: 'wages-expense', detail: 'Gross pay', amount: gross },
     { account: 'employer-tax-expense', detail: 'Employer taxes', amount: sum(employer.map((total) => total.amount)) },
     { account: 'net-pay-payable', detail: 'Net pay', amount: credit(net) },
-    ...[...deductions].map(([detail, amount]): JournalLine => ({ account: 'deductions-payable', detail, amount: credit(amount) })),
-    ...[...taxes].map(([code, amount]): JournalLine => ({ account: 'taxes-payable', detail: taxOf(code).label, amount: credit(amount) })),
+    ...[...deductions].map(([detail, amount]): JournalLine => ({
+      account: 'deductions-payable',
+      detail,
+      amount: credit(amount),
+    })),
+    ...[...taxes].map(([code, amount]): JournalLine => ({
+      account: 'taxes-payable',
+      detail: taxOf(code).label,
+      amount: credit(amount),
+    })),
   ];
   return lines.filter((line) => line.amount !== 0);
 }

@@ -38,9 +38,18 @@ export interface TieOutInput {
   readonly underWay: ReadonlyMap<TaxGroup, Cents>;
 }
 
-const COMBINED: Readonly<Record<string, string>> = { 'US-OASDI': 'Social security (OASDI), both halves', 'US-HI': 'Medicare (HI), both halves and additional' };
+const COMBINED: Readonly<Record<string, string>> = {
+  'US-OASDI': 'Social security (OASDI), both halves',
+  'US-HI': 'Medicare (HI), both halves and additional',
+};
 
-function difference(from: Station, to: Station, left: Cents | null, right: Cents | null, explain: (amount: Cents) => Pick<TieOutDifference, 'cause' | 'says'>): TieOutDifference[] {
+function difference(
+  from: Station,
+  to: Station,
+  left: Cents | null,
+  right: Cents | null,
+  explain: (amount: Cents) => Pick<TieOutDifference, 'cause' | 'says'>,
+): TieOutDifference[] {
   if (left === null || right === null || left === right) return [];
   const amount = subtract(right, left);
   return [{ from, to, amount, ...explain(amount) }];
@@ -48,7 +57,12 @@ function difference(from: Station, to: Station, left: Cents | null, right: Cents
 
 /** Tie-out of one client and period: each tax across the five stations, and every difference with its cause. */
 export function tieOut(input: TieOutInput): TieOutRow[] {
-  const groups = [...new Set([...input.entries.map((entry) => taxOf(entry.tax).group), ...[...input.register.keys()].map((code) => taxOf(code as never).group)])];
+  const groups = [
+    ...new Set([
+      ...input.entries.map((entry) => taxOf(entry.tax).group),
+      ...[...input.register.keys()].map((code) => taxOf(code as never).group),
+    ]),
+  ];
   const order = ['US-FIT', 'US-OASDI', 'US-HI', 'US-FUTA'];
   groups.sort((a, b) => (order.indexOf(a) + 1 || 99) - (order.indexOf(b) + 1 || 99) || (a < b ? -1 : 1));
   return groups.flatMap((group) => {
@@ -59,7 +73,8 @@ export function tieOut(input: TieOutInput): TieOutRow[] {
 }
 
 const inGroup = (group: TaxGroup) => (entry: LedgerEntry) => taxOf(entry.tax).group === group;
-const registerSum = (input: TieOutInput, keep: (code: string) => boolean): Cents => sum([...input.register].filter(([code]) => keep(code)).map(([, amount]) => amount));
+const registerSum = (input: TieOutInput, keep: (code: string) => boolean): Cents =>
+  sum([...input.register].filter(([code]) => keep(code)).map(([, amount]) => amount));
 
 function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
   const entries = input.entries.filter(inGroup(group));
@@ -73,7 +88,8 @@ function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
   const underWay = input.underWay.get(group) ?? ZERO;
   const explainDeposit = (amount: Cents): Pick<TieOutDifference, 'cause' | 'says'> => {
     const explained = cents(open + underWay);
-    if (-amount === explained) return { cause: 'timing', says: underWay > 0 ? 'on its way or not yet due' : 'not yet due' };
+    if (-amount === explained)
+      return { cause: 'timing', says: underWay > 0 ? 'on its way or not yet due' : 'not yet due' };
     return { cause: 'to-fix', says: amount < 0 ? 'not deposited, and due' : 'deposited without a liability' };
   };
   const explainReturn = (): Pick<TieOutDifference, 'cause' | 'says'> =>
@@ -86,10 +102,16 @@ function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
     label: COMBINED[group] ?? taxOf(entries[0]?.tax ?? (group as never)).label,
     stations: { register, ledger, deposits, returns: returned, 'wage-statements': statements },
     differences: [
-      ...difference('register', 'ledger', register, ledger, () => ({ cause: 'to-fix', says: 'a paycheck and its ledger lines differ' })),
+      ...difference('register', 'ledger', register, ledger, () => ({
+        cause: 'to-fix',
+        says: 'a paycheck and its ledger lines differ',
+      })),
       ...difference('ledger', 'deposits', ledger, deposits, explainDeposit),
       ...difference('ledger', 'returns', ledger, returned, explainReturn),
-      ...difference('ledger', 'wage-statements', ledger, statements, () => ({ cause: 'to-fix', says: 'the W-2s differ from the ledger' })),
+      ...difference('ledger', 'wage-statements', ledger, statements, () => ({
+        cause: 'to-fix',
+        says: 'the W-2s differ from the ledger',
+      })),
     ],
   };
 }
@@ -98,7 +120,11 @@ const RETURN_GROUPS: readonly TaxGroup[] = ['US-FIT', 'US-OASDI', 'US-HI'];
 
 /** Whether line 12 of the returns (their taxes and the fractions of cents) is the ledger to the cent. */
 function returnAddsUp(input: TieOutInput): boolean {
-  const ledger = sum(input.entries.filter((entry) => isLiability(entry) && RETURN_GROUPS.includes(taxOf(entry.tax).group)).map((entry) => entry.amount));
+  const ledger = sum(
+    input.entries
+      .filter((entry) => isLiability(entry) && RETURN_GROUPS.includes(taxOf(entry.tax).group))
+      .map((entry) => entry.amount),
+  );
   const returned = sum(RETURN_GROUPS.map((group) => input.returned.get(group) ?? ZERO));
   return returned + input.fractionsOfCents === ledger;
 }
@@ -106,7 +132,9 @@ function returnAddsUp(input: TieOutInput): boolean {
 function employeeShareRow(group: TaxGroup, input: TieOutInput): TieOutRow {
   const isShare = (code: string) => taxOf(code as never).group === group && taxOf(code as never).payer === 'employee';
   const register = registerSum(input, isShare);
-  const ledger = sum(input.entries.filter((entry) => isLiability(entry) && isShare(entry.tax)).map((entry) => entry.amount));
+  const ledger = sum(
+    input.entries.filter((entry) => isLiability(entry) && isShare(entry.tax)).map((entry) => entry.amount),
+  );
   const statements = input.wageStatements.get(group) ?? null;
   return {
     key: `${group}-EE`,
@@ -114,8 +142,14 @@ function employeeShareRow(group: TaxGroup, input: TieOutInput): TieOutRow {
     label: 'of which the employee’s',
     stations: { register, ledger, deposits: null, returns: null, 'wage-statements': statements },
     differences: [
-      ...difference('register', 'ledger', register, ledger, () => ({ cause: 'to-fix', says: 'a paycheck and its ledger lines differ' })),
-      ...difference('ledger', 'wage-statements', ledger, statements, () => ({ cause: 'to-fix', says: 'the W-2s differ from the ledger' })),
+      ...difference('register', 'ledger', register, ledger, () => ({
+        cause: 'to-fix',
+        says: 'a paycheck and its ledger lines differ',
+      })),
+      ...difference('ledger', 'wage-statements', ledger, statements, () => ({
+        cause: 'to-fix',
+        says: 'the W-2s differ from the ledger',
+      })),
     ],
   };
 }

@@ -33,7 +33,12 @@ const DOLLARS = /^(-)?(\d{1,13})(?:\.(\d{1,2}))?$/;
 
 /** Reads `1234`, `1234.5`, `1234.56`, `-1,234.56`. Returns null for anything else. */
 export function parseDollars(text: string): Cents | null {
-  const match = DOLLARS.exec(text.trim().replace(/^\$/, '').replace(/,(?=\d{3}(?:\D|$))/g, ''));
+  const match = DOLLARS.exec(
+    text
+      .trim()
+      .replace(/^\$/, '')
+      .replace(/,(?=\d{3}(?:\D|$))/g, ''),
+  );
   if (!match) return null;
   const whole = Number(match[2]) * 100 + Number((match[3] ?? '').padEnd(2, '0'));
   return cents(match[1] ? -whole : whole);

@@ -47,7 +47,12 @@ export function plus(a: Exact, b: Exact): Exact {
   const left = a.n * b.d;
   const right = b.n * a.d;
   const d = a.d * b.d;
-  if (Number.isSafeInteger(left) && Number.isSafeInteger(right) && Number.isSafeInteger(left + right) && Number.isSafeInteger(d)) {
+  if (
+    Number.isSafeInteger(left) &&
+    Number.isSafeInteger(right) &&
+    Number.isSafeInteger(left + right) &&
+    Number.isSafeInteger(d)
+  ) {
     return { n: left + right, d };
   }
   return narrow(BigInt(a.n) * BigInt(b.d) + BigInt(b.n) * BigInt(a.d), BigInt(a.d) * BigInt(b.d));

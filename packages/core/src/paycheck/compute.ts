@@ -30,8 +30,16 @@ class Computation {
     readonly input: PaycheckInput,
     readonly tape: Tape | undefined,
   ) {
-    this.earnings = input.earnings.map((earning) => ({ item: earning.item.code, label: earning.item.label, amount: earningAmount(earning) }));
-    this.deductions = input.deductions.map((deduction) => ({ item: deduction.item.code, label: deduction.item.label, amount: deduction.amount }));
+    this.earnings = input.earnings.map((earning) => ({
+      item: earning.item.code,
+      label: earning.item.label,
+      amount: earningAmount(earning),
+    }));
+    this.deductions = input.deductions.map((deduction) => ({
+      item: deduction.item.code,
+      label: deduction.item.label,
+      amount: deduction.amount,
+    }));
   }
 
   wagesOf(base: WageBase): BaseWages {
@@ -47,7 +55,11 @@ class Computation {
     for (const deduction of this.input.deductions) if (deduction.item.outOf.includes(base)) out += deduction.amount;
     const fromRegular = Math.min(out, Math.max(regular, 0));
     const left = Math.max(supplemental - (out - fromRegular), 0);
-    return { regular: (regular - fromRegular) as Cents, supplemental: left as Cents, total: (regular - fromRegular + left) as Cents };
+    return {
+      regular: (regular - fromRegular) as Cents,
+      supplemental: left as Cents,
+      total: (regular - fromRegular + left) as Cents,
+    };
   }
 
   toDate(base: WageBase): Cents {
@@ -61,7 +73,14 @@ class Computation {
 
   rule<T>(rows: readonly Dated<T>[], what: string): Dated<T> | null {
     const row = inForce(rows, this.input.checkDate);
-    if (!row) this.problems.push(problem('rule.none-in-force', 'checkDate', { what, date: this.input.checkDate, from: rows[0]?.from ?? 'never' }));
+    if (!row)
+      this.problems.push(
+        problem('rule.none-in-force', 'checkDate', {
+          what,
+          date: this.input.checkDate,
+          from: rows[0]?.from ?? 'never',
+        }),
+      );
     return row;
   }
 
@@ -100,7 +119,10 @@ class Computation {
     const taxed = underBase(subject, toDate, base.value);
     for (const code of ['US-OASDI-EE', 'US-OASDI-ER'] as const) {
       const limit = { label: 'Wage base', amount: base.value, row: base };
-      const amount = cappedTax({ figure: code, label: taxOf(code).label, subject, taxed, toDate, rate: rateRow.value, rateRow, limit }, this.tape);
+      const amount = cappedTax(
+        { figure: code, label: taxOf(code).label, subject, taxed, toDate, rate: rateRow.value, rateRow, limit },
+        this.tape,
+      );
       this.push(code, subject, taxed, amount);
     }
   }
@@ -113,13 +135,25 @@ class Computation {
     const subject = this.wagesOf('US-HI').total;
     const toDate = this.toDate('US-HI');
     for (const code of ['US-HI-EE', 'US-HI-ER'] as const) {
-      const amount = cappedTax({ figure: code, label: taxOf(code).label, subject, taxed: subject, toDate, rate: rateRow.value, rateRow }, this.tape);
+      const amount = cappedTax(
+        { figure: code, label: taxOf(code).label, subject, taxed: subject, toDate, rate: rateRow.value, rateRow },
+        this.tape,
+      );
       this.push(code, subject, subject, amount);
     }
     const taxed = overMark(subject, toDate, additional.value.over);
     const limit = { label: 'Withhold on wages over', amount: additional.value.over, row: additional };
     const amount = cappedTax(
-      { figure: 'US-HI-ADD', label: taxOf('US-HI-ADD').label, subject, taxed, toDate, rate: additional.value.rate, rateRow: additional, limit },
+      {
+        figure: 'US-HI-ADD',
+        label: taxOf('US-HI-ADD').label,
+        subject,
+        taxed,
+        toDate,
+        rate: additional.value.rate,
+        rateRow: additional,
+        limit,
+      },
       this.tape,
     );
     this.push('US-HI-ADD', subject, taxed, amount);
@@ -133,7 +167,19 @@ class Computation {
     const toDate = this.toDate('US-FUTA');
     const taxed = underBase(subject, toDate, row.value.base);
     const limit = { label: 'Wage base', amount: row.value.base, row };
-    const amount = cappedTax({ figure: 'US-FUTA', label: taxOf('US-FUTA').label, subject, taxed, toDate, rate: row.value.rate, rateRow: row, limit }, this.tape);
+    const amount = cappedTax(
+      {
+        figure: 'US-FUTA',
+        label: taxOf('US-FUTA').label,
+        subject,
+        taxed,
+        toDate,
+        rate: row.value.rate,
+        rateRow: row,
+        limit,
+      },
+      this.tape,
+    );
     this.push('US-FUTA', subject, taxed, amount);
   }
 
@@ -153,7 +199,9 @@ class Computation {
     const base = this.rule(state.unemployment.base, `${state.name} unemployment wage base`);
     const own = this.input.unemploymentRates[state.code];
     if (own === undefined) {
-      this.problems.push(problem('employer.no-unemployment-rate', `employer.unemploymentRates.${state.code}`, { state: state.name }));
+      this.problems.push(
+        problem('employer.no-unemployment-rate', `employer.unemploymentRates.${state.code}`, { state: state.name }),
+      );
       return;
     }
     if (!base) return;
@@ -161,7 +209,10 @@ class Computation {
     const toDate = this.toDate(code);
     const taxed = underBase(subject, toDate, base.value);
     const limit = { label: 'Wage base', amount: base.value, row: base };
-    const amount = cappedTax({ figure: code, label: taxOf(code).label, subject, taxed, toDate, rate: own, rateRow: null, limit }, this.tape);
+    const amount = cappedTax(
+      { figure: code, label: taxOf(code).label, subject, taxed, toDate, rate: own, rateRow: null, limit },
+      this.tape,
+    );
     this.push(code, subject, taxed, amount);
   }
 
@@ -175,7 +226,9 @@ class Computation {
     if (residenceState !== workState) {
       const home = findState(residenceState);
       if (!home || home.incomeTax.kind !== 'none') {
-        this.problems.push(problem('rule.resident-unknown', 'employee.residence', { residence: residenceState, work: workState }));
+        this.problems.push(
+          problem('rule.resident-unknown', 'employee.residence', { residence: residenceState, work: workState }),
+        );
       }
     }
     return state;
@@ -213,9 +266,17 @@ class Computation {
     for (const line of this.earnings) this.tape.write('gross', { label: line.label, value: showDollars(line.amount) });
     this.tape.write('gross', { label: 'Gross pay', value: showDollars(gross), isResult: true });
     this.tape.write('net', { label: 'Gross pay', value: showDollars(gross) });
-    for (const tax of this.taxes) if (tax.payer === 'employee') this.tape.write('net', { label: taxOf(tax.code).label, value: showDollars(subtract(ZERO, tax.amount)) });
-    for (const line of this.deductions) this.tape.write('net', { label: line.label, value: showDollars(subtract(ZERO, line.amount)) });
-    this.tape.write('net', { label: 'Net pay', value: showDollars(net), how: `${showDollars(gross)} − ${showDollars(withheld)} − ${showDollars(deducted)}`, isResult: true });
+    for (const tax of this.taxes)
+      if (tax.payer === 'employee')
+        this.tape.write('net', { label: taxOf(tax.code).label, value: showDollars(subtract(ZERO, tax.amount)) });
+    for (const line of this.deductions)
+      this.tape.write('net', { label: line.label, value: showDollars(subtract(ZERO, line.amount)) });
+    this.tape.write('net', {
+      label: 'Net pay',
+      value: showDollars(net),
+      how: `${showDollars(gross)} − ${showDollars(withheld)} − ${showDollars(deducted)}`,
+      isResult: true,
+    });
   }
 }
 
@@ -224,7 +285,8 @@ function overtimeWarnings(input: PaycheckInput): Issue[] {
   const weeks = input.payFrequency === 'weekly' ? 1 : input.payFrequency === 'biweekly' ? 2 : null;
   if (weeks === null) return [];
   return input.earnings.flatMap((earning, index) => {
-    if (earning.item.code !== 'regular' || earning.hours === null || earning.hours.n <= 40 * weeks * earning.hours.d) return [];
+    if (earning.item.code !== 'regular' || earning.hours === null || earning.hours.n <= 40 * weeks * earning.hours.d)
+      return [];
     const hours = String(earning.hours.n / earning.hours.d);
     return [warning('hours.overtime-suspected', `earnings[${index}].hours`, { hours, frequency: input.payFrequency })];
   });
@@ -242,8 +304,17 @@ export function computePaycheck(input: PaycheckInput, tape?: Tape): PaycheckResu
   } catch (error) {
     // The guards of money/ refuse amounts beyond exact range; for a user that is a slipped decimal point.
     if (!(error instanceof RangeError)) throw error;
-    return { gross: ZERO, net: ZERO, supplemental: ZERO, earnings: [], deductions: [], taxes: [], problems: [problem('input.too-large', 'earnings')] };
+    return {
+      gross: ZERO,
+      net: ZERO,
+      supplemental: ZERO,
+      earnings: [],
+      deductions: [],
+      taxes: [],
+      problems: [problem('input.too-large', 'earnings')],
+    };
   }
 }
 
-export const hasErrors = (result: PaycheckResult): boolean => result.problems.some((issue) => issue.severity === 'error');
+export const hasErrors = (result: PaycheckResult): boolean =>
+  result.problems.some((issue) => issue.severity === 'error');

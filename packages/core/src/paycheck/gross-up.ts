@@ -18,13 +18,24 @@ const NEIGHBOURS = 12;
  * Finds the smallest whole-cent amount of `item` with which the check nets exactly `net`. Where no cent gives it, the
  * result carries a problem that names the nearest net above it.
  */
-export function grossUp(input: PaycheckInput, item: EarningItem, net: Cents, tape?: Tape): { amount: Cents; result: PaycheckResult } {
+export function grossUp(
+  input: PaycheckInput,
+  item: EarningItem,
+  net: Cents,
+  tape?: Tape,
+): { amount: Cents; result: PaycheckResult } {
   const netAt = (amount: number): Cents => computePaycheck(withAmount(input, item, cents(amount))).net;
   let low = 0;
   let high = Math.max(net * 4, 10_000);
   if (netAt(high) < net || netAt(0) > net) {
     const result = computePaycheck(input);
-    return { amount: cents(0), result: { ...result, problems: [...result.problems, problem('gross-up.out-of-range', 'grossUp.net', { net: toDollars(net) })] } };
+    return {
+      amount: cents(0),
+      result: {
+        ...result,
+        problems: [...result.problems, problem('gross-up.out-of-range', 'grossUp.net', { net: toDollars(net) })],
+      },
+    };
   }
   while (low < high) {
     const middle = Math.floor((low + high) / 2);
@@ -42,5 +53,8 @@ export function grossUp(input: PaycheckInput, item: EarningItem, net: Cents, tap
   const result = computePaycheck(found, tape);
   if (result.net === net) return { amount: cents(amount), result };
   const parameters = { net: toDollars(net), nearest: toDollars(result.net), gross: toDollars(result.gross) };
-  return { amount: cents(amount), result: { ...result, problems: [...result.problems, problem('gross-up.not-reached', 'grossUp.net', parameters)] } };
+  return {
+    amount: cents(amount),
+    result: { ...result, problems: [...result.problems, problem('gross-up.not-reached', 'grossUp.net', parameters)] },
+  };
 }

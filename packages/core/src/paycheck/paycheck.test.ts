@@ -14,20 +14,45 @@ const deferral = findItem('401k') as DeductionItem;
 const rates = { NY: parsePercent('4.1') ?? rate('0'), TX: parsePercent('2.7') ?? rate('0') };
 
 const input = (amount: Cents, more: Partial<PaycheckInput> = {}): PaycheckInput => ({
-  checkDate: date('2026-06-12'), payFrequency: 'biweekly',
-  federal: { form: '2020', filingStatus: 'single', multipleJobs: false, dependentCredit: ZERO, otherIncome: ZERO, deductions: ZERO, extraWithholding: ZERO, exempt: false, nonresidentAlien: false },
-  workState: 'TX', residenceState: 'TX', stateCertificates: {}, exemptFrom: new Set(), unemploymentRates: rates, earnings: [{ item: salary, hours: null, rate: null, amount }], deductions: [],
-  supplementalMethod: 'flat', roundWithholdingToDollar: false, wagesToDate: {}, supplementalToDate: ZERO, ...more,
+  checkDate: date('2026-06-12'),
+  payFrequency: 'biweekly',
+  federal: {
+    form: '2020',
+    filingStatus: 'single',
+    multipleJobs: false,
+    dependentCredit: ZERO,
+    otherIncome: ZERO,
+    deductions: ZERO,
+    extraWithholding: ZERO,
+    exempt: false,
+    nonresidentAlien: false,
+  },
+  workState: 'TX',
+  residenceState: 'TX',
+  stateCertificates: {},
+  exemptFrom: new Set(),
+  unemploymentRates: rates,
+  earnings: [{ item: salary, hours: null, rate: null, amount }],
+  deductions: [],
+  supplementalMethod: 'flat',
+  roundWithholdingToDollar: false,
+  wagesToDate: {},
+  supplementalToDate: ZERO,
+  ...more,
 });
-const tax = (given: PaycheckInput, code: string): Cents => computePaycheck(given).taxes.find((line) => line.code === code)?.amount ?? cents(-1);
+const tax = (given: PaycheckInput, code: string): Cents =>
+  computePaycheck(given).taxes.find((line) => line.code === code)?.amount ?? cents(-1);
 const pay = fc.integer({ min: 1, max: 3_000_000 }).map((amount) => cents(amount));
 
 describe('earnings', () => {
   // Common practice.
-  it('3,190.00 a month paid weekly is 736.15, rounded once', () => expect(toDollars(convertSalary(dollars('3190.00'), 'monthly', 'weekly'))).toBe('736.15'));
+  it('3,190.00 a month paid weekly is 736.15, rounded once', () =>
+    expect(toDollars(convertSalary(dollars('3190.00'), 'monthly', 'weekly'))).toBe('736.15'));
   it('1.5 on 14.27 gives 21.405 an hour, rounded once at the end', () => {
     const overtime = findItem('overtime') as EarningItem;
-    expect(toDollars(earningAmount({ item: overtime, hours: rate('7'), rate: rate('14.27'), amount: null }))).toBe('149.84');
+    expect(toDollars(earningAmount({ item: overtime, hours: rate('7'), rate: rate('14.27'), amount: null }))).toBe(
+      '149.84',
+    );
   });
 });
 
@@ -35,7 +60,9 @@ describe('laws of a paycheck', () => {
   it('gross is net, taxes withheld and deductions, to the cent', () => {
     fc.assert(
       fc.property(pay, fc.integer({ min: 0, max: 10_000 }), (amount, deferred) => {
-        const result = computePaycheck(input(cents(amount + 20_000), { deductions: [{ item: deferral, amount: cents(deferred) }] }));
+        const result = computePaycheck(
+          input(cents(amount + 20_000), { deductions: [{ item: deferral, amount: cents(deferred) }] }),
+        );
         const withheld = sum(result.taxes.filter((line) => line.payer === 'employee').map((line) => line.amount));
         return result.gross === result.net + withheld + deferred;
       }),
@@ -59,17 +86,35 @@ describe('laws of a paycheck', () => {
     );
   });
   it('more pay never means less federal income tax', () => {
-    fc.assert(fc.property(pay, fc.integer({ min: 1, max: 500_000 }), (amount, more) => tax(input(cents(amount + more)), 'US-FIT') >= tax(input(amount), 'US-FIT')));
+    fc.assert(
+      fc.property(
+        pay,
+        fc.integer({ min: 1, max: 500_000 }),
+        (amount, more) => tax(input(cents(amount + more)), 'US-FIT') >= tax(input(amount), 'US-FIT'),
+      ),
+    );
   });
   it('additional Medicare is on the excess over 200,000 only, and the employer has none', () => {
     const result = computePaycheck(input(dollars('10000'), { wagesToDate: { 'US-HI': dollars('195000') } }));
-    expect(result.taxes.filter((line) => line.code.startsWith('US-HI')).map((line) => [line.code, toDollars(line.wages), toDollars(line.amount)])).toEqual([
-      ['US-HI-EE', '10000.00', '145.00'], ['US-HI-ER', '10000.00', '145.00'], ['US-HI-ADD', '5000.00', '45.00'],
+    expect(
+      result.taxes
+        .filter((line) => line.code.startsWith('US-HI'))
+        .map((line) => [line.code, toDollars(line.wages), toDollars(line.amount)]),
+    ).toEqual([
+      ['US-HI-EE', '10000.00', '145.00'],
+      ['US-HI-ER', '10000.00', '145.00'],
+      ['US-HI-ADD', '5000.00', '45.00'],
     ]);
   });
   it('401(k) is out of income tax wages, not out of OASDI and HI wages (Publication 15-B)', () => {
-    const lines = computePaycheck(input(dollars('2000'), { deductions: [{ item: deferral, amount: dollars('100') }] })).taxes;
-    expect(lines.filter((line) => ['US-FIT', 'US-OASDI-EE', 'US-HI-EE'].includes(line.code)).map((line) => toDollars(line.wages))).toEqual(['1900.00', '2000.00', '2000.00']);
+    const lines = computePaycheck(
+      input(dollars('2000'), { deductions: [{ item: deferral, amount: dollars('100') }] }),
+    ).taxes;
+    expect(
+      lines
+        .filter((line) => ['US-FIT', 'US-OASDI-EE', 'US-HI-EE'].includes(line.code))
+        .map((line) => toDollars(line.wages)),
+    ).toEqual(['1900.00', '2000.00', '2000.00']);
   });
 });
 
@@ -81,18 +126,31 @@ describe('a payroll in the ledger', () => {
     const employer = employerTaxes(checks, date('2026-06-12'), rates);
     const medicare = employer.find((line) => line.tax === 'US-HI-ER');
     expect(toDollars(medicare?.amount ?? ZERO)).toBe('58.73');
-    expect(toDollars(sum(checks.map(({ result }) => result.taxes.find((line) => line.code === 'US-HI-EE')?.amount ?? ZERO)))).toBe('58.74');
+    expect(
+      toDollars(sum(checks.map(({ result }) => result.taxes.find((line) => line.code === 'US-HI-EE')?.amount ?? ZERO))),
+    ).toBe('58.74');
     expect(sum([...(medicare?.shares ?? [])])).toBe(medicare?.amount);
   });
   it('the journal balances and the shares add up, whoever is paid', () => {
     fc.assert(
       fc.property(fc.array(pay, { minLength: 1, maxLength: 12 }), (amounts) => {
-        const checks = amounts.map((amount, index) => ({ employeeId: String(index), result: computePaycheck(input(amount)) }));
+        const checks = amounts.map((amount, index) => ({
+          employeeId: String(index),
+          result: computePaycheck(input(amount)),
+        }));
         const employer = employerTaxes(checks, date('2026-06-12'), rates);
         const postings = taxPostings(checks, employer, date('2026-06-12'));
         const owed = sum(postings.map((line) => line.amount));
-        const payable = -sum(payrollJournal(checks, employer).filter((line) => line.account === 'taxes-payable').map((line) => line.amount));
-        return journalDifference(payrollJournal(checks, employer)) === 0 && owed === payable && employer.every((line) => sum([...line.shares]) === line.amount);
+        const payable = -sum(
+          payrollJournal(checks, employer)
+            .filter((line) => line.account === 'taxes-payable')
+            .map((line) => line.amount),
+        );
+        return (
+          journalDifference(payrollJournal(checks, employer)) === 0 &&
+          owed === payable &&
+          employer.every((line) => sum([...line.shares]) === line.amount)
+        );
       }),
     );
   });

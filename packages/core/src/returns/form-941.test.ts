@@ -11,24 +11,51 @@ import { formW3, formsW2, type W2Person } from '../yearend/w2.js';
 import { form941, lineValue, type Form941, type LineId } from './form-941.js';
 
 const entry = (tax: TaxCode, wages: string, amount: string, more: Partial<LedgerEntry> = {}): LedgerEntry => ({
-  employeeId: 'w', tax, cause: 'payroll', liabilityDate: date('2026-07-10'), effectiveDate: date('2026-07-10'), subject: dollars(wages), wages: dollars(wages), amount: dollars(amount), ...more,
+  employeeId: 'w',
+  tax,
+  cause: 'payroll',
+  liabilityDate: date('2026-07-10'),
+  effectiveDate: date('2026-07-10'),
+  subject: dollars(wages),
+  wages: dollars(wages),
+  amount: dollars(amount),
+  ...more,
 });
 /** Three people at 1,350.00: the halves of HI differ by the cent of the employer's rounding on the total. */
 const quarter = (): LedgerEntry[] => [
   ...['a', 'b', 'c'].flatMap((employeeId) => [
-    entry('US-FIT', '1350.00', '80.00', { employeeId }), entry('US-OASDI-EE', '1350.00', '83.70', { employeeId }), entry('US-HI-EE', '1350.00', '19.58', { employeeId }), entry('US-HI-ADD', '0.00', '0.00', { employeeId, subject: dollars('1350.00') }),
+    entry('US-FIT', '1350.00', '80.00', { employeeId }),
+    entry('US-OASDI-EE', '1350.00', '83.70', { employeeId }),
+    entry('US-HI-EE', '1350.00', '19.58', { employeeId }),
+    entry('US-HI-ADD', '0.00', '0.00', { employeeId, subject: dollars('1350.00') }),
   ]),
   entry('US-OASDI-ER', '4050.00', '251.10', { employeeId: null }),
   entry('US-HI-ER', '4050.00', '58.73', { employeeId: null }),
 ];
-const make = (entries: LedgerEntry[], schedule: 'monthly' | 'semiweekly' = 'monthly'): Form941 => form941({ year: 2026, quarter: 3, schedule, entries, employeesOnTwelfth: 3 });
+const make = (entries: LedgerEntry[], schedule: 'monthly' | 'semiweekly' = 'monthly'): Form941 =>
+  form941({ year: 2026, quarter: 3, schedule, entries, employeesOnTwelfth: 3 });
 const line = (form: Form941, id: LineId): string => toDollars(cents(lineValue(form, id)));
 
 describe('Form 941 from the ledger', () => {
   it('adds up line by line (Form 941 and its instructions)', () => {
     const form = make(quarter());
-    expect((['2', '3', '5a.1', '5a.2', '5c.1', '5c.2', '5e', '6', '7', '12', '14'] as const).map((id) => [id, line(form, id)])).toEqual([
-      ['2', '4050.00'], ['3', '240.00'], ['5a.1', '4050.00'], ['5a.2', '502.20'], ['5c.1', '4050.00'], ['5c.2', '117.45'], ['5e', '619.65'], ['6', '859.65'], ['7', '0.02'], ['12', '859.67'], ['14', '859.67'],
+    expect(
+      (['2', '3', '5a.1', '5a.2', '5c.1', '5c.2', '5e', '6', '7', '12', '14'] as const).map((id) => [
+        id,
+        line(form, id),
+      ]),
+    ).toEqual([
+      ['2', '4050.00'],
+      ['3', '240.00'],
+      ['5a.1', '4050.00'],
+      ['5a.2', '502.20'],
+      ['5c.1', '4050.00'],
+      ['5c.2', '117.45'],
+      ['5e', '619.65'],
+      ['6', '859.65'],
+      ['7', '0.02'],
+      ['12', '859.67'],
+      ['14', '859.67'],
     ]);
     expect(lineValue(form, '1')).toBe(3);
   });
@@ -42,67 +69,186 @@ describe('Form 941 from the ledger', () => {
     expect(line(make([...quarter(), entry('US-FIT', '0.00', '3000.00')]), '16.1')).toBe('3859.67');
   });
   it('Schedule B is by day and equals line 12', () => {
-    const form = make([...quarter(), entry('US-FIT', '0.00', '100.00', { liabilityDate: date('2026-07-24') })], 'semiweekly');
-    expect(form.scheduleB?.map((day) => [day.date, toDollars(day.amount)])).toEqual([['2026-07-10', '859.67'], ['2026-07-24', '100.00']]);
+    const form = make(
+      [...quarter(), entry('US-FIT', '0.00', '100.00', { liabilityDate: date('2026-07-24') })],
+      'semiweekly',
+    );
+    expect(form.scheduleB?.map((day) => [day.date, toDollars(day.amount)])).toEqual([
+      ['2026-07-10', '859.67'],
+      ['2026-07-24', '100.00'],
+    ]);
     expect(form.scheduleB?.reduce((total, day) => total + day.amount, 0)).toBe(lineValue(form, '12'));
   });
   it('deposits are what has settled, less what came back', () => {
     const paid = entry('US-FIT', '0.00', '-859.67', { cause: 'payment', employeeId: null });
-    expect([line(make([...quarter(), paid]), '13'), line(make([...quarter(), paid]), '14')]).toEqual(['859.67', '0.00']);
+    expect([line(make([...quarter(), paid]), '13'), line(make([...quarter(), paid]), '14')]).toEqual([
+      '859.67',
+      '0.00',
+    ]);
     const back = entry('US-FIT', '0.00', '859.67', { cause: 'payment-returned', employeeId: null });
     expect(line(make([...quarter(), paid, back]), '14')).toBe('859.67');
   });
 });
 
 const facts: FilingFacts = {
-  ein: '471234561', name: 'Gannet', street: '3 Slipway', city: 'Saltmarsh', state: 'NY', zip: '13999', phone: '3155550121', signerName: 'Ruth Gannet', signerTitle: 'President', preparerName: 'Odile', preparerPtin: 'P00000001', preparerPhone: '3155550110', today: date('2026-10-22'), openPayrolls: [],
+  ein: '471234561',
+  name: 'Gannet',
+  street: '3 Slipway',
+  city: 'Saltmarsh',
+  state: 'NY',
+  zip: '13999',
+  phone: '3155550121',
+  signerName: 'Ruth Gannet',
+  signerTitle: 'President',
+  preparerName: 'Odile',
+  preparerPtin: 'P00000001',
+  preparerPhone: '3155550110',
+  today: date('2026-10-22'),
+  openPayrolls: [],
 };
 describe('checks before a return', () => {
-  const codes = (more: Partial<FilingFacts>): string[] => checkForm941(make(quarter()), { ...facts, ...more }).map((issue) => `${issue.code} ${issue.field}`);
+  const codes = (more: Partial<FilingFacts>): string[] =>
+    checkForm941(make(quarter()), { ...facts, ...more }).map((issue) => `${issue.code} ${issue.field}`);
   it('a sound return has none', () => expect(codes({})).toEqual([]));
   it.each<[Partial<FilingFacts>, string]>([
-    [{ ein: '071234561' }, 'ein.prefix client.ein'], [{ zip: '' }, 'check.address-missing client.zip'], [{ signerTitle: '' }, 'check.signer-missing client.signerName'], [{ preparerPtin: '' }, 'check.preparer-missing firm.preparerPtin'],
-    [{ openPayrolls: [date('2026-09-18')] }, 'check.open-payroll payrolls'], [{ today: date('2026-09-30') }, 'check.period-open period'],
+    [{ ein: '071234561' }, 'ein.prefix client.ein'],
+    [{ zip: '' }, 'check.address-missing client.zip'],
+    [{ signerTitle: '' }, 'check.signer-missing client.signerName'],
+    [{ preparerPtin: '' }, 'check.preparer-missing firm.preparerPtin'],
+    [{ openPayrolls: [date('2026-09-18')] }, 'check.open-payroll payrolls'],
+    [{ today: date('2026-09-30') }, 'check.period-open period'],
   ])('%j', (more, expected) => expect(codes(more)).toContain(expected));
 });
 
 describe('the XML', () => {
   it('an independent reader finds every line', () => {
     const xml = writeForm941({
-      form: make(quarter()), submissionId: 's-1', filer: { ein: '471234561', name: 'Gannet & Sons', nameControl: 'GANN', street: '3 Slipway', city: 'Saltmarsh', state: 'NY', zip: '13999' },
-      preparer: { name: 'Odile', ptin: 'P00000001', phone: '3155550110', firmName: 'Breakwater', firmEin: '401234568' }, signature: { name: 'Ruth', title: 'President', pin: '31415', signed: date('2026-10-22') },
+      form: make(quarter()),
+      submissionId: 's-1',
+      filer: {
+        ein: '471234561',
+        name: 'Gannet & Sons',
+        nameControl: 'GANN',
+        street: '3 Slipway',
+        city: 'Saltmarsh',
+        state: 'NY',
+        zip: '13999',
+      },
+      preparer: { name: 'Odile', ptin: 'P00000001', phone: '3155550110', firmName: 'Breakwater', firmEin: '401234568' },
+      signature: { name: 'Ruth', title: 'President', pin: '31415', signed: date('2026-10-22') },
     });
-    const read = new XMLParser({ parseTagValue: false }).parse(xml) as { Return: { ReturnHeader: { Filer: { BusinessName: { BusinessNameLine1Txt: string } } }; ReturnData: { IRS941: Record<string, string> } } };
-    expect(read.Return.ReturnData.IRS941).toMatchObject({ EmployeeCnt: '3', WagesAmt: '4050.00', TotalTaxAmt: '859.67', CurrentQtrFractionsCentsAmt: '0.02' });
-    expect(read.Return.ReturnHeader.Filer.BusinessName.BusinessNameLine1Txt).toBe('Gannet &amp; Sons'.replace('&amp;', '&'));
+    const read = new XMLParser({ parseTagValue: false }).parse(xml) as {
+      Return: {
+        ReturnHeader: { Filer: { BusinessName: { BusinessNameLine1Txt: string } } };
+        ReturnData: { IRS941: Record<string, string> };
+      };
+    };
+    expect(read.Return.ReturnData.IRS941).toMatchObject({
+      EmployeeCnt: '3',
+      WagesAmt: '4050.00',
+      TotalTaxAmt: '859.67',
+      CurrentQtrFractionsCentsAmt: '0.02',
+    });
+    expect(read.Return.ReturnHeader.Filer.BusinessName.BusinessNameLine1Txt).toBe(
+      'Gannet &amp; Sons'.replace('&amp;', '&'),
+    );
   });
 });
 
-const person = (employeeId: string, ssn = '899123401'): W2Person => ({ employeeId, ssn, firstName: 'Wil', middleName: '', lastName: 'Sprague', suffix: '', street: '1 Row', city: 'Saltmarsh', state: 'NY', zip: '13999', isRetirementPlan: false, isStatutory: false });
+const person = (employeeId: string, ssn = '899123401'): W2Person => ({
+  employeeId,
+  ssn,
+  firstName: 'Wil',
+  middleName: '',
+  lastName: 'Sprague',
+  suffix: '',
+  street: '1 Row',
+  city: 'Saltmarsh',
+  state: 'NY',
+  zip: '13999',
+  isRetirementPlan: false,
+  isStatutory: false,
+});
 describe('Forms W-2 and W-3', () => {
   const people = ['a', 'b', 'c'].map((id, index) => person(id, `89912340${index + 1}`));
-  const forms = formsW2({ people: [...people, person('nobody', '899123409')], entries: quarter(), deductions: [{ employeeId: 'a', item: '401k', amount: dollars('50.00') }, { employeeId: 'a', item: 'union-dues', amount: dollars('5.00') }], stateIds: {} });
+  const forms = formsW2({
+    people: [...people, person('nobody', '899123409')],
+    entries: quarter(),
+    deductions: [
+      { employeeId: 'a', item: '401k', amount: dollars('50.00') },
+      { employeeId: 'a', item: 'union-dues', amount: dollars('5.00') },
+    ],
+    stateIds: {},
+  });
   it('one for each person with wages; the deferral is in box 12 code D', () => {
     expect(forms.map((form) => form.person.employeeId)).toEqual(['a', 'b', 'c']);
     expect(forms[0]?.box12).toEqual([{ code: 'D', amount: 5000 }]);
     expect(formW3(forms)).toMatchObject({ count: 3, box1: 405000, box4: 25110, box6: 5874, box12a: 5000 });
   });
   it('the set is checked against the ledger and the numbers against the SSA’s rules', () => {
-    const ledger = { incomeTax: dollars('240.00'), oasdiWages: dollars('4050.00'), oasdiTax: dollars('251.10'), hiWages: dollars('4050.00'), hiTax: dollars('58.74') };
+    const ledger = {
+      incomeTax: dollars('240.00'),
+      oasdiWages: dollars('4050.00'),
+      oasdiTax: dollars('251.10'),
+      hiWages: dollars('4050.00'),
+      hiTax: dollars('58.74'),
+    };
     const after = { ...facts, today: date('2027-01-04') };
     expect(checkW2Set({ year: 2026, forms, ledger }, after)).toEqual([]);
-    expect(checkW2Set({ year: 2026, forms, ledger: { ...ledger, hiTax: dollars('58.73') } }, after).map((issue) => issue.code)).toEqual(['check.wages-differ']);
-    expect(checkW2Set({ year: 2026, forms: forms.map((form) => ({ ...form, person: { ...form.person, ssn: '900123401' } })), ledger }, after).map((issue) => issue.code)).toContain('ssn.area');
+    expect(
+      checkW2Set({ year: 2026, forms, ledger: { ...ledger, hiTax: dollars('58.73') } }, after).map(
+        (issue) => issue.code,
+      ),
+    ).toEqual(['check.wages-differ']);
+    expect(
+      checkW2Set(
+        { year: 2026, forms: forms.map((form) => ({ ...form, person: { ...form.person, ssn: '900123401' } })), ledger },
+        after,
+      ).map((issue) => issue.code),
+    ).toContain('ssn.area');
   });
 });
 
 describe('the tie-out', () => {
-  const register = new Map(quarter().map((row) => [row.tax as string, quarter().filter((other) => other.tax === row.tax).reduce((total, other) => cents(total + other.amount), ZERO)]));
-  const returned = new Map([['US-FIT', dollars('240.00')], ['US-OASDI', dollars('502.20')], ['US-HI', dollars('117.45')]] as const);
-  const base = { register, entries: quarter(), returned, fractionsOfCents: cents(2), wageStatements: new Map(), notYetDue: new Map([['US-FIT', dollars('240.00')], ['US-OASDI', dollars('502.20')], ['US-HI', dollars('117.47')]] as const), underWay: new Map() };
-  const causes = (input: Parameters<typeof tieOut>[0]): string[] => tieOut(input).flatMap((row) => row.differences.map((difference) => `${row.key} ${difference.to} ${toDollars(difference.amount)} ${difference.cause}`));
+  const register = new Map(
+    quarter().map((row) => [
+      row.tax as string,
+      quarter()
+        .filter((other) => other.tax === row.tax)
+        .reduce((total, other) => cents(total + other.amount), ZERO),
+    ]),
+  );
+  const returned = new Map([
+    ['US-FIT', dollars('240.00')],
+    ['US-OASDI', dollars('502.20')],
+    ['US-HI', dollars('117.45')],
+  ] as const);
+  const base = {
+    register,
+    entries: quarter(),
+    returned,
+    fractionsOfCents: cents(2),
+    wageStatements: new Map(),
+    notYetDue: new Map([
+      ['US-FIT', dollars('240.00')],
+      ['US-OASDI', dollars('502.20')],
+      ['US-HI', dollars('117.47')],
+    ] as const),
+    underWay: new Map(),
+  };
+  const causes = (input: Parameters<typeof tieOut>[0]): string[] =>
+    tieOut(input).flatMap((row) =>
+      row.differences.map(
+        (difference) => `${row.key} ${difference.to} ${toDollars(difference.amount)} ${difference.cause}`,
+      ),
+    );
   it('what is not yet deposited is timing, fractions of cents are rounding', () => {
-    expect(causes(base)).toEqual(['US-FIT deposits -240.00 timing', 'US-OASDI deposits -502.20 timing', 'US-HI deposits -117.47 timing', 'US-HI returns -0.02 rounding']);
+    expect(causes(base)).toEqual([
+      'US-FIT deposits -240.00 timing',
+      'US-OASDI deposits -502.20 timing',
+      'US-HI deposits -117.47 timing',
+      'US-HI returns -0.02 rounding',
+    ]);
   });
   it('a planted dollar shows in one cell, as something to fix', () => {
     const planted = new Map(register).set('US-FIT', cents((register.get('US-FIT') ?? ZERO) + 100));

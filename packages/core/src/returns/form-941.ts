@@ -9,7 +9,27 @@ import { rate, showPercent } from '../money/rate.js';
 import type { TaxCode } from '../taxes/registry.js';
 import type { TapeLine } from '../working/tape.js';
 
-export type LineId = '1' | '2' | '3' | '5a.1' | '5a.2' | '5c.1' | '5c.2' | '5d.1' | '5d.2' | '5e' | '6' | '7' | '10' | '12' | '13' | '14' | '15' | '16.1' | '16.2' | '16.3';
+export type LineId =
+  | '1'
+  | '2'
+  | '3'
+  | '5a.1'
+  | '5a.2'
+  | '5c.1'
+  | '5c.2'
+  | '5d.1'
+  | '5d.2'
+  | '5e'
+  | '6'
+  | '7'
+  | '10'
+  | '12'
+  | '13'
+  | '14'
+  | '15'
+  | '16.1'
+  | '16.2'
+  | '16.3';
 
 /** Which ledger lines make a line of the return: the taxes, and which of their amounts. */
 export interface LineEntries {
@@ -66,23 +86,63 @@ export function form941(input: Form941Input): Form941 {
     if (!line) throw new RangeError(`line ${id} is not computed yet`);
     return cents(line.value);
   };
-  const put = (id: LineId, label: string, value: number, entries: LineEntries | null, working: TapeLine[], kind: 'count' | 'amount' = 'amount'): void => {
+  const put = (
+    id: LineId,
+    label: string,
+    value: number,
+    entries: LineEntries | null,
+    working: TapeLine[],
+    kind: 'count' | 'amount' = 'amount',
+  ): void => {
     const shown = kind === 'count' ? String(value) : showDollars(cents(value));
-    lines.set(id, { id, label, value, kind, entries, working: [...working, { label: `Line ${id}`, value: shown, isResult: true }] });
+    lines.set(id, {
+      id,
+      label,
+      value,
+      kind,
+      entries,
+      working: [...working, { label: `Line ${id}`, value: shown, isResult: true }],
+    });
   };
   const fromLedger = (id: LineId, label: string, taxes: readonly TaxCode[], part: LineEntries['part']): void => {
     const count = liabilities.filter((entry) => taxes.includes(entry.tax)).length;
-    put(id, label, total(liabilities, taxes, part), { taxes, part, of: 'liabilities' }, [{ label: `${count} ledger lines of ${taxes.join(', ')}`, value: '', how: `added up: ${part === 'amount' ? 'tax' : 'wages'}` }]);
+    put(id, label, total(liabilities, taxes, part), { taxes, part, of: 'liabilities' }, [
+      {
+        label: `${count} ledger lines of ${taxes.join(', ')}`,
+        value: '',
+        how: `added up: ${part === 'amount' ? 'tax' : 'wages'}`,
+      },
+    ]);
   };
   const byRate = (id: LineId, from: LineId, label: string, by: ReturnType<typeof rate>): void => {
     const unrounded = times(valueOf(from), by);
-    put(id, label, round(unrounded, 'half-up'), null, [{ label: `Line ${from}`, value: showDollars(valueOf(from)), how: `× ${showPercent(by)} = ${showExact(unrounded)}`, rounding: 'half a cent up' }]);
+    put(id, label, round(unrounded, 'half-up'), null, [
+      {
+        label: `Line ${from}`,
+        value: showDollars(valueOf(from)),
+        how: `× ${showPercent(by)} = ${showExact(unrounded)}`,
+        rounding: 'half a cent up',
+      },
+    ]);
   };
   const addUp = (id: LineId, label: string, ids: readonly LineId[]): void =>
-    put(id, label, sum(ids.map(valueOf)), null, ids.map((part) => ({ label: `Line ${part}`, value: showDollars(valueOf(part)) })));
+    put(
+      id,
+      label,
+      sum(ids.map(valueOf)),
+      null,
+      ids.map((part) => ({ label: `Line ${part}`, value: showDollars(valueOf(part)) })),
+    );
 
   const twelfth = `${input.year}-${String(input.quarter * 3).padStart(2, '0')}-12`;
-  put('1', `Employees paid for the pay period including ${twelfth}`, input.employeesOnTwelfth, null, [{ label: 'Paychecks of the pay period', value: String(input.employeesOnTwelfth) }], 'count');
+  put(
+    '1',
+    `Employees paid for the pay period including ${twelfth}`,
+    input.employeesOnTwelfth,
+    null,
+    [{ label: 'Paychecks of the pay period', value: String(input.employeesOnTwelfth) }],
+    'count',
+  );
   fromLedger('2', 'Wages, tips, and other compensation', ['US-FIT'], 'subject');
   fromLedger('3', 'Federal income tax withheld', ['US-FIT'], 'amount');
   fromLedger('5a.1', 'Taxable social security wages', ['US-OASDI-EE'], 'wages');
@@ -94,33 +154,72 @@ export function form941(input: Form941Input): Form941 {
   addUp('5e', 'Total social security and Medicare taxes', ['5a.2', '5c.2', '5d.2']);
   addUp('6', 'Total taxes before adjustments', ['3', '5e']);
   const ledgerTotal = total(liabilities, FEDERAL_941, 'amount');
-  put('7', 'Adjustment for fractions of cents', subtract(ledgerTotal, valueOf('6')), { taxes: FEDERAL_941, part: 'amount', of: 'liabilities' }, [
-    { label: 'Taxes in the ledger', value: showDollars(ledgerTotal), how: 'rounded per person, and per payroll for the employer' },
-    { label: 'Line 6', value: showDollars(valueOf('6')), how: 'rounded once for the quarter' },
-  ]);
+  put(
+    '7',
+    'Adjustment for fractions of cents',
+    subtract(ledgerTotal, valueOf('6')),
+    { taxes: FEDERAL_941, part: 'amount', of: 'liabilities' },
+    [
+      {
+        label: 'Taxes in the ledger',
+        value: showDollars(ledgerTotal),
+        how: 'rounded per person, and per payroll for the employer',
+      },
+      { label: 'Line 6', value: showDollars(valueOf('6')), how: 'rounded once for the quarter' },
+    ],
+  );
   addUp('10', 'Total taxes after adjustments', ['6', '7']);
   addUp('12', 'Total taxes after adjustments and credits', ['10']);
   const payments = inForm.filter(isPayment);
-  put('13', 'Total deposits for this quarter', -sum(payments.map((entry) => entry.amount)), { taxes: FEDERAL_941, part: 'amount', of: 'payments' }, [
-    { label: `${payments.length} payment lines`, value: '', how: 'settled deposits of this quarter’s liabilities' },
-  ]);
+  put(
+    '13',
+    'Total deposits for this quarter',
+    -sum(payments.map((entry) => entry.amount)),
+    { taxes: FEDERAL_941, part: 'amount', of: 'payments' },
+    [{ label: `${payments.length} payment lines`, value: '', how: 'settled deposits of this quarter’s liabilities' }],
+  );
   const balance = subtract(valueOf('12'), valueOf('13'));
-  put('14', 'Balance due', notBelowZero(balance), null, [{ label: 'Line 12 less line 13', value: showDollars(balance) }]);
-  put('15', 'Overpayment', notBelowZero(cents(-balance)), null, [{ label: 'Line 13 less line 12', value: showDollars(cents(-balance)) }]);
+  put('14', 'Balance due', notBelowZero(balance), null, [
+    { label: 'Line 12 less line 13', value: showDollars(balance) },
+  ]);
+  put('15', 'Overpayment', notBelowZero(cents(-balance)), null, [
+    { label: 'Line 13 less line 12', value: showDollars(cents(-balance)) },
+  ]);
   const isMonthlyShown = input.schedule === 'monthly' && valueOf('12') >= SMALL_QUARTER_MARK;
   for (const month of [1, 2, 3] as const) {
     const inMonth = liabilities.filter((entry) => monthOfQuarter(entry.liabilityDate) === month);
     const amount = isMonthlyShown ? sum(inMonth.map((entry) => entry.amount)) : ZERO;
-    put(`16.${month}`, `Tax liability, month ${month}`, amount, isMonthlyShown ? { taxes: FEDERAL_941, part: 'amount', of: 'liabilities' } : null, [
-      { label: isMonthlyShown ? 'Ledger lines of the month' : 'Not for this depositor', value: showDollars(amount), how: isMonthlyShown ? '' : input.schedule === 'semiweekly' ? 'Schedule B is attached' : 'line 12 is less than 2,500.00' },
-    ]);
+    put(
+      `16.${month}`,
+      `Tax liability, month ${month}`,
+      amount,
+      isMonthlyShown ? { taxes: FEDERAL_941, part: 'amount', of: 'liabilities' } : null,
+      [
+        {
+          label: isMonthlyShown ? 'Ledger lines of the month' : 'Not for this depositor',
+          value: showDollars(amount),
+          how: isMonthlyShown
+            ? ''
+            : input.schedule === 'semiweekly'
+              ? 'Schedule B is attached'
+              : 'line 12 is less than 2,500.00',
+        },
+      ],
+    );
   }
-  return { year: input.year, quarter: input.quarter, schedule: input.schedule, lines: [...lines.values()], scheduleB: input.schedule === 'semiweekly' ? scheduleB(liabilities) : null };
+  return {
+    year: input.year,
+    quarter: input.quarter,
+    schedule: input.schedule,
+    lines: [...lines.values()],
+    scheduleB: input.schedule === 'semiweekly' ? scheduleB(liabilities) : null,
+  };
 }
 
 function scheduleB(liabilities: readonly LedgerEntry[]): ScheduleBDay[] {
   const days = new Map<LocalDate, Cents>();
-  for (const entry of liabilities) days.set(entry.liabilityDate, add(days.get(entry.liabilityDate) ?? ZERO, entry.amount));
+  for (const entry of liabilities)
+    days.set(entry.liabilityDate, add(days.get(entry.liabilityDate) ?? ZERO, entry.amount));
   return [...days].map(([date, amount]) => ({ date, amount })).sort((a, b) => (a.date < b.date ? -1 : 1));
 }
 

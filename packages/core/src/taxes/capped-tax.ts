@@ -6,10 +6,12 @@ import { shownParameter, type ShownParameter, type Tape } from '../working/tape.
 import type { TaxCode } from './registry.js';
 
 /** The part of `wages` still under `base`, when `toDate` was paid before. */
-export const underBase = (wages: Cents, toDate: Cents, base: Cents): Cents => smaller(wages, notBelowZero(subtract(base, toDate)));
+export const underBase = (wages: Cents, toDate: Cents, base: Cents): Cents =>
+  smaller(wages, notBelowZero(subtract(base, toDate)));
 
 /** The part of `wages` over `mark`, when `toDate` was paid before. */
-export const overMark = (wages: Cents, toDate: Cents, mark: Cents): Cents => subtract(wages, underBase(wages, toDate, mark));
+export const overMark = (wages: Cents, toDate: Cents, mark: Cents): Cents =>
+  subtract(wages, underBase(wages, toDate, mark));
 
 interface CappedTax {
   readonly figure: TaxCode;
@@ -33,7 +35,11 @@ export function cappedTax(tax: CappedTax, tape?: Tape): Cents {
       const parameter: ShownParameter = shownParameter(tax.limit.label, showDollars(tax.limit.amount), tax.limit.row);
       tape.write(tax.figure, { label: 'Paid before in the year', value: showDollars(tax.toDate) });
       tape.write(tax.figure, { label: tax.limit.label, value: showDollars(tax.limit.amount), parameter });
-      tape.write(tax.figure, { label: 'Wages taxed', value: showDollars(tax.taxed), how: tax.taxed < tax.subject ? 'the check crosses the limit, or is past it' : 'all of them' });
+      tape.write(tax.figure, {
+        label: 'Wages taxed',
+        value: showDollars(tax.taxed),
+        how: tax.taxed < tax.subject ? 'the check crosses the limit, or is past it' : 'all of them',
+      });
     }
     tape.write(tax.figure, {
       label: tax.label,

@@ -5,7 +5,17 @@ import { inForce, type Dated } from '../jurisdictions/dated.js';
 import { SUPPLEMENTAL, WITHHOLDING } from '../jurisdictions/us/parameters.js';
 import type { FederalWithholdingTable, WithholdingStatus } from '../jurisdictions/us/withholding-table.js';
 import { ZERO, add, cents, larger, notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
-import { dividedBy, exact, isBelowZero, minus, round, roundToDollar, showExact, times, type Exact } from '../money/exact.js';
+import {
+  dividedBy,
+  exact,
+  isBelowZero,
+  minus,
+  round,
+  roundToDollar,
+  showExact,
+  times,
+  type Exact,
+} from '../money/exact.js';
 import { showPercent } from '../money/rate.js';
 import type { FederalCertificate } from '../paycheck/input.js';
 import { shownParameter, type Tape } from '../working/tape.js';
@@ -58,16 +68,28 @@ function worksheetOneA(
   if (certificate.nonresidentAlien) {
     const addition = nonresidentAddition(table, certificate, periods);
     taxable = add(taxable, addition);
-    tape?.write(FIGURE, { label: '1a  Nonresident alien addition', value: showDollars(addition), how: 'for this computation only' });
+    tape?.write(FIGURE, {
+      label: '1a  Nonresident alien addition',
+      value: showDollars(addition),
+      how: 'for this computation only',
+    });
   }
   const annual = cents(taxable * periods);
-  tape?.write(FIGURE, { label: '1c  Annual wages', value: showDollars(annual), how: `${showDollars(taxable)} × ${periods} periods` });
+  tape?.write(FIGURE, {
+    label: '1c  Annual wages',
+    value: showDollars(annual),
+    how: `${showDollars(taxable)} × ${periods} periods`,
+  });
 
   const status = statusOf(certificate);
   let adjusted: Cents;
   let brackets = table.standard[status];
   if (certificate.form === '2020') {
-    const lineOneG = certificate.multipleJobs ? ZERO : status === 'married-jointly' ? table.lineOneG['married-jointly'] : table.lineOneG.otherwise;
+    const lineOneG = certificate.multipleJobs
+      ? ZERO
+      : status === 'married-jointly'
+        ? table.lineOneG['married-jointly']
+        : table.lineOneG.otherwise;
     if (certificate.multipleJobs) brackets = table.stepTwoChecked[status];
     adjusted = notBelowZero(subtract(add(annual, certificate.otherIncome), add(certificate.deductions, lineOneG)));
     tape?.write(FIGURE, { label: '1d  Other income, step 4(a)', value: showDollars(certificate.otherIncome) });
@@ -80,7 +102,11 @@ function worksheetOneA(
   } else {
     const allowances = cents(certificate.allowances * table.allowance);
     adjusted = notBelowZero(subtract(annual, allowances));
-    tape?.write(FIGURE, { label: '1k  Allowances', value: showDollars(allowances), how: `${certificate.allowances} × ${showDollars(table.allowance)}` });
+    tape?.write(FIGURE, {
+      label: '1k  Allowances',
+      value: showDollars(allowances),
+      how: `${certificate.allowances} × ${showDollars(table.allowance)}`,
+    });
   }
   tape?.write(FIGURE, { label: '1i  Adjusted annual wage amount', value: showDollars(adjusted) });
 
@@ -101,7 +127,11 @@ function worksheetOneA(
   if (certificate.form === 'pre-2020' || certificate.dependentCredit === 0) return tentative;
   const credit = dividedBy(certificate.dependentCredit, periods);
   const left = minus(tentative, credit);
-  tape?.write(FIGURE, { label: '3b  Credits of step 3', value: showExact(credit), how: `${showDollars(certificate.dependentCredit)} ÷ ${periods}` });
+  tape?.write(FIGURE, {
+    label: '3b  Credits of step 3',
+    value: showExact(credit),
+    how: `${showDollars(certificate.dependentCredit)} ÷ ${periods}`,
+  });
   // An unused credit never reduces the extra withholding of step 4(c).
   return isBelowZero(left) ? exact(ZERO) : left;
 }
@@ -109,7 +139,17 @@ function worksheetOneA(
 /** Supplemental wages at the flat rate, the part over one million a year at the highest rate; exempt persons too there. */
 function flatOnSupplemental(input: FederalWithholdingInput, tape: Tape | undefined): { tax: Cents; problems: Issue[] } {
   const row = inForce(SUPPLEMENTAL, input.checkDate);
-  if (!row) return { tax: ZERO, problems: [problem('rule.none-in-force', 'checkDate', { what: 'supplemental rate', date: input.checkDate, from: '2025-01-01' })] };
+  if (!row)
+    return {
+      tax: ZERO,
+      problems: [
+        problem('rule.none-in-force', 'checkDate', {
+          what: 'supplemental rate',
+          date: input.checkDate,
+          from: '2025-01-01',
+        }),
+      ],
+    };
   const room = notBelowZero(subtract(row.value.million, input.supplementalToDate));
   const under = smaller(input.supplementalWages, room);
   const over = subtract(input.supplementalWages, under);
@@ -147,7 +187,10 @@ export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): {
   const row = inForce(WITHHOLDING, input.checkDate);
   if (!row) {
     const what = `federal withholding table for ${yearOf(input.checkDate)}`;
-    return { tax: ZERO, problems: [problem('rule.none-in-force', 'checkDate', { what, date: input.checkDate, from: '2025-01-01' })] };
+    return {
+      tax: ZERO,
+      problems: [problem('rule.none-in-force', 'checkDate', { what, date: input.checkDate, from: '2025-01-01' })],
+    };
   }
   const { certificate } = input;
   const supplemental = input.supplementalWages > 0 ? flatOnSupplemental(input, tape) : { tax: ZERO, problems: [] };
@@ -157,7 +200,10 @@ export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): {
     tape?.write(FIGURE, { label: 'Exempt on Form W-4', value: showDollars(ZERO), how: 'wages are still reported' });
   } else {
     const room = million === undefined ? ZERO : notBelowZero(subtract(million, input.supplementalToDate));
-    const together = input.supplementalMethod === 'aggregate' ? add(input.regularWages, smaller(input.supplementalWages, room)) : input.regularWages;
+    const together =
+      input.supplementalMethod === 'aggregate'
+        ? add(input.regularWages, smaller(input.supplementalWages, room))
+        : input.regularWages;
     const hasWages = together > 0;
     const tentative = hasWages ? worksheetOneA(input, together, row, tape) : exact(ZERO);
     const rounded = input.toDollar ? roundToDollar(tentative, 'half-up') : round(tentative, 'half-up');

@@ -13,7 +13,8 @@ export interface Tax {
   readonly group: TaxGroup;
 }
 
-export type FederalTaxCode = 'US-FIT' | 'US-OASDI-EE' | 'US-OASDI-ER' | 'US-HI-EE' | 'US-HI-ER' | 'US-HI-ADD' | 'US-FUTA';
+export type FederalTaxCode =
+  'US-FIT' | 'US-OASDI-EE' | 'US-OASDI-ER' | 'US-HI-EE' | 'US-HI-ER' | 'US-HI-ADD' | 'US-FUTA';
 export type TaxCode = FederalTaxCode | `${StateCode}-SIT` | `${StateCode}-SUI`;
 export type WageBase = 'US-FIT' | 'US-OASDI' | 'US-HI' | 'US-FUTA' | `${StateCode}-SIT` | `${StateCode}-SUI`;
 export type TaxGroup = 'US-FIT' | 'US-OASDI' | 'US-HI' | 'US-FUTA' | `${StateCode}-SIT` | `${StateCode}-SUI`;
@@ -21,19 +22,75 @@ export type AgencyCode = 'IRS' | 'NY-TAX' | 'NY-DOL' | 'TX-TWC' | 'FL-DOR';
 
 const FEDERAL: readonly Tax[] = [
   { code: 'US-FIT', label: 'Federal income tax', payer: 'employee', agency: 'IRS', base: 'US-FIT', group: 'US-FIT' },
-  { code: 'US-OASDI-EE', label: 'Social security (OASDI), employee', payer: 'employee', agency: 'IRS', base: 'US-OASDI', group: 'US-OASDI' },
-  { code: 'US-OASDI-ER', label: 'Social security (OASDI), employer', payer: 'employer', agency: 'IRS', base: 'US-OASDI', group: 'US-OASDI' },
-  { code: 'US-HI-EE', label: 'Medicare (HI), employee', payer: 'employee', agency: 'IRS', base: 'US-HI', group: 'US-HI' },
-  { code: 'US-HI-ER', label: 'Medicare (HI), employer', payer: 'employer', agency: 'IRS', base: 'US-HI', group: 'US-HI' },
+  {
+    code: 'US-OASDI-EE',
+    label: 'Social security (OASDI), employee',
+    payer: 'employee',
+    agency: 'IRS',
+    base: 'US-OASDI',
+    group: 'US-OASDI',
+  },
+  {
+    code: 'US-OASDI-ER',
+    label: 'Social security (OASDI), employer',
+    payer: 'employer',
+    agency: 'IRS',
+    base: 'US-OASDI',
+    group: 'US-OASDI',
+  },
+  {
+    code: 'US-HI-EE',
+    label: 'Medicare (HI), employee',
+    payer: 'employee',
+    agency: 'IRS',
+    base: 'US-HI',
+    group: 'US-HI',
+  },
+  {
+    code: 'US-HI-ER',
+    label: 'Medicare (HI), employer',
+    payer: 'employer',
+    agency: 'IRS',
+    base: 'US-HI',
+    group: 'US-HI',
+  },
   { code: 'US-HI-ADD', label: 'Additional Medicare', payer: 'employee', agency: 'IRS', base: 'US-HI', group: 'US-HI' },
-  { code: 'US-FUTA', label: 'Federal unemployment', payer: 'employer', agency: 'IRS', base: 'US-FUTA', group: 'US-FUTA' },
+  {
+    code: 'US-FUTA',
+    label: 'Federal unemployment',
+    payer: 'employer',
+    agency: 'IRS',
+    base: 'US-FUTA',
+    group: 'US-FUTA',
+  },
 ];
 
 const STATE: readonly Tax[] = [
-  { code: 'NY-SIT', label: 'New York income tax', payer: 'employee', agency: 'NY-TAX', base: 'NY-SIT', group: 'NY-SIT' },
-  { code: 'NY-SUI', label: 'New York unemployment', payer: 'employer', agency: 'NY-DOL', base: 'NY-SUI', group: 'NY-SUI' },
+  {
+    code: 'NY-SIT',
+    label: 'New York income tax',
+    payer: 'employee',
+    agency: 'NY-TAX',
+    base: 'NY-SIT',
+    group: 'NY-SIT',
+  },
+  {
+    code: 'NY-SUI',
+    label: 'New York unemployment',
+    payer: 'employer',
+    agency: 'NY-DOL',
+    base: 'NY-SUI',
+    group: 'NY-SUI',
+  },
   { code: 'TX-SUI', label: 'Texas unemployment', payer: 'employer', agency: 'TX-TWC', base: 'TX-SUI', group: 'TX-SUI' },
-  { code: 'FL-SUI', label: 'Florida reemployment', payer: 'employer', agency: 'FL-DOR', base: 'FL-SUI', group: 'FL-SUI' },
+  {
+    code: 'FL-SUI',
+    label: 'Florida reemployment',
+    payer: 'employer',
+    agency: 'FL-DOR',
+    base: 'FL-SUI',
+    group: 'FL-SUI',
+  },
 ];
 
 export const TAXES: readonly Tax[] = [...FEDERAL, ...STATE];

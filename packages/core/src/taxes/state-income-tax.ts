@@ -32,14 +32,36 @@ export function annualTableTax(
   const figure: TaxCode = `${state.code}-SIT`;
   const field = `employee.certificates.${state.code}`;
   const certificate = input.stateCertificates[state.code];
-  if (!certificate) return { tax: ZERO, problems: [problem('certificate.missing', field, { state: state.name, form: rule.certificate.form })] };
+  if (!certificate)
+    return {
+      tax: ZERO,
+      problems: [problem('certificate.missing', field, { state: state.name, form: rule.certificate.form })],
+    };
   const row = inForce(rule.tables, input.checkDate);
   const flat = inForce(rule.supplementalRate, input.checkDate);
   if (!row || !flat) {
-    return { tax: ZERO, problems: [problem('rule.none-in-force', 'checkDate', { what: `${state.name} withholding table`, date: input.checkDate, from: '2025-01-01' })] };
+    return {
+      tax: ZERO,
+      problems: [
+        problem('rule.none-in-force', 'checkDate', {
+          what: `${state.name} withholding table`,
+          date: input.checkDate,
+          from: '2025-01-01',
+        }),
+      ],
+    };
   }
   if (!rule.frequencies.includes(input.payFrequency)) {
-    return { tax: ZERO, problems: [problem('rule.frequency-unknown', 'payFrequency', { state: state.name, frequency: input.payFrequency, choices: rule.frequencies.join(', ') })] };
+    return {
+      tax: ZERO,
+      problems: [
+        problem('rule.frequency-unknown', 'payFrequency', {
+          state: state.name,
+          frequency: input.payFrequency,
+          choices: rule.frequencies.join(', '),
+        }),
+      ],
+    };
   }
   if (certificate['exempt'] === true) {
     tape?.write(figure, { label: `Exempt on ${rule.certificate.form}`, value: showDollars(ZERO), isResult: true });
@@ -63,16 +85,33 @@ export function annualTableTax(
   let tax = round(perPeriod, row.value.rounding);
   if (tape) {
     tape.write(figure, { label: 'Taxable wages this period', value: showDollars(wages) });
-    tape.write(figure, { label: 'Annual wages', value: showDollars(annual), how: `${showDollars(wages)} × ${periods} periods` });
-    tape.write(figure, { label: 'Deduction and exemptions', value: showDollars(reduction), how: `${showDollars(deduction)} + ${allowances} × ${showDollars(row.value.allowance)}` });
+    tape.write(figure, {
+      label: 'Annual wages',
+      value: showDollars(annual),
+      how: `${showDollars(wages)} × ${periods} periods`,
+    });
+    tape.write(figure, {
+      label: 'Deduction and exemptions',
+      value: showDollars(reduction),
+      how: `${showDollars(deduction)} + ${allowances} × ${showDollars(row.value.allowance)}`,
+    });
     tape.write(figure, { label: 'Annual taxable', value: showDollars(taxable) });
     tape.write(figure, {
       label: 'Annual tax',
       value: showExact(annualTax),
       how: `${showDollars(bracket.base)} + ${showPercent(bracket.rate)} of the excess over ${showDollars(bracket.over)}`,
-      parameter: shownParameter(`${state.name}, ${tableName} table`, `row: over ${showDollars(bracket.over)}: ${showDollars(bracket.base)} + ${showPercent(bracket.rate)}`, row),
+      parameter: shownParameter(
+        `${state.name}, ${tableName} table`,
+        `row: over ${showDollars(bracket.over)}: ${showDollars(bracket.base)} + ${showPercent(bracket.rate)}`,
+        row,
+      ),
     });
-    tape.write(figure, { label: 'For this period', value: showExact(perPeriod), how: `÷ ${periods}`, rounding: 'half a cent up' });
+    tape.write(figure, {
+      label: 'For this period',
+      value: showExact(perPeriod),
+      how: `÷ ${periods}`,
+      rounding: 'half a cent up',
+    });
   }
   if (!aggregate && supplementalWages > 0) {
     const onSupplemental = round(times(supplementalWages, flat.value), 'half-up');

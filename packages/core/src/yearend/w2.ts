@@ -66,14 +66,17 @@ export function formsW2(input: W2Input): FormW2[] {
   return input.people.flatMap((person) => {
     const own = input.entries.filter((entry) => isLiability(entry) && entry.employeeId === person.employeeId);
     if (own.length === 0) return [];
-    const of = (tax: string, part: 'subject' | 'wages' | 'amount'): Cents => sum(own.filter((entry) => entry.tax === tax).map((entry) => entry[part]));
+    const of = (tax: string, part: 'subject' | 'wages' | 'amount'): Cents =>
+      sum(own.filter((entry) => entry.tax === tax).map((entry) => entry[part]));
     const codes = new Map<string, Cents>();
     for (const deduction of input.deductions.filter((line) => line.employeeId === person.employeeId)) {
       const item = findItem(deduction.item);
       const code = item?.list === 'deduction' ? item.box12 : undefined;
       if (code) codes.set(code, add(codes.get(code) ?? ZERO, deduction.amount));
     }
-    const states = [...new Set(own.filter((entry) => entry.tax.endsWith('-SIT')).map((entry) => entry.tax.slice(0, 2)))].map((state) => ({
+    const states = [
+      ...new Set(own.filter((entry) => entry.tax.endsWith('-SIT')).map((entry) => entry.tax.slice(0, 2))),
+    ].map((state) => ({
       state,
       stateId: input.stateIds[state] ?? '',
       wages: of(`${state}-SIT`, 'subject'),
@@ -105,7 +108,9 @@ export function formW3(forms: readonly FormW2[]): FormW3 {
     box4: total((form) => form.box4),
     box5: total((form) => form.box5),
     box6: total((form) => form.box6),
-    box12a: total((form) => sum(form.box12.filter((line) => DEFERRAL_CODES.includes(line.code)).map((line) => line.amount))),
+    box12a: total((form) =>
+      sum(form.box12.filter((line) => DEFERRAL_CODES.includes(line.code)).map((line) => line.amount)),
+    ),
     stateWages: total((form) => sum(form.states.map((line) => line.wages))),
     stateTax: total((form) => sum(form.states.map((line) => line.tax))),
   };

@@ -2,11 +2,41 @@ import type { MigrationInterface, QueryRunner } from 'typeorm';
 
 /** Tables that belong to a firm: row-level security keeps each firm to its own rows. */
 const FIRM_TABLES = [
-  'app_user', 'session', 'client', 'tax_account', 'bank_account', 'agency_payee', 'employee', 'employee_fact', 'payroll', 'payroll_line', 'paycheck', 'paycheck_tax',
-  'ledger_entry', 'journal_entry', 'journal_line', 'remittance', 'remittance_item', 'filing', 'filing_event', 'document', 'outbox', 'audit_entry',
+  'app_user',
+  'session',
+  'client',
+  'tax_account',
+  'bank_account',
+  'agency_payee',
+  'employee',
+  'employee_fact',
+  'payroll',
+  'payroll_line',
+  'paycheck',
+  'paycheck_tax',
+  'ledger_entry',
+  'journal_entry',
+  'journal_line',
+  'remittance',
+  'remittance_item',
+  'filing',
+  'filing_event',
+  'document',
+  'outbox',
+  'audit_entry',
 ];
 /** Tables that are evidence: rows are added and never changed or removed, by anyone. */
-const APPEND_ONLY = ['employee_fact', 'paycheck', 'paycheck_tax', 'ledger_entry', 'journal_entry', 'journal_line', 'filing_event', 'document', 'audit_entry'];
+const APPEND_ONLY = [
+  'employee_fact',
+  'paycheck',
+  'paycheck_tax',
+  'ledger_entry',
+  'journal_entry',
+  'journal_line',
+  'filing_event',
+  'document',
+  'audit_entry',
+];
 
 const TABLES = `
 CREATE TABLE firm (
@@ -147,13 +177,19 @@ export class FirstSchema1760000000000 implements MigrationInterface {
     await runner.query('REVOKE DELETE, UPDATE ON migrations FROM zakat_app');
     for (const table of FIRM_TABLES) {
       await runner.query(`ALTER TABLE ${table} ENABLE ROW LEVEL SECURITY`);
-      await runner.query(`CREATE POLICY own_firm ON ${table} TO zakat_app USING (firm_id = current_firm()) WITH CHECK (firm_id = current_firm())`);
+      await runner.query(
+        `CREATE POLICY own_firm ON ${table} TO zakat_app USING (firm_id = current_firm()) WITH CHECK (firm_id = current_firm())`,
+      );
     }
     await runner.query('ALTER TABLE firm ENABLE ROW LEVEL SECURITY');
-    await runner.query('CREATE POLICY own_firm ON firm TO zakat_app USING (id = current_firm()) WITH CHECK (id = current_firm())');
+    await runner.query(
+      'CREATE POLICY own_firm ON firm TO zakat_app USING (id = current_firm()) WITH CHECK (id = current_firm())',
+    );
     for (const table of APPEND_ONLY) {
       await runner.query(`REVOKE UPDATE, DELETE, TRUNCATE ON ${table} FROM zakat_app`);
-      await runner.query(`CREATE TRIGGER append_only BEFORE UPDATE OR DELETE OR TRUNCATE ON ${table} FOR EACH STATEMENT EXECUTE FUNCTION refuse_change()`);
+      await runner.query(
+        `CREATE TRIGGER append_only BEFORE UPDATE OR DELETE OR TRUNCATE ON ${table} FOR EACH STATEMENT EXECUTE FUNCTION refuse_change()`,
+      );
     }
   }
 

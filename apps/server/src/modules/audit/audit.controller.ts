@@ -6,7 +6,13 @@ import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
 
 interface Row {
-  seq: string; at: Date; name: string | null; action: string; subject_kind: string; subject_id: string; detail: Record<string, unknown>;
+  seq: string;
+  at: Date;
+  name: string | null;
+  action: string;
+  subject_kind: string;
+  subject_id: string;
+  detail: Record<string, unknown>;
 }
 
 @Controller('audit')
@@ -18,8 +24,17 @@ export class AuditController {
   @Answers(AuditRow, 'list')
   list(@CurrentSession() session: Session): Promise<AuditRow[]> {
     return this.database.run(session, async (manager) => {
-      const rows = (await manager.query('SELECT a.*, u.name FROM audit_entry a LEFT JOIN app_user u ON u.id = a.user_id ORDER BY a.seq DESC LIMIT 500')) as Row[];
-      return rows.map((row) => ({ seq: Number(row.seq), at: row.at.toISOString(), by: row.name ?? 'Zakat', action: row.action, subject: `${row.subject_kind} ${row.subject_id}`, detail: row.detail }));
+      const rows = (await manager.query(
+        'SELECT a.*, u.name FROM audit_entry a LEFT JOIN app_user u ON u.id = a.user_id ORDER BY a.seq DESC LIMIT 500',
+      )) as Row[];
+      return rows.map((row) => ({
+        seq: Number(row.seq),
+        at: row.at.toISOString(),
+        by: row.name ?? 'Zakat',
+        action: row.action,
+        subject: `${row.subject_kind} ${row.subject_id}`,
+        detail: row.detail,
+      }));
     });
   }
 }

@@ -22,7 +22,10 @@ interface AuditRecord {
 const canonical = (value: unknown): string => {
   if (Array.isArray(value)) return `[${value.map(canonical).join(',')}]`;
   if (value !== null && typeof value === 'object') {
-    return `{${Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, inner]) => `${JSON.stringify(key)}:${canonical(inner)}`).join(',')}}`;
+    return `{${Object.entries(value)
+      .sort(([a], [b]) => (a < b ? -1 : 1))
+      .map(([key, inner]) => `${JSON.stringify(key)}:${canonical(inner)}`)
+      .join(',')}}`;
   }
   return JSON.stringify(value) ?? 'null';
 };
@@ -34,10 +37,20 @@ export class Audit {
   constructor(private readonly clock: Clock) {}
 
   /** Adds an entry in the caller's transaction. `detail` holds identifiers, states and amounts; never a person's number. */
-  async record(manager: EntityManager, actor: Actor, action: string, subjectKind: string, subjectId: string, detail: Record<string, unknown> = {}): Promise<void> {
+  async record(
+    manager: EntityManager,
+    actor: Actor,
+    action: string,
+    subjectKind: string,
+    subjectId: string,
+    detail: Record<string, unknown> = {},
+  ): Promise<void> {
     // One writer at a time for each firm keeps the chain a chain.
     await manager.query(`SELECT pg_advisory_xact_lock(hashtextextended('audit ' || $1, 0))`, [actor.firmId]);
-    const last = (await manager.query('SELECT seq, hash FROM audit_entry WHERE firm_id = $1 ORDER BY seq DESC LIMIT 1', [actor.firmId])) as { seq: string; hash: string }[];
+    const last = (await manager.query(
+      'SELECT seq, hash FROM audit_entry WHERE firm_id = $1 ORDER BY seq DESC LIMIT 1',
+      [actor.firmId],
+    )) as { seq: string; hash: string }[];
     const seq = Number(last[0]?.seq ?? 0) + 1;
     const previous = last[0]?.hash ?? FIRST;
     const at = await this.clock.now(manager);
@@ -54,8 +67,18 @@ export class Audit {
     const rows = (await manager.query('SELECT * FROM audit_entry ORDER BY seq')) as AuditRecord[];
     let previous = FIRST;
     for (const [index, row] of rows.entries()) {
-      const hash = hashOf([previous, Number(row.seq), row.at.toISOString(), row.user_id, row.action, row.subject_kind, row.subject_id, row.detail]);
-      if (row.previous_hash !== previous || row.hash !== hash || Number(row.seq) !== index + 1) return { entries: rows.length, brokenAt: Number(row.seq) };
+      const hash = hashOf([
+        previous,
+        Number(row.seq),
+        row.at.toISOString(),
+        row.user_id,
+        row.action,
+        row.subject_kind,
+        row.subject_id,
+        row.detail,
+      ]);
+      if (row.previous_hash !== previous || row.hash !== hash || Number(row.seq) !== index + 1)
+        return { entries: rows.length, brokenAt: Number(row.seq) };
       previous = row.hash;
     }
     return { entries: rows.length, brokenAt: null };

@@ -1,5 +1,13 @@
 import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
-import { Accepted, ClientRow, ClientView, CreateBankAccount, CreateClient, CreateTaxAccount, UpdateClientIdentity } from '@zakat/contract/clients';
+import {
+  Accepted,
+  ClientRow,
+  ClientView,
+  CreateBankAccount,
+  CreateClient,
+  CreateTaxAccount,
+  UpdateClientIdentity,
+} from '@zakat/contract/clients';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
@@ -31,19 +39,31 @@ export class ClientsController {
 
   @Put(':id/identity')
   @Answers(ClientView)
-  update(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: UpdateClientIdentity): Promise<ClientView> {
+  update(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: UpdateClientIdentity,
+  ): Promise<ClientView> {
     return this.clients.updateIdentity(session, id, body);
   }
 
   @Post(':id/tax-accounts')
   @Answers(Accepted, 'one', 201)
-  async addTaxAccount(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: CreateTaxAccount): Promise<Accepted> {
+  async addTaxAccount(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: CreateTaxAccount,
+  ): Promise<Accepted> {
     return accepted(await this.clients.addTaxAccount(session, id, body));
   }
 
   @Post(':id/bank-accounts')
   @Answers(Accepted, 'one', 201)
-  async addBankAccount(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: CreateBankAccount): Promise<Accepted> {
+  async addBankAccount(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: CreateBankAccount,
+  ): Promise<Accepted> {
     return accepted(await this.clients.addBankAccount(session, id, body));
   }
 }

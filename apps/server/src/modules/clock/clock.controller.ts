@@ -25,7 +25,8 @@ export class ClockController {
   async move(@Body() body: MoveClock, @Headers('x-clock-token') token?: string): Promise<{ today: string }> {
     const given = Buffer.from(token ?? '');
     const wanted = Buffer.from(this.config.clockToken);
-    if (this.config.clock !== 'simulated' || given.length !== wanted.length || !timingSafeEqual(given, wanted)) throw new Refusal(404, 'not-found', 'There is nothing here.');
+    if (this.config.clock !== 'simulated' || given.length !== wanted.length || !timingSafeEqual(given, wanted))
+      throw new Refusal(404, 'not-found', 'There is nothing here.');
     await this.clock.move(dayFrom(body.today, 'today'));
     // Answers may be ready on the new day: look after everything under way now.
     await this.dataSource.query(`UPDATE outbox SET next_at = now(), attempts = 0 WHERE status <> 'answered'`);

@@ -13,7 +13,9 @@ export class Clock {
 
   async today(manager?: EntityManager): Promise<LocalDate> {
     if (this.config.clock === 'real') return date(new Date().toISOString().slice(0, 10));
-    const rows = (await (manager ?? this.dataSource).query(`SELECT to_char(today, 'YYYY-MM-DD') AS today FROM application_clock`)) as { today: string }[];
+    const rows = (await (manager ?? this.dataSource).query(
+      `SELECT to_char(today, 'YYYY-MM-DD') AS today FROM application_clock`,
+    )) as { today: string }[];
     const row = rows[0];
     if (!row) throw new Error('the simulated clock has no day yet');
     return date(row.today);
@@ -26,6 +28,9 @@ export class Clock {
   }
 
   async move(today: LocalDate): Promise<void> {
-    await this.dataSource.query('INSERT INTO application_clock (today) VALUES ($1) ON CONFLICT (only_row) DO UPDATE SET today = EXCLUDED.today WHERE application_clock.today < EXCLUDED.today', [today]);
+    await this.dataSource.query(
+      'INSERT INTO application_clock (today) VALUES ($1) ON CONFLICT (only_row) DO UPDATE SET today = EXCLUDED.today WHERE application_clock.today < EXCLUDED.today',
+      [today],
+    );
   }
 }

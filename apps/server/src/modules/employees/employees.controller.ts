@@ -1,5 +1,13 @@
 import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
-import { Accepted, CreateEmployee, EmployeeRow, EmployeeView, Fact, RevealedNumber, UpdateEmployeeIdentity } from '@zakat/contract/clients';
+import {
+  Accepted,
+  CreateEmployee,
+  EmployeeRow,
+  EmployeeView,
+  Fact,
+  RevealedNumber,
+  UpdateEmployeeIdentity,
+} from '@zakat/contract/clients';
 import { ApiQuery } from '@nestjs/swagger';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
@@ -19,26 +27,42 @@ export class EmployeesController {
 
   @Post('clients/:id/employees')
   @Answers(Accepted, 'one', 201)
-  async create(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: CreateEmployee): Promise<Accepted> {
+  async create(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: CreateEmployee,
+  ): Promise<Accepted> {
     return { ...(await this.employees.create(session, id, body)), warnings: [] };
   }
 
   @Get('employees/:id')
   @ApiQuery({ name: 'on', required: false })
   @Answers(EmployeeView)
-  view(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Query('on') on?: string): Promise<EmployeeView> {
+  view(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query('on') on?: string,
+  ): Promise<EmployeeView> {
     return this.employees.view(session, id, on === undefined ? null : dayFrom(on, 'on'));
   }
 
   @Put('employees/:id/identity')
   @Answers(EmployeeView)
-  update(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: UpdateEmployeeIdentity): Promise<EmployeeView> {
+  update(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: UpdateEmployeeIdentity,
+  ): Promise<EmployeeView> {
     return this.employees.updateIdentity(session, id, body);
   }
 
   @Post('employees/:id/facts')
   @Answers(Accepted, 'one', 201)
-  async addFact(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: Fact): Promise<Accepted> {
+  async addFact(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: Fact,
+  ): Promise<Accepted> {
     return { ...(await this.employees.addFact(session, id, body)), warnings: [] };
   }
 

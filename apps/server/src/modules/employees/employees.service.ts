@@ -1,5 +1,12 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { CreateEmployee, EmployeeRow, EmployeeView, Fact, RevealedNumber, UpdateEmployeeIdentity } from '@zakat/contract/clients';
+import type {
+  CreateEmployee,
+  EmployeeRow,
+  EmployeeView,
+  Fact,
+  RevealedNumber,
+  UpdateEmployeeIdentity,
+} from '@zakat/contract/clients';
 import { checkSsn, normalDigits } from '@zakat/core/identity/numbers';
 import { findState } from '@zakat/core/jurisdictions/states';
 import { problem } from '@zakat/core/issues/issue';
@@ -31,13 +38,27 @@ export class EmployeesService {
     return this.database.run(actor, async (manager) => {
       await findClient(manager, clientId);
       const people = await manager.find(Employee, { where: { clientId }, order: { number: 'ASC' } });
-      const facts = await loadFacts(manager, people.map((person) => person.id));
+      const facts = await loadFacts(
+        manager,
+        people.map((person) => person.id),
+      );
       const today = await this.clock.today(manager);
       return people.map((person) => {
-        const own = inForceOn(facts.filter((fact) => fact.employeeId === person.id), today);
+        const own = inForceOn(
+          facts.filter((fact) => fact.employeeId === person.id),
+          today,
+        );
         const pay = own.find((fact) => fact.kind === 'pay');
         const place = own.find((fact) => fact.kind === 'place');
-        return { id: person.id, number: person.number, name: fullName(person), ssnTail: person.ssnTail, kind: person.kind, workState: String(place?.value['work'] ?? ''), paySentence: pay ? factSentence(pay) : 'No pay entered' };
+        return {
+          id: person.id,
+          number: person.number,
+          name: fullName(person),
+          ssnTail: person.ssnTail,
+          kind: person.kind,
+          workState: String(place?.value['work'] ?? ''),
+          paySentence: pay ? factSentence(pay) : 'No pay entered',
+        };
       });
     });
   }
@@ -52,23 +73,49 @@ export class EmployeesService {
       const work = factsOnDay(facts, day).place?.work;
       const rule = work ? findState(work)?.incomeTax : undefined;
       return {
-        ...(Object.fromEntries(NAME_FIELDS.map((field) => [field, person[field]])) as Record<(typeof NAME_FIELDS)[number], string>),
-        id, clientId: person.clientId, clientName: client.legalName, number: person.number, ssnTail: person.ssnTail, hiredOn: person.hiredOn, bornOn: person.bornOn, kind: person.kind,
-        isRetirementPlan: person.isRetirementPlan, version: person.version, on: day, facts: facts.map((fact) => factView(fact, current)),
-        certificateFields: rule?.kind === 'annual-table' ? rule.certificate.fields.map((field) => `${field.label}: ${field.help}`) : [],
+        ...(Object.fromEntries(NAME_FIELDS.map((field) => [field, person[field]])) as Record<
+          (typeof NAME_FIELDS)[number],
+          string
+        >),
+        id,
+        clientId: person.clientId,
+        clientName: client.legalName,
+        number: person.number,
+        ssnTail: person.ssnTail,
+        hiredOn: person.hiredOn,
+        bornOn: person.bornOn,
+        kind: person.kind,
+        isRetirementPlan: person.isRetirementPlan,
+        version: person.version,
+        on: day,
+        facts: facts.map((fact) => factView(fact, current)),
+        certificateFields:
+          rule?.kind === 'annual-table' ? rule.certificate.fields.map((field) => `${field.label}: ${field.help}`) : [],
       };
     });
   }
 
   create(actor: Actor, clientId: string, input: CreateEmployee): Promise<{ id: string }> {
     const ssn = normalDigits(input.ssn);
-    const issues = [...checkSsn(ssn, 'ssn'), ...input.facts.flatMap((fact, index) => factIssues(fact, `facts[${index}]`))];
+    const issues = [
+      ...checkSsn(ssn, 'ssn'),
+      ...input.facts.flatMap((fact, index) => factIssues(fact, `facts[${index}]`)),
+    ];
     if (issues.length > 0) throw refuse(issues);
     return this.database.run(actor, async (manager) => {
       await findClient(manager, clientId);
       const id = randomUUID();
       const { facts, ssn: _given, ...rest } = input;
-      await manager.insert(Employee, { ...rest, id, firmId: actor.firmId, clientId, ssnCipher: this.secrets.seal(ssn), ssnTail: ssn.slice(-4), ssnMark: this.secrets.mark(ssn), version: 1 });
+      await manager.insert(Employee, {
+        ...rest,
+        id,
+        firmId: actor.firmId,
+        clientId,
+        ssnCipher: this.secrets.seal(ssn),
+        ssnTail: ssn.slice(-4),
+        ssnMark: this.secrets.mark(ssn),
+        version: 1,
+      });
       for (const fact of facts) await this.insertFact(manager, actor, id, fact);
       await this.audit.record(manager, actor, 'employee.create', 'employee', id, { clientId, number: input.number });
       return { id };
@@ -94,11 +141,21 @@ export class EmployeesService {
       .run(actor, async (manager) => {
         const before = await findEmployee(manager, id);
         const next = Object.fromEntries(NAME_FIELDS.map((field) => [field, input[field]]));
-        const number = ssn === '' ? {} : { ssnCipher: this.secrets.seal(ssn), ssnTail: ssn.slice(-4), ssnMark: this.secrets.mark(ssn) };
-        const result = await manager.update(Employee, { id, version: input.version }, { ...next, ...number, version: input.version + 1 });
-        if (result.affected !== 1) throw conflict('Somebody changed this person meanwhile. Look again before you save.');
+        const number =
+          ssn === ''
+            ? {}
+            : { ssnCipher: this.secrets.seal(ssn), ssnTail: ssn.slice(-4), ssnMark: this.secrets.mark(ssn) };
+        const result = await manager.update(
+          Employee,
+          { id, version: input.version },
+          { ...next, ...number, version: input.version + 1 },
+        );
+        if (result.affected !== 1)
+          throw conflict('Somebody changed this person meanwhile. Look again before you save.');
         const changed = NAME_FIELDS.filter((field) => before[field] !== input[field]);
-        await this.audit.record(manager, actor, 'employee.identity', 'employee', id, { changed: [...changed, ...(ssn === '' ? [] : ['ssn'])] });
+        await this.audit.record(manager, actor, 'employee.identity', 'employee', id, {
+          changed: [...changed, ...(ssn === '' ? [] : ['ssn'])],
+        });
       })
       .then(() => this.view(actor, id, null));
   }
@@ -115,9 +172,10 @@ export class EmployeesService {
 
   private async insertFact(manager: EntityManager, actor: Actor, employeeId: string, fact: Fact): Promise<void> {
     if (actor.userId === null) throw refuse([problem('input.missing', 'user', { what: 'a person who records it' })]);
-    await manager.query('INSERT INTO employee_fact (firm_id, employee_id, kind, effective_from, value, recorded_by, recorded_at) VALUES ($1,$2,$3,$4,$5,$6,$7)', [
-      actor.firmId, employeeId, fact.kind, fact.from, fact.value, actor.userId, await this.clock.now(manager),
-    ]);
+    await manager.query(
+      'INSERT INTO employee_fact (firm_id, employee_id, kind, effective_from, value, recorded_by, recorded_at) VALUES ($1,$2,$3,$4,$5,$6,$7)',
+      [actor.firmId, employeeId, fact.kind, fact.from, fact.value, actor.userId, await this.clock.now(manager)],
+    );
   }
 }
 

@@ -35,7 +35,8 @@ export function factIssues(fact: Fact, path: string): Issue[] {
     case 'state-certificate': {
       const state = reader.text('state');
       if (state === null) return issues;
-      if (!findState(state)) return [problem('rule.state-unknown', `${path}.value.state`, { state, choices: 'NY, TX, FL' })];
+      if (!findState(state))
+        return [problem('rule.state-unknown', `${path}.value.state`, { state, choices: 'NY, TX, FL' })];
       const inner = reader.object('certificate');
       if (inner) readStateCertificate(state, inner);
       return issues;
@@ -44,7 +45,8 @@ export function factIssues(fact: Fact, path: string): Issue[] {
       reader.only(['work', 'residence']);
       for (const field of ['work', 'residence']) {
         const state = reader.text(field);
-        if (state !== null && field === 'work' && !findState(state)) issues.push(problem('rule.state-unknown', `${path}.value.work`, { state, choices: 'NY, TX, FL' }));
+        if (state !== null && field === 'work' && !findState(state))
+          issues.push(problem('rule.state-unknown', `${path}.value.work`, { state, choices: 'NY, TX, FL' }));
       }
       return issues;
     case 'pay':
@@ -57,7 +59,8 @@ function payIssues(reader: Reader, issues: Issue[]): void {
   reader.only(['basis', 'rate', 'hours', 'amount', 'frequency', 'deductions']);
   const basis = reader.oneOf('basis', ['hourly', 'salary'] as const);
   if (basis === 'hourly') {
-    if (!reader.decimal('rate')) issues.push(problem('input.missing', `${reader.path}.rate`, { what: 'the hourly rate' }));
+    if (!reader.decimal('rate'))
+      issues.push(problem('input.missing', `${reader.path}.rate`, { what: 'the hourly rate' }));
     reader.decimal('hours');
   }
   if (basis === 'salary') {
@@ -68,7 +71,8 @@ function payIssues(reader: Reader, issues: Issue[]): void {
   for (const line of reader.list('deductions', false)) {
     const code = line.text('item');
     const item = code === null ? null : findItem(code);
-    if (code !== null && item?.list !== 'deduction') issues.push(problem('item.unknown', `${line.path}.item`, { item: code, choices: 'a deduction item' }));
+    if (code !== null && item?.list !== 'deduction')
+      issues.push(problem('item.unknown', `${line.path}.item`, { item: code, choices: 'a deduction item' }));
     line.amount('amount');
   }
 }
@@ -95,9 +99,14 @@ export function inForceOn(facts: readonly StoredFact[], day: string): StoredFact
 
 export function factsOnDay(facts: readonly StoredFact[], day: string): FactsOnDay {
   const current = inForceOn(facts, day);
-  const of = (kind: Fact['kind']): Record<string, unknown> | null => current.find((fact) => fact.kind === kind)?.value ?? null;
+  const of = (kind: Fact['kind']): Record<string, unknown> | null =>
+    current.find((fact) => fact.kind === kind)?.value ?? null;
   const place = of('place');
-  const certificates = current.filter((fact) => fact.kind === 'state-certificate').map((fact) => [stateOf(fact), isObject(fact.value['certificate']) ? { ...fact.value['certificate'] } : {}] as const);
+  const certificates = current
+    .filter((fact) => fact.kind === 'state-certificate')
+    .map(
+      (fact) => [stateOf(fact), isObject(fact.value['certificate']) ? { ...fact.value['certificate'] } : {}] as const,
+    );
   return {
     pay: of('pay'),
     federal: of('federal-certificate'),
@@ -107,7 +116,12 @@ export function factsOnDay(facts: readonly StoredFact[], day: string): FactsOnDa
 }
 
 const STATUS_WORDS: Readonly<Record<string, string>> = {
-  single: 'single', 'married-jointly': 'married filing jointly', 'married-separately': 'married filing separately', 'head-of-household': 'head of household', married: 'married', 'married-at-single-rate': 'married, withhold at single rate',
+  single: 'single',
+  'married-jointly': 'married filing jointly',
+  'married-separately': 'married filing separately',
+  'head-of-household': 'head of household',
+  married: 'married',
+  'married-at-single-rate': 'married, withhold at single rate',
 };
 
 function certificateWords(name: string, given: unknown): string {
@@ -121,16 +135,31 @@ export function factSentence(fact: Pick<StoredFact, 'kind' | 'value'>): string {
   const text = (field: string): string => String(value[field] ?? '');
   switch (fact.kind) {
     case 'pay': {
-      const deductions = Array.isArray(value['deductions']) ? (value['deductions'] as { item: string; amount: string }[]) : [];
+      const deductions = Array.isArray(value['deductions'])
+        ? (value['deductions'] as { item: string; amount: string }[])
+        : [];
       const taken = deductions.map((line) => `${findItem(line.item)?.label ?? line.item} ${line.amount}`).join(', ');
-      const base = value['basis'] === 'hourly' ? `${text('rate')} an hour${value['hours'] ? `, usually ${text('hours')} hours` : ''}` : `Salary ${text('amount')}, ${text('frequency')}`;
+      const base =
+        value['basis'] === 'hourly'
+          ? `${text('rate')} an hour${value['hours'] ? `, usually ${text('hours')} hours` : ''}`
+          : `Salary ${text('amount')}, ${text('frequency')}`;
       return taken ? `${base}; each check ${taken}` : base;
     }
     case 'federal-certificate': {
-      if (value['form'] === 'pre-2020') return `Form W-4 from before 2020: ${STATUS_WORDS[text('maritalStatus')] ?? ''}, ${text('allowances')} allowances`;
-      const parts = [STATUS_WORDS[text('filingStatus')] ?? '', value['multipleJobs'] === true ? 'step 2 box checked' : 'step 2 box not checked'];
-      const steps: readonly (readonly [string, string])[] = [['dependentCredit', 'step 3'], ['otherIncome', 'step 4(a)'], ['deductions', 'step 4(b)'], ['extraWithholding', 'step 4(c)']];
-      for (const [field, label] of steps) if (value[field] !== undefined && text(field) !== '0.00') parts.push(`${label} ${text(field)}`);
+      if (value['form'] === 'pre-2020')
+        return `Form W-4 from before 2020: ${STATUS_WORDS[text('maritalStatus')] ?? ''}, ${text('allowances')} allowances`;
+      const parts = [
+        STATUS_WORDS[text('filingStatus')] ?? '',
+        value['multipleJobs'] === true ? 'step 2 box checked' : 'step 2 box not checked',
+      ];
+      const steps: readonly (readonly [string, string])[] = [
+        ['dependentCredit', 'step 3'],
+        ['otherIncome', 'step 4(a)'],
+        ['deductions', 'step 4(b)'],
+        ['extraWithholding', 'step 4(c)'],
+      ];
+      for (const [field, label] of steps)
+        if (value[field] !== undefined && text(field) !== '0.00') parts.push(`${label} ${text(field)}`);
       if (value['exempt'] === true) parts.push('exempt');
       if (value['nonresidentAlien'] === true) parts.push('nonresident alien');
       return `Form W-4: ${parts.join(', ')}`;
@@ -140,7 +169,9 @@ export function factSentence(fact: Pick<StoredFact, 'kind' | 'value'>): string {
       const rule = findState(text('state'))?.incomeTax;
       const form = rule?.kind === 'annual-table' ? rule.certificate.form : 'certificate';
       const order = rule?.kind === 'annual-table' ? rule.certificate.fields.map((field) => field.name) : [];
-      const fields = order.filter((name) => ![undefined, false, '0.00'].includes(certificate[name] as undefined)).map((name) => certificateWords(name, certificate[name]));
+      const fields = order
+        .filter((name) => ![undefined, false, '0.00'].includes(certificate[name] as undefined))
+        .map((name) => certificateWords(name, certificate[name]));
       return `${text('state')} ${form}: ${fields.join(', ')}`;
     }
     case 'place':
@@ -149,5 +180,9 @@ export function factSentence(fact: Pick<StoredFact, 'kind' | 'value'>): string {
 }
 
 export const factView = (fact: StoredFact, inForce: readonly StoredFact[]): FactView => ({
-  kind: fact.kind, from: fact.from, value: fact.value, sentence: factSentence(fact), isInForce: inForce.some((current) => current.id === fact.id),
+  kind: fact.kind,
+  from: fact.from,
+  value: fact.value,
+  sentence: factSentence(fact),
+  isInForce: inForce.some((current) => current.id === fact.id),
 });

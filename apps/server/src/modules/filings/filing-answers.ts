@@ -48,28 +48,71 @@ export class FilingAnswers {
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
-  async apply(manager: EntityManager, actor: Actor, filingId: string, reference: string, answer: AgencyAnswer): Promise<void> {
+  async apply(
+    manager: EntityManager,
+    actor: Actor,
+    filingId: string,
+    reference: string,
+    answer: AgencyAnswer,
+  ): Promise<void> {
     await manager.query('SELECT id FROM filing WHERE id = $1 FOR UPDATE', [filingId]);
     const filing = await manager.findOneByOrFail(Filing, { id: filingId });
     if (answer.state === 'received' && filing.status === 'released') {
-      await this.executor.apply(manager, actor, FILING_MACHINE, { id: filingId, act: 'receive', version: null, set: { submission_id: reference } });
+      await this.executor.apply(manager, actor, FILING_MACHINE, {
+        id: filingId,
+        act: 'receive',
+        version: null,
+        set: { submission_id: reference },
+      });
       await this.note(manager, actor, filing, 'received', reference, 'Taken in; not yet accepted.', null);
     }
     const isOpen = filing.status === 'released' || filing.status === 'received';
     if (answer.state === 'accepted' && isOpen) {
-      await this.executor.apply(manager, actor, FILING_MACHINE, { id: filingId, act: 'accept', version: null, set: { submission_id: reference }, detail: { reference } });
+      await this.executor.apply(manager, actor, FILING_MACHINE, {
+        id: filingId,
+        act: 'accept',
+        version: null,
+        set: { submission_id: reference },
+        detail: { reference },
+      });
       await this.note(manager, actor, filing, 'accepted', reference, answer.message ?? 'Accepted.', null);
     }
     if (answer.state === 'rejected' && isOpen) {
       const field = answer.field ? ourField(answer.field, (record) => personAt(filing.snapshot, record)) : null;
-      await this.executor.apply(manager, actor, FILING_MACHINE, { id: filingId, act: 'reject', version: null, set: { submission_id: reference }, detail: { code: answer.code } });
+      await this.executor.apply(manager, actor, FILING_MACHINE, {
+        id: filingId,
+        act: 'reject',
+        version: null,
+        set: { submission_id: reference },
+        detail: { code: answer.code },
+      });
       await this.note(manager, actor, filing, 'rejected', answer.code, answer.message ?? 'Rejected.', field);
-      if (filing.form === 'W-2') await this.note(manager, actor, filing, 'wage-file-identifier', reference.slice(-6), 'Wage File Identifier of the rejected file.', null);
+      if (filing.form === 'W-2')
+        await this.note(
+          manager,
+          actor,
+          filing,
+          'wage-file-identifier',
+          reference.slice(-6),
+          'Wage File Identifier of the rejected file.',
+          null,
+        );
     }
   }
 
-  private async note(manager: EntityManager, actor: Actor, filing: Filing, stage: string, code: string | null, message: string, field: string | null): Promise<void> {
-    await manager.query('INSERT INTO filing_event (firm_id, filing_id, at, stage, code, message, field, attempt) VALUES ($1,$2,$3,$4,$5,$6,$7,$8)', [actor.firmId, filing.id, await this.clock.now(manager), stage, code, message, field, filing.attempt]);
+  private async note(
+    manager: EntityManager,
+    actor: Actor,
+    filing: Filing,
+    stage: string,
+    code: string | null,
+    message: string,
+    field: string | null,
+  ): Promise<void> {
+    await manager.query(
+      'INSERT INTO filing_event (firm_id, filing_id, at, stage, code, message, field, attempt) VALUES ($1,$2,$3,$4,$5,$6,$7,$8)',
+      [actor.firmId, filing.id, await this.clock.now(manager), stage, code, message, field, filing.attempt],
+    );
   }
 }
 

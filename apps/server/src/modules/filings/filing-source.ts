@@ -32,24 +32,48 @@ export class FilingSource {
       `SELECT count(DISTINCT c.employee_id)::int AS count FROM paycheck c JOIN payroll p ON p.id = c.payroll_id WHERE c.client_id = $1 AND p.period_start <= $2 AND p.period_end >= $2`,
       [client.id, twelfth],
     )) as { count: number }[];
-    return form941({ year: quarter.year, quarter: quarter.quarter, schedule: scheduleFromLookback(client.lookbackAmount).schedule, entries, employeesOnTwelfth: counted[0]?.count ?? 0 });
+    return form941({
+      year: quarter.year,
+      quarter: quarter.quarter,
+      schedule: scheduleFromLookback(client.lookbackAmount).schedule,
+      entries,
+      employeesOnTwelfth: counted[0]?.count ?? 0,
+    });
   }
 
   async w2Set(manager: EntityManager, client: Client, year: number): Promise<W2Set> {
     const entries = await this.ledger.entries(manager, client.id, date(`${year}-01-01`), date(`${year}-12-31`));
-    const people = await manager.find(Employee, { where: { clientId: client.id, kind: 'employee' }, order: { lastName: 'ASC', firstName: 'ASC' } });
-    const rows = (await manager.query('SELECT employee_id, lines FROM paycheck WHERE client_id = $1 AND check_date BETWEEN $2 AND $3', [client.id, `${year}-01-01`, `${year}-12-31`])) as {
-      employee_id: string; lines: { deductions: { item: string; amount: number }[] };
+    const people = await manager.find(Employee, {
+      where: { clientId: client.id, kind: 'employee' },
+      order: { lastName: 'ASC', firstName: 'ASC' },
+    });
+    const rows = (await manager.query(
+      'SELECT employee_id, lines FROM paycheck WHERE client_id = $1 AND check_date BETWEEN $2 AND $3',
+      [client.id, `${year}-01-01`, `${year}-12-31`],
+    )) as {
+      employee_id: string;
+      lines: { deductions: { item: string; amount: number }[] };
     }[];
-    const deductions = rows.flatMap((row) => row.lines.deductions.map((line) => ({ employeeId: row.employee_id, item: line.item, amount: cents(line.amount) })));
+    const deductions = rows.flatMap((row) =>
+      row.lines.deductions.map((line) => ({
+        employeeId: row.employee_id,
+        item: line.item,
+        amount: cents(line.amount),
+      })),
+    );
     const stateIds = { NY: await accountNumberOn(manager, client.id, 'NY-TAX', `${year}-12-31`) };
     const forms = formsW2({ people: people.map((person) => this.personOf(person)), entries, deductions, stateIds });
     const liabilities = entries.filter(isLiability);
-    const total = (tax: TaxCode, part: 'wages' | 'subject' | 'amount') => sum(liabilities.filter((entry) => entry.tax === tax).map((entry) => entry[part]));
+    const total = (tax: TaxCode, part: 'wages' | 'subject' | 'amount') =>
+      sum(liabilities.filter((entry) => entry.tax === tax).map((entry) => entry[part]));
     return {
-      year, forms,
+      year,
+      forms,
       ledger: {
-        incomeTax: total('US-FIT', 'amount'), oasdiWages: total('US-OASDI-EE', 'wages'), oasdiTax: total('US-OASDI-EE', 'amount'), hiWages: total('US-HI-EE', 'subject'),
+        incomeTax: total('US-FIT', 'amount'),
+        oasdiWages: total('US-OASDI-EE', 'wages'),
+        oasdiTax: total('US-OASDI-EE', 'amount'),
+        hiWages: total('US-HI-EE', 'subject'),
         hiTax: sum([total('US-HI-EE', 'amount'), total('US-HI-ADD', 'amount')]),
       },
     };
@@ -57,10 +81,25 @@ export class FilingSource {
 
   async facts(manager: EntityManager, client: Client, from: LocalDate, to: LocalDate): Promise<FilingFacts> {
     const firm = await this.firm(manager);
-    const open = (await manager.query(`SELECT check_date FROM payroll WHERE client_id = $1 AND status <> 'posted' AND check_date BETWEEN $2 AND $3 ORDER BY check_date`, [client.id, from, to])) as { check_date: string }[];
+    const open = (await manager.query(
+      `SELECT check_date FROM payroll WHERE client_id = $1 AND status <> 'posted' AND check_date BETWEEN $2 AND $3 ORDER BY check_date`,
+      [client.id, from, to],
+    )) as { check_date: string }[];
     return {
-      ein: client.ein, name: client.legalName, street: client.street, city: client.city, state: client.state, zip: client.zip, phone: client.phone, signerName: client.signerName, signerTitle: client.signerTitle,
-      preparerName: firm.preparerName, preparerPtin: firm.preparerPtin, preparerPhone: firm.phone, today: await this.clock.today(manager), openPayrolls: open.map((row) => date(row.check_date)),
+      ein: client.ein,
+      name: client.legalName,
+      street: client.street,
+      city: client.city,
+      state: client.state,
+      zip: client.zip,
+      phone: client.phone,
+      signerName: client.signerName,
+      signerTitle: client.signerTitle,
+      preparerName: firm.preparerName,
+      preparerPtin: firm.preparerPtin,
+      preparerPhone: firm.phone,
+      today: await this.clock.today(manager),
+      openPayrolls: open.map((row) => date(row.check_date)),
     };
   }
 
@@ -72,8 +111,18 @@ export class FilingSource {
 
   private personOf(person: Employee): W2Person {
     return {
-      employeeId: person.id, ssn: this.secrets.open(person.ssnCipher), firstName: person.firstName, middleName: person.middleName, lastName: person.lastName, suffix: person.suffix, street: person.street, city: person.city,
-      state: person.state, zip: person.zip, isRetirementPlan: person.isRetirementPlan, isStatutory: false,
+      employeeId: person.id,
+      ssn: this.secrets.open(person.ssnCipher),
+      firstName: person.firstName,
+      middleName: person.middleName,
+      lastName: person.lastName,
+      suffix: person.suffix,
+      street: person.street,
+      city: person.city,
+      state: person.state,
+      zip: person.zip,
+      isRetirementPlan: person.isRetirementPlan,
+      isStatutory: false,
     };
   }
 }

@@ -1,4 +1,15 @@
-import { Body, Controller, Get, Header, HttpCode, Inject, Param, ParseUUIDPipe, Post, StreamableFile } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Get,
+  Header,
+  HttpCode,
+  Inject,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  StreamableFile,
+} from '@nestjs/common';
 import { Accepted } from '@zakat/contract/clients';
 import { CreateFiling, FilingRow, FilingView, SignFiling } from '@zakat/contract/filings';
 import { AtVersion } from '@zakat/contract/payrolls';
@@ -20,7 +31,11 @@ export class FilingsController {
 
   @Post('clients/:id/filings')
   @Answers(Accepted, 'one', 201)
-  async create(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: CreateFiling): Promise<Accepted> {
+  async create(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: CreateFiling,
+  ): Promise<Accepted> {
     return { ...(await this.filings.create(session, id, body)), warnings: [] };
   }
 
@@ -39,34 +54,54 @@ export class FilingsController {
   @Post('filings/:id/check')
   @HttpCode(200)
   @Answers(FilingView)
-  check(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<FilingView> {
+  check(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<FilingView> {
     return this.filings.check(session, id, body.version);
   }
 
   @Post('filings/:id/reopen')
   @HttpCode(200)
   @Answers(FilingView)
-  reopen(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<FilingView> {
+  reopen(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<FilingView> {
     return this.filings.reopen(session, id, body.version);
   }
 
   @Post('filings/:id/sign')
   @HttpCode(200)
   @Answers(FilingView)
-  sign(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: SignFiling): Promise<FilingView> {
+  sign(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: SignFiling,
+  ): Promise<FilingView> {
     return this.filings.sign(session, id, body);
   }
 
   @Post('filings/:id/release')
   @HttpCode(200)
   @Answers(FilingView)
-  release(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<FilingView> {
+  release(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<FilingView> {
     return this.filings.release(session, id, body.version);
   }
 
   @Get('filings/:id/w2/:employeeId')
   @Header('Cache-Control', 'no-store')
-  async w2(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Param('employeeId', ParseUUIDPipe) employeeId: string): Promise<StreamableFile> {
+  async w2(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('employeeId', ParseUUIDPipe) employeeId: string,
+  ): Promise<StreamableFile> {
     const { content, mediaType, name } = await this.filings.w2Pdf(session, id, employeeId);
     return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
   }

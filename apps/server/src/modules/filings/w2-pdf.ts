@@ -5,7 +5,14 @@ import PDFDocument from 'pdfkit';
 export interface W2Paper {
   readonly year: number;
   readonly form: FormW2;
-  readonly employer: { readonly name: string; readonly ein: string; readonly street: string; readonly city: string; readonly state: string; readonly zip: string };
+  readonly employer: {
+    readonly name: string;
+    readonly ein: string;
+    readonly street: string;
+    readonly city: string;
+    readonly state: string;
+    readonly zip: string;
+  };
   /** Printed across the page while the form is not filed. */
   readonly isDraft: boolean;
 }
@@ -25,32 +32,74 @@ function boxesOf({ form, employer }: W2Paper): Box[] {
   const half = WIDTH / 2;
   const right = LEFT + half;
   const quarter = half / 2;
-  const name = [person.firstName, person.middleName, person.lastName, person.suffix].filter((part) => part !== '').join(' ');
+  const name = [person.firstName, person.middleName, person.lastName, person.suffix]
+    .filter((part) => part !== '')
+    .join(' ');
   const money = (row: number): number => 110 + row * 36;
   const [first, second] = form.states;
   return [
     // The copy for the person shows the last four digits only (Treas. Reg. § 31.6051-1(a)(1)).
-    { label: "a  Employee's social security number", value: `***-**-${person.ssn.slice(-4)}`, at: [LEFT, 74, half, 36] },
-    { label: 'b  Employer identification number (EIN)', value: `${employer.ein.slice(0, 2)}-${employer.ein.slice(2)}`, at: [LEFT, money(0), half, 36] },
-    { label: "c  Employer's name, address, and ZIP code", value: `${employer.name}\n${employer.street}\n${employer.city}, ${employer.state} ${employer.zip}`, at: [LEFT, money(1), half, 72] },
+    {
+      label: "a  Employee's social security number",
+      value: `***-**-${person.ssn.slice(-4)}`,
+      at: [LEFT, 74, half, 36],
+    },
+    {
+      label: 'b  Employer identification number (EIN)',
+      value: `${employer.ein.slice(0, 2)}-${employer.ein.slice(2)}`,
+      at: [LEFT, money(0), half, 36],
+    },
+    {
+      label: "c  Employer's name, address, and ZIP code",
+      value: `${employer.name}\n${employer.street}\n${employer.city}, ${employer.state} ${employer.zip}`,
+      at: [LEFT, money(1), half, 72],
+    },
     { label: 'd  Control number', value: '', at: [LEFT, money(3), half, 36] },
-    { label: "e/f  Employee's name, address, and ZIP code", value: `${name}\n${person.street}\n${person.city}, ${person.state} ${person.zip}`, at: [LEFT, money(4), half, 108] },
+    {
+      label: "e/f  Employee's name, address, and ZIP code",
+      value: `${name}\n${person.street}\n${person.city}, ${person.state} ${person.zip}`,
+      at: [LEFT, money(4), half, 108],
+    },
     { label: '1  Wages, tips, other compensation', value: amount(form.box1), at: [right, money(0), quarter, 36] },
     { label: '2  Federal income tax withheld', value: amount(form.box2), at: [right + quarter, money(0), quarter, 36] },
     { label: '3  Social security wages', value: amount(form.box3), at: [right, money(1), quarter, 36] },
-    { label: '4  Social security tax withheld', value: amount(form.box4), at: [right + quarter, money(1), quarter, 36] },
+    {
+      label: '4  Social security tax withheld',
+      value: amount(form.box4),
+      at: [right + quarter, money(1), quarter, 36],
+    },
     { label: '5  Medicare wages and tips', value: amount(form.box5), at: [right, money(2), quarter, 36] },
     { label: '6  Medicare tax withheld', value: amount(form.box6), at: [right + quarter, money(2), quarter, 36] },
     { label: '7  Social security tips', value: '', at: [right, money(3), quarter, 36] },
     { label: '8  Allocated tips', value: '', at: [right + quarter, money(3), quarter, 36] },
     { label: '10  Dependent care benefits', value: '', at: [right, money(4), quarter, 36] },
     { label: '11  Nonqualified plans', value: '', at: [right + quarter, money(4), quarter, 36] },
-    { label: '12  Codes', value: form.box12.map((line) => `${line.code}   ${amount(line.amount)}`).join('\n'), at: [right, money(5), quarter, 72] },
-    { label: '13', value: `${person.isStatutory ? '[x]' : '[  ]'} Statutory employee\n${person.isRetirementPlan ? '[x]' : '[  ]'} Retirement plan\n[  ] Third-party sick pay`, at: [right + quarter, money(5), quarter, 72] },
+    {
+      label: '12  Codes',
+      value: form.box12.map((line) => `${line.code}   ${amount(line.amount)}`).join('\n'),
+      at: [right, money(5), quarter, 72],
+    },
+    {
+      label: '13',
+      value: `${person.isStatutory ? '[x]' : '[  ]'} Statutory employee\n${person.isRetirementPlan ? '[x]' : '[  ]'} Retirement plan\n[  ] Third-party sick pay`,
+      at: [right + quarter, money(5), quarter, 72],
+    },
     ...[first, second].flatMap((state, index): Box[] => [
-      { label: "15  State, employer's state ID number", value: state ? `${state.state}   ${state.stateId}` : '', at: [LEFT, money(7 + index), half, 36] },
-      { label: '16  State wages, tips, etc.', value: state ? amount(state.wages) : '', at: [right, money(7 + index), quarter, 36] },
-      { label: '17  State income tax', value: state ? amount(state.tax) : '', at: [right + quarter, money(7 + index), quarter, 36] },
+      {
+        label: "15  State, employer's state ID number",
+        value: state ? `${state.state}   ${state.stateId}` : '',
+        at: [LEFT, money(7 + index), half, 36],
+      },
+      {
+        label: '16  State wages, tips, etc.',
+        value: state ? amount(state.wages) : '',
+        at: [right, money(7 + index), quarter, 36],
+      },
+      {
+        label: '17  State income tax',
+        value: state ? amount(state.tax) : '',
+        at: [right + quarter, money(7 + index), quarter, 36],
+      },
     ]),
   ];
 }
@@ -63,16 +112,35 @@ export function drawW2(paper: W2Paper): Promise<Buffer> {
     document.on('data', (part: Buffer) => parts.push(part));
     document.on('end', () => resolve(Buffer.concat(parts)));
     document.on('error', reject);
-    document.font('Helvetica-Bold').fontSize(15).text(`Form W-2  Wage and Tax Statement  ${paper.year}`, LEFT, 46, { lineBreak: false });
+    document
+      .font('Helvetica-Bold')
+      .fontSize(15)
+      .text(`Form W-2  Wage and Tax Statement  ${paper.year}`, LEFT, 46, { lineBreak: false });
     for (const { label, value, at } of boxesOf(paper)) {
       const [x, y, width, height] = at;
       document.lineWidth(0.6).strokeColor('#333333').rect(x, y, width, height).stroke();
-      document.font('Helvetica').fontSize(6.5).fillColor('#333333').text(label, x + 4, y + 4, { width: width - 8, lineBreak: false });
-      document.font('Helvetica').fontSize(10).fillColor('#000000').text(value, x + 6, y + 15, { width: width - 12, lineGap: 1.5 });
+      document
+        .font('Helvetica')
+        .fontSize(6.5)
+        .fillColor('#333333')
+        .text(label, x + 4, y + 4, { width: width - 8, lineBreak: false });
+      document
+        .font('Helvetica')
+        .fontSize(10)
+        .fillColor('#000000')
+        .text(value, x + 6, y + 15, { width: width - 12, lineGap: 1.5 });
     }
     document.fontSize(8).fillColor('#333333').text("Copy for the employee's records.", LEFT, 450, { lineBreak: false });
     if (paper.isDraft) {
-      document.save().rotate(-24, { origin: [306, 300] }).font('Helvetica-Bold').fontSize(64).fillOpacity(0.12).fillColor('#000000').text('NOT FILED', 130, 260, { lineBreak: false }).restore();
+      document
+        .save()
+        .rotate(-24, { origin: [306, 300] })
+        .font('Helvetica-Bold')
+        .fontSize(64)
+        .fillOpacity(0.12)
+        .fillColor('#000000')
+        .text('NOT FILED', 130, 260, { lineBreak: false })
+        .restore();
     }
     document.end();
   });

@@ -30,7 +30,8 @@ export class SessionGuard implements CanActivate {
     const cookies = request.cookies as Record<string, string> | undefined;
     const token = cookies?.[COOKIE];
     const session = token ? await this.sessions.find(token) : null;
-    if (!session) throw new Refusal(401, 'no-session', 'Your session has ended. Sign in again; nothing you saved is lost.');
+    if (!session)
+      throw new Refusal(401, 'no-session', 'Your session has ended. Sign in again; nothing you saved is lost.');
     request.zakatSession = session;
     return true;
   }

@@ -16,9 +16,19 @@ export class SessionController {
   @Post()
   @Open()
   @HttpCode(204)
-  async signIn(@Body() body: SignIn, @Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<void> {
+  async signIn(
+    @Body() body: SignIn,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<void> {
     const token = await this.sessions.signIn(body.email, body.password, request.ip ?? '');
-    response.cookie(COOKIE, token, { httpOnly: true, sameSite: 'strict', secure: this.config.publicUrl.startsWith('https:'), path: '/', maxAge: 10 * 3600 * 1000 });
+    response.cookie(COOKIE, token, {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: this.config.publicUrl.startsWith('https:'),
+      path: '/',
+      maxAge: 10 * 3600 * 1000,
+    });
   }
 
   @Get()
@@ -29,7 +39,11 @@ export class SessionController {
 
   @Delete()
   @HttpCode(204)
-  async signOut(@CurrentSession() session: Session, @Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<void> {
+  async signOut(
+    @CurrentSession() session: Session,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<void> {
     const cookies = request.cookies as Record<string, string>;
     await this.sessions.end(session, cookies[COOKIE] ?? '');
     response.clearCookie(COOKIE, { path: '/' });

@@ -42,25 +42,49 @@ export class Sessions {
          AND at > coalesce((SELECT max(at) FROM sign_in_attempt WHERE account_hash = $1 AND succeeded), '-infinity')`,
         [account],
       )) as { count: number }[];
-      if ((failures[0]?.count ?? 0) >= MOST_FAILURES) throw new Refusal(429, 'sign-in-throttled', 'Too many failed tries for this account. Try again in a quarter of an hour.');
-      const rows = (await manager.query('SELECT * FROM user_for_sign_in($1)', [email.trim()])) as { id: string; firm_id: string; password_hash: string }[];
+      if ((failures[0]?.count ?? 0) >= MOST_FAILURES)
+        throw new Refusal(
+          429,
+          'sign-in-throttled',
+          'Too many failed tries for this account. Try again in a quarter of an hour.',
+        );
+      const rows = (await manager.query('SELECT * FROM user_for_sign_in($1)', [email.trim()])) as {
+        id: string;
+        firm_id: string;
+        password_hash: string;
+      }[];
       return rows[0] ?? null;
     });
     const isRight = await argon2.verify(user?.password_hash ?? (await this.nobody), password);
-    await this.database.runWithoutFirm((manager) => manager.query('INSERT INTO sign_in_attempt (account_hash, address_hash, succeeded) VALUES ($1, $2, $3)', [account, from, isRight && user !== null]));
+    await this.database.runWithoutFirm((manager) =>
+      manager.query('INSERT INTO sign_in_attempt (account_hash, address_hash, succeeded) VALUES ($1, $2, $3)', [
+        account,
+        from,
+        isRight && user !== null,
+      ]),
+    );
     if (!user || !isRight) throw new Refusal(401, 'sign-in-failed', 'E-mail and password do not belong together.');
     const token = randomBytes(32).toString('base64url');
     const actor: Actor = { firmId: user.firm_id, userId: user.id, role: 'system' };
     await this.database.run(actor, async (manager) => {
-      await manager.query(`INSERT INTO session (token_hash, firm_id, user_id, expires_at) VALUES ($1, $2, $3, now() + interval '${HOURS} hours')`, [tokenHash(token), user.firm_id, user.id]);
+      await manager.query(
+        `INSERT INTO session (token_hash, firm_id, user_id, expires_at) VALUES ($1, $2, $3, now() + interval '${HOURS} hours')`,
+        [tokenHash(token), user.firm_id, user.id],
+      );
       await this.audit.record(manager, actor, 'session.start', 'user', user.id);
     });
     return token;
   }
 
   async find(token: string): Promise<Session | null> {
-    const rows = (await this.database.runWithoutFirm((manager) => manager.query('SELECT * FROM session_for_token($1)', [tokenHash(token)]))) as {
-      firm_id: string; user_id: string; name: string; email: string; role: Role;
+    const rows = (await this.database.runWithoutFirm((manager) =>
+      manager.query('SELECT * FROM session_for_token($1)', [tokenHash(token)]),
+    )) as {
+      firm_id: string;
+      user_id: string;
+      name: string;
+      email: string;
+      role: Role;
     }[];
     const row = rows[0];
     return row ? { firmId: row.firm_id, userId: row.user_id, role: row.role, name: row.name, email: row.email } : null;
@@ -75,7 +99,10 @@ export class Sessions {
 
   async view(session: Session): Promise<SessionView> {
     return this.database.run(session, async (manager) => {
-      const rows = (await manager.query('SELECT name, requires_second_person FROM firm')) as { name: string; requires_second_person: boolean }[];
+      const rows = (await manager.query('SELECT name, requires_second_person FROM firm')) as {
+        name: string;
+        requires_second_person: boolean;
+      }[];
       const firm = rows[0];
       return {
         user: { id: session.userId, name: session.name, email: session.email, role: session.role },

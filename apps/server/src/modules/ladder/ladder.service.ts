@@ -27,35 +27,73 @@ export class LadderService {
       const clients = await manager.find(Client);
       const rungs: Rung[] = [];
       for (const client of clients) {
-        rungs.push(...(await this.payrollRungs(manager, client, today)), ...(await this.depositRungs(manager, client)), ...(await this.returnRungs(manager, client, today)));
+        rungs.push(
+          ...(await this.payrollRungs(manager, client, today)),
+          ...(await this.depositRungs(manager, client)),
+          ...(await this.returnRungs(manager, client, today)),
+        );
       }
-      return rungs.sort((a, b) => (a.sendBy < b.sendBy ? -1 : a.sendBy > b.sendBy ? 1 : a.clientName < b.clientName ? -1 : 1));
+      return rungs.sort((a, b) =>
+        a.sendBy < b.sendBy ? -1 : a.sendBy > b.sendBy ? 1 : a.clientName < b.clientName ? -1 : 1,
+      );
     });
   }
 
   private async payrollRungs(manager: EntityManager, client: Client, today: LocalDate): Promise<Rung[]> {
-    const open = (await manager.find(Payroll, { where: { clientId: client.id } })).filter((payroll) => payroll.status !== 'posted');
+    const open = (await manager.find(Payroll, { where: { clientId: client.id } })).filter(
+      (payroll) => payroll.status !== 'posted',
+    );
     return open.map((payroll) => {
       const sendBy = addBusinessDays(date(payroll.checkDate), -1, 'banking');
       return {
-        key: `payroll ${payroll.id}`, kind: 'payroll', clientId: client.id, clientName: client.legalName, title: `Payroll to ${showDate(date(payroll.periodEnd))}`, sendBy, due: payroll.checkDate, amount: null, standing: payroll.status,
-        move: payroll.status === 'open' ? 'Preparer: enter and review' : 'Post it', isLate: sendBy < today, path: `/payrolls/${payroll.id}`,
+        key: `payroll ${payroll.id}`,
+        kind: 'payroll',
+        clientId: client.id,
+        clientName: client.legalName,
+        title: `Payroll to ${showDate(date(payroll.periodEnd))}`,
+        sendBy,
+        due: payroll.checkDate,
+        amount: null,
+        standing: payroll.status,
+        move: payroll.status === 'open' ? 'Preparer: enter and review' : 'Post it',
+        isLate: sendBy < today,
+        path: `/payrolls/${payroll.id}`,
       };
     });
   }
 
   private async depositRungs(manager: EntityManager, client: Client): Promise<Rung[]> {
-    const live = (await manager.query(`SELECT DISTINCT i.tax, i.liability_date, r.id, r.status FROM remittance_item i JOIN remittance r ON r.id = i.remittance_id WHERE i.client_id = $1 AND i.is_live`, [client.id])) as {
-      tax: string; liability_date: string; id: string; status: string;
+    const live = (await manager.query(
+      `SELECT DISTINCT i.tax, i.liability_date, r.id, r.status FROM remittance_item i JOIN remittance r ON r.id = i.remittance_id WHERE i.client_id = $1 AND i.is_live`,
+      [client.id],
+    )) as {
+      tax: string;
+      liability_date: string;
+      id: string;
+      status: string;
     }[];
     return (await this.deposits.deposits(manager, client)).flatMap((deposit): Rung[] => {
-      const own = live.find((row) => deposit.liabilities.some((line) => line.tax === row.tax && line.liabilityDate === row.liability_date));
+      const own = live.find((row) =>
+        deposit.liabilities.some((line) => line.tax === row.tax && line.liabilityDate === row.liability_date),
+      );
       if (own?.status === 'released') return [];
       const moves: Readonly<Record<string, string>> = { planned: 'Reviewer: approve', approved: 'Reviewer: release' };
-      return [{
-        key: `deposit ${client.id} ${deposit.family} ${deposit.due}`, kind: 'deposit', clientId: client.id, clientName: client.legalName, title: deposit.familyLabel, sendBy: deposit.sendBy, due: deposit.due, amount: deposit.owed,
-        standing: own?.status ?? 'open', move: moves[own?.status ?? ''] ?? 'Preparer: plan the remittance', isLate: deposit.isLate, path: own ? `/remittances/${own.id}` : `/clients/${client.id}/deposits`,
-      }];
+      return [
+        {
+          key: `deposit ${client.id} ${deposit.family} ${deposit.due}`,
+          kind: 'deposit',
+          clientId: client.id,
+          clientName: client.legalName,
+          title: deposit.familyLabel,
+          sendBy: deposit.sendBy,
+          due: deposit.due,
+          amount: deposit.owed,
+          standing: own?.status ?? 'open',
+          move: moves[own?.status ?? ''] ?? 'Preparer: plan the remittance',
+          isLate: deposit.isLate,
+          path: own ? `/remittances/${own.id}` : `/clients/${client.id}/deposits`,
+        },
+      ];
     });
   }
 
@@ -63,26 +101,74 @@ export class LadderService {
     const filings = await manager.find(Filing, { where: { clientId: client.id } });
     const rungs: Rung[] = [];
     const last = quarterOf(addMonths(today, -3));
-    const paid = (await manager.query(`SELECT DISTINCT extract(year FROM liability_date)::int AS year, extract(quarter FROM liability_date)::int AS quarter FROM ledger_entry WHERE client_id = $1 AND cause = 'payroll'`, [client.id])) as { year: number; quarter: 1 | 2 | 3 | 4 }[];
+    const paid = (await manager.query(
+      `SELECT DISTINCT extract(year FROM liability_date)::int AS year, extract(quarter FROM liability_date)::int AS quarter FROM ledger_entry WHERE client_id = $1 AND cause = 'payroll'`,
+      [client.id],
+    )) as { year: number; quarter: 1 | 2 | 3 | 4 }[];
     for (const { year, quarter } of paid) {
-      const filing = filings.find((candidate) => candidate.form === '941' && candidate.year === year && candidate.quarter === quarter);
+      const filing = filings.find(
+        (candidate) => candidate.form === '941' && candidate.year === year && candidate.quarter === quarter,
+      );
       const isOver = year < last.year || (year === last.year && quarter <= last.quarter);
       if (!isOver || (filing && ['released', 'received', 'accepted'].includes(filing.status))) continue;
-      rungs.push(this.returnRung(client, today, `Form 941, Q${quarter} ${year}`, 'return', form941Due(year, quarter).due, filing, `/clients/${client.id}/returns?form=941&year=${year}&quarter=${quarter}`));
+      rungs.push(
+        this.returnRung(
+          client,
+          today,
+          `Form 941, Q${quarter} ${year}`,
+          'return',
+          form941Due(year, quarter).due,
+          filing,
+          `/clients/${client.id}/returns?form=941&year=${year}&quarter=${quarter}`,
+        ),
+      );
     }
     for (const year of [...new Set(paid.map((row) => row.year))]) {
       const filing = filings.find((candidate) => candidate.form === 'W-2' && candidate.year === year);
-      if (today <= `${year}-12-31` || (filing && ['released', 'received', 'accepted'].includes(filing.status))) continue;
-      rungs.push(this.returnRung(client, today, `Forms W-2 and W-3, ${year}`, 'wage-statements', formW2Due(year).due, filing, `/clients/${client.id}/returns?form=W-2&year=${year}`));
+      if (today <= `${year}-12-31` || (filing && ['released', 'received', 'accepted'].includes(filing.status)))
+        continue;
+      rungs.push(
+        this.returnRung(
+          client,
+          today,
+          `Forms W-2 and W-3, ${year}`,
+          'wage-statements',
+          formW2Due(year).due,
+          filing,
+          `/clients/${client.id}/returns?form=W-2&year=${year}`,
+        ),
+      );
     }
     return rungs;
   }
 
-  private returnRung(client: Client, today: LocalDate, title: string, kind: Rung['kind'], due: LocalDate, filing: Filing | undefined, path: string): Rung {
-    const moves: Readonly<Record<string, string>> = { draft: 'Preparer: check', checked: 'Sign, then reviewer: release', rejected: 'Correct and send again' };
+  private returnRung(
+    client: Client,
+    today: LocalDate,
+    title: string,
+    kind: Rung['kind'],
+    due: LocalDate,
+    filing: Filing | undefined,
+    path: string,
+  ): Rung {
+    const moves: Readonly<Record<string, string>> = {
+      draft: 'Preparer: check',
+      checked: 'Sign, then reviewer: release',
+      rejected: 'Correct and send again',
+    };
     return {
-      key: `${kind} ${client.id} ${title}`, kind, clientId: client.id, clientName: client.legalName, title, sendBy: due, due, amount: null, standing: filing?.status ?? 'open',
-      move: moves[filing?.status ?? ''] ?? 'Preparer: begin the return', isLate: today > due, path: filing ? `/filings/${filing.id}` : path,
+      key: `${kind} ${client.id} ${title}`,
+      kind,
+      clientId: client.id,
+      clientName: client.legalName,
+      title,
+      sendBy: due,
+      due,
+      amount: null,
+      standing: filing?.status ?? 'open',
+      move: moves[filing?.status ?? ''] ?? 'Preparer: begin the return',
+      isLate: today > due,
+      path: filing ? `/filings/${filing.id}` : path,
     };
   }
 }

@@ -13,8 +13,18 @@ export interface LedgerFilter {
   readonly of: 'liabilities' | 'payments' | null;
 }
 interface Row {
-  id: string; employee_id: string | null; tax: TaxCode; cause: LedgerEntry['cause']; liability_date: string; effective_date: string; subject: string; wages: string; amount: string;
-  payroll_id: string | null; remittance_id: string | null; employee: string | null;
+  id: string;
+  employee_id: string | null;
+  tax: TaxCode;
+  cause: LedgerEntry['cause'];
+  liability_date: string;
+  effective_date: string;
+  subject: string;
+  wages: string;
+  amount: string;
+  payroll_id: string | null;
+  remittance_id: string | null;
+  employee: string | null;
 }
 
 /** Reads the ledger of a client for returns, wage statements and the tie-out. */
@@ -27,21 +37,42 @@ export class LedgerReader {
       [clientId, from, to],
     )) as Row[];
     return rows.map((row) => ({
-      employeeId: row.employee_id, tax: row.tax, cause: row.cause, liabilityDate: date(row.liability_date), effectiveDate: date(row.effective_date),
-      subject: rawCents(row.subject), wages: rawCents(row.wages), amount: rawCents(row.amount),
+      employeeId: row.employee_id,
+      tax: row.tax,
+      cause: row.cause,
+      liabilityDate: date(row.liability_date),
+      effectiveDate: date(row.effective_date),
+      subject: rawCents(row.subject),
+      wages: rawCents(row.wages),
+      amount: rawCents(row.amount),
     }));
   }
 
   async view(manager: EntityManager, clientId: string, filter: LedgerFilter): Promise<LedgerEntryView[]> {
-    const causes = filter.of === 'payments' ? ['payment', 'payment-returned'] : filter.of === 'liabilities' ? ['payroll', 'reversal'] : ['payroll', 'reversal', 'payment', 'payment-returned'];
+    const causes =
+      filter.of === 'payments'
+        ? ['payment', 'payment-returned']
+        : filter.of === 'liabilities'
+          ? ['payroll', 'reversal']
+          : ['payroll', 'reversal', 'payment', 'payment-returned'];
     const rows = (await manager.query(
       `SELECT l.*, CASE WHEN e.id IS NULL THEN NULL ELSE concat_ws(' ', e.first_name, e.last_name) END AS employee FROM ledger_entry l LEFT JOIN employee e ON e.id = l.employee_id
        WHERE l.client_id = $1 AND l.liability_date BETWEEN $2 AND $3 AND l.cause = ANY($4) AND ($5::text[] IS NULL OR l.tax = ANY($5)) ORDER BY l.liability_date, l.id LIMIT 5000`,
       [clientId, filter.from, filter.to, causes, filter.taxes],
     )) as Row[];
     return rows.map((row) => ({
-      id: row.id, tax: row.tax, label: isTaxCode(row.tax) ? taxOf(row.tax).label : row.tax, cause: row.cause, liabilityDate: row.liability_date, effectiveDate: row.effective_date, employee: row.employee,
-      subject: rawCents(row.subject), wages: rawCents(row.wages), amount: rawCents(row.amount), payrollId: row.payroll_id, remittanceId: row.remittance_id,
+      id: row.id,
+      tax: row.tax,
+      label: isTaxCode(row.tax) ? taxOf(row.tax).label : row.tax,
+      cause: row.cause,
+      liabilityDate: row.liability_date,
+      effectiveDate: row.effective_date,
+      employee: row.employee,
+      subject: rawCents(row.subject),
+      wages: rawCents(row.wages),
+      amount: rawCents(row.amount),
+      payrollId: row.payroll_id,
+      remittanceId: row.remittance_id,
     }));
   }
 }

@@ -33,7 +33,13 @@ export interface NewJournal {
 /** The only writer of the ledger and the journal. It adds; nothing can change or remove (see the first migration). */
 @Injectable()
 export class LedgerWriter {
-  async writeEntries(manager: EntityManager, actor: Actor, clientId: string, entries: readonly NewEntry[], postedAt: Date): Promise<void> {
+  async writeEntries(
+    manager: EntityManager,
+    actor: Actor,
+    clientId: string,
+    entries: readonly NewEntry[],
+    postedAt: Date,
+  ): Promise<void> {
     await manager.query(
       `INSERT INTO ledger_entry (firm_id, client_id, employee_id, payroll_id, remittance_id, cause, tax, agency, subject, wages, amount, liability_date, effective_date, posted_by, posted_at)
        SELECT $1, $2, r."employeeId", r."payrollId", r."remittanceId", r.cause, r.tax, r.agency, r.subject, r.wages, r.amount, r."liabilityDate", r."effectiveDate", $3, $4
@@ -44,9 +50,10 @@ export class LedgerWriter {
 
   async writeJournal(manager: EntityManager, actor: Actor, journal: NewJournal): Promise<void> {
     const id = randomUUID();
-    await manager.query('INSERT INTO journal_entry (id, firm_id, client_id, day, memo, payroll_id, remittance_id) VALUES ($1,$2,$3,$4,$5,$6,$7)', [
-      id, actor.firmId, journal.clientId, journal.day, journal.memo, journal.payrollId, journal.remittanceId,
-    ]);
+    await manager.query(
+      'INSERT INTO journal_entry (id, firm_id, client_id, day, memo, payroll_id, remittance_id) VALUES ($1,$2,$3,$4,$5,$6,$7)',
+      [id, actor.firmId, journal.clientId, journal.day, journal.memo, journal.payrollId, journal.remittanceId],
+    );
     await manager.query(
       `INSERT INTO journal_line (journal_entry_id, firm_id, position, account, detail, amount)
        SELECT $1, $2, r.position, r.account, r.detail, r.amount FROM jsonb_to_recordset($3::jsonb) AS r(position int, account text, detail text, amount bigint)`,

@@ -21,18 +21,32 @@ export interface OutboxRow {
 @Injectable()
 export class Outbox {
   /** The key names the act itself, so that the same act can never be queued twice. */
-  async put(manager: EntityManager, actor: Actor, kind: OutboxKind, subjectId: string, attempt: number, documentId: string): Promise<void> {
-    await manager.query('INSERT INTO outbox (id, firm_id, kind, subject_id, idempotency_key, document_id) VALUES ($1,$2,$3,$4,$5,$6)', [
-      randomUUID(), actor.firmId, kind, subjectId, `${kind}:${subjectId}:${attempt}`, documentId,
-    ]);
+  async put(
+    manager: EntityManager,
+    actor: Actor,
+    kind: OutboxKind,
+    subjectId: string,
+    attempt: number,
+    documentId: string,
+  ): Promise<void> {
+    await manager.query(
+      'INSERT INTO outbox (id, firm_id, kind, subject_id, idempotency_key, document_id) VALUES ($1,$2,$3,$4,$5,$6)',
+      [randomUUID(), actor.firmId, kind, subjectId, `${kind}:${subjectId}:${attempt}`, documentId],
+    );
   }
 
   /** How the sending stands, in words; null when nothing was put out. */
   async standing(manager: EntityManager, subjectId: string): Promise<string | null> {
-    const rows = (await manager.query('SELECT status, attempts, last_error, agency_reference FROM outbox WHERE subject_id = $1 ORDER BY created_at DESC LIMIT 1', [subjectId])) as OutboxRow[];
+    const rows = (await manager.query(
+      'SELECT status, attempts, last_error, agency_reference FROM outbox WHERE subject_id = $1 ORDER BY created_at DESC LIMIT 1',
+      [subjectId],
+    )) as OutboxRow[];
     const row = rows[0];
     if (!row) return null;
-    if (row.status === 'waiting') return row.last_error === null ? 'Waiting to be sent.' : `Not sent yet: ${row.last_error}. It is tried again by itself (${row.attempts} tries so far).`;
+    if (row.status === 'waiting')
+      return row.last_error === null
+        ? 'Waiting to be sent.'
+        : `Not sent yet: ${row.last_error}. It is tried again by itself (${row.attempts} tries so far).`;
     return `Sent once; the receiver's reference is ${row.agency_reference ?? ''}.`;
   }
 }

@@ -18,14 +18,25 @@ export class PayrollPoster {
     @Inject(LedgerWriter) private readonly ledger: LedgerWriter,
   ) {}
 
-  async post(manager: EntityManager, actor: Actor, payroll: Payroll, everybody: readonly ComputedPerson[], employer: readonly EmployerTaxTotal[]): Promise<void> {
+  async post(
+    manager: EntityManager,
+    actor: Actor,
+    payroll: Payroll,
+    everybody: readonly ComputedPerson[],
+    employer: readonly EmployerTaxTotal[],
+  ): Promise<void> {
     const people = everybody.filter((person) => person.entry.isPaid);
     const checks = people.map((person) => ({ employeeId: person.employee.id, result: person.result }));
     const checkDate = date(payroll.checkDate);
     const ids = people.map(() => randomUUID());
     const paychecks = people.map((person, index) => ({
-      id: ids[index], employee_id: person.employee.id, gross: person.result.gross, net: person.result.net, supplemental: person.result.supplemental,
-      lines: { earnings: person.result.earnings, deductions: person.result.deductions, taxes: person.result.taxes }, facts: { case: person.base, entry: person.entry },
+      id: ids[index],
+      employee_id: person.employee.id,
+      gross: person.result.gross,
+      net: person.result.net,
+      supplemental: person.result.supplemental,
+      lines: { earnings: person.result.earnings, deductions: person.result.deductions, taxes: person.result.taxes },
+      facts: { case: person.base, entry: person.entry },
     }));
     await manager.query(
       `INSERT INTO paycheck (id, firm_id, client_id, payroll_id, employee_id, check_date, gross, net, supplemental, lines, facts)
@@ -37,7 +48,13 @@ export class PayrollPoster {
     const shares = new Map(employer.map((total) => [total.tax, total.shares]));
     const taxes = people.flatMap((person, index) =>
       person.result.taxes.map((line) => ({
-        paycheck_id: ids[index], employee_id: person.employee.id, tax: line.code, payer: line.payer, base: taxOf(line.code).base, subject: line.subject, wages: line.wages,
+        paycheck_id: ids[index],
+        employee_id: person.employee.id,
+        tax: line.code,
+        payer: line.payer,
+        base: taxOf(line.code).base,
+        subject: line.subject,
+        wages: line.wages,
         amount: line.payer === 'employer' ? (shares.get(line.code)?.[index] ?? line.amount) : line.amount,
       })),
     );
@@ -49,12 +66,27 @@ export class PayrollPoster {
     );
     const postings = taxPostings(checks, employer, checkDate);
     await this.ledger.writeEntries(
-      manager, actor, payroll.clientId,
-      postings.map((line) => ({ ...line, payrollId: payroll.id, remittanceId: null, cause: 'payroll' as const, effectiveDate: checkDate })),
+      manager,
+      actor,
+      payroll.clientId,
+      postings.map((line) => ({
+        ...line,
+        payrollId: payroll.id,
+        remittanceId: null,
+        cause: 'payroll' as const,
+        effectiveDate: checkDate,
+      })),
       await this.clock.now(manager),
     );
     const journal = payrollJournal(checks, employer);
     if (journalDifference(journal) !== 0) throw new Error('the journal of a payroll does not balance');
-    await this.ledger.writeJournal(manager, actor, { clientId: payroll.clientId, day: checkDate, memo: 'Payroll', payrollId: payroll.id, remittanceId: null, lines: journal });
+    await this.ledger.writeJournal(manager, actor, {
+      clientId: payroll.clientId,
+      day: checkDate,
+      memo: 'Payroll',
+      payrollId: payroll.id,
+      remittanceId: null,
+      lines: journal,
+    });
   }
 }

@@ -1,6 +1,14 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
 import { Accepted } from '@zakat/contract/clients';
-import { AtVersion, CreatePayroll, PayrollRow, PayrollSuggestion, PayrollView, SavePayroll, WorkingView } from '@zakat/contract/payrolls';
+import {
+  AtVersion,
+  CreatePayroll,
+  PayrollRow,
+  PayrollSuggestion,
+  PayrollView,
+  SavePayroll,
+  WorkingView,
+} from '@zakat/contract/payrolls';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
@@ -24,7 +32,11 @@ export class PayrollsController {
 
   @Post('clients/:id/payrolls')
   @Answers(Accepted, 'one', 201)
-  async create(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: CreatePayroll): Promise<Accepted> {
+  async create(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: CreatePayroll,
+  ): Promise<Accepted> {
     return { ...(await this.payrolls.create(session, id, body)), warnings: [] };
   }
 
@@ -36,40 +48,65 @@ export class PayrollsController {
 
   @Put('payrolls/:id')
   @Answers(PayrollView)
-  save(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: SavePayroll): Promise<PayrollView> {
+  save(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: SavePayroll,
+  ): Promise<PayrollView> {
     return this.payrolls.save(session, id, body);
   }
 
   @Post('payrolls/:id/review')
   @HttpCode(200)
   @Answers(PayrollView)
-  review(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<PayrollView> {
+  review(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<PayrollView> {
     return this.payrolls.review(session, id, body.version);
   }
 
   @Post('payrolls/:id/reopen')
   @HttpCode(200)
   @Answers(PayrollView)
-  reopen(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<PayrollView> {
+  reopen(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<PayrollView> {
     return this.payrolls.reopen(session, id, body.version);
   }
 
   @Post('payrolls/:id/discard')
   @HttpCode(204)
-  discard(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<void> {
+  discard(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<void> {
     return this.payrolls.discard(session, id, body.version);
   }
 
   @Post('payrolls/:id/post')
   @HttpCode(200)
   @Answers(PayrollView)
-  post(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<PayrollView> {
+  post(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<PayrollView> {
     return this.payrolls.post(session, id, body.version);
   }
 
   @Get('payrolls/:id/working/:employeeId')
   @Answers(WorkingView)
-  working(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Param('employeeId', ParseUUIDPipe) employeeId: string, @Query('figure') figure: string): Promise<WorkingView> {
+  working(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('employeeId', ParseUUIDPipe) employeeId: string,
+    @Query('figure') figure: string,
+  ): Promise<WorkingView> {
     return this.payrolls.working(session, id, employeeId, figure);
   }
 }

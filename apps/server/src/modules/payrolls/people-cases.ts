@@ -30,7 +30,12 @@ interface YearToDate {
   readonly supplementalWages: string;
 }
 
-async function yearToDateOf(manager: EntityManager, clientId: string, year: number, exceptPayroll: string): Promise<Map<string, YearToDate>> {
+async function yearToDateOf(
+  manager: EntityManager,
+  clientId: string,
+  year: number,
+  exceptPayroll: string,
+): Promise<Map<string, YearToDate>> {
   const wages = (await manager.query(
     `SELECT t.employee_id AS id, t.base, max(t.total)::bigint AS subject FROM (
        SELECT pt.employee_id, pt.base, pt.tax, sum(pt.subject) AS total FROM paycheck_tax pt JOIN paycheck p ON p.id = pt.paycheck_id
@@ -56,16 +61,27 @@ async function yearToDateOf(manager: EntityManager, clientId: string, year: numb
 
 /** The people of a client as cases for a payroll: certificates and places in force on the check date, year to date before it. */
 export async function personCases(manager: EntityManager, client: Client, payroll: Payroll): Promise<PersonCase[]> {
-  const people = await manager.find(Employee, { where: { clientId: client.id, kind: 'employee' }, order: { number: 'ASC' } });
+  const people = await manager.find(Employee, {
+    where: { clientId: client.id, kind: 'employee' },
+    order: { number: 'ASC' },
+  });
   const paid = people.filter((person) => person.hiredOn <= payroll.periodEnd);
-  const facts = await loadFacts(manager, paid.map((person) => person.id));
+  const facts = await loadFacts(
+    manager,
+    paid.map((person) => person.id),
+  );
   const checkDate = parseDate(payroll.checkDate);
   if (!checkDate) throw new Error('a stored check date is not a day');
   const toDate = await yearToDateOf(manager, client.id, yearOf(checkDate), payroll.id);
   const rates = await unemploymentRatesOn(manager, client.id, payroll.checkDate);
-  const unemploymentRates = Object.fromEntries(Object.entries(rates).map(([state, rate]) => [state, showRate({ n: rate.n * 100, d: rate.d })]));
+  const unemploymentRates = Object.fromEntries(
+    Object.entries(rates).map(([state, rate]) => [state, showRate({ n: rate.n * 100, d: rate.d })]),
+  );
   return paid.map((employee) => {
-    const own = factsOnDay(facts.filter((fact) => fact.employeeId === employee.id), payroll.checkDate);
+    const own = factsOnDay(
+      facts.filter((fact) => fact.employeeId === employee.id),
+      payroll.checkDate,
+    );
     const yearToDate = toDate.get(employee.id) ?? { wages: {}, supplementalWages: '0.00' };
     const base = {
       id: employee.number,
@@ -92,21 +108,39 @@ const exemptions = (client: Client): string[] => (client.kindOfEmployer === 'N' 
 /** What a person is usually paid: the entry that a new payroll starts with. */
 export function usualEntry(person: PersonCase, client: Client, kind: 'regular' | 'extra'): PayrollEntry {
   const pay = person.facts.pay;
-  if (kind === 'extra' || !pay) return { employeeId: person.employee.id, isPaid: kind === 'regular', earnings: [], deductions: [] };
+  if (kind === 'extra' || !pay)
+    return { employeeId: person.employee.id, isPaid: kind === 'regular', earnings: [], deductions: [] };
   const deductions = Array.isArray(pay['deductions']) ? (pay['deductions'] as { item: string; amount: string }[]) : [];
-  return { employeeId: person.employee.id, isPaid: true, earnings: [usualEarning(pay, client.payFrequency as PayFrequency)], deductions: deductions.map(({ item, amount }) => ({ item, amount })) };
+  return {
+    employeeId: person.employee.id,
+    isPaid: true,
+    earnings: [usualEarning(pay, client.payFrequency as PayFrequency)],
+    deductions: deductions.map(({ item, amount }) => ({ item, amount })),
+  };
 }
 
-function usualEarning(pay: Record<string, unknown>, frequency: PayFrequency): { item: string; hours?: string; rate?: string; amount?: string } {
+function usualEarning(
+  pay: Record<string, unknown>,
+  frequency: PayFrequency,
+): { item: string; hours?: string; rate?: string; amount?: string } {
   if (pay['basis'] === 'hourly') {
-    const usual = pay['hours'] === undefined ? String(Math.floor((40 * 52) / PERIODS_PER_YEAR[frequency])) : String(pay['hours']);
+    const usual =
+      pay['hours'] === undefined ? String(Math.floor((40 * 52) / PERIODS_PER_YEAR[frequency])) : String(pay['hours']);
     return { item: 'regular', hours: usual, rate: String(pay['rate']) };
   }
   const amount = parseDollars(String(pay['amount'])) ?? ZERO;
   return { item: 'salary', amount: toDollars(convertSalary(amount, pay['frequency'] as PayFrequency, frequency)) };
 }
 
-const NOTHING: PaycheckResult = { gross: cents(0), net: cents(0), supplemental: cents(0), earnings: [], deductions: [], taxes: [], problems: [] };
+const NOTHING: PaycheckResult = {
+  gross: cents(0),
+  net: cents(0),
+  supplemental: cents(0),
+  earnings: [],
+  deductions: [],
+  taxes: [],
+  problems: [],
+};
 
 /** Computes the check of a person and an entry; an unpaid person has none. */
 export function computeEntry(person: PersonCase, entry: PayrollEntry, tape?: Tape): PaycheckResult {

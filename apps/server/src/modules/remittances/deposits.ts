@@ -36,11 +36,22 @@ export class Deposits {
     )) as { tax: TaxCode; liability_date: string; owed: string; under_way: string }[];
     const { schedule } = scheduleFromLookback(client.lookbackAmount);
     const nextDay = await this.nextDayDates(manager, client, schedule);
-    const futa = futaDueDates(open.filter((row) => row.tax === 'US-FUTA').map((row) => ({ date: date(row.liability_date), amount: rawCents(row.owed) })));
+    const futa = futaDueDates(
+      open
+        .filter((row) => row.tax === 'US-FUTA')
+        .map((row) => ({ date: date(row.liability_date), amount: rawCents(row.owed) })),
+    );
     return open.map((row) => {
       const liabilityDate = date(row.liability_date);
       const { group } = taxOf(row.tax);
-      const found = group === 'US-FUTA' ? futa.get(liabilityDate) : liabilityDue(group, liabilityDate, { federal: schedule, newYorkDays: client.newYorkDays, isNextDay: nextDay.has(liabilityDate) });
+      const found =
+        group === 'US-FUTA'
+          ? futa.get(liabilityDate)
+          : liabilityDue(group, liabilityDate, {
+              federal: schedule,
+              newYorkDays: client.newYorkDays,
+              isNextDay: nextDay.has(liabilityDate),
+            });
       if (!found) throw new Error('a federal unemployment liability without a due date');
       const { due, rule } = found;
       return { tax: row.tax, liabilityDate, owed: rawCents(row.owed), underWay: rawCents(row.under_way), due, rule };
@@ -63,20 +74,44 @@ export class Deposits {
       const family = familyOf(first.tax);
       const { agency } = taxOf(first.tax);
       const isLate = today > addBusinessDays(settles, -1, 'banking');
-      return [{
-        family, familyLabel: DEPOSIT_FAMILIES[family].label, agency, agencyName: AGENCIES[agency].name, due: first.due, sendBy, settles: isLate ? earliestSettlement(today) : settles, rule: first.rule,
-        owed: sum(liabilities.map((line) => line.owed)), underWay: sum(liabilities.map((line) => line.underWay)), isLate: isLate && liabilities.some((line) => line.owed !== line.underWay),
-        liabilities: liabilities.map((line): LiabilityView => ({ tax: line.tax, label: taxOf(line.tax).label, liabilityDate: line.liabilityDate, owed: line.owed, underWay: line.underWay })),
-      }];
+      return [
+        {
+          family,
+          familyLabel: DEPOSIT_FAMILIES[family].label,
+          agency,
+          agencyName: AGENCIES[agency].name,
+          due: first.due,
+          sendBy,
+          settles: isLate ? earliestSettlement(today) : settles,
+          rule: first.rule,
+          owed: sum(liabilities.map((line) => line.owed)),
+          underWay: sum(liabilities.map((line) => line.underWay)),
+          isLate: isLate && liabilities.some((line) => line.owed !== line.underWay),
+          liabilities: liabilities.map((line): LiabilityView => ({
+            tax: line.tax,
+            label: taxOf(line.tax).label,
+            liabilityDate: line.liabilityDate,
+            owed: line.owed,
+            underWay: line.underWay,
+          })),
+        },
+      ];
     });
     return deposits.sort((a, b) => (a.sendBy < b.sendBy ? -1 : a.sendBy > b.sendBy ? 1 : a.family < b.family ? -1 : 1));
   }
 
-  private async nextDayDates(manager: EntityManager, client: Client, schedule: 'monthly' | 'semiweekly'): Promise<ReadonlySet<LocalDate>> {
+  private async nextDayDates(
+    manager: EntityManager,
+    client: Client,
+    schedule: 'monthly' | 'semiweekly',
+  ): Promise<ReadonlySet<LocalDate>> {
     const rows = (await manager.query(
       `SELECT liability_date, sum(amount)::bigint AS amount FROM ledger_entry WHERE client_id = $1 AND cause IN ('payroll','reversal') AND tax LIKE 'US-%' AND tax <> 'US-FUTA' GROUP BY liability_date ORDER BY liability_date`,
       [client.id],
     )) as { liability_date: string; amount: string }[];
-    return nextDayDates(rows.map((row) => ({ date: date(row.liability_date), amount: cents(Number(row.amount)) })), schedule);
+    return nextDayDates(
+      rows.map((row) => ({ date: date(row.liability_date), amount: cents(Number(row.amount)) })),
+      schedule,
+    );
   }
 }

@@ -23,14 +23,33 @@ interface Payee {
 export class PaymentFile {
   constructor(@Inject(Clock) private readonly clock: Clock) {}
 
-  async make(manager: EntityManager, client: Client, remittance: Remittance, items: readonly RemittanceItem[]): Promise<{ content: string; issues: Issue[]; total: Cents }> {
+  async make(
+    manager: EntityManager,
+    client: Client,
+    remittance: Remittance,
+    items: readonly RemittanceItem[],
+  ): Promise<{ content: string; issues: Issue[]; total: Cents }> {
     const firm = (await manager.find(Firm))[0];
     const bank = await manager.findOneByOrFail(BankAccount, { id: remittance.bankAccountId });
-    const payees = (await manager.query('SELECT name, routing, account FROM agency_payee WHERE agency = $1', [remittance.agency])) as Payee[];
+    const payees = (await manager.query('SELECT name, routing, account FROM agency_payee WHERE agency = $1', [
+      remittance.agency,
+    ])) as Payee[];
     const payee = payees[0];
-    if (!firm || !payee) return { content: '', issues: [problem('input.missing', 'agency', { what: `the bank account of ${AGENCIES[remittance.agency as AgencyCode].name}` })], total: ZERO };
+    if (!firm || !payee)
+      return {
+        content: '',
+        issues: [
+          problem('input.missing', 'agency', {
+            what: `the bank account of ${AGENCIES[remittance.agency as AgencyCode].name}`,
+          }),
+        ],
+        total: ZERO,
+      };
     const family = DEPOSIT_FAMILIES[remittance.family as DepositFamily];
-    const account = remittance.agency === 'IRS' ? '' : await accountNumberOn(manager, client.id, remittance.agency, remittance.settles);
+    const account =
+      remittance.agency === 'IRS'
+        ? ''
+        : await accountNumberOn(manager, client.id, remittance.agency, remittance.settles);
     const taxpayerId = account.replace(/[^0-9A-Za-z]/g, '') || client.ein;
     const quarters = new Map<string, Map<string, Cents>>();
     for (const item of items) {
@@ -41,12 +60,28 @@ export class PaymentFile {
       quarters.set(end, amounts);
     }
     const credits = [...quarters].map(([end, amounts]): TaxCredit => ({
-      taxpayerId, taxType: family.taxType, periodEnd: date(end), amounts: [...amounts].sort(([a], [b]) => (a < b ? -1 : 1)).map(([type, amount]): TxpAmount => ({ type, amount })).filter((line) => line.amount !== 0),
-      receiverName: payee.name, receiverRouting: payee.routing, receiverAccount: payee.account, reference: remittance.reference,
+      taxpayerId,
+      taxType: family.taxType,
+      periodEnd: date(end),
+      amounts: [...amounts]
+        .sort(([a], [b]) => (a < b ? -1 : 1))
+        .map(([type, amount]): TxpAmount => ({ type, amount }))
+        .filter((line) => line.amount !== 0),
+      receiverName: payee.name,
+      receiverRouting: payee.routing,
+      receiverAccount: payee.account,
+      reference: remittance.reference,
     }));
     return writeTaxPayments({
-      bankRouting: bank.routing, bankName: bank.bankName, originName: firm.name, companyId: `1${client.ein}`, companyName: client.legalName, created: await this.clock.today(manager),
-      settles: date(remittance.settles), fileIdModifier: 'A', credits,
+      bankRouting: bank.routing,
+      bankName: bank.bankName,
+      originName: firm.name,
+      companyId: `1${client.ein}`,
+      companyName: client.legalName,
+      created: await this.clock.today(manager),
+      settles: date(remittance.settles),
+      fileIdModifier: 'A',
+      credits,
     });
   }
 }

@@ -32,41 +32,87 @@ export class RemittanceAnswers {
   async apply(manager: EntityManager, actor: Actor, remittanceId: string, answer: BankAnswer): Promise<void> {
     await manager.query('SELECT id FROM remittance WHERE id = $1 FOR UPDATE', [remittanceId]);
     const remittance = await manager.findOneByOrFail(Remittance, { id: remittanceId });
-    if (answer.state === 'settled' && remittance.status === 'released') await this.settle(manager, actor, remittance, answer);
-    if ((answer.state === 'returned' || answer.state === 'rejected') && (remittance.status === 'released' || remittance.status === 'settled')) {
+    if (answer.state === 'settled' && remittance.status === 'released')
+      await this.settle(manager, actor, remittance, answer);
+    if (
+      (answer.state === 'returned' || answer.state === 'rejected') &&
+      (remittance.status === 'released' || remittance.status === 'settled')
+    ) {
       await this.giveBack(manager, actor, remittance, answer);
     }
   }
 
-  private async settle(manager: EntityManager, actor: Actor, remittance: Remittance, answer: BankAnswer): Promise<void> {
+  private async settle(
+    manager: EntityManager,
+    actor: Actor,
+    remittance: Remittance,
+    answer: BankAnswer,
+  ): Promise<void> {
     const settledOn = date(answer.settledOn ?? remittance.settles);
-    await this.executor.apply(manager, actor, REMITTANCE_MACHINE, { id: remittance.id, act: 'settle', version: null, set: { confirmation: answer.confirmation }, detail: { settledOn, confirmation: answer.confirmation } });
+    await this.executor.apply(manager, actor, REMITTANCE_MACHINE, {
+      id: remittance.id,
+      act: 'settle',
+      version: null,
+      set: { confirmation: answer.confirmation },
+      detail: { settledOn, confirmation: answer.confirmation },
+    });
     await this.post(manager, actor, remittance, 'payment', settledOn, -1);
     await manager.update(RemittanceItem, { remittanceId: remittance.id }, { isLive: false });
   }
 
-  private async giveBack(manager: EntityManager, actor: Actor, remittance: Remittance, answer: BankAnswer): Promise<void> {
+  private async giveBack(
+    manager: EntityManager,
+    actor: Actor,
+    remittance: Remittance,
+    answer: BankAnswer,
+  ): Promise<void> {
     const wasSettled = remittance.status === 'settled';
     const reason = `${answer.code ?? ''} ${answer.message ?? ''}`.trim();
-    await this.executor.apply(manager, actor, REMITTANCE_MACHINE, { id: remittance.id, act: 'return', version: null, set: { returned_reason: reason }, detail: { reason } });
+    await this.executor.apply(manager, actor, REMITTANCE_MACHINE, {
+      id: remittance.id,
+      act: 'return',
+      version: null,
+      set: { returned_reason: reason },
+      detail: { reason },
+    });
     if (wasSettled) await this.post(manager, actor, remittance, 'payment-returned', await this.clock.today(manager), 1);
     await manager.update(RemittanceItem, { remittanceId: remittance.id }, { isLive: false });
   }
 
-  private async post(manager: EntityManager, actor: Actor, remittance: Remittance, cause: 'payment' | 'payment-returned', day: ReturnType<typeof date>, sign: 1 | -1): Promise<void> {
+  private async post(
+    manager: EntityManager,
+    actor: Actor,
+    remittance: Remittance,
+    cause: 'payment' | 'payment-returned',
+    day: ReturnType<typeof date>,
+    sign: 1 | -1,
+  ): Promise<void> {
     const items = await manager.find(RemittanceItem, { where: { remittanceId: remittance.id } });
     const entries = items.map((item): NewEntry => {
       if (!isTaxCode(item.tax)) throw new Error('a remittance item with an unknown tax');
       const tax: TaxCode = item.tax;
       return {
-        employeeId: null, payrollId: null, remittanceId: remittance.id, cause, tax, agency: taxOf(tax).agency, subject: cents(0), wages: cents(0), amount: sign === -1 ? negate(item.amount) : item.amount,
-        liabilityDate: date(item.liabilityDate), effectiveDate: day,
+        employeeId: null,
+        payrollId: null,
+        remittanceId: remittance.id,
+        cause,
+        tax,
+        agency: taxOf(tax).agency,
+        subject: cents(0),
+        wages: cents(0),
+        amount: sign === -1 ? negate(item.amount) : item.amount,
+        liabilityDate: date(item.liabilityDate),
+        effectiveDate: day,
       };
     });
     await this.ledger.writeEntries(manager, actor, remittance.clientId, entries, await this.clock.now(manager));
     const amount = sum(items.map((item) => item.amount));
     await this.ledger.writeJournal(manager, actor, {
-      clientId: remittance.clientId, day, memo: cause === 'payment' ? 'Tax payment' : 'Tax payment returned', payrollId: null, remittanceId: remittance.id,
+      clientId: remittance.clientId,
+      day,
+      memo: cause === 'payment' ? 'Tax payment' : 'Tax payment returned',
+      payrollId: null,
+      remittanceId: remittance.id,
       lines: [
         { account: 'taxes-payable', detail: remittance.reference, amount: cents(sign === -1 ? amount : -amount) },
         { account: 'cash', detail: remittance.reference, amount: cents(sign === -1 ? -amount : amount) },

@@ -25,7 +25,11 @@ export class RemittancesController {
 
   @Post('clients/:id/remittances')
   @Answers(Accepted, 'one', 201)
-  async plan(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: PlanRemittance): Promise<Accepted> {
+  async plan(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: PlanRemittance,
+  ): Promise<Accepted> {
     return { ...(await this.remittances.plan(session, id, body)), warnings: [] };
   }
 
@@ -44,21 +48,33 @@ export class RemittancesController {
   @Post('remittances/:id/approve')
   @HttpCode(200)
   @Answers(RemittanceView)
-  approve(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<RemittanceView> {
+  approve(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<RemittanceView> {
     return this.remittances.approve(session, id, body.version);
   }
 
   @Post('remittances/:id/withdraw')
   @HttpCode(200)
   @Answers(RemittanceView)
-  withdraw(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<RemittanceView> {
+  withdraw(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<RemittanceView> {
     return this.remittances.withdraw(session, id, body.version);
   }
 
   @Post('remittances/:id/release')
   @HttpCode(200)
   @Answers(RemittanceView)
-  release(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Body() body: AtVersion): Promise<RemittanceView> {
+  release(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<RemittanceView> {
     return this.remittances.release(session, id, body.version);
   }
 }

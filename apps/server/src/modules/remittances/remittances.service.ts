@@ -1,5 +1,12 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { DepositView, PlanRemittance, ReleaseSlip, RemittanceRow, RemittanceView, SlipCheck } from '@zakat/contract/remittances';
+import type {
+  DepositView,
+  PlanRemittance,
+  ReleaseSlip,
+  RemittanceRow,
+  RemittanceView,
+  SlipCheck,
+} from '@zakat/contract/remittances';
 import { isBusinessDay } from '@zakat/core/calendar/business-days';
 import { date, daysBetween, showDate } from '@zakat/core/calendar/local-date';
 import { ACH_CUTOFF, earliestSettlement } from '@zakat/core/deposits/due';
@@ -40,13 +47,18 @@ export class RemittancesService {
   ) {}
 
   deposits(actor: Actor, clientId: string): Promise<DepositView[]> {
-    return this.database.run(actor, async (manager) => this.owing.deposits(manager, await findClient(manager, clientId)));
+    return this.database.run(actor, async (manager) =>
+      this.owing.deposits(manager, await findClient(manager, clientId)),
+    );
   }
 
   list(actor: Actor, clientId: string): Promise<RemittanceRow[]> {
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
-      const rows = await manager.find(Remittance, { where: { clientId }, order: { settles: 'DESC', createdAt: 'DESC' } });
+      const rows = await manager.find(Remittance, {
+        where: { clientId },
+        order: { settles: 'DESC', createdAt: 'DESC' },
+      });
       return rows.map((row) => rowOf(row, client));
     });
   }
@@ -56,27 +68,63 @@ export class RemittancesService {
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
       const bank = await manager.findOneBy(BankAccount, { id: input.bankAccountId, clientId });
-      if (!bank) throw refuseField('bankAccountId', 'This bank account is not one of the client.', 'Choose one of the client’s accounts.');
+      if (!bank)
+        throw refuseField(
+          'bankAccountId',
+          'This bank account is not one of the client.',
+          'Choose one of the client’s accounts.',
+        );
       if (input.items.length === 0) throw refuseField('items', 'No liability is chosen.', 'Choose at least one.');
       const owed = await this.owing.owed(manager, client);
       const chosen = input.items.map((item) => {
-        const line = owed.find((candidate) => candidate.tax === item.tax && candidate.liabilityDate === item.liabilityDate);
-        if (!line || !isTaxCode(item.tax) || line.owed <= 0) throw conflict('Nothing is owed for one of these liabilities any more. Look again.');
+        const line = owed.find(
+          (candidate) => candidate.tax === item.tax && candidate.liabilityDate === item.liabilityDate,
+        );
+        if (!line || !isTaxCode(item.tax) || line.owed <= 0)
+          throw conflict('Nothing is owed for one of these liabilities any more. Look again.');
         return line;
       });
       const families = [...new Set(chosen.map((line) => familyOf(line.tax)))];
       const family = families[0];
-      if (!family || families.length > 1) throw refuseField('items', 'These liabilities are not paid together.', 'Make one remittance for each kind of deposit.');
+      if (!family || families.length > 1)
+        throw refuseField(
+          'items',
+          'These liabilities are not paid together.',
+          'Make one remittance for each kind of deposit.',
+        );
       const first = chosen[0];
       if (!first) throw conflict('Nothing is chosen.');
       const id = randomUUID();
       const amount = sum(chosen.map((line) => line.owed));
       const due = chosen.map((line) => line.due).sort()[0] ?? first.due;
       await manager.insert(Remittance, {
-        id, firmId: actor.firmId, clientId, reference: `ZK${id.replaceAll('-', '').slice(0, 12).toUpperCase()}`, agency: taxOf(first.tax).agency, family, amount, due, settles, bankAccountId: bank.id,
-        status: 'planned', version: 1, preparedBy: actor.userId ?? '', createdAt: await this.clock.now(manager),
+        id,
+        firmId: actor.firmId,
+        clientId,
+        reference: `ZK${id.replaceAll('-', '').slice(0, 12).toUpperCase()}`,
+        agency: taxOf(first.tax).agency,
+        family,
+        amount,
+        due,
+        settles,
+        bankAccountId: bank.id,
+        status: 'planned',
+        version: 1,
+        preparedBy: actor.userId ?? '',
+        createdAt: await this.clock.now(manager),
       });
-      await manager.insert(RemittanceItem, chosen.map((line) => ({ remittanceId: id, firmId: actor.firmId, clientId, tax: line.tax, liabilityDate: line.liabilityDate, amount: line.owed, isLive: true })));
+      await manager.insert(
+        RemittanceItem,
+        chosen.map((line) => ({
+          remittanceId: id,
+          firmId: actor.firmId,
+          clientId,
+          tax: line.tax,
+          liabilityDate: line.liabilityDate,
+          amount: line.owed,
+          isLive: true,
+        })),
+      );
       await this.audit.record(manager, actor, 'remittance.plan', 'remittance', id, { amount, family, settles });
       return { id };
     });
@@ -88,7 +136,12 @@ export class RemittancesService {
 
   approve(actor: Actor, id: string, version: number): Promise<RemittanceView> {
     return this.database.run(actor, async (manager) => {
-      await this.executor.apply(manager, actor, REMITTANCE_MACHINE, { id, act: 'approve', version, set: { approved_by: actor.userId } });
+      await this.executor.apply(manager, actor, REMITTANCE_MACHINE, {
+        id,
+        act: 'approve',
+        version,
+        set: { approved_by: actor.userId },
+      });
       return this.viewIn(manager, id);
     });
   }
@@ -112,9 +165,24 @@ export class RemittancesService {
       await manager.query('SELECT id FROM remittance WHERE id = $1 FOR UPDATE', [id]);
       const { remittance, slip, content } = await this.rehearse(manager, actor, id);
       const failed = slip.checks.filter((check) => !check.isPassed);
-      if (remittance.status === 'approved' && failed.length > 0) throw new Refusal(422, 'slip', failed.map((check) => check.says).join(' '));
-      const documentId = await this.documents.store(manager, actor, remittance.clientId, 'ach-file', `${remittance.reference}.ach`, 'text/plain', Buffer.from(content, 'ascii'));
-      await this.executor.apply(manager, actor, REMITTANCE_MACHINE, { id, act: 'release', version, set: { released_by: actor.userId, document_id: documentId }, detail: { amount: remittance.amount, settles: remittance.settles } });
+      if (remittance.status === 'approved' && failed.length > 0)
+        throw new Refusal(422, 'slip', failed.map((check) => check.says).join(' '));
+      const documentId = await this.documents.store(
+        manager,
+        actor,
+        remittance.clientId,
+        'ach-file',
+        `${remittance.reference}.ach`,
+        'text/plain',
+        Buffer.from(content, 'ascii'),
+      );
+      await this.executor.apply(manager, actor, REMITTANCE_MACHINE, {
+        id,
+        act: 'release',
+        version,
+        set: { released_by: actor.userId, document_id: documentId },
+        detail: { amount: remittance.amount, settles: remittance.settles },
+      });
       await this.outbox.put(manager, actor, 'ach-file', id, 1, documentId);
       return this.viewIn(manager, id);
     });
@@ -122,7 +190,11 @@ export class RemittancesService {
     return view;
   }
 
-  private async rehearse(manager: EntityManager, actor: Actor, id: string): Promise<{ remittance: Remittance; slip: ReleaseSlip; content: string }> {
+  private async rehearse(
+    manager: EntityManager,
+    actor: Actor,
+    id: string,
+  ): Promise<{ remittance: Remittance; slip: ReleaseSlip; content: string }> {
     const { remittance, items, client } = await this.load(manager, id);
     const bank = await manager.findOneByOrFail(BankAccount, { id: remittance.bankAccountId });
     const file = await this.paymentFile.make(manager, client, remittance, items);
@@ -131,15 +203,48 @@ export class RemittancesService {
     const settles = date(remittance.settles);
     const earliest = earliestSettlement(today);
     const owed = await this.owing.owed(manager, client);
-    const moved = items.filter((item) => owed.find((line) => line.tax === item.tax && line.liabilityDate === item.liabilityDate)?.owed !== item.amount);
+    const moved = items.filter(
+      (item) =>
+        owed.find((line) => line.tax === item.tax && line.liabilityDate === item.liabilityDate)?.owed !== item.amount,
+    );
     const lateDays = daysBetween(date(remittance.due), settles);
     const checks: SlipCheck[] = [
-      { label: 'The ledger still owes this amount', isPassed: moved.length === 0, says: moved.length === 0 ? `${items.length} liabilities, ${showDollars(remittance.amount)}.` : 'A liability has changed since this was planned. Withdraw it and plan again.' },
-      { label: 'The file adds up', isPassed: file.issues.length === 0 && file.total === remittance.amount, says: file.issues.length > 0 ? file.issues.map(sentence).join(' ') : `File total ${showDollars(file.total)}.` },
-      { label: 'The settlement day is a banking day', isPassed: isBusinessDay(settles, 'banking'), says: showDate(settles) },
-      { label: 'The bank can still make it', isPassed: settles >= earliest, says: settles >= earliest ? `In the bank's hands by ${ACH_CUTOFF} today it settles ${showDate(settles)}.` : `The earliest settlement is ${showDate(earliest)} now. Withdraw it and plan again.` },
-      { label: 'Another person approved it', isPassed: remittance.status === 'approved', says: remittance.status === 'approved' ? 'Approved.' : `It is ${remittance.status}.` },
-      { label: 'You may release', isPassed: actor.role === 'reviewer' || actor.role === 'administrator', says: actor.role === 'preparer' ? 'A preparer cannot release; ask a reviewer.' : `You are a ${actor.role}.` },
+      {
+        label: 'The ledger still owes this amount',
+        isPassed: moved.length === 0,
+        says:
+          moved.length === 0
+            ? `${items.length} liabilities, ${showDollars(remittance.amount)}.`
+            : 'A liability has changed since this was planned. Withdraw it and plan again.',
+      },
+      {
+        label: 'The file adds up',
+        isPassed: file.issues.length === 0 && file.total === remittance.amount,
+        says: file.issues.length > 0 ? file.issues.map(sentence).join(' ') : `File total ${showDollars(file.total)}.`,
+      },
+      {
+        label: 'The settlement day is a banking day',
+        isPassed: isBusinessDay(settles, 'banking'),
+        says: showDate(settles),
+      },
+      {
+        label: 'The bank can still make it',
+        isPassed: settles >= earliest,
+        says:
+          settles >= earliest
+            ? `In the bank's hands by ${ACH_CUTOFF} today it settles ${showDate(settles)}.`
+            : `The earliest settlement is ${showDate(earliest)} now. Withdraw it and plan again.`,
+      },
+      {
+        label: 'Another person approved it',
+        isPassed: remittance.status === 'approved',
+        says: remittance.status === 'approved' ? 'Approved.' : `It is ${remittance.status}.`,
+      },
+      {
+        label: 'You may release',
+        isPassed: actor.role === 'reviewer' || actor.role === 'administrator',
+        says: actor.role === 'preparer' ? 'A preparer cannot release; ask a reviewer.' : `You are a ${actor.role}.`,
+      },
     ];
     const slip: ReleaseSlip = {
       title: `${DEPOSIT_FAMILIES[remittance.family as DepositFamily].label} of ${client.legalName}`,
@@ -154,8 +259,10 @@ export class RemittancesService {
         { label: 'Reference', value: remittance.reference },
       ],
       leaves: `${showDollars(remittance.amount)} leaves ${client.legalName}'s account for the ${agency} by ACH credit.`,
-      becomesImpossible: 'Once the bank has the file it cannot be called back from here, and these liabilities cannot be planned a second time.',
-      wayBack: 'If the payment is returned, the liabilities open again by themselves. An overpayment is claimed back from the agency.',
+      becomesImpossible:
+        'Once the bank has the file it cannot be called back from here, and these liabilities cannot be planned a second time.',
+      wayBack:
+        'If the payment is returned, the liabilities open again by themselves. An overpayment is claimed back from the agency.',
       checks,
       mayRelease: checks.every((check) => check.isPassed),
       file: file.content,
@@ -163,10 +270,16 @@ export class RemittancesService {
     return { remittance, slip, content: file.content };
   }
 
-  private async load(manager: EntityManager, id: string): Promise<{ remittance: Remittance; items: RemittanceItem[]; client: Client }> {
+  private async load(
+    manager: EntityManager,
+    id: string,
+  ): Promise<{ remittance: Remittance; items: RemittanceItem[]; client: Client }> {
     const remittance = await manager.findOneBy(Remittance, { id });
     if (!remittance) throw notFound('remittance');
-    const items = await manager.find(RemittanceItem, { where: { remittanceId: id }, order: { liabilityDate: 'ASC', tax: 'ASC' } });
+    const items = await manager.find(RemittanceItem, {
+      where: { remittanceId: id },
+      order: { liabilityDate: 'ASC', tax: 'ASC' },
+    });
     return { remittance, items, client: await findClient(manager, remittance.clientId) };
   }
 
@@ -177,14 +290,35 @@ export class RemittancesService {
     const nameOf = (userId: string | null): string | null => names.find((user) => user.id === userId)?.name ?? null;
     return {
       ...rowOf(remittance, client),
-      items: items.map((item) => ({ tax: item.tax, label: isTaxCode(item.tax) ? taxOf(item.tax).label : item.tax, liabilityDate: item.liabilityDate, amount: item.amount })),
-      preparedBy: nameOf(remittance.preparedBy) ?? '', approvedBy: nameOf(remittance.approvedBy), releasedBy: nameOf(remittance.releasedBy),
-      bankAccount: `${bank.label}, ${bank.bankName}, ending ${bank.accountTail}`, problems: [], delivery: await this.outbox.standing(manager, id),
+      items: items.map((item) => ({
+        tax: item.tax,
+        label: isTaxCode(item.tax) ? taxOf(item.tax).label : item.tax,
+        liabilityDate: item.liabilityDate,
+        amount: item.amount,
+      })),
+      preparedBy: nameOf(remittance.preparedBy) ?? '',
+      approvedBy: nameOf(remittance.approvedBy),
+      releasedBy: nameOf(remittance.releasedBy),
+      bankAccount: `${bank.label}, ${bank.bankName}, ending ${bank.accountTail}`,
+      problems: [],
+      delivery: await this.outbox.standing(manager, id),
     };
   }
 }
 
 export const rowOf = (row: Remittance, client: Client): RemittanceRow => ({
-  id: row.id, clientId: client.id, clientName: client.legalName, einTail: client.ein.slice(-4), reference: row.reference, agencyName: AGENCIES[row.agency as AgencyCode].name, familyLabel: DEPOSIT_FAMILIES[row.family as DepositFamily].label,
-  amount: row.amount, due: row.due, settles: row.settles, status: row.status, version: row.version, confirmation: row.confirmation, returnedReason: row.returnedReason,
+  id: row.id,
+  clientId: client.id,
+  clientName: client.legalName,
+  einTail: client.ein.slice(-4),
+  reference: row.reference,
+  agencyName: AGENCIES[row.agency as AgencyCode].name,
+  familyLabel: DEPOSIT_FAMILIES[row.family as DepositFamily].label,
+  amount: row.amount,
+  due: row.due,
+  settles: row.settles,
+  status: row.status,
+  version: row.version,
+  confirmation: row.confirmation,
+  returnedReason: row.returnedReason,
 });

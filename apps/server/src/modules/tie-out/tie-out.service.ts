@@ -44,36 +44,77 @@ export class TieOutService {
       const { returned, fractions } = await this.returned(manager, clientId, period);
       const { notYetDue, underWay } = await this.owing(manager, client, from, to);
       const rows = tieOut({
-        register: await this.register(manager, clientId, from, to), entries, returned, fractionsOfCents: fractions,
-        wageStatements: period.quarter === null ? await this.wageStatements(manager, client, period.year) : new Map<string, Cents>(),
-        notYetDue, underWay,
+        register: await this.register(manager, clientId, from, to),
+        entries,
+        returned,
+        fractionsOfCents: fractions,
+        wageStatements:
+          period.quarter === null ? await this.wageStatements(manager, client, period.year) : new Map<string, Cents>(),
+        notYetDue,
+        underWay,
       });
-      return { year: period.year, quarter: period.quarter, rows: rows.map((row) => ({ ...row, stations: { ...row.stations }, differences: row.differences.map((difference) => ({ ...difference })) })) };
+      return {
+        year: period.year,
+        quarter: period.quarter,
+        rows: rows.map((row) => ({
+          ...row,
+          stations: { ...row.stations },
+          differences: row.differences.map((difference) => ({ ...difference })),
+        })),
+      };
     });
   }
 
   /** The entries behind a cell of the tie-out: a group of taxes, as liabilities or as payments. */
-  entries(actor: Actor, clientId: string, period: Period, group: string, of: 'liabilities' | 'payments' | null): Promise<LedgerEntryView[]> {
+  entries(
+    actor: Actor,
+    clientId: string,
+    period: Period,
+    group: string,
+    of: 'liabilities' | 'payments' | null,
+  ): Promise<LedgerEntryView[]> {
     return this.database.run(actor, async (manager) => {
       await findClient(manager, clientId);
       const { from, to } = daysOf(period);
-      const taxes = TAXES.filter((tax) => (group.endsWith('-EE') ? tax.group === group.slice(0, -3) && tax.payer === 'employee' : tax.group === group || tax.code === group)).map((tax) => tax.code);
+      const taxes = TAXES.filter((tax) =>
+        group.endsWith('-EE')
+          ? tax.group === group.slice(0, -3) && tax.payer === 'employee'
+          : tax.group === group || tax.code === group,
+      ).map((tax) => tax.code);
       return this.ledger.view(manager, clientId, { from, to, taxes: group === 'all' ? null : taxes, of });
     });
   }
 
-  private async register(manager: EntityManager, clientId: string, from: string, to: string): Promise<Map<string, Cents>> {
-    const rows = (await manager.query('SELECT tax, sum(amount)::bigint AS amount FROM paycheck_tax WHERE client_id = $1 AND check_date BETWEEN $2 AND $3 GROUP BY tax', [clientId, from, to])) as { tax: string; amount: string }[];
+  private async register(
+    manager: EntityManager,
+    clientId: string,
+    from: string,
+    to: string,
+  ): Promise<Map<string, Cents>> {
+    const rows = (await manager.query(
+      'SELECT tax, sum(amount)::bigint AS amount FROM paycheck_tax WHERE client_id = $1 AND check_date BETWEEN $2 AND $3 GROUP BY tax',
+      [clientId, from, to],
+    )) as { tax: string; amount: string }[];
     return new Map(rows.map((row) => [row.tax, rawCents(row.amount)]));
   }
 
-  private async returned(manager: EntityManager, clientId: string, period: Period): Promise<{ returned: Map<TaxGroup, Cents>; fractions: Cents }> {
+  private async returned(
+    manager: EntityManager,
+    clientId: string,
+    period: Period,
+  ): Promise<{ returned: Map<TaxGroup, Cents>; fractions: Cents }> {
     const filings = await manager.find(Filing, { where: { clientId, form: '941', year: period.year } });
-    const forms = filings.filter((filing) => filing.snapshot !== null && (period.quarter === null || filing.quarter === period.quarter)).map((filing) => (filing.snapshot as { form941: Form941 }).form941);
+    const forms = filings
+      .filter((filing) => filing.snapshot !== null && (period.quarter === null || filing.quarter === period.quarter))
+      .map((filing) => (filing.snapshot as { form941: Form941 }).form941);
     const total = (id: LineId): Cents => sum(forms.map((form) => cents(lineValue(form, id))));
     if (forms.length === 0) return { returned: new Map(), fractions: ZERO };
     return {
-      returned: new Map<TaxGroup, Cents>([['US-FIT', total('3')], ['US-OASDI', total('5a.2')], ['US-HI', add(total('5c.2'), total('5d.2'))]]),
+      returned: new Map<TaxGroup, Cents>([
+        ['US-FIT', total('3')],
+        ['US-OASDI', total('5a.2')],
+        ['US-HI', add(total('5c.2'), total('5d.2'))],
+      ]),
       fractions: total('7'),
     };
   }
@@ -84,18 +125,31 @@ export class TieOutService {
     const stored = filing.snapshot as { set: { forms: FormW2[] } } | null;
     const forms = stored ? stored.set.forms : (await this.source.w2Set(manager, client, year)).forms;
     const totals = new Map<string, Cents>([
-      ['US-FIT', sum(forms.map((form) => form.box2))], ['US-OASDI', sum(forms.map((form) => form.box4))], ['US-HI', sum(forms.map((form) => form.box6))],
+      ['US-FIT', sum(forms.map((form) => form.box2))],
+      ['US-OASDI', sum(forms.map((form) => form.box4))],
+      ['US-HI', sum(forms.map((form) => form.box6))],
     ]);
-    for (const form of forms) for (const line of form.states) totals.set(`${line.state}-SIT`, add(totals.get(`${line.state}-SIT`) ?? ZERO, line.tax));
+    for (const form of forms)
+      for (const line of form.states)
+        totals.set(`${line.state}-SIT`, add(totals.get(`${line.state}-SIT`) ?? ZERO, line.tax));
     return totals;
   }
 
-  private async owing(manager: EntityManager, client: Client, from: string, to: string): Promise<{ notYetDue: Map<TaxGroup, Cents>; underWay: Map<TaxGroup, Cents> }> {
+  private async owing(
+    manager: EntityManager,
+    client: Client,
+    from: string,
+    to: string,
+  ): Promise<{ notYetDue: Map<TaxGroup, Cents>; underWay: Map<TaxGroup, Cents> }> {
     const today = await this.clock.today(manager);
     const notYetDue = new Map<TaxGroup, Cents>();
     const underWay = new Map<TaxGroup, Cents>();
-    const put = (into: Map<TaxGroup, Cents>, tax: TaxCode, amount: Cents): void => void into.set(taxOf(tax).group, add(into.get(taxOf(tax).group) ?? ZERO, amount));
-    const released = (await manager.query(`SELECT i.tax, i.liability_date FROM remittance_item i JOIN remittance r ON r.id = i.remittance_id WHERE i.client_id = $1 AND i.is_live AND r.status = 'released'`, [client.id])) as { tax: string; liability_date: string }[];
+    const put = (into: Map<TaxGroup, Cents>, tax: TaxCode, amount: Cents): void =>
+      void into.set(taxOf(tax).group, add(into.get(taxOf(tax).group) ?? ZERO, amount));
+    const released = (await manager.query(
+      `SELECT i.tax, i.liability_date FROM remittance_item i JOIN remittance r ON r.id = i.remittance_id WHERE i.client_id = $1 AND i.is_live AND r.status = 'released'`,
+      [client.id],
+    )) as { tax: string; liability_date: string }[];
     for (const line of await this.deposits.owed(manager, client)) {
       if (line.liabilityDate < from || line.liabilityDate > to) continue;
       const isReleased = released.some((row) => row.tax === line.tax && row.liability_date === line.liabilityDate);

@@ -5,7 +5,15 @@ import type { Schemas } from '../../api/client.js';
 import { clientQuery } from '../../api/resources.js';
 import { Waiting } from '../../kit/waiting.js';
 
-const PLACES: readonly (readonly [path: string, label: string])[] = [['', 'Tie-out'], ['payrolls', 'Payrolls'], ['deposits', 'Deposits'], ['returns', 'Returns'], ['people', 'People'], ['ledger', 'Ledger'], ['facts', 'Facts']];
+const PLACES: readonly (readonly [path: string, label: string])[] = [
+  ['', 'Tie-out'],
+  ['payrolls', 'Payrolls'],
+  ['deposits', 'Deposits'],
+  ['returns', 'Returns'],
+  ['people', 'People'],
+  ['ledger', 'Ledger'],
+  ['facts', 'Facts'],
+];
 export const useClient = (): Schemas['ClientView'] => useOutletContext<Schemas['ClientView']>();
 
 /** A client's pages: which client this is stays in view on all of them. */
@@ -26,7 +34,11 @@ export function ClientFrame(): ReactNode {
           </div>
           <nav className="places" aria-label="Of this client">
             {PLACES.map(([path, label]) => (
-              <NavLink key={path} to={path === '' ? `/clients/${clientId}` : `/clients/${clientId}/${path}`} end={path === ''}>
+              <NavLink
+                key={path}
+                to={path === '' ? `/clients/${clientId}` : `/clients/${clientId}/${path}`}
+                end={path === ''}
+              >
                 {label}
               </NavLink>
             ))}

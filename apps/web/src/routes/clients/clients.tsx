@@ -14,11 +14,20 @@ export function ClientsPage(): ReactNode {
     <>
       <div className="lead">
         <h1>Clients</h1>
-        <TextInput aria-label="Find a client" placeholder="name, key or EIN tail" value={search.get('find') ?? ''} onChange={(event) => setSearch(event.currentTarget.value ? { find: event.currentTarget.value } : {}, { replace: true })} />
+        <TextInput
+          aria-label="Find a client"
+          placeholder="name, key or EIN tail"
+          value={search.get('find') ?? ''}
+          onChange={(event) =>
+            setSearch(event.currentTarget.value ? { find: event.currentTarget.value } : {}, { replace: true })
+          }
+        />
       </div>
       <Waiting query={clients}>
         {(rows) => {
-          const shown = rows.filter((row) => `${row.legalName} ${row.tradeName} ${row.key} ${row.einTail}`.toLowerCase().includes(words));
+          const shown = rows.filter((row) =>
+            `${row.legalName} ${row.tradeName} ${row.key} ${row.einTail}`.toLowerCase().includes(words),
+          );
           return shown.length === 0 ? (
             <p className="empty">No client has these words.</p>
           ) : (
@@ -30,7 +39,9 @@ export function ClientsPage(): ReactNode {
                   <th scope="col">EIN</th>
                   <th scope="col">State</th>
                   <th scope="col">Federal depositor</th>
-                  <th scope="col" className="num">People</th>
+                  <th scope="col" className="num">
+                    People
+                  </th>
                 </tr>
               </thead>
               <tbody>

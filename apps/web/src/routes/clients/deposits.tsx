@@ -18,22 +18,54 @@ type Deposit = Schemas['DepositView'];
 const working = (deposit: Deposit): Working => ({
   title: `${deposit.familyLabel}, due ${deposit.due}`,
   lines: [
-    ...deposit.liabilities.map((line) => ({ label: line.label, value: showDollars(cents(line.owed)), how: `check date ${line.liabilityDate}${line.underWay ? `, ${showDollars(cents(line.underWay))} on its way` : ''}` })),
+    ...deposit.liabilities.map((line) => ({
+      label: line.label,
+      value: showDollars(cents(line.owed)),
+      how: `check date ${line.liabilityDate}${line.underWay ? `, ${showDollars(cents(line.underWay))} on its way` : ''}`,
+    })),
     { label: 'Owed', value: showDollars(cents(deposit.owed)), how: deposit.rule, isResult: true },
   ],
 });
 
-function PlanForm({ deposit, client }: { readonly deposit: Deposit; readonly client: Schemas['ClientView'] }): ReactNode {
+function PlanForm({
+  deposit,
+  client,
+}: {
+  readonly deposit: Deposit;
+  readonly client: Schemas['ClientView'];
+}): ReactNode {
   const plan = usePlanRemittance(client.id);
   const navigate = useNavigate();
   const [settles, setSettles] = useState(deposit.settles);
   const [bankAccountId, setBank] = useState(client.bankAccounts[0]?.id ?? '');
   if (client.bankAccounts.length === 0) return <p className="note">This client has no bank account to pay from.</p>;
-  const items = deposit.liabilities.filter((line) => line.owed > 0).map(({ tax, liabilityDate }) => ({ tax, liabilityDate }));
+  const items = deposit.liabilities
+    .filter((line) => line.owed > 0)
+    .map(({ tax, liabilityDate }) => ({ tax, liabilityDate }));
   return (
-    <form className="actions" style={{ alignItems: 'flex-end' }} onSubmit={(event) => { event.preventDefault(); plan.mutate({ items, bankAccountId, settles }, { onSuccess: ({ id }) => void navigate(`/remittances/${id}`) }); }}>
-      <NativeSelect label="From" value={bankAccountId} onChange={(event) => setBank(event.currentTarget.value)} data={client.bankAccounts.map((bank) => ({ value: bank.id, label: `${bank.label}, ending ${bank.accountTail}` }))} />
-      <TextInput label="Settles on" w={130} value={settles} onChange={(event) => setSettles(event.currentTarget.value)} />
+    <form
+      className="actions"
+      style={{ alignItems: 'flex-end' }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        plan.mutate({ items, bankAccountId, settles }, { onSuccess: ({ id }) => void navigate(`/remittances/${id}`) });
+      }}
+    >
+      <NativeSelect
+        label="From"
+        value={bankAccountId}
+        onChange={(event) => setBank(event.currentTarget.value)}
+        data={client.bankAccounts.map((bank) => ({
+          value: bank.id,
+          label: `${bank.label}, ending ${bank.accountTail}`,
+        }))}
+      />
+      <TextInput
+        label="Settles on"
+        w={130}
+        value={settles}
+        onChange={(event) => setSettles(event.currentTarget.value)}
+      />
       <Button type="submit" loading={plan.isPending}>
         Plan the remittance of {showDollars(cents(deposit.owed))}
       </Button>
@@ -42,7 +74,13 @@ function PlanForm({ deposit, client }: { readonly deposit: Deposit; readonly cli
   );
 }
 
-function DepositRows({ deposit, client }: { readonly deposit: Deposit; readonly client: Schemas['ClientView'] }): ReactNode {
+function DepositRows({
+  deposit,
+  client,
+}: {
+  readonly deposit: Deposit;
+  readonly client: Schemas['ClientView'];
+}): ReactNode {
   const [isOpen, setOpen] = useState(false);
   const isUnderWay = deposit.underWay >= deposit.owed;
   return (
@@ -60,7 +98,12 @@ function DepositRows({ deposit, client }: { readonly deposit: Deposit; readonly 
           <div className="sub">{deposit.rule}</div>
         </td>
         <td className="num">
-          <Figure amount={deposit.owed} isPencil={!isUnderWay} label={`${deposit.familyLabel} owed`} working={() => working(deposit)} />
+          <Figure
+            amount={deposit.owed}
+            isPencil={!isUnderWay}
+            label={`${deposit.familyLabel} owed`}
+            working={() => working(deposit)}
+          />
         </td>
         <td className="num">{deposit.underWay !== 0 && <Figure amount={deposit.underWay} />}</td>
         <td>
@@ -104,8 +147,12 @@ export function DepositsPage(): ReactNode {
                     <th scope="col">Send by</th>
                     <th scope="col">Due</th>
                     <th scope="col">Deposit</th>
-                    <th scope="col" className="num">Owed</th>
-                    <th scope="col" className="num">On its way</th>
+                    <th scope="col" className="num">
+                      Owed
+                    </th>
+                    <th scope="col" className="num">
+                      On its way
+                    </th>
                     <th scope="col">
                       <span style={{ position: 'absolute', clipPath: 'inset(50%)' }}>Act</span>
                     </th>
@@ -136,7 +183,9 @@ export function DepositsPage(): ReactNode {
                     <th scope="col">Reference</th>
                     <th scope="col">Stands</th>
                     <th scope="col">Confirmation</th>
-                    <th scope="col" className="num">Amount</th>
+                    <th scope="col" className="num">
+                      Amount
+                    </th>
                   </tr>
                 </thead>
                 <tbody>

@@ -8,7 +8,12 @@ import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
 import { PeriodPicker, periodLabel, usePeriod } from './period.js';
 
-const CAUSES: Readonly<Record<string, string>> = { payroll: 'payroll', payment: 'payment settled', 'payment-returned': 'payment returned', reversal: 'reversal' };
+const CAUSES: Readonly<Record<string, string>> = {
+  payroll: 'payroll',
+  payment: 'payment settled',
+  'payment-returned': 'payment returned',
+  reversal: 'reversal',
+};
 
 /** The entries themselves, as they were written; nothing here can be changed. */
 export function LedgerPage(): ReactNode {
@@ -16,7 +21,10 @@ export function LedgerPage(): ReactNode {
   const period = usePeriod();
   const [search] = useSearchParams();
   const group = search.get('group') ?? 'all';
-  const ledger = useQuery({ ...ledgerQuery(client.id, period?.year ?? 2026, period?.quarter ?? '', group, search.get('of') ?? ''), enabled: period !== null });
+  const ledger = useQuery({
+    ...ledgerQuery(client.id, period?.year ?? 2026, period?.quarter ?? '', group, search.get('of') ?? ''),
+    enabled: period !== null,
+  });
   if (!period) return null;
   return (
     <>
@@ -27,7 +35,12 @@ export function LedgerPage(): ReactNode {
       </h2>
       {group !== 'all' && (
         <p className="sub">
-          Only {search.get('of') ?? 'all entries'}. <Link to={`/clients/${client.id}/ledger?year=${period.year}${period.quarter ? `&quarter=${period.quarter}` : ''}`}>Show every tax</Link>
+          Only {search.get('of') ?? 'all entries'}.{' '}
+          <Link
+            to={`/clients/${client.id}/ledger?year=${period.year}${period.quarter ? `&quarter=${period.quarter}` : ''}`}
+          >
+            Show every tax
+          </Link>
         </p>
       )}
       <Waiting query={ledger}>
@@ -44,8 +57,12 @@ export function LedgerPage(): ReactNode {
                     <th scope="col">Tax</th>
                     <th scope="col">Person</th>
                     <th scope="col">Caused by</th>
-                    <th scope="col" className="num">Wages</th>
-                    <th scope="col" className="num">Amount</th>
+                    <th scope="col" className="num">
+                      Wages
+                    </th>
+                    <th scope="col" className="num">
+                      Amount
+                    </th>
                   </tr>
                 </thead>
                 <tbody>
@@ -56,10 +73,18 @@ export function LedgerPage(): ReactNode {
                       <td>{row.label}</td>
                       <td>{row.employee ?? 'all, on the total'}</td>
                       <td>
-                        <Link to={row.payrollId ? `/payrolls/${row.payrollId}` : `/remittances/${row.remittanceId ?? ''}`}>{CAUSES[row.cause] ?? row.cause}</Link>
+                        <Link
+                          to={row.payrollId ? `/payrolls/${row.payrollId}` : `/remittances/${row.remittanceId ?? ''}`}
+                        >
+                          {CAUSES[row.cause] ?? row.cause}
+                        </Link>
                       </td>
-                      <td className="num"><Figure amount={row.wages} /></td>
-                      <td className="num"><Figure amount={row.amount} /></td>
+                      <td className="num">
+                        <Figure amount={row.wages} />
+                      </td>
+                      <td className="num">
+                        <Figure amount={row.amount} />
+                      </td>
                     </tr>
                   ))}
                 </tbody>

@@ -15,21 +15,43 @@ import { useClient } from './client-frame.js';
 
 const isDay = (value: string): string | null => (parseDate(value) ? null : 'Write a day like 2026-10-30.');
 
-function NewPayroll({ clientId, suggestion }: { readonly clientId: string; readonly suggestion: Schemas['PayrollSuggestion'] }): ReactNode {
+function NewPayroll({
+  clientId,
+  suggestion,
+}: {
+  readonly clientId: string;
+  readonly suggestion: Schemas['PayrollSuggestion'];
+}): ReactNode {
   const create = useCreatePayroll(clientId);
   const navigate = useNavigate();
   const form = useForm({
-    initialValues: { periodStart: suggestion.periodStart, periodEnd: suggestion.periodEnd, checkDate: suggestion.checkDate, kind: 'regular' as 'regular' | 'extra' },
+    initialValues: {
+      periodStart: suggestion.periodStart,
+      periodEnd: suggestion.periodEnd,
+      checkDate: suggestion.checkDate,
+      kind: 'regular' as 'regular' | 'extra',
+    },
     validate: { periodStart: isDay, periodEnd: isDay, checkDate: isDay },
   });
   return (
-    <form onSubmit={form.onSubmit((values) => create.mutate(values, { onSuccess: ({ id }) => void navigate(`/payrolls/${id}`) }))}>
+    <form
+      onSubmit={form.onSubmit((values) =>
+        create.mutate(values, { onSuccess: ({ id }) => void navigate(`/payrolls/${id}`) }),
+      )}
+    >
       <p className="note">{suggestion.why}</p>
       <div className="actions" style={{ alignItems: 'flex-start' }}>
         <TextInput label="Period from" w={130} {...form.getInputProps('periodStart')} />
         <TextInput label="to" w={130} {...form.getInputProps('periodEnd')} />
         <TextInput label="Check date" w={130} {...form.getInputProps('checkDate')} />
-        <NativeSelect label="Kind" data={[{ value: 'regular', label: 'regular' }, { value: 'extra', label: 'extra, outside the schedule' }]} {...form.getInputProps('kind')} />
+        <NativeSelect
+          label="Kind"
+          data={[
+            { value: 'regular', label: 'regular' },
+            { value: 'extra', label: 'extra, outside the schedule' },
+          ]}
+          {...form.getInputProps('kind')}
+        />
         <Button type="submit" loading={create.isPending} mt={22}>
           Start the payroll
         </Button>
@@ -48,7 +70,9 @@ export function PayrollsPage(): ReactNode {
     <>
       <section className="section" style={{ marginTop: 0 }}>
         <h2>Start a payroll</h2>
-        <Waiting query={next}>{(suggestion) => <NewPayroll key={suggestion.periodEnd} clientId={client.id} suggestion={suggestion} />}</Waiting>
+        <Waiting query={next}>
+          {(suggestion) => <NewPayroll key={suggestion.periodEnd} clientId={client.id} suggestion={suggestion} />}
+        </Waiting>
       </section>
       <section className="section">
         <h2>Payrolls</h2>
@@ -64,9 +88,15 @@ export function PayrollsPage(): ReactNode {
                     <th scope="col">Period</th>
                     <th scope="col">Kind</th>
                     <th scope="col">Stands</th>
-                    <th scope="col" className="num">People</th>
-                    <th scope="col" className="num">Gross</th>
-                    <th scope="col" className="num">Net</th>
+                    <th scope="col" className="num">
+                      People
+                    </th>
+                    <th scope="col" className="num">
+                      Gross
+                    </th>
+                    <th scope="col" className="num">
+                      Net
+                    </th>
                   </tr>
                 </thead>
                 <tbody>

@@ -15,7 +15,9 @@ export function usePeriod(): Period | null {
   const [search] = useSearchParams();
   if (!session) return null;
   const year = Number(search.get('year') ?? session.today.slice(0, 4));
-  const quarter = search.get('quarter') ?? (search.has('year') ? '' : String(Math.floor((Number(session.today.slice(5, 7)) - 1) / 3) + 1));
+  const quarter =
+    search.get('quarter') ??
+    (search.has('year') ? '' : String(Math.floor((Number(session.today.slice(5, 7)) - 1) / 3) + 1));
   return { year: Number.isInteger(year) ? year : Number(session.today.slice(0, 4)), quarter };
 }
 export const periodLabel = ({ year, quarter }: Period): string => (quarter ? `Q${quarter} ${year}` : `Year ${year}`);
@@ -31,13 +33,24 @@ export function PeriodPicker({ period }: { readonly period: Period }): ReactNode
   };
   return (
     <div className="actions" role="group" aria-label="Period">
-      <button type="button" className="plain" onClick={() => pick(period.year - 1, period.quarter)}>{period.year - 1}</button>
+      <button type="button" className="plain" onClick={() => pick(period.year - 1, period.quarter)}>
+        {period.year - 1}
+      </button>
       {['1', '2', '3', '4', ''].map((quarter) => (
-        <button key={quarter} type="button" className="plain" aria-pressed={quarter === period.quarter} style={quarter === period.quarter ? { color: 'var(--ink)', textDecoration: 'none', fontWeight: 600 } : {}} onClick={() => pick(period.year, quarter)}>
+        <button
+          key={quarter}
+          type="button"
+          className="plain"
+          aria-pressed={quarter === period.quarter}
+          style={quarter === period.quarter ? { color: 'var(--ink)', textDecoration: 'none', fontWeight: 600 } : {}}
+          onClick={() => pick(period.year, quarter)}
+        >
           {quarter ? `Q${quarter} ${period.year}` : `all ${period.year}`}
         </button>
       ))}
-      <button type="button" className="plain" onClick={() => pick(period.year + 1, period.quarter)}>{period.year + 1}</button>
+      <button type="button" className="plain" onClick={() => pick(period.year + 1, period.quarter)}>
+        {period.year + 1}
+      </button>
     </div>
   );
 }

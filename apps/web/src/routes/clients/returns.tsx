@@ -10,9 +10,18 @@ import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
 import { usePeriod } from './period.js';
 
-const labelOf = (form: string, year: number, quarter: number | null): string => (form === '941' ? `Form 941, Q${quarter ?? ''} ${year}` : `Forms W-2 and W-3, ${year}`);
+const labelOf = (form: string, year: number, quarter: number | null): string =>
+  form === '941' ? `Form 941, Q${quarter ?? ''} ${year}` : `Forms W-2 and W-3, ${year}`;
 
-function NewReturn({ clientId, year, quarter }: { readonly clientId: string; readonly year: number; readonly quarter: string }): ReactNode {
+function NewReturn({
+  clientId,
+  year,
+  quarter,
+}: {
+  readonly clientId: string;
+  readonly year: number;
+  readonly quarter: string;
+}): ReactNode {
   const [search] = useSearchParams();
   const create = useCreateFiling(clientId);
   const navigate = useNavigate();
@@ -21,14 +30,32 @@ function NewReturn({ clientId, year, quarter }: { readonly clientId: string; rea
   const [chosenQuarter, setQuarter] = useState(quarter || '1');
   const begin = (event: React.FormEvent): void => {
     event.preventDefault();
-    create.mutate({ form, year: Number(chosenYear), quarter: form === '941' ? Number(chosenQuarter) : null }, { onSuccess: ({ id }) => void navigate(`/filings/${id}`) });
+    create.mutate(
+      { form, year: Number(chosenYear), quarter: form === '941' ? Number(chosenQuarter) : null },
+      { onSuccess: ({ id }) => void navigate(`/filings/${id}`) },
+    );
   };
   return (
     <form onSubmit={begin}>
       <div className="actions" style={{ alignItems: 'flex-end' }}>
-        <NativeSelect label="Form" value={form} onChange={(event) => setForm(event.currentTarget.value as '941' | 'W-2')} data={[{ value: '941', label: 'Form 941' }, { value: 'W-2', label: 'Forms W-2 and W-3' }]} />
+        <NativeSelect
+          label="Form"
+          value={form}
+          onChange={(event) => setForm(event.currentTarget.value as '941' | 'W-2')}
+          data={[
+            { value: '941', label: 'Form 941' },
+            { value: 'W-2', label: 'Forms W-2 and W-3' },
+          ]}
+        />
         <TextInput label="Year" w={80} value={chosenYear} onChange={(event) => setYear(event.currentTarget.value)} />
-        {form === '941' && <NativeSelect label="Quarter" value={chosenQuarter} onChange={(event) => setQuarter(event.currentTarget.value)} data={['1', '2', '3', '4']} />}
+        {form === '941' && (
+          <NativeSelect
+            label="Quarter"
+            value={chosenQuarter}
+            onChange={(event) => setQuarter(event.currentTarget.value)}
+            data={['1', '2', '3', '4']}
+          />
+        )}
         <Button type="submit" loading={create.isPending}>
           Begin the {form === '941' ? 'return' : 'W-2s'}
         </Button>
@@ -63,7 +90,9 @@ export function ReturnsPage(): ReactNode {
                     <th scope="col">Return</th>
                     <th scope="col">Due</th>
                     <th scope="col">Stands</th>
-                    <th scope="col" className="num">Attempt</th>
+                    <th scope="col" className="num">
+                      Attempt
+                    </th>
                   </tr>
                 </thead>
                 <tbody>

@@ -9,9 +9,17 @@ import { useClient } from './client-frame.js';
 import { PeriodPicker, periodLabel, usePeriod, type Period } from './period.js';
 
 const MEANING: Readonly<Record<string, string>> = {
-  register: 'the tax computed on every posted paycheck', ledger: 'the liabilities written when payrolls were posted', deposits: 'payments that have settled', returns: 'the return as checked or released', 'wage-statements': 'the W-2s of the year',
+  register: 'the tax computed on every posted paycheck',
+  ledger: 'the liabilities written when payrolls were posted',
+  deposits: 'payments that have settled',
+  returns: 'the return as checked or released',
+  'wage-statements': 'the W-2s of the year',
 };
-const STATION_OF: Readonly<Record<string, string>> = { register: 'liabilities', ledger: 'liabilities', deposits: 'payments' };
+const STATION_OF: Readonly<Record<string, string>> = {
+  register: 'liabilities',
+  ledger: 'liabilities',
+  deposits: 'payments',
+};
 
 function summary(rows: readonly TieRow[]): string {
   const all = rows.flatMap((row) => row.differences);
@@ -35,11 +43,26 @@ function TieOutOf({ clientId, period }: { readonly clientId: string; readonly pe
   const cellWorking = (row: TieRow, station: string): Working => {
     const amount = row.stations[station];
     const of = STATION_OF[station];
-    const query = new URLSearchParams({ year: String(period.year), ...(period.quarter ? { quarter: period.quarter } : {}), group: row.key, ...(of ? { of } : {}) });
+    const query = new URLSearchParams({
+      year: String(period.year),
+      ...(period.quarter ? { quarter: period.quarter } : {}),
+      group: row.key,
+      ...(of ? { of } : {}),
+    });
     return {
       title: `${row.label}, ${STATION_LABELS.find(([key]) => key === station)?.[1] ?? ''}`,
-      lines: [{ label: periodLabel(period), value: typeof amount === 'number' ? showDollars(cents(amount)) : '', how: MEANING[station] ?? '', isResult: true }],
-      link: station === 'returns' || station === 'wage-statements' ? { to: `/clients/${clientId}/returns`, label: 'Open the returns' } : { to: `/clients/${clientId}/ledger?${query.toString()}`, label: 'Open the entries that make it' },
+      lines: [
+        {
+          label: periodLabel(period),
+          value: typeof amount === 'number' ? showDollars(cents(amount)) : '',
+          how: MEANING[station] ?? '',
+          isResult: true,
+        },
+      ],
+      link:
+        station === 'returns' || station === 'wage-statements'
+          ? { to: `/clients/${clientId}/returns`, label: 'Open the returns' }
+          : { to: `/clients/${clientId}/ledger?${query.toString()}`, label: 'Open the entries that make it' },
     };
   };
   return (
@@ -50,7 +73,11 @@ function TieOutOf({ clientId, period }: { readonly clientId: string; readonly pe
           <>
             <h2>Tie-out, {periodLabel(period)}</h2>
             <p className="sub">{summary(data.rows)}</p>
-            {data.rows.length === 0 ? <p className="empty">Post a payroll and its taxes appear here.</p> : <TieOutSheet rows={data.rows} cellWorking={cellWorking} />}
+            {data.rows.length === 0 ? (
+              <p className="empty">Post a payroll and its taxes appear here.</p>
+            ) : (
+              <TieOutSheet rows={data.rows} cellWorking={cellWorking} />
+            )}
           </>
         )}
       </Waiting>

@@ -9,10 +9,22 @@ import { LifeLine } from '../../kit/life-line.js';
 import { Waiting } from '../../kit/waiting.js';
 import { IdentityForm, type IdentityField } from '../identity-form.js';
 
-const KINDS: Readonly<Record<string, string>> = { pay: 'Pay', 'federal-certificate': 'Form W-4', 'state-certificate': 'State certificate', place: 'Place' };
+const KINDS: Readonly<Record<string, string>> = {
+  pay: 'Pay',
+  'federal-certificate': 'Form W-4',
+  'state-certificate': 'State certificate',
+  place: 'Place',
+};
 const FIELDS: readonly IdentityField[] = [
-  { name: 'firstName', label: 'First name', max: 15 }, { name: 'middleName', label: 'Middle name', max: 15 }, { name: 'lastName', label: 'Last name', max: 20 }, { name: 'suffix', label: 'Suffix', max: 4 },
-  { name: 'ssn', label: 'Social security number', max: 11, help: 'Leave blank to keep the one on file' }, { name: 'street', label: 'Street', max: 22 }, { name: 'city', label: 'City', max: 22 }, { name: 'state', label: 'State', max: 2 }, { name: 'zip', label: 'ZIP', max: 5 },
+  { name: 'firstName', label: 'First name', max: 15 },
+  { name: 'middleName', label: 'Middle name', max: 15 },
+  { name: 'lastName', label: 'Last name', max: 20 },
+  { name: 'suffix', label: 'Suffix', max: 4 },
+  { name: 'ssn', label: 'Social security number', max: 11, help: 'Leave blank to keep the one on file' },
+  { name: 'street', label: 'Street', max: 22 },
+  { name: 'city', label: 'City', max: 22 },
+  { name: 'state', label: 'State', max: 2 },
+  { name: 'zip', label: 'ZIP', max: 5 },
 ];
 
 function Facts({ person }: { readonly person: Schemas['EmployeeView'] }): ReactNode {
@@ -26,7 +38,13 @@ function Facts({ person }: { readonly person: Schemas['EmployeeView'] }): ReactN
         </span>{' '}
         <small>what a check of that day is computed with</small>
       </h2>
-      {on && <LifeLine marks={person.facts.map((fact) => ({ day: fact.from, label: KINDS[fact.kind] ?? fact.kind }))} on={on} onPick={(day) => setSearch({ on: day })} />}
+      {on && (
+        <LifeLine
+          marks={person.facts.map((fact) => ({ day: fact.from, label: KINDS[fact.kind] ?? fact.kind }))}
+          on={on}
+          onPick={(day) => setSearch({ on: day })}
+        />
+      )}
       <table className="ruled">
         <thead>
           <tr>
@@ -65,7 +83,9 @@ export function EmployeePage(): ReactNode {
             <Link to={`/clients/${data.clientId}/people`}>{data.clientName}</Link>
           </p>
           <div className="lead">
-            <h1>{[data.firstName, data.middleName, data.lastName, data.suffix].filter((part) => part !== '').join(' ')}</h1>
+            <h1>
+              {[data.firstName, data.middleName, data.lastName, data.suffix].filter((part) => part !== '').join(' ')}
+            </h1>
             <p className="beside">
               Number {data.number} · SSN {reveal.data ? reveal.data.ssn : `ending ${data.ssnTail}`}{' '}
               {!reveal.data && (
@@ -86,10 +106,22 @@ export function EmployeePage(): ReactNode {
             <IdentityForm
               key={data.version}
               fields={FIELDS}
-              values={{ ...Object.fromEntries(FIELDS.map((field) => [field.name, field.name === 'ssn' ? '' : String(data[field.name as keyof typeof data])])) }}
+              values={{
+                ...Object.fromEntries(
+                  FIELDS.map((field) => [
+                    field.name,
+                    field.name === 'ssn' ? '' : String(data[field.name as keyof typeof data]),
+                  ]),
+                ),
+              }}
               isSaving={save.isPending}
               error={save.error}
-              onSave={(given, done) => save.mutate({ ...(given as Omit<Schemas['UpdateEmployeeIdentity'], 'version'>), version: data.version }, { onSuccess: done })}
+              onSave={(given, done) =>
+                save.mutate(
+                  { ...(given as Omit<Schemas['UpdateEmployeeIdentity'], 'version'>), version: data.version },
+                  { onSuccess: done },
+                )
+              }
             />
           </section>
         </>

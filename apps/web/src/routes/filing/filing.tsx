@@ -14,7 +14,8 @@ import { ReturnLines } from './return-lines.js';
 import { WageStatements } from './wage-statements.js';
 
 type Filing = Schemas['FilingView'];
-const titleOf = (filing: Filing): string => (filing.form === '941' ? `Form 941, Q${filing.quarter ?? ''} ${filing.year}` : `Forms W-2 and W-3, ${filing.year}`);
+const titleOf = (filing: Filing): string =>
+  filing.form === '941' ? `Form 941, Q${filing.quarter ?? ''} ${filing.year}` : `Forms W-2 and W-3, ${filing.year}`;
 
 function Slip({ filing, onClose }: { readonly filing: Filing; readonly onClose: () => void }): ReactNode {
   const slip = useQuery(filingSlipQuery(filing.id, filing.version));
@@ -23,7 +24,15 @@ function Slip({ filing, onClose }: { readonly filing: Filing; readonly onClose: 
     <>
       <RefusedNote error={act.error} />
       <Waiting query={slip}>
-        {(data) => <ReleaseSlip slip={data} actLabel={filing.form === '941' ? 'Release the return' : 'Release the wage file'} isBusy={act.isPending} onClose={onClose} onAct={() => act.mutateAsync({ act: 'release', version: filing.version }).then(onClose)} />}
+        {(data) => (
+          <ReleaseSlip
+            slip={data}
+            actLabel={filing.form === '941' ? 'Release the return' : 'Release the wage file'}
+            isBusy={act.isPending}
+            onClose={onClose}
+            onAct={() => act.mutateAsync({ act: 'release', version: filing.version }).then(onClose)}
+          />
+        )}
       </Waiting>
     </>
   );
@@ -34,8 +43,23 @@ function Sign({ filing }: { readonly filing: Filing }): ReactNode {
   const [pin, setPin] = useState('');
   if (filing.form !== '941' || filing.status !== 'checked' || filing.signedBy) return null;
   return (
-    <form className="actions" style={{ alignItems: 'flex-end' }} onSubmit={(event) => { event.preventDefault(); act.mutate({ act: 'sign', version: filing.version, pin }); }}>
-      <TextInput label="Signer’s PIN, from Form 8879-EMP" w={220} inputMode="numeric" maxLength={5} autoComplete="off" value={pin} onChange={(event) => setPin(event.currentTarget.value)} />
+    <form
+      className="actions"
+      style={{ alignItems: 'flex-end' }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        act.mutate({ act: 'sign', version: filing.version, pin });
+      }}
+    >
+      <TextInput
+        label="Signer’s PIN, from Form 8879-EMP"
+        w={220}
+        inputMode="numeric"
+        maxLength={5}
+        autoComplete="off"
+        value={pin}
+        onChange={(event) => setPin(event.currentTarget.value)}
+      />
       <Button type="submit" loading={act.isPending}>
         Enter the signature
       </Button>
@@ -128,11 +152,22 @@ export function FilingPage(): ReactNode {
           </div>
           <p className="note">
             Prepared by {data.preparedBy}
-            {data.signedBy ? `, signature entered by ${data.signedBy}` : ''}. {data.isSnapshot ? 'These are the figures as they were checked.' : 'These figures follow the ledger until they are checked.'}
+            {data.signedBy ? `, signature entered by ${data.signedBy}` : ''}.{' '}
+            {data.isSnapshot
+              ? 'These are the figures as they were checked.'
+              : 'These figures follow the ledger until they are checked.'}
             {data.submissionId ? ` Submission ${data.submissionId}.` : ''}
           </p>
-          {data.delivery && <p className="note" role="status">{data.delivery}</p>}
-          <Problems title={data.status === 'draft' ? 'The checks would say' : 'Since the check'} details={data.problems} route={(field) => correctionPath(field, data.clientId, `/filings/${data.id}`)} />
+          {data.delivery && (
+            <p className="note" role="status">
+              {data.delivery}
+            </p>
+          )}
+          <Problems
+            title={data.status === 'draft' ? 'The checks would say' : 'Since the check'}
+            details={data.problems}
+            route={(field) => correctionPath(field, data.clientId, `/filings/${data.id}`)}
+          />
           <Acts filing={data} />
           <Events filing={data} />
           {data.form === '941' ? <ReturnLines filing={data} /> : <WageStatements filing={data} />}

@@ -7,14 +7,36 @@ import type { Working } from '../../kit/working.js';
 type Filing = Schemas['FilingView'];
 type Line = Schemas['ReturnLineView'];
 
-const GROUP_OF: Readonly<Record<string, string>> = { '2': 'US-FIT', '3': 'US-FIT', '5a.1': 'US-OASDI-EE', '5c.1': 'US-HI-EE', '5d.1': 'US-HI-ADD' };
+const GROUP_OF: Readonly<Record<string, string>> = {
+  '2': 'US-FIT',
+  '3': 'US-FIT',
+  '5a.1': 'US-OASDI-EE',
+  '5c.1': 'US-HI-EE',
+  '5d.1': 'US-HI-ADD',
+};
 
 /** The return line by line; each amount writes out how it was made and leads to its entries. */
 export function ReturnLines({ filing }: { readonly filing: Filing }): ReactNode {
   const isPencil = !['released', 'received', 'accepted'].includes(filing.status);
   const working = (line: Line): Working => {
-    const query = new URLSearchParams({ year: String(filing.year), quarter: String(filing.quarter ?? ''), group: GROUP_OF[line.id] ?? 'all', of: line.id === '13' ? 'payments' : 'liabilities' });
-    return { title: `Form 941, line ${line.id}`, lines: line.working, ...(line.hasEntries ? { link: { to: `/clients/${filing.clientId}/ledger?${query.toString()}`, label: 'Open the entries that make it' } } : {}) };
+    const query = new URLSearchParams({
+      year: String(filing.year),
+      quarter: String(filing.quarter ?? ''),
+      group: GROUP_OF[line.id] ?? 'all',
+      of: line.id === '13' ? 'payments' : 'liabilities',
+    });
+    return {
+      title: `Form 941, line ${line.id}`,
+      lines: line.working,
+      ...(line.hasEntries
+        ? {
+            link: {
+              to: `/clients/${filing.clientId}/ledger?${query.toString()}`,
+              label: 'Open the entries that make it',
+            },
+          }
+        : {}),
+    };
   };
   return (
     <>
@@ -26,7 +48,18 @@ export function ReturnLines({ filing }: { readonly filing: Filing }): ReactNode 
               <tr key={line.id}>
                 <td style={{ width: 60 }}>{line.id}</td>
                 <td>{line.label}</td>
-                <td className="num">{line.kind === 'count' ? line.value : <Figure amount={line.value} isPencil={isPencil} label={`Line ${line.id}`} working={() => working(line)} />}</td>
+                <td className="num">
+                  {line.kind === 'count' ? (
+                    line.value
+                  ) : (
+                    <Figure
+                      amount={line.value}
+                      isPencil={isPencil}
+                      label={`Line ${line.id}`}
+                      working={() => working(line)}
+                    />
+                  )}
+                </td>
               </tr>
             ))}
           </tbody>
@@ -51,7 +84,9 @@ export function ReturnLines({ filing }: { readonly filing: Filing }): ReactNode 
             <tfoot>
               <tr>
                 <td>Total, equal to line 12</td>
-                <td className="num">{showDollars(cents(filing.scheduleB.reduce((total, day) => total + day.amount, 0)))}</td>
+                <td className="num">
+                  {showDollars(cents(filing.scheduleB.reduce((total, day) => total + day.amount, 0)))}
+                </td>
               </tr>
             </tfoot>
           </table>

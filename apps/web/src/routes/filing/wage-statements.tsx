@@ -5,14 +5,25 @@ import type { Schemas } from '../../api/client.js';
 import { Figure } from '../../kit/figure.js';
 
 type Row = Schemas['W2Row'];
-const BOXES: readonly (readonly [key: 'box1' | 'box2' | 'box3' | 'box4' | 'box5' | 'box6' | 'box16' | 'box17', label: string])[] = [
-  ['box1', '1 Wages'], ['box2', '2 Federal tax'], ['box3', '3 OASDI wages'], ['box4', '4 OASDI tax'], ['box5', '5 Medicare wages'], ['box6', '6 Medicare tax'], ['box16', '16 State wages'], ['box17', '17 State tax'],
+const BOXES: readonly (readonly [
+  key: 'box1' | 'box2' | 'box3' | 'box4' | 'box5' | 'box6' | 'box16' | 'box17',
+  label: string,
+])[] = [
+  ['box1', '1 Wages'],
+  ['box2', '2 Federal tax'],
+  ['box3', '3 OASDI wages'],
+  ['box4', '4 OASDI tax'],
+  ['box5', '5 Medicare wages'],
+  ['box6', '6 Medicare tax'],
+  ['box16', '16 State wages'],
+  ['box17', '17 State tax'],
 ];
 
 /** Every W-2 of the year on a line, its totals the W-3 at the foot. */
 export function WageStatements({ filing }: { readonly filing: Schemas['FilingView'] }): ReactNode {
   const isPencil = !['released', 'received', 'accepted'].includes(filing.status);
-  const total = (key: (typeof BOXES)[number][0]): number => filing.w2s.reduce((running: number, row: Row) => running + row[key], 0);
+  const total = (key: (typeof BOXES)[number][0]): number =>
+    filing.w2s.reduce((running: number, row: Row) => running + row[key], 0);
   if (filing.w2s.length === 0) return <p className="empty">Nobody had wages in {filing.year}.</p>;
   return (
     <section className="section">
@@ -38,7 +49,9 @@ export function WageStatements({ filing }: { readonly filing: Schemas['FilingVie
             {filing.w2s.map((row) => (
               <tr key={row.employeeId}>
                 <td>
-                  <Link to={`/employees/${row.employeeId}?back=${encodeURIComponent(`/filings/${filing.id}`)}`}>{row.name}</Link>
+                  <Link to={`/employees/${row.employeeId}?back=${encodeURIComponent(`/filings/${filing.id}`)}`}>
+                    {row.name}
+                  </Link>
                 </td>
                 <td>…{row.ssnTail}</td>
                 {BOXES.map(([key]) => (

@@ -22,7 +22,15 @@ function RungRow({ rung }: { readonly rung: Rung }): ReactNode {
       <td className="when">
         <Day day={rung.sendBy} />
       </td>
-      <td className="due">{rung.isLate ? `the moment has passed; due ${rung.due}` : rung.sendBy === rung.due ? 'the same day' : <Day day={rung.due} />}</td>
+      <td className="due">
+        {rung.isLate ? (
+          `the moment has passed; due ${rung.due}`
+        ) : rung.sendBy === rung.due ? (
+          'the same day'
+        ) : (
+          <Day day={rung.due} />
+        )}
+      </td>
       <td>
         <Link to={rung.path}>{rung.title}</Link>
       </td>
@@ -31,7 +39,9 @@ function RungRow({ rung }: { readonly rung: Rung }): ReactNode {
         <Status word={rung.standing} />
       </td>
       <td>{rung.move}</td>
-      <td className="num">{rung.amount === null ? null : <Figure amount={rung.amount} isPencil={rung.standing === 'open'} />}</td>
+      <td className="num">
+        {rung.amount === null ? null : <Figure amount={rung.amount} isPencil={rung.standing === 'open'} />}
+      </td>
     </tr>
   );
 }
@@ -69,7 +79,9 @@ export function LadderPage(): ReactNode {
               {range && (
                 <p className="note">
                   Only <Day day={range[0]} /> to <Day day={range[1]} />.{' '}
-                  <button type="button" className="plain" onClick={() => setSearch({}, { replace: true })}>show all</button>
+                  <button type="button" className="plain" onClick={() => setSearch({}, { replace: true })}>
+                    show all
+                  </button>
                 </p>
               )}
               {shown.length === 0 ? (
@@ -85,7 +97,9 @@ export function LadderPage(): ReactNode {
                       <th scope="col">Client</th>
                       <th scope="col">Stands</th>
                       <th scope="col">Whose move</th>
-                      <th scope="col" className="num">Amount</th>
+                      <th scope="col" className="num">
+                        Amount
+                      </th>
                     </tr>
                   </thead>
                   <tbody>

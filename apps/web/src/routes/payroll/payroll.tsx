@@ -16,7 +16,12 @@ import { PayrollSheet } from './sheet.js';
 import { useSheet } from './use-sheet.js';
 
 type Payroll = Schemas['PayrollView'];
-const SAVED: Readonly<Record<string, string>> = { saved: 'Saved', typing: 'Typing', saving: 'Saving', failed: 'Not saved' };
+const SAVED: Readonly<Record<string, string>> = {
+  saved: 'Saved',
+  typing: 'Typing',
+  saving: 'Saving',
+  failed: 'Not saved',
+};
 
 function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onReload: () => void }): ReactNode {
   const sheet = useSheet(payroll);
@@ -26,7 +31,8 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
   const [isWide, setWide] = useState(false);
   const isOpen = payroll.status === 'open';
   const paid = sheet.rows.filter((row) => row.isPaid);
-  const sum = (pick: (row: (typeof paid)[number]) => number): string => showDollars(cents(paid.reduce((total, row) => total + pick(row), 0)));
+  const sum = (pick: (row: (typeof paid)[number]) => number): string =>
+    showDollars(cents(paid.reduce((total, row) => total + pick(row), 0)));
   const put = (next: Payroll): void => void queries.setQueryData(payrollQuery(payroll.id).queryKey, next);
   const go = async (name: 'review' | 'reopen' | 'post'): Promise<void> => {
     const version = await sheet.flush();
@@ -35,34 +41,95 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
   };
   // What is refused is shown from the mutation's own error.
   const start = (name: 'review' | 'reopen'): void => void go(name).catch(() => undefined);
-  const problems = paid.flatMap((row) => row.check.problems.map((problem) => ({ ...problem, sentence: `${row.name}: ${problem.sentence}` })));
+  const problems = paid.flatMap((row) =>
+    row.check.problems.map((problem) => ({ ...problem, sentence: `${row.name}: ${problem.sentence}` })),
+  );
   return (
     <>
       <div className="actions" style={{ margin: '6px 0 0' }}>
         <Checkbox label="every column" checked={isWide} onChange={(event) => setWide(event.currentTarget.checked)} />
-        {isOpen && <span className="note">Type an exception as a line, like 38.5 reg 4 ot sick 3, or in the cells; paste from a spreadsheet; Ctrl Z undoes.</span>}
+        {isOpen && (
+          <span className="note">
+            Type an exception as a line, like 38.5 reg 4 ot sick 3, or in the cells; paste from a spreadsheet; Ctrl Z
+            undoes.
+          </span>
+        )}
       </div>
       <PayrollSheet rows={sheet.rows} isOpen={isOpen} isWide={isWide} onType={sheet.type} onFigure={sheet.showFigure} />
       <div className="totals" aria-label="Totals">
-        <div><span>People paid</span>{paid.length}</div>
-        <div><span>Gross</span><b>{sum((row) => row.check.gross)}</b></div>
-        <div><span>Taxes withheld</span><b>{sum((row) => row.check.taxes.filter((tax) => tax.payer === 'employee').reduce((total, tax) => total + tax.amount, 0))}</b></div>
-        <div><span>Deductions</span><b>{sum((row) => row.check.deductions)}</b></div>
-        <div><span>Net</span><b>{sum((row) => row.check.net)}</b></div>
-        {isOpen && <div role="status" style={{ marginLeft: 'auto' }}>{SAVED[sheet.saving]}</div>}
+        <div>
+          <span>People paid</span>
+          {paid.length}
+        </div>
+        <div>
+          <span>Gross</span>
+          <b>{sum((row) => row.check.gross)}</b>
+        </div>
+        <div>
+          <span>Taxes withheld</span>
+          <b>
+            {sum((row) =>
+              row.check.taxes.filter((tax) => tax.payer === 'employee').reduce((total, tax) => total + tax.amount, 0),
+            )}
+          </b>
+        </div>
+        <div>
+          <span>Deductions</span>
+          <b>{sum((row) => row.check.deductions)}</b>
+        </div>
+        <div>
+          <span>Net</span>
+          <b>{sum((row) => row.check.net)}</b>
+        </div>
+        {isOpen && (
+          <div role="status" style={{ marginLeft: 'auto' }}>
+            {SAVED[sheet.saving]}
+          </div>
+        )}
       </div>
-      {sheet.lineProblem && <div className="problem" role="alert">The line was not read: {sheet.lineProblem}.</div>}
-      <Problems title={problems.some((problem) => problem.severity === 'error') ? 'Before it can be reviewed' : 'Worth a look'} details={problems} />
+      {sheet.lineProblem && (
+        <div className="problem" role="alert">
+          The line was not read: {sheet.lineProblem}.
+        </div>
+      )}
+      <Problems
+        title={problems.some((problem) => problem.severity === 'error') ? 'Before it can be reviewed' : 'Worth a look'}
+        details={problems}
+      />
       <RefusedNote error={sheet.error ?? act.error} />
-      {(sheet.error ?? act.error)?.message.includes('meanwhile') && <button type="button" className="plain" onClick={onReload}>show what is there now</button>}
+      {(sheet.error ?? act.error)?.message.includes('meanwhile') && (
+        <button type="button" className="plain" onClick={onReload}>
+          show what is there now
+        </button>
+      )}
       <div className="actions">
-        {isOpen && <Button onClick={() => start('review')} loading={act.isPending}>Review</Button>}
+        {isOpen && (
+          <Button onClick={() => start('review')} loading={act.isPending}>
+            Review
+          </Button>
+        )}
         {isOpen && <Discard payroll={payroll} flush={sheet.flush} />}
-        {payroll.status === 'reviewed' && !isSlipOpen && <Button onClick={() => setSlipOpen(true)}>Fill the posting slip</Button>}
-        {payroll.status === 'reviewed' && <button type="button" className="plain" onClick={() => start('reopen')}>reopen for changes</button>}
-        {payroll.status === 'posted' && <Link to={`/clients/${payroll.clientId}/deposits`}>The liabilities it made</Link>}
+        {payroll.status === 'reviewed' && !isSlipOpen && (
+          <Button onClick={() => setSlipOpen(true)}>Fill the posting slip</Button>
+        )}
+        {payroll.status === 'reviewed' && (
+          <button type="button" className="plain" onClick={() => start('reopen')}>
+            reopen for changes
+          </button>
+        )}
+        {payroll.status === 'posted' && (
+          <Link to={`/clients/${payroll.clientId}/deposits`}>The liabilities it made</Link>
+        )}
       </div>
-      {isSlipOpen && payroll.status === 'reviewed' && <ReleaseSlip slip={postingSlip(payroll)} actLabel="Post the payroll" isBusy={act.isPending} onClose={() => setSlipOpen(false)} onAct={() => go('post')} />}
+      {isSlipOpen && payroll.status === 'reviewed' && (
+        <ReleaseSlip
+          slip={postingSlip(payroll)}
+          actLabel="Post the payroll"
+          isBusy={act.isPending}
+          onClose={() => setSlipOpen(false)}
+          onAct={() => go('post')}
+        />
+      )}
       {payroll.status !== 'open' && <Costs payroll={payroll} />}
     </>
   );
@@ -77,12 +144,21 @@ function Discard({ payroll, flush }: { readonly payroll: Payroll; readonly flush
     await discard.mutateAsync({ version: await flush() });
     await navigate(`/clients/${payroll.clientId}/payrolls`, { replace: true });
   };
-  if (!isAsked) return <button type="button" className="plain" onClick={() => setAsked(true)}>discard it</button>;
+  if (!isAsked)
+    return (
+      <button type="button" className="plain" onClick={() => setAsked(true)}>
+        discard it
+      </button>
+    );
   return (
     <>
       <span>Discard this payroll and what was typed in it?</span>
-      <button type="button" className="plain" onClick={() => void go().catch(() => undefined)}>yes, discard</button>
-      <button type="button" className="plain" onClick={() => setAsked(false)}>keep it</button>
+      <button type="button" className="plain" onClick={() => void go().catch(() => undefined)}>
+        yes, discard
+      </button>
+      <button type="button" className="plain" onClick={() => setAsked(false)}>
+        keep it
+      </button>
       <RefusedNote error={discard.error} />
     </>
   );
@@ -96,16 +172,31 @@ function Costs({ payroll }: { readonly payroll: Payroll }): ReactNode {
         <h2>Against last time</h2>
         <table className="ruled">
           <tbody>
-            {payroll.persons.filter((person) => person.isPaid).map((person) => {
-              const moved = person.previousGross === null ? null : person.paycheck.gross - person.previousGross;
-              return (
-                <tr key={person.employeeId}>
-                  <td>{person.name}</td>
-                  <td className="num"><Figure amount={person.paycheck.gross} isPencil={isPencil} /></td>
-                  <td className="num">{moved === null ? 'first check' : moved === 0 ? 'as last time' : <>{moved > 0 ? '+' : ''}{showDollars(cents(moved))}</>}</td>
-                </tr>
-              );
-            })}
+            {payroll.persons
+              .filter((person) => person.isPaid)
+              .map((person) => {
+                const moved = person.previousGross === null ? null : person.paycheck.gross - person.previousGross;
+                return (
+                  <tr key={person.employeeId}>
+                    <td>{person.name}</td>
+                    <td className="num">
+                      <Figure amount={person.paycheck.gross} isPencil={isPencil} />
+                    </td>
+                    <td className="num">
+                      {moved === null ? (
+                        'first check'
+                      ) : moved === 0 ? (
+                        'as last time'
+                      ) : (
+                        <>
+                          {moved > 0 ? '+' : ''}
+                          {showDollars(cents(moved))}
+                        </>
+                      )}
+                    </td>
+                  </tr>
+                );
+              })}
           </tbody>
         </table>
       </section>
@@ -118,8 +209,12 @@ function Costs({ payroll }: { readonly payroll: Payroll }): ReactNode {
             {payroll.employerTaxes.map((tax) => (
               <tr key={tax.tax}>
                 <td>{tax.label}</td>
-                <td className="num"><Figure amount={tax.wages} isPencil={isPencil} /></td>
-                <td className="num"><Figure amount={tax.amount} isPencil={isPencil} /></td>
+                <td className="num">
+                  <Figure amount={tax.wages} isPencil={isPencil} />
+                </td>
+                <td className="num">
+                  <Figure amount={tax.amount} isPencil={isPencil} />
+                </td>
               </tr>
             ))}
           </tbody>
@@ -132,8 +227,12 @@ function Costs({ payroll }: { readonly payroll: Payroll }): ReactNode {
             <tr>
               <th scope="col">Account</th>
               <th scope="col">For</th>
-              <th scope="col" className="num">Debit</th>
-              <th scope="col" className="num">Credit</th>
+              <th scope="col" className="num">
+                Debit
+              </th>
+              <th scope="col" className="num">
+                Credit
+              </th>
             </tr>
           </thead>
           <tbody>
@@ -149,8 +248,12 @@ function Costs({ payroll }: { readonly payroll: Payroll }): ReactNode {
           <tfoot>
             <tr>
               <td colSpan={2}>Totals</td>
-              <td className="num">{showDollars(cents(payroll.journal.reduce((total, line) => total + Math.max(line.amount, 0), 0)))}</td>
-              <td className="num">{showDollars(cents(payroll.journal.reduce((total, line) => total + Math.max(-line.amount, 0), 0)))}</td>
+              <td className="num">
+                {showDollars(cents(payroll.journal.reduce((total, line) => total + Math.max(line.amount, 0), 0)))}
+              </td>
+              <td className="num">
+                {showDollars(cents(payroll.journal.reduce((total, line) => total + Math.max(-line.amount, 0), 0)))}
+              </td>
             </tr>
           </tfoot>
         </table>

@@ -7,7 +7,11 @@ import type { Slip } from '../../kit/release-slip.js';
 export function postingSlip(payroll: Schemas['PayrollView']): Slip {
   const paid = payroll.persons.filter((person) => person.isPaid);
   const money = (amount: number): string => showDollars(cents(amount));
-  const withheld = paid.reduce((total, person) => total + person.paycheck.taxes.filter((tax) => tax.payer === 'employee').reduce((sum, tax) => sum + tax.amount, 0), 0);
+  const withheld = paid.reduce(
+    (total, person) =>
+      total + person.paycheck.taxes.filter((tax) => tax.payer === 'employee').reduce((sum, tax) => sum + tax.amount, 0),
+    0,
+  );
   const employer = payroll.employerTaxes.reduce((total, tax) => total + tax.amount, 0);
   const errors = paid.flatMap((person) => person.paycheck.problems.filter((problem) => problem.severity === 'error'));
   const difference = payroll.journal.reduce((total, line) => total + line.amount, 0);
@@ -27,8 +31,16 @@ export function postingSlip(payroll: Schemas['PayrollView']): Slip {
     becomesImpossible: 'A posted paycheck is never edited or removed.',
     wayBack: 'A mistake found later is reversed by a new entry.',
     checks: [
-      { label: 'Every paycheck can be computed', isPassed: errors.length === 0, says: errors.map((error) => error.sentence).join(' ') || `${paid.length} of ${paid.length}.` },
-      { label: 'The journal balances', isPassed: difference === 0 && payroll.journal.length > 0, says: difference === 0 ? 'Debits equal credits.' : `Off by ${money(difference)}.` },
+      {
+        label: 'Every paycheck can be computed',
+        isPassed: errors.length === 0,
+        says: errors.map((error) => error.sentence).join(' ') || `${paid.length} of ${paid.length}.`,
+      },
+      {
+        label: 'The journal balances',
+        isPassed: difference === 0 && payroll.journal.length > 0,
+        says: difference === 0 ? 'Debits equal credits.' : `Off by ${money(difference)}.`,
+      },
     ],
     mayRelease: errors.length === 0 && difference === 0 && paid.length > 0,
     file: '',

@@ -1,13 +1,36 @@
 import { cents, showDollars } from '@zakat/core/money/cents';
 import {
-  CellStyleModule, CheckboxEditorModule, ClientSideRowModelModule, ColumnAutoSizeModule, ModuleRegistry, RenderApiModule, RowApiModule, TextEditorModule, UndoRedoEditModule, themeQuartz,
-  type CellFocusedEvent, type ColDef, type GetRowIdParams, type GridApi, type ValueGetterParams, type ValueSetterParams,
+  CellStyleModule,
+  CheckboxEditorModule,
+  ClientSideRowModelModule,
+  ColumnAutoSizeModule,
+  ModuleRegistry,
+  RenderApiModule,
+  RowApiModule,
+  TextEditorModule,
+  UndoRedoEditModule,
+  themeQuartz,
+  type CellFocusedEvent,
+  type ColDef,
+  type GetRowIdParams,
+  type GridApi,
+  type ValueGetterParams,
+  type ValueSetterParams,
 } from 'ag-grid-community';
 import { AgGridReact } from 'ag-grid-react';
 import { useMemo, useRef, type ClipboardEvent, type ReactNode } from 'react';
 import { COMPUTED, VALUE_COLUMNS, type SheetRow } from '../../calc/sheet-row.js';
 
-ModuleRegistry.registerModules([ClientSideRowModelModule, TextEditorModule, CheckboxEditorModule, UndoRedoEditModule, CellStyleModule, ColumnAutoSizeModule, RowApiModule, RenderApiModule]);
+ModuleRegistry.registerModules([
+  ClientSideRowModelModule,
+  TextEditorModule,
+  CheckboxEditorModule,
+  UndoRedoEditModule,
+  CellStyleModule,
+  ColumnAutoSizeModule,
+  RowApiModule,
+  RenderApiModule,
+]);
 
 const ROW = 30;
 const HEADER = 34;
@@ -16,10 +39,35 @@ const SCROLLBAR = 20;
 const MOST_HEIGHT = 580;
 
 const paper = themeQuartz.withParams({
-  backgroundColor: 'var(--paper)', foregroundColor: 'var(--ink)', headerBackgroundColor: 'var(--paper)', headerTextColor: 'var(--ink-soft)', headerFontWeight: 400, borderColor: 'var(--rule-soft)', accentColor: 'var(--act)',
-  fontFamily: 'var(--text)', fontSize: 14, rowHeight: ROW, headerHeight: HEADER, wrapperBorder: false, wrapperBorderRadius: 0, cellHorizontalPadding: 7, spacing: 5, rowHoverColor: 'var(--paper-deep)',
+  backgroundColor: 'var(--paper)',
+  foregroundColor: 'var(--ink)',
+  headerBackgroundColor: 'var(--paper)',
+  headerTextColor: 'var(--ink-soft)',
+  headerFontWeight: 400,
+  borderColor: 'var(--rule-soft)',
+  accentColor: 'var(--act)',
+  fontFamily: 'var(--text)',
+  fontSize: 14,
+  rowHeight: ROW,
+  headerHeight: HEADER,
+  wrapperBorder: false,
+  wrapperBorderRadius: 0,
+  cellHorizontalPadding: 7,
+  spacing: 5,
+  rowHoverColor: 'var(--paper-deep)',
 });
-const HEADINGS: Readonly<Record<string, string>> = { rate: 'Rate', regular: 'Regular', overtime: 'Overtime', holiday: 'Holiday', sick: 'Sick', vacation: 'Vacation', salary: 'Salary', bonus: 'Bonus', '401k': '401(k)', 'section-125-health': 'Health' };
+const HEADINGS: Readonly<Record<string, string>> = {
+  rate: 'Rate',
+  regular: 'Regular',
+  overtime: 'Overtime',
+  holiday: 'Holiday',
+  sick: 'Sick',
+  vacation: 'Vacation',
+  salary: 'Salary',
+  bonus: 'Bonus',
+  '401k': '401(k)',
+  'section-125-health': 'Health',
+};
 const ALWAYS = ['rate', 'regular', 'overtime'];
 
 interface Props {
@@ -36,7 +84,11 @@ interface Props {
 function columnsOf(isOpen: boolean, shown: readonly string[], onType: Props['onType']): ColDef<SheetRow>[] {
   const number = { type: 'rightAligned', cellStyle: { fontVariantNumeric: 'tabular-nums' } };
   const typedColumn = (id: string, heading: string, width: number): ColDef<SheetRow> => ({
-    colId: id, headerName: heading, width, editable: (params) => isOpen && params.data?.isPaid === true, ...number,
+    colId: id,
+    headerName: heading,
+    width,
+    editable: (params) => isOpen && params.data?.isPaid === true,
+    ...number,
     valueGetter: ({ data }: ValueGetterParams<SheetRow>) => data?.values[id] ?? '',
     valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => {
       onType(data.employeeId, id, String(newValue ?? ''));
@@ -44,15 +96,48 @@ function columnsOf(isOpen: boolean, shown: readonly string[], onType: Props['onT
     },
   });
   return [
-    { colId: 'name', headerName: 'Person', valueGetter: ({ data }) => `${data?.number ?? ''}  ${data?.name ?? ''}`, pinned: 'left', width: 170 },
-    { colId: 'isPaid', headerName: 'Paid', width: 50, editable: isOpen, cellDataType: 'boolean', valueGetter: ({ data }) => data?.isPaid ?? false, valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => { onType(data.employeeId, 'isPaid', String(newValue)); return true; } },
-    { colId: 'line', headerName: 'Exception, as a line', width: 132, editable: (params) => isOpen && params.data?.isPaid === true, valueGetter: ({ data }) => data?.line ?? '', valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => { onType(data.employeeId, 'line', String(newValue ?? '')); return true; } },
+    {
+      colId: 'name',
+      headerName: 'Person',
+      valueGetter: ({ data }) => `${data?.number ?? ''}  ${data?.name ?? ''}`,
+      pinned: 'left',
+      width: 170,
+    },
+    {
+      colId: 'isPaid',
+      headerName: 'Paid',
+      width: 50,
+      editable: isOpen,
+      cellDataType: 'boolean',
+      valueGetter: ({ data }) => data?.isPaid ?? false,
+      valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => {
+        onType(data.employeeId, 'isPaid', String(newValue));
+        return true;
+      },
+    },
+    {
+      colId: 'line',
+      headerName: 'Exception, as a line',
+      width: 132,
+      editable: (params) => isOpen && params.data?.isPaid === true,
+      valueGetter: ({ data }) => data?.line ?? '',
+      valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => {
+        onType(data.employeeId, 'line', String(newValue ?? ''));
+        return true;
+      },
+    },
     ...shown.map((id) => typedColumn(id, HEADINGS[id] ?? id, 69)),
     ...COMPUTED.map(({ id, label, amount }): ColDef<SheetRow> => ({
-      colId: id, headerName: label, width: 76, type: 'rightAligned', pinned: id === 'net' ? 'right' : null,
+      colId: id,
+      headerName: label,
+      width: 76,
+      type: 'rightAligned',
+      pinned: id === 'net' ? 'right' : null,
       valueGetter: ({ data }) => (data ? amount(data.check) : 0),
       valueFormatter: ({ value }: { value: number }) => (value === 0 ? '–' : showDollars(cents(value))),
-      cellStyle: isOpen ? { fontStyle: 'italic', color: 'var(--pencil)', fontVariantNumeric: 'tabular-nums' } : { fontVariantNumeric: 'tabular-nums' },
+      cellStyle: isOpen
+        ? { fontStyle: 'italic', color: 'var(--pencil)', fontVariantNumeric: 'tabular-nums' }
+        : { fontVariantNumeric: 'tabular-nums' },
     })),
   ];
 }
@@ -60,7 +145,9 @@ function columnsOf(isOpen: boolean, shown: readonly string[], onType: Props['onT
 /** All people due on one sheet: arrows and Enter as in a spreadsheet, paste from one, undo until posted. */
 export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props): ReactNode {
   const grid = useRef<AgGridReact<SheetRow>>(null);
-  const used = VALUE_COLUMNS.filter((id) => isWide || ALWAYS.includes(id) || rows.some((row) => (row.values[id] ?? '') !== '')).join(' ');
+  const used = VALUE_COLUMNS.filter(
+    (id) => isWide || ALWAYS.includes(id) || rows.some((row) => (row.values[id] ?? '') !== ''),
+  ).join(' ');
   const shown = useMemo(() => used.split(' '), [used]);
   const columns = useMemo(() => columnsOf(isOpen, shown, onType), [isOpen, shown, onType]);
   const focused = (event: CellFocusedEvent<SheetRow>): void => {
@@ -76,7 +163,10 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props):
     const start = cell ? editable.indexOf(cell.column.getColId()) : -1;
     if (!api || !cell || start < 0 || !isOpen || (event.target as HTMLElement).tagName === 'INPUT') return;
     event.preventDefault();
-    const lines = event.clipboardData.getData('text/plain').replace(/\r?\n$/, '').split(/\r?\n/);
+    const lines = event.clipboardData
+      .getData('text/plain')
+      .replace(/\r?\n$/, '')
+      .split(/\r?\n/);
     lines.forEach((line, down) => {
       const row = api.getDisplayedRowAtIndex(cell.rowIndex + down)?.data;
       line.split('\t').forEach((value, across) => {

@@ -1,4 +1,8 @@
 import { TAXES } from '@zakat/core/taxes/registry';
 
 /** Titles of the figures of a paycheck, by the names the working uses. */
-export const TITLES: Readonly<Record<string, string>> = { gross: 'Gross pay', net: 'Net pay', ...Object.fromEntries(TAXES.map((tax) => [tax.code, tax.label])) };
+export const TITLES: Readonly<Record<string, string>> = {
+  gross: 'Gross pay',
+  net: 'Net pay',
+  ...Object.fromEntries(TAXES.map((tax) => [tax.code, tax.label])),
+};

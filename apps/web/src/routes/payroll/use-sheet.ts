@@ -92,11 +92,17 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     (employeeId: string, figure: string): void => {
       const row = latest.current.find((candidate) => candidate.employeeId === employeeId);
       if (!row) return;
-      void calc({ people: [{ key: employeeId, base: row.base, entry: entryOf(row), isPaid: row.isPaid }], figure }).then((answer) => show({ title: `${TITLES[figure] ?? figure}, ${row.name}`, lines: answer.working ?? [] }));
+      void calc({
+        people: [{ key: employeeId, base: row.base, entry: entryOf(row), isPaid: row.isPaid }],
+        figure,
+      }).then((answer) => show({ title: `${TITLES[figure] ?? figure}, ${row.name}`, lines: answer.working ?? [] }));
     },
     [calc, show],
   );
 
-  const flush = useCallback(async (): Promise<number> => (saving === 'saved' ? version.current : saveRef.current()), [saving]);
+  const flush = useCallback(
+    async (): Promise<number> => (saving === 'saved' ? version.current : saveRef.current()),
+    [saving],
+  );
   return { rows, saving, error: save.error, lineProblem, type, showFigure, flush };
 }

@@ -20,7 +20,15 @@ function Slip({ remittance, onClose }: { readonly remittance: Remittance; readon
     <>
       <RefusedNote error={act.error} />
       <Waiting query={slip}>
-        {(data) => <ReleaseSlip slip={data} actLabel="Release the payment" isBusy={act.isPending} onClose={onClose} onAct={() => act.mutateAsync({ act: 'release', version: remittance.version }).then(onClose)} />}
+        {(data) => (
+          <ReleaseSlip
+            slip={data}
+            actLabel="Release the payment"
+            isBusy={act.isPending}
+            onClose={onClose}
+            onAct={() => act.mutateAsync({ act: 'release', version: remittance.version }).then(onClose)}
+          />
+        )}
       </Waiting>
     </>
   );
@@ -79,11 +87,20 @@ export function RemittancePage(): ReactNode {
             <p className="note">
               Prepared by {data.preparedBy}
               {data.approvedBy ? `, approved by ${data.approvedBy}` : ''}
-              {data.releasedBy ? `, released by ${data.releasedBy}` : ''}. From {data.bankAccount}. Settles <Day day={data.settles} />, due <Day day={data.due} />.
+              {data.releasedBy ? `, released by ${data.releasedBy}` : ''}. From {data.bankAccount}. Settles{' '}
+              <Day day={data.settles} />, due <Day day={data.due} />.
             </p>
-            {data.delivery && <p className="note" role="status">{data.delivery}</p>}
+            {data.delivery && (
+              <p className="note" role="status">
+                {data.delivery}
+              </p>
+            )}
             {data.confirmation && <p className="note">Settled; the bank’s confirmation is {data.confirmation}.</p>}
-            {data.returnedReason && <div className="problem">Returned: {data.returnedReason}. The liabilities are open again; plan them anew from the deposits.</div>}
+            {data.returnedReason && (
+              <div className="problem">
+                Returned: {data.returnedReason}. The liabilities are open again; plan them anew from the deposits.
+              </div>
+            )}
             <Acts remittance={data} />
             <section className="section">
               <h2>Liabilities it pays</h2>
@@ -92,7 +109,9 @@ export function RemittancePage(): ReactNode {
                   <tr>
                     <th scope="col">Tax</th>
                     <th scope="col">Check date</th>
-                    <th scope="col" className="num">Amount</th>
+                    <th scope="col" className="num">
+                      Amount
+                    </th>
                   </tr>
                 </thead>
                 <tbody>

@@ -13,7 +13,10 @@ export function SignInPage(): ReactNode {
   const [search] = useSearchParams();
   const form = useForm({
     initialValues: { email: '', password: '' },
-    validate: { email: (value) => (value.includes('@') ? null : 'Enter your e-mail address.'), password: (value) => (value ? null : 'Enter your password.') },
+    validate: {
+      email: (value) => (value.includes('@') ? null : 'Enter your e-mail address.'),
+      password: (value) => (value ? null : 'Enter your password.'),
+    },
   });
   const enter = form.onSubmit((values) =>
     signIn.mutate(values, {
@@ -28,8 +31,22 @@ export function SignInPage(): ReactNode {
     <main className="signin">
       <h1>Zakat</h1>
       <form onSubmit={enter} noValidate>
-        <TextInput label="E-mail" type="email" autoComplete="username" autoFocus size="sm" mb="sm" {...form.getInputProps('email')} />
-        <PasswordInput label="Password" autoComplete="current-password" size="sm" mb="md" {...form.getInputProps('password')} />
+        <TextInput
+          label="E-mail"
+          type="email"
+          autoComplete="username"
+          autoFocus
+          size="sm"
+          mb="sm"
+          {...form.getInputProps('email')}
+        />
+        <PasswordInput
+          label="Password"
+          autoComplete="current-password"
+          size="sm"
+          mb="md"
+          {...form.getInputProps('password')}
+        />
         <RefusedNote error={signIn.error} />
         <Button type="submit" loading={signIn.isPending} size="sm">
           Sign in

@@ -17,7 +17,9 @@ export function TrailPage(): ReactNode {
           <table className="ruled">
             <thead>
               <tr>
-                <th scope="col" className="num">No.</th>
+                <th scope="col" className="num">
+                  No.
+                </th>
                 <th scope="col">When</th>
                 <th scope="col">Who</th>
                 <th scope="col">Act</th>
@@ -31,7 +33,14 @@ export function TrailPage(): ReactNode {
                   <td>{row.at.slice(0, 16).replace('T', ' ')}</td>
                   <td>{row.by}</td>
                   <td>{row.action}</td>
-                  <td style={{ overflowWrap: 'anywhere' }}>{Object.entries(row.detail).map(([name, value]) => `${name} ${typeof value === 'object' ? JSON.stringify(value) : String(value)}`).join(', ')}</td>
+                  <td style={{ overflowWrap: 'anywhere' }}>
+                    {Object.entries(row.detail)
+                      .map(
+                        ([name, value]) =>
+                          `${name} ${typeof value === 'object' ? JSON.stringify(value) : String(value)}`,
+                      )
+                      .join(', ')}
+                  </td>
                 </tr>
               ))}
             </tbody>

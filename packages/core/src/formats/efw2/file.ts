@@ -58,7 +58,14 @@ const addressFields = (address: PostalAddress, prefix = ''): FieldValues => ({
   [`${prefix}ZIP Code`]: address.zip.slice(0, 5),
 });
 
-function moneyFields(form: { box1: Cents; box2: Cents; box3: Cents; box4: Cents; box5: Cents; box6: Cents }): FieldValues {
+function moneyFields(form: {
+  box1: Cents;
+  box2: Cents;
+  box3: Cents;
+  box4: Cents;
+  box5: Cents;
+  box6: Cents;
+}): FieldValues {
   return {
     'Wages, Tips and Other Compensation': form.box1,
     'Federal Income Tax Withheld': form.box2,
@@ -146,7 +153,15 @@ export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] 
     );
   }
   const count = input.forms.length;
-  write(RT, { 'Number of RW Records': count, ...moneyFields(formW3(input.forms)), ...box12Fields(input.forms.flatMap((form) => form.box12)) }, 'totals');
+  write(
+    RT,
+    {
+      'Number of RW Records': count,
+      ...moneyFields(formW3(input.forms)),
+      ...box12Fields(input.forms.flatMap((form) => form.box12)),
+    },
+    'totals',
+  );
   write(RF, { 'Number of RW Records': count }, 'totals');
   return { content: lines.map((line) => `${line}\r\n`).join(''), issues };
 }

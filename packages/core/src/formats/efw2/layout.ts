@@ -5,7 +5,11 @@ import type { RecordLayout } from '../fixed-width/field.js';
  * Record layouts of SSA Publication 42-007 (EFW2), 512 positions each, names as in the publication. Positions are
  * recalled; the wage stand-in reads with a table of its own.
  */
-const record = (name: string, rows: Parameters<typeof columns>[0]): RecordLayout => ({ name, length: 512, fields: columns(rows) });
+const record = (name: string, rows: Parameters<typeof columns>[0]): RecordLayout => ({
+  name,
+  length: 512,
+  fields: columns(rows),
+});
 
 export const RA = record('RA', [
   ['Record Identifier', 1, 2, '=RA'],

@@ -1,6 +1,12 @@
 import type { Field } from './field.js';
 
-type Column = readonly [name: string, from: number, to: number, kind: 'text' | 'digits' | 'amount' | 'blank' | `=${string}`, required?: 'required'];
+type Column = readonly [
+  name: string,
+  from: number,
+  to: number,
+  kind: 'text' | 'digits' | 'amount' | 'blank' | `=${string}`,
+  required?: 'required',
+];
 
 /** Field tables written the way publications print them: one row a field. */
 export const columns = (rows: readonly Column[]): readonly Field[] =>

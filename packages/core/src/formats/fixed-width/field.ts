@@ -3,10 +3,12 @@
  * `text`: left-justified, blank-filled, upper case. `digits`: right-justified, zero-filled. `amount`: cents,
  * zero-filled, never negative. `fixed`: always this value. `blank`: reserved.
  */
-export type Field = { readonly name: string; readonly from: number; readonly to: number; readonly isRequired?: boolean } & (
-  | { readonly kind: 'text' | 'digits' | 'amount' | 'blank' }
-  | { readonly kind: 'fixed'; readonly value: string }
-);
+export type Field = {
+  readonly name: string;
+  readonly from: number;
+  readonly to: number;
+  readonly isRequired?: boolean;
+} & ({ readonly kind: 'text' | 'digits' | 'amount' | 'blank' } | { readonly kind: 'fixed'; readonly value: string });
 
 export interface RecordLayout {
   readonly name: string;
@@ -21,7 +23,8 @@ export function layoutFaults(layout: RecordLayout): string[] {
   for (const field of layout.fields) {
     if (field.from !== next) faults.push(`${layout.name}: ${field.name} starts at ${field.from}, expected ${next}`);
     if (field.to < field.from) faults.push(`${layout.name}: ${field.name} ends before it starts`);
-    if (field.kind === 'fixed' && field.value.length !== field.to - field.from + 1) faults.push(`${layout.name}: ${field.name} has a value of the wrong width`);
+    if (field.kind === 'fixed' && field.value.length !== field.to - field.from + 1)
+      faults.push(`${layout.name}: ${field.name} has a value of the wrong width`);
     next = field.to + 1;
   }
   if (next !== layout.length + 1) faults.push(`${layout.name}: ends at ${next - 1}, expected ${layout.length}`);

@@ -27,15 +27,26 @@ function render(field: Field, value: string | number | undefined, at: string, is
 }
 
 /** Writes one record. Values that do not belong are issues at `path.<field name>`; the line is then not to be used. */
-export function writeRecord(layout: RecordLayout, values: FieldValues, path: string): { line: string; issues: Issue[] } {
+export function writeRecord(
+  layout: RecordLayout,
+  values: FieldValues,
+  path: string,
+): { line: string; issues: Issue[] } {
   const issues: Issue[] = [];
   const known = new Set(layout.fields.map((field) => field.name));
-  for (const name of Object.keys(values)) if (!known.has(name)) throw new RangeError(`${layout.name} has no field ${name}`);
-  const line = layout.fields.map((field) => render(field, values[field.name], `${path}.${field.name}`, issues)).join('');
+  for (const name of Object.keys(values))
+    if (!known.has(name)) throw new RangeError(`${layout.name} has no field ${name}`);
+  const line = layout.fields
+    .map((field) => render(field, values[field.name], `${path}.${field.name}`, issues))
+    .join('');
   return { line, issues };
 }
 
 /** Reads a record back by the same table: trimmed text, numbers still as digits. */
 export function readRecord(layout: RecordLayout, line: string): Record<string, string> {
-  return Object.fromEntries(layout.fields.filter((field) => field.kind !== 'blank').map((field) => [field.name, line.slice(field.from - 1, field.to).trimEnd()]));
+  return Object.fromEntries(
+    layout.fields
+      .filter((field) => field.kind !== 'blank')
+      .map((field) => [field.name, line.slice(field.from - 1, field.to).trimEnd()]),
+  );
 }

@@ -14,37 +14,83 @@ export interface Form941Xml {
   readonly form: Form941;
   readonly submissionId: string;
   readonly filer: Filer;
-  readonly preparer: { readonly name: string; readonly ptin: string; readonly phone: string; readonly firmName: string; readonly firmEin: string };
-  readonly signature: { readonly name: string; readonly title: string; readonly pin: string; readonly signed: LocalDate };
+  readonly preparer: {
+    readonly name: string;
+    readonly ptin: string;
+    readonly phone: string;
+    readonly firmName: string;
+    readonly firmEin: string;
+  };
+  readonly signature: {
+    readonly name: string;
+    readonly title: string;
+    readonly pin: string;
+    readonly signed: LocalDate;
+  };
 }
 
-const address = (place: PostalAddress) => ({ AddressLine1Txt: place.street, CityNm: place.city, StateAbbreviationCd: place.state, ZIPCd: place.zip });
+const address = (place: PostalAddress) => ({
+  AddressLine1Txt: place.street,
+  CityNm: place.city,
+  StateAbbreviationCd: place.state,
+  ZIPCd: place.zip,
+});
 
 /** The return as XML, UTF-8. Amounts in dollars with two decimals. */
 export function writeForm941(input: Form941Xml): string {
   const { form, filer, preparer, signature } = input;
-  const lines = FORM_941_ELEMENTS.map(({ element, line }) => [element, line === '1' ? String(lineValue(form, line)) : toDollars(cents(lineValue(form, line)))]);
+  const lines = FORM_941_ELEMENTS.map(({ element, line }) => [
+    element,
+    line === '1' ? String(lineValue(form, line)) : toDollars(cents(lineValue(form, line))),
+  ]);
   const schedule = form.scheduleB
     ? { SemiweeklyScheduleDepositorInd: 'X' }
-    : { MonthlyScheduleDepositorGrp: { TaxLiabilityMonth1Amt: monthAmount(form, '16.1'), TaxLiabilityMonth2Amt: monthAmount(form, '16.2'), TaxLiabilityMonth3Amt: monthAmount(form, '16.3') } };
+    : {
+        MonthlyScheduleDepositorGrp: {
+          TaxLiabilityMonth1Amt: monthAmount(form, '16.1'),
+          TaxLiabilityMonth2Amt: monthAmount(form, '16.2'),
+          TaxLiabilityMonth3Amt: monthAmount(form, '16.3'),
+        },
+      };
   const scheduleB = form.scheduleB
-    ? { IRS941ScheduleB: { TaxLiabilityDay: form.scheduleB.map((day) => ({ '@date': day.date, '#': toDollars(day.amount) })), TotalTaxLiabilityAmt: toDollars(cents(form.scheduleB.reduce((running, day) => running + day.amount, 0))) } }
+    ? {
+        IRS941ScheduleB: {
+          TaxLiabilityDay: form.scheduleB.map((day) => ({ '@date': day.date, '#': toDollars(day.amount) })),
+          TotalTaxLiabilityAmt: toDollars(cents(form.scheduleB.reduce((running, day) => running + day.amount, 0))),
+        },
+      }
     : {};
-  return create({ version: '1.0', encoding: 'UTF-8' }, {
-    Return: {
-      '@xmlns': 'http://www.irs.gov/efile',
-      '@submissionId': input.submissionId,
-      ReturnHeader: {
-        TaxPeriodEndDt: periodEnd941(form),
-        ReturnTypeCd: '941',
-        Filer: { EIN: filer.ein, BusinessName: { BusinessNameLine1Txt: filer.name }, BusinessNameControlTxt: filer.nameControl, USAddress: address(filer) },
-        BusinessOfficerGrp: { PersonNm: signature.name, PersonTitleTxt: signature.title, TaxpayerPIN: signature.pin, SignatureDt: signature.signed },
-        PreparerFirmGrp: { PreparerFirmEIN: preparer.firmEin, PreparerFirmName: { BusinessNameLine1Txt: preparer.firmName } },
-        PreparerPersonGrp: { PreparerPersonNm: preparer.name, PTIN: preparer.ptin, PhoneNum: preparer.phone },
+  return create(
+    { version: '1.0', encoding: 'UTF-8' },
+    {
+      Return: {
+        '@xmlns': 'http://www.irs.gov/efile',
+        '@submissionId': input.submissionId,
+        ReturnHeader: {
+          TaxPeriodEndDt: periodEnd941(form),
+          ReturnTypeCd: '941',
+          Filer: {
+            EIN: filer.ein,
+            BusinessName: { BusinessNameLine1Txt: filer.name },
+            BusinessNameControlTxt: filer.nameControl,
+            USAddress: address(filer),
+          },
+          BusinessOfficerGrp: {
+            PersonNm: signature.name,
+            PersonTitleTxt: signature.title,
+            TaxpayerPIN: signature.pin,
+            SignatureDt: signature.signed,
+          },
+          PreparerFirmGrp: {
+            PreparerFirmEIN: preparer.firmEin,
+            PreparerFirmName: { BusinessNameLine1Txt: preparer.firmName },
+          },
+          PreparerPersonGrp: { PreparerPersonNm: preparer.name, PTIN: preparer.ptin, PhoneNum: preparer.phone },
+        },
+        ReturnData: { IRS941: { ...Object.fromEntries(lines), ...schedule }, ...scheduleB },
       },
-      ReturnData: { IRS941: { ...Object.fromEntries(lines), ...schedule }, ...scheduleB },
     },
-  }).end({ prettyPrint: true });
+  ).end({ prettyPrint: true });
 }
 
 const monthAmount = (form: Form941, id: '16.1' | '16.2' | '16.3'): string => toDollars(cents(lineValue(form, id)));

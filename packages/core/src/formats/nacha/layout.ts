@@ -2,7 +2,11 @@ import { columns } from '../fixed-width/columns.js';
 import type { RecordLayout } from '../fixed-width/field.js';
 
 /** ACH file records, 94 positions each (Nacha Operating Rules, Appendix Three; recalled). */
-const record = (name: string, rows: Parameters<typeof columns>[0]): RecordLayout => ({ name, length: 94, fields: columns(rows) });
+const record = (name: string, rows: Parameters<typeof columns>[0]): RecordLayout => ({
+  name,
+  length: 94,
+  fields: columns(rows),
+});
 
 export const FILE_HEADER = record('File Header', [
   ['Record Type Code', 1, 1, '=1'],

@@ -55,33 +55,87 @@ export function writeTaxPayments(file: TaxPaymentFile): { content: string; issue
     lines.push(written.line);
   };
   const originDfi = file.bankRouting.slice(0, 8);
-  write(FILE_HEADER, {
-    'Immediate Destination': ` ${file.bankRouting}`, 'Immediate Origin': file.companyId, 'File Creation Date': shortDate(file.created),
-    'File Creation Time': '0000', 'File ID Modifier': file.fileIdModifier, 'Immediate Destination Name': file.bankName.slice(0, 23), 'Immediate Origin Name': file.originName.slice(0, 23),
-  }, 'file');
-  write(BATCH_HEADER, {
-    'Company Name': file.companyName.slice(0, 16), 'Company Identification': file.companyId, 'Company Entry Description': 'TAX PYMT',
-    'Company Descriptive Date': shortDate(file.created), 'Effective Entry Date': shortDate(file.settles), 'Originating DFI Identification': originDfi, 'Batch Number': 1,
-  }, 'batch');
+  write(
+    FILE_HEADER,
+    {
+      'Immediate Destination': ` ${file.bankRouting}`,
+      'Immediate Origin': file.companyId,
+      'File Creation Date': shortDate(file.created),
+      'File Creation Time': '0000',
+      'File ID Modifier': file.fileIdModifier,
+      'Immediate Destination Name': file.bankName.slice(0, 23),
+      'Immediate Origin Name': file.originName.slice(0, 23),
+    },
+    'file',
+  );
+  write(
+    BATCH_HEADER,
+    {
+      'Company Name': file.companyName.slice(0, 16),
+      'Company Identification': file.companyId,
+      'Company Entry Description': 'TAX PYMT',
+      'Company Descriptive Date': shortDate(file.created),
+      'Effective Entry Date': shortDate(file.settles),
+      'Originating DFI Identification': originDfi,
+      'Batch Number': 1,
+    },
+    'batch',
+  );
   let hash = 0n;
   file.credits.forEach((credit, index) => {
     const sequence = index + 1;
     const amount = sum(credit.amounts.map((line) => line.amount));
     if (amount <= 0) issues.push(problem('file.negative', `credits[${index}]`, { field: 'Amount' }));
     hash += BigInt(credit.receiverRouting.slice(0, 8));
-    write(ENTRY_DETAIL, {
-      'Receiving DFI Identification': credit.receiverRouting.slice(0, 8), 'Check Digit': credit.receiverRouting.slice(8), 'DFI Account Number': credit.receiverAccount,
-      Amount: amount, 'Identification Number': credit.reference, 'Receiving Company Name': credit.receiverName.slice(0, 22), 'Trace Number': `${originDfi}${String(sequence).padStart(7, '0')}`,
-    }, `credits[${index}]`);
-    write(ADDENDA, { 'Payment Related Information': txpSegment(credit), 'Addenda Sequence Number': 1, 'Entry Detail Sequence Number': sequence }, `credits[${index}]`);
+    write(
+      ENTRY_DETAIL,
+      {
+        'Receiving DFI Identification': credit.receiverRouting.slice(0, 8),
+        'Check Digit': credit.receiverRouting.slice(8),
+        'DFI Account Number': credit.receiverAccount,
+        Amount: amount,
+        'Identification Number': credit.reference,
+        'Receiving Company Name': credit.receiverName.slice(0, 22),
+        'Trace Number': `${originDfi}${String(sequence).padStart(7, '0')}`,
+      },
+      `credits[${index}]`,
+    );
+    write(
+      ADDENDA,
+      {
+        'Payment Related Information': txpSegment(credit),
+        'Addenda Sequence Number': 1,
+        'Entry Detail Sequence Number': sequence,
+      },
+      `credits[${index}]`,
+    );
   });
   const total = sum(file.credits.flatMap((credit) => credit.amounts.map((line) => line.amount)));
   const totals = { 'Entry/Addenda Count': file.credits.length * 2, 'Entry Hash': (hash % 10_000_000_000n).toString() };
-  write(BATCH_CONTROL, {
-    ...totals, 'Total Debit Entry Dollar Amount': 0, 'Total Credit Entry Dollar Amount': total, 'Company Identification': file.companyId, 'Originating DFI Identification': originDfi, 'Batch Number': 1,
-  }, 'batch');
+  write(
+    BATCH_CONTROL,
+    {
+      ...totals,
+      'Total Debit Entry Dollar Amount': 0,
+      'Total Credit Entry Dollar Amount': total,
+      'Company Identification': file.companyId,
+      'Originating DFI Identification': originDfi,
+      'Batch Number': 1,
+    },
+    'batch',
+  );
   const blocks = Math.ceil((lines.length + 1) / BLOCKING);
-  write(FILE_CONTROL, { ...totals, 'Batch Count': 1, 'Block Count': blocks, 'Total Debit Entry Dollar Amount in File': 0, 'Total Credit Entry Dollar Amount in File': total }, 'file');
+  write(
+    FILE_CONTROL,
+    {
+      ...totals,
+      'Batch Count': 1,
+      'Block Count': blocks,
+      'Total Debit Entry Dollar Amount in File': 0,
+      'Total Credit Entry Dollar Amount in File': total,
+    },
+    'file',
+  );
   while (lines.length % BLOCKING !== 0) lines.push('9'.repeat(94));
   return { content: lines.map((line) => `${line}\r\n`).join(''), issues, total };
 }

@@ -8,7 +8,16 @@ export const FLORIDA: StateRules = {
   name: 'Florida',
   incomeTax: { kind: 'none', source: 'us-fl-constitution', place: 'section 5', standing: 'recalled' },
   unemployment: {
-    base: [{ from: date('2025-01-01'), until: date('2027-01-01'), value: dollars('7000'), source: 'us-fl-reemployment', place: '(1)(a)', standing: 'recalled' }],
+    base: [
+      {
+        from: date('2025-01-01'),
+        until: date('2027-01-01'),
+        value: dollars('7000'),
+        source: 'us-fl-reemployment',
+        place: '(1)(a)',
+        standing: 'recalled',
+      },
+    ],
     highestPlausibleRate: rate('0.10'),
   },
 };

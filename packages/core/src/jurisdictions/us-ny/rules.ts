@@ -20,7 +20,12 @@ export const NEW_YORK: StateRules = {
           help: 'As marked at the top of Form IT-2104.',
         },
         { name: 'allowances', label: 'Allowances', kind: 'whole', help: 'Form IT-2104 line 1.' },
-        { name: 'extraWithholding', label: 'Additional New York State amount', kind: 'amount', help: 'Form IT-2104 line 3, for each payment of wages.' },
+        {
+          name: 'extraWithholding',
+          label: 'Additional New York State amount',
+          kind: 'amount',
+          help: 'Form IT-2104 line 3, for each payment of wages.',
+        },
         { name: 'exempt', label: 'Exempt', kind: 'flag', help: 'A Form IT-2104-E is on file for the year.' },
       ],
     },
@@ -39,7 +44,14 @@ export const NEW_YORK: StateRules = {
   },
   unemployment: {
     base: [
-      { from: date('2025-01-01'), until: date('2026-01-01'), value: dollars('12800'), source: 'us-ny-ui-law', place: '§ 518(1)', standing: 'recalled' },
+      {
+        from: date('2025-01-01'),
+        until: date('2026-01-01'),
+        value: dollars('12800'),
+        source: 'us-ny-ui-law',
+        place: '§ 518(1)',
+        standing: 'recalled',
+      },
       {
         from: date('2026-01-01'),
         until: date('2027-01-01'),

@@ -23,13 +23,29 @@ export const HI_RATE: readonly Dated<Rate>[] = [
   { ...since2025, value: rate('0.0145'), source: 'us-irc', place: '§ 3101(b)(1), § 3111(b)', ...recalled },
 ];
 export const ADDITIONAL_HI: readonly Dated<{ readonly rate: Rate; readonly over: Cents }>[] = [
-  { ...since2025, value: { rate: rate('0.009'), over: dollars('200000') }, source: 'us-irc', place: '§ 3101(b)(2), § 3102(f)', ...recalled },
+  {
+    ...since2025,
+    value: { rate: rate('0.009'), over: dollars('200000') },
+    source: 'us-irc',
+    place: '§ 3101(b)(2), § 3102(f)',
+    ...recalled,
+  },
 ];
 /** The net rate after the full credit for state unemployment contributions: 6.0% less 5.4%. */
 export const FUTA: readonly Dated<{ readonly rate: Rate; readonly base: Cents }>[] = [
-  { ...since2025, value: { rate: rate('0.006'), base: dollars('7000') }, source: 'us-form-940-inst', place: 'FUTA tax rate and base', ...recalled },
+  {
+    ...since2025,
+    value: { rate: rate('0.006'), base: dollars('7000') },
+    source: 'us-form-940-inst',
+    place: 'FUTA tax rate and base',
+    ...recalled,
+  },
 ];
-export const SUPPLEMENTAL: readonly Dated<{ readonly rate: Rate; readonly overMillion: Rate; readonly million: Cents }>[] = [
+export const SUPPLEMENTAL: readonly Dated<{
+  readonly rate: Rate;
+  readonly overMillion: Rate;
+  readonly million: Cents;
+}>[] = [
   {
     ...since2025,
     value: { rate: rate('0.22'), overMillion: rate('0.37'), million: dollars('1000000') },

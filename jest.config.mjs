@@ -24,6 +24,8 @@ const project = (displayName, folder, more = {}) => ({
 });
 
 export default {
+  // A test that waits for an agency's answer may take a while on a busy machine.
+  testTimeout: 40_000,
   projects: [
     project('core', './packages/core'),
     project('contract', './packages/contract'),

@@ -17,6 +17,9 @@ import { Documents } from './modules/documents/documents.js';
 import { EmployeesController } from './modules/employees/employees.controller.js';
 import { EmployeesService } from './modules/employees/employees.service.js';
 import { FilingAnswers } from './modules/filings/filing-answers.js';
+import { FilingContent } from './modules/filings/filing-content.js';
+import { FilingSlip } from './modules/filings/filing-slip.js';
+import { FilingViews } from './modules/filings/filing-view.js';
 import { FilingSource } from './modules/filings/filing-source.js';
 import { FilingsController } from './modules/filings/filings.controller.js';
 import { FilingsService } from './modules/filings/filings.service.js';
@@ -28,6 +31,7 @@ import { LadderService } from './modules/ladder/ladder.service.js';
 import { LedgerReader } from './modules/ledger/ledger-reader.js';
 import { LedgerWriter } from './modules/ledger/ledger-writer.js';
 import { Outbox } from './modules/outbox/outbox.js';
+import { PayrollViews } from './modules/payrolls/payroll-view.js';
 import { PayrollPoster } from './modules/payrolls/payroll-poster.js';
 import { PayrollsController } from './modules/payrolls/payrolls.controller.js';
 import { PayrollsService } from './modules/payrolls/payrolls.service.js';
@@ -64,6 +68,7 @@ const PROVIDERS = [
   LedgerReader,
   LedgerWriter,
   PayrollPoster,
+  PayrollViews,
   PayrollsService,
   Documents,
   Outbox,
@@ -72,6 +77,9 @@ const PROVIDERS = [
   RemittancesService,
   RemittanceAnswers,
   FilingSource,
+  FilingContent,
+  FilingSlip,
+  FilingViews,
   FilingsService,
   FilingAnswers,
   TieOutService,

@@ -8,7 +8,7 @@ import type { Actor } from '../../database/firm-database.js';
 import { Clock } from '../clock/clock.js';
 import { LedgerWriter } from '../ledger/ledger-writer.js';
 import type { Payroll } from './entities.js';
-import type { ComputedPerson } from './payrolls.service.js';
+import type { ComputedPerson } from './payroll-view.js';
 
 /** Writes a posted payroll: set-based, a few statements however many people. */
 @Injectable()

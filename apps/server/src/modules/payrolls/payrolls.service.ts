@@ -1,7 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type {
   CreatePayroll,
-  PaycheckView,
   PayrollEntry,
   PayrollRow,
   PayrollSuggestion,
@@ -10,73 +9,27 @@ import type {
   WorkingView,
 } from '@zakat/contract/payrolls';
 import { onOrBefore } from '@zakat/core/calendar/business-days';
-import { addDays, date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
+import { addDays, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { nextPeriod, type PayFrequency } from '@zakat/core/calendar/pay-frequency';
 import { problem, type Issue } from '@zakat/core/issues/issue';
-import {
-  ACCOUNT_LABELS,
-  employerTaxes,
-  payrollJournal,
-  type EmployerTaxTotal,
-  type PostedPaycheck,
-} from '@zakat/core/ledger/postings';
-import { cents, sum } from '@zakat/core/money/cents';
-import { hasErrors } from '@zakat/core/paycheck/compute';
-import type { PaycheckResult } from '@zakat/core/paycheck/result';
+import { sum } from '@zakat/core/money/cents';
 import { isTaxCode, taxOf } from '@zakat/core/taxes/registry';
 import { Tape } from '@zakat/core/working/tape';
-import { createHash, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { rawCents } from '../../database/cents-column.js';
 import { dayFrom } from '../../http/day.js';
-import { conflict, detailOf, notFound, refuse, refuseField } from '../../http/refusal.js';
+import { conflict, notFound, refuse, refuseField } from '../../http/refusal.js';
 import { Executor } from '../../state-machines/executor.js';
 import { PAYROLL_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/audit.js';
-import { findClient, unemploymentRatesOn } from '../clients/clients.service.js';
-import type { Client } from '../clients/entities.js';
+import { findClient } from '../clients/clients.service.js';
 import { fullName } from '../employees/employees.service.js';
 import { Payroll } from './entities.js';
-import { computeEntry, personCases, usualEntry, type PersonCase } from './people-cases.js';
 import { PayrollPoster } from './payroll-poster.js';
-
-export interface ComputedPerson extends PersonCase {
-  readonly entry: PayrollEntry;
-  readonly result: PaycheckResult;
-}
-interface StoredLine {
-  readonly employee_id: string;
-  readonly is_paid: boolean;
-  readonly earnings: PayrollEntry['earnings'];
-  readonly deductions: PayrollEntry['deductions'];
-}
-
-const viewOf = (id: string | null, result: PaycheckResult): PaycheckView => ({
-  id,
-  gross: result.gross,
-  net: result.net,
-  earnings: [...result.earnings],
-  deductions: [...result.deductions],
-  taxes: [...result.taxes],
-  problems: result.problems.map(detailOf),
-});
-
-/** Digest of what a reviewer saw: posting refuses when the figures have moved since. */
-const digestOf = (people: readonly ComputedPerson[]): string =>
-  createHash('sha256')
-    .update(
-      JSON.stringify(
-        people.map((person) => [
-          person.employee.id,
-          person.entry.isPaid,
-          person.result.gross,
-          person.result.net,
-          person.result.taxes,
-        ]),
-      ),
-    )
-    .digest('hex');
+import { PayrollViews, digestOf, findPayroll, type ComputedPerson } from './payroll-view.js';
+import { computeEntry, personCases, usualEntry } from './people-cases.js';
 
 @Injectable()
 export class PayrollsService {
@@ -85,6 +38,7 @@ export class PayrollsService {
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Executor) private readonly executor: Executor,
     @Inject(PayrollPoster) private readonly poster: PayrollPoster,
+    @Inject(PayrollViews) private readonly views: PayrollViews,
   ) {}
 
   list(actor: Actor, clientId: string): Promise<PayrollRow[]> {
@@ -207,17 +161,17 @@ export class PayrollsService {
         throw refuseField('entries', 'An entry is for a person who is not in this payroll.', 'Load the payroll again.');
       await this.writeLines(manager, actor, id, input.entries);
       await this.audit.record(manager, actor, 'payroll.save', 'payroll', id, { entries: input.entries.length });
-      return this.viewIn(manager, id);
+      return this.views.of(manager, id);
     });
   }
 
   view(actor: Actor, id: string): Promise<PayrollView> {
-    return this.database.run(actor, (manager) => this.viewIn(manager, id));
+    return this.database.run(actor, (manager) => this.views.of(manager, id));
   }
 
   review(actor: Actor, id: string, version: number): Promise<PayrollView> {
     return this.database.run(actor, async (manager) => {
-      const { people, employer } = await this.computed(manager, id);
+      const { people, employer } = await this.views.computed(manager, id);
       this.refuseUnsound(people);
       const total = sum(people.map((person) => person.result.gross));
       await this.executor.apply(manager, actor, PAYROLL_MACHINE, {
@@ -227,7 +181,7 @@ export class PayrollsService {
         set: { reviewed_digest: digestOf(people), reviewed_by: actor.userId },
         detail: { gross: total, employerTaxes: sum(employer.map((line) => line.amount)) },
       });
-      return this.viewIn(manager, id);
+      return this.views.of(manager, id);
     });
   }
 
@@ -239,7 +193,7 @@ export class PayrollsService {
         version,
         set: { reviewed_digest: null },
       });
-      return this.viewIn(manager, id);
+      return this.views.of(manager, id);
     });
   }
 
@@ -264,7 +218,7 @@ export class PayrollsService {
     return this.database.run(actor, async (manager) => {
       const payroll = await findPayroll(manager, id);
       await manager.query('SELECT id FROM client WHERE id = $1 FOR UPDATE', [payroll.clientId]);
-      const { people, employer } = await this.computed(manager, id);
+      const { people, employer } = await this.views.computed(manager, id);
       const now = await findPayroll(manager, id);
       if (now.status === 'reviewed' && now.reviewedDigest !== digestOf(people)) {
         throw conflict(
@@ -279,13 +233,13 @@ export class PayrollsService {
         set: { posted_by: actor.userId, posted_at: new Date() },
       });
       await this.poster.post(manager, actor, now, people, employer);
-      return this.viewIn(manager, id);
+      return this.views.of(manager, id);
     });
   }
 
   working(actor: Actor, id: string, employeeId: string, figure: string): Promise<WorkingView> {
     return this.database.run(actor, async (manager) => {
-      const { people } = await this.computed(manager, id);
+      const { people } = await this.views.computed(manager, id);
       const person = people.find((candidate) => candidate.employee.id === employeeId);
       if (!person) throw notFound('person of this payroll');
       const tape = new Tape();
@@ -301,45 +255,6 @@ export class PayrollsService {
     });
   }
 
-  /** The people of a payroll with their checks: from what was posted, or computed afresh while it is open. */
-  private async computed(
-    manager: EntityManager,
-    id: string,
-  ): Promise<{ payroll: Payroll; client: Client; people: ComputedPerson[]; employer: EmployerTaxTotal[] }> {
-    const payroll = await findPayroll(manager, id);
-    const client = await findClient(manager, payroll.clientId);
-    const cases = await this.casesOf(manager, client, payroll);
-    const stored = (await manager.query(
-      'SELECT employee_id, is_paid, earnings, deductions FROM payroll_line WHERE payroll_id = $1',
-      [id],
-    )) as StoredLine[];
-    const byEmployee = new Map(stored.map((line) => [line.employee_id, line]));
-    const people = cases.flatMap((person): ComputedPerson[] => {
-      const line = byEmployee.get(person.employee.id);
-      if (!line && payroll.status === 'posted') return [];
-      const entry: PayrollEntry = line
-        ? { employeeId: person.employee.id, isPaid: line.is_paid, earnings: line.earnings, deductions: line.deductions }
-        : usualEntry(person, client, payroll.kind);
-      return [{ ...person, entry, result: computeEntry(person, entry) }];
-    });
-    const rates = await unemploymentRatesOn(manager, client.id, payroll.checkDate);
-    const employer = employerTaxes(paidOnly(people), date(payroll.checkDate), rates);
-    return { payroll, client, people, employer };
-  }
-
-  /** While a payroll is open its cases follow the records; once posted they are the ones it was computed from. */
-  private async casesOf(manager: EntityManager, client: Client, payroll: Payroll): Promise<PersonCase[]> {
-    const cases = await personCases(manager, client, payroll);
-    if (payroll.status !== 'posted') return cases;
-    const rows = (await manager.query(`SELECT employee_id, facts->'case' AS base FROM paycheck WHERE payroll_id = $1`, [
-      payroll.id,
-    ])) as { employee_id: string; base: Record<string, unknown> }[];
-    return cases.map((person) => ({
-      ...person,
-      base: rows.find((row) => row.employee_id === person.employee.id)?.base ?? person.base,
-    }));
-  }
-
   private refuseUnsound(people: readonly ComputedPerson[]): void {
     const issues: Issue[] = people.flatMap((person) =>
       person.result.problems
@@ -349,70 +264,6 @@ export class PayrollsService {
     if (issues.length > 0) throw refuse(issues);
     if (!people.some((person) => person.entry.isPaid))
       throw refuse([problem('input.missing', 'entries', { what: 'somebody to pay' })]);
-  }
-
-  private async viewIn(manager: EntityManager, id: string): Promise<PayrollView> {
-    const { payroll, client, people, employer } = await this.computed(manager, id);
-    const previous = (await manager.query(
-      `SELECT DISTINCT ON (employee_id) employee_id, gross FROM paycheck WHERE client_id = $1 AND payroll_id <> $2 AND check_date <= $3 ORDER BY employee_id, check_date DESC`,
-      [client.id, id, payroll.checkDate],
-    )) as { employee_id: string; gross: string }[];
-    const posted = (await manager.query(
-      'SELECT id, employee_id, gross, net, lines FROM paycheck WHERE payroll_id = $1',
-      [id],
-    )) as {
-      id: string;
-      employee_id: string;
-      gross: string;
-      net: string;
-      lines: Omit<PaycheckView, 'id' | 'gross' | 'net' | 'problems'>;
-    }[];
-    const persons = people.map((person) => {
-      const stored = posted.find((row) => row.employee_id === person.employee.id);
-      const paycheck = stored
-        ? { id: stored.id, gross: rawCents(stored.gross), net: rawCents(stored.net), ...stored.lines, problems: [] }
-        : viewOf(null, person.result);
-      const before = previous.find((row) => row.employee_id === person.employee.id);
-      return {
-        ...person.entry,
-        number: person.employee.number,
-        name: fullName(person.employee),
-        workState: person.facts.place?.work ?? '',
-        base: person.base,
-        paycheck,
-        previousGross: before ? rawCents(before.gross) : null,
-      };
-    });
-    const journal = hasAnyError(people) ? [] : payrollJournal(paidOnly(people), employer);
-    return {
-      id,
-      clientId: client.id,
-      clientName: client.legalName,
-      einTail: client.ein.slice(-4),
-      payFrequency: client.payFrequency,
-      periodStart: payroll.periodStart,
-      periodEnd: payroll.periodEnd,
-      checkDate: payroll.checkDate,
-      kind: payroll.kind,
-      status: payroll.status,
-      version: payroll.version,
-      people: persons.filter((person) => person.isPaid).length,
-      gross: sum(persons.map((person) => cents(person.paycheck.gross))),
-      net: sum(persons.map((person) => cents(person.paycheck.net))),
-      persons,
-      employerTaxes: employer.map((line) => ({
-        tax: line.tax,
-        label: taxOf(line.tax).label,
-        wages: line.wages,
-        amount: line.amount,
-      })),
-      journal: journal.map((line) => ({
-        account: line.account,
-        label: ACCOUNT_LABELS[line.account],
-        detail: line.detail,
-        amount: line.amount,
-      })),
-    };
   }
 
   private async writeLines(
@@ -434,16 +285,4 @@ export class PayrollsService {
       [payrollId, actor.firmId, JSON.stringify(rows)],
     );
   }
-}
-
-const paidOnly = (people: readonly ComputedPerson[]): PostedPaycheck[] =>
-  people
-    .filter((person) => person.entry.isPaid && !hasErrors(person.result))
-    .map((person) => ({ employeeId: person.employee.id, result: person.result }));
-const hasAnyError = (people: readonly ComputedPerson[]): boolean => people.some((person) => hasErrors(person.result));
-
-export async function findPayroll(manager: EntityManager, id: string): Promise<Payroll> {
-  const payroll = await manager.findOneBy(Payroll, { id });
-  if (!payroll) throw notFound('payroll');
-  return payroll;
 }

@@ -1,0 +1,179 @@
+import { Injectable } from '@nestjs/common';
+import type { PaycheckView, PayrollEntry, PayrollView } from '@zakat/contract/payrolls';
+import { date } from '@zakat/core/calendar/local-date';
+import {
+  ACCOUNT_LABELS,
+  employerTaxes,
+  payrollJournal,
+  type EmployerTaxTotal,
+  type PostedPaycheck,
+} from '@zakat/core/ledger/postings';
+import { cents, sum } from '@zakat/core/money/cents';
+import { hasErrors } from '@zakat/core/paycheck/compute';
+import type { PaycheckResult } from '@zakat/core/paycheck/result';
+import { taxOf } from '@zakat/core/taxes/registry';
+import { createHash } from 'node:crypto';
+import type { EntityManager } from 'typeorm';
+import { rawCents } from '../../database/cents-column.js';
+import { detailOf, notFound } from '../../http/refusal.js';
+import { findClient, unemploymentRatesOn } from '../clients/clients.service.js';
+import type { Client } from '../clients/entities.js';
+import { fullName } from '../employees/employees.service.js';
+import { Payroll } from './entities.js';
+import { computeEntry, personCases, usualEntry, type PersonCase } from './people-cases.js';
+
+export interface ComputedPerson extends PersonCase {
+  readonly entry: PayrollEntry;
+  readonly result: PaycheckResult;
+}
+interface StoredLine {
+  readonly employee_id: string;
+  readonly is_paid: boolean;
+  readonly earnings: PayrollEntry['earnings'];
+  readonly deductions: PayrollEntry['deductions'];
+}
+
+const viewOf = (id: string | null, result: PaycheckResult): PaycheckView => ({
+  id,
+  gross: result.gross,
+  net: result.net,
+  earnings: [...result.earnings],
+  deductions: [...result.deductions],
+  taxes: [...result.taxes],
+  problems: result.problems.map(detailOf),
+});
+
+/** Digest of what a reviewer saw: posting refuses when the figures have moved since. */
+export const digestOf = (people: readonly ComputedPerson[]): string =>
+  createHash('sha256')
+    .update(
+      JSON.stringify(
+        people.map((person) => [
+          person.employee.id,
+          person.entry.isPaid,
+          person.result.gross,
+          person.result.net,
+          person.result.taxes,
+        ]),
+      ),
+    )
+    .digest('hex');
+
+/** A payroll with every check computed, as the screens and the posting see it. */
+@Injectable()
+export class PayrollViews {
+  /** The people of a payroll with their checks: from what was posted, or computed afresh while it is open. */
+  async computed(
+    manager: EntityManager,
+    id: string,
+  ): Promise<{ payroll: Payroll; client: Client; people: ComputedPerson[]; employer: EmployerTaxTotal[] }> {
+    const payroll = await findPayroll(manager, id);
+    const client = await findClient(manager, payroll.clientId);
+    const cases = await this.casesOf(manager, client, payroll);
+    const stored = (await manager.query(
+      'SELECT employee_id, is_paid, earnings, deductions FROM payroll_line WHERE payroll_id = $1',
+      [id],
+    )) as StoredLine[];
+    const byEmployee = new Map(stored.map((line) => [line.employee_id, line]));
+    const people = cases.flatMap((person): ComputedPerson[] => {
+      const line = byEmployee.get(person.employee.id);
+      if (!line && payroll.status === 'posted') return [];
+      const entry: PayrollEntry = line
+        ? { employeeId: person.employee.id, isPaid: line.is_paid, earnings: line.earnings, deductions: line.deductions }
+        : usualEntry(person, client, payroll.kind);
+      return [{ ...person, entry, result: computeEntry(person, entry) }];
+    });
+    const rates = await unemploymentRatesOn(manager, client.id, payroll.checkDate);
+    const employer = employerTaxes(paidOnly(people), date(payroll.checkDate), rates);
+    return { payroll, client, people, employer };
+  }
+
+  /** While a payroll is open its cases follow the records; once posted they are the ones it was computed from. */
+  private async casesOf(manager: EntityManager, client: Client, payroll: Payroll): Promise<PersonCase[]> {
+    const cases = await personCases(manager, client, payroll);
+    if (payroll.status !== 'posted') return cases;
+    const rows = (await manager.query(`SELECT employee_id, facts->'case' AS base FROM paycheck WHERE payroll_id = $1`, [
+      payroll.id,
+    ])) as { employee_id: string; base: Record<string, unknown> }[];
+    return cases.map((person) => ({
+      ...person,
+      base: rows.find((row) => row.employee_id === person.employee.id)?.base ?? person.base,
+    }));
+  }
+
+  async of(manager: EntityManager, id: string): Promise<PayrollView> {
+    const { payroll, client, people, employer } = await this.computed(manager, id);
+    const previous = (await manager.query(
+      `SELECT DISTINCT ON (employee_id) employee_id, gross FROM paycheck WHERE client_id = $1 AND payroll_id <> $2 AND check_date <= $3 ORDER BY employee_id, check_date DESC`,
+      [client.id, id, payroll.checkDate],
+    )) as { employee_id: string; gross: string }[];
+    const posted = (await manager.query(
+      'SELECT id, employee_id, gross, net, lines FROM paycheck WHERE payroll_id = $1',
+      [id],
+    )) as {
+      id: string;
+      employee_id: string;
+      gross: string;
+      net: string;
+      lines: Omit<PaycheckView, 'id' | 'gross' | 'net' | 'problems'>;
+    }[];
+    const persons = people.map((person) => {
+      const stored = posted.find((row) => row.employee_id === person.employee.id);
+      const paycheck = stored
+        ? { id: stored.id, gross: rawCents(stored.gross), net: rawCents(stored.net), ...stored.lines, problems: [] }
+        : viewOf(null, person.result);
+      const before = previous.find((row) => row.employee_id === person.employee.id);
+      return {
+        ...person.entry,
+        number: person.employee.number,
+        name: fullName(person.employee),
+        workState: person.facts.place?.work ?? '',
+        base: person.base,
+        paycheck,
+        previousGross: before ? rawCents(before.gross) : null,
+      };
+    });
+    const journal = hasAnyError(people) ? [] : payrollJournal(paidOnly(people), employer);
+    return {
+      id,
+      clientId: client.id,
+      clientName: client.legalName,
+      einTail: client.ein.slice(-4),
+      payFrequency: client.payFrequency,
+      periodStart: payroll.periodStart,
+      periodEnd: payroll.periodEnd,
+      checkDate: payroll.checkDate,
+      kind: payroll.kind,
+      status: payroll.status,
+      version: payroll.version,
+      people: persons.filter((person) => person.isPaid).length,
+      gross: sum(persons.map((person) => cents(person.paycheck.gross))),
+      net: sum(persons.map((person) => cents(person.paycheck.net))),
+      persons,
+      employerTaxes: employer.map((line) => ({
+        tax: line.tax,
+        label: taxOf(line.tax).label,
+        wages: line.wages,
+        amount: line.amount,
+      })),
+      journal: journal.map((line) => ({
+        account: line.account,
+        label: ACCOUNT_LABELS[line.account],
+        detail: line.detail,
+        amount: line.amount,
+      })),
+    };
+  }
+}
+
+const paidOnly = (people: readonly ComputedPerson[]): PostedPaycheck[] =>
+  people
+    .filter((person) => person.entry.isPaid && !hasErrors(person.result))
+    .map((person) => ({ employeeId: person.employee.id, result: person.result }));
+const hasAnyError = (people: readonly ComputedPerson[]): boolean => people.some((person) => hasErrors(person.result));
+
+export async function findPayroll(manager: EntityManager, id: string): Promise<Payroll> {
+  const payroll = await manager.findOneBy(Payroll, { id });
+  if (!payroll) throw notFound('payroll');
+  return payroll;
+}

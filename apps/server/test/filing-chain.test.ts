@@ -1,0 +1,219 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { Stack, postPayroll, takeOn, until, type Caller } from './stack.js';
+
+let stack: Stack;
+let preparer: Caller;
+let reviewer: Caller;
+let client: Awaited<ReturnType<typeof takeOn>>;
+
+interface Filing {
+  id: string;
+  status: string;
+  version: number;
+  attempt: number;
+  lines: { id: string; value: number }[];
+  w2s: { employeeId: string; box1: number; box4: number; box6: number }[];
+  events: { stage: string; code: string | null; field: string | null; attempt: number }[];
+  problems: { code: string; field: string }[];
+}
+const begin = async (form: string, quarter: number | null): Promise<string> =>
+  ((await preparer('POST', `/clients/${client.id}/filings`, { form, year: 2026, quarter })).body as { id: string }).id;
+const look = async (id: string): Promise<Filing> => (await preparer('GET', `/filings/${id}`)).body as Filing;
+const act = async (caller: Caller, id: string, name: string, more: Record<string, unknown> = {}) =>
+  caller('POST', `/filings/${id}/${name}`, { version: (await look(id)).version, ...more });
+const settled = (id: string): Promise<Filing> =>
+  until(
+    () => look(id),
+    (filing) => ['accepted', 'rejected'].includes(filing.status),
+  );
+const line = (filing: Filing, id: string): number => filing.lines.find((candidate) => candidate.id === id)?.value ?? -1;
+
+beforeAll(async () => {
+  stack = await Stack.start('2026-09-20');
+  await stack.addFirm('Alder');
+  preparer = await stack.signIn('Alder', 'preparer');
+  reviewer = await stack.signIn('Alder', 'reviewer');
+  client = await takeOn(preparer, 'YARD', 3);
+  await postPayroll(preparer, client.id, {
+    periodStart: '2026-08-30',
+    periodEnd: '2026-09-12',
+    checkDate: '2026-09-18',
+  });
+}, 60_000);
+afterAll(() => stack.stop(), 30_000);
+
+describe('Form 941', () => {
+  let id: string;
+  it('is computed from the ledger: every line follows from the one payroll', async () => {
+    id = await begin('941', 3);
+    const filing = await look(id);
+    // Three people at 2,512.00: OASDI 155.74 and HI 36.42 each, the employer's halves on 7,536.00.
+    expect([
+      line(filing, '1'),
+      line(filing, '2'),
+      line(filing, '5a.1'),
+      line(filing, '5a.2'),
+      line(filing, '5c.2'),
+    ]).toEqual([3, 753_600, 753_600, 93_446, 21_854]);
+    expect(line(filing, '12')).toBe(line(filing, '6') + line(filing, '7'));
+    const rows = (await stack.dataSource.query(
+      `SELECT sum(amount)::int AS total FROM ledger_entry WHERE tax LIKE 'US-%' AND tax <> 'US-FUTA'`,
+    )) as { total: number }[];
+    expect(line(filing, '12')).toBe(rows[0]?.total);
+  });
+  it('a second one for the same quarter is refused', async () =>
+    expect(
+      (await preparer('POST', `/clients/${client.id}/filings`, { form: '941', year: 2026, quarter: 3 })).status,
+    ).toBe(409));
+  it.each([
+    [{ form: '941', year: 2026, quarter: null }],
+    [{ form: 'W-2', year: 2026, quarter: 1 }],
+    [{ form: '941', year: 2026, quarter: 5 }],
+    [{ form: '945', year: 2026, quarter: null }],
+  ])('%j is refused', async (body) =>
+    expect([400, 422]).toContain((await preparer('POST', `/clients/${client.id}/filings`, body)).status),
+  );
+  it('waits for the end of the quarter, and says so', async () => {
+    const refused = await act(preparer, id, 'check');
+    expect([refused.status, refused.body.problems.map((problem: { code: string }) => problem.code)]).toEqual([
+      422,
+      ['check.period-open'],
+    ]);
+    expect((await look(id)).status).toBe('draft');
+  });
+  it('once checked is released only when it is signed, by another person', async () => {
+    await stack.console('date', { today: '2026-10-05' });
+    expect((await act(preparer, id, 'check')).body.status).toBe('checked');
+    const unsigned = await act(reviewer, id, 'release');
+    expect([unsigned.status, unsigned.body.detail]).toEqual([422, expect.stringMatching(/PIN is not entered/)]);
+    expect((await act(preparer, id, 'sign', { pin: '00000' })).status).toBe(422);
+    expect((await act(preparer, id, 'sign', { pin: '1234x' })).status).toBe(422);
+    expect((await act(preparer, id, 'sign', { pin: '31415' })).status).toBe(200);
+    expect((await act(preparer, id, 'release')).status).toBe(422);
+  });
+  it('keeps no signature in the clear', async () => {
+    const rows = (await stack.dataSource.query('SELECT row_to_json(f)::text AS row FROM filing f')) as {
+      row: string;
+    }[];
+    expect(rows.map((row) => row.row).join('')).not.toContain('31415');
+  });
+  it('is not released when the ledger has moved since it was checked', async () => {
+    await postPayroll(preparer, client.id, {
+      periodStart: '2026-09-13',
+      periodEnd: '2026-09-26',
+      checkDate: '2026-09-30',
+    });
+    const refused = await act(reviewer, id, 'release');
+    expect([refused.status, refused.body.detail]).toEqual([422, expect.stringMatching(/has moved since the check/)]);
+    await act(preparer, id, 'reopen');
+    await act(preparer, id, 'check');
+    await act(preparer, id, 'sign', { pin: '31415' });
+    expect(line(await look(id), '2')).toBe(1_507_200);
+  });
+  it('rejected, it keeps the reason and the field, and goes out again as a second attempt', async () => {
+    await stack.console('mood', { party: 'returns', mood: 'refuse' });
+    expect((await act(reviewer, id, 'release')).status).toBe(200);
+    const rejected = await settled(id);
+    expect(rejected.events.find((event) => event.stage === 'rejected')).toMatchObject({
+      code: 'R0000-922-01',
+      field: 'client.nameControl',
+      attempt: 1,
+    });
+    await stack.console('mood', { party: 'returns', mood: 'normal' });
+    expect((await act(preparer, id, 'reopen')).body.attempt).toBe(2);
+    await act(preparer, id, 'check');
+    await act(preparer, id, 'sign', { pin: '31415' });
+    await act(reviewer, id, 'release');
+    expect((await settled(id)).status).toBe('accepted');
+    expect((await stack.received('returns')).map((row) => row.state)).toEqual(['rejected', 'accepted']);
+  });
+  it('accepted, nothing changes it any more', async () => {
+    for (const name of ['check', 'reopen', 'release']) expect((await act(reviewer, id, name)).status).toBe(409);
+  });
+  it('the file is kept as it was sent', async () => {
+    const file = await preparer('GET', `/filings/${id}/file`);
+    expect(file.status).toBe(200);
+    expect(String(file.body)).toContain('<TotalTaxAmt>');
+  });
+  it('the tie-out knows what is not yet due from what is late', async () => {
+    const { rows } = (await preparer('GET', `/clients/${client.id}/tie-out?year=2026&quarter=3`)).body as {
+      rows: { key: string; differences: { to: string; cause: string }[] }[];
+    };
+    const causes = rows.flatMap((row) => row.differences.map(({ to, cause }) => `${row.key} ${to} ${cause}`));
+    // The deposit of the September payrolls is due on 15 October; New York's was due five business days after each.
+    expect(causes).toEqual(expect.arrayContaining(['US-FIT deposits timing', 'US-OASDI deposits timing', 'NY-SIT deposits to-fix']));
+    expect(causes.filter((cause) => cause.includes('returns') && !cause.endsWith('rounding'))).toEqual([]);
+    expect(causes.filter((cause) => cause.includes('ledger'))).toEqual([]);
+  });
+});
+
+describe('Forms W-2', () => {
+  let id: string;
+  it('wait for the end of the year', async () => {
+    id = await begin('W-2', null);
+    expect((await look(id)).problems.map((problem) => problem.code)).toContain('check.period-open');
+  });
+  it('draw a draft that is kept nowhere', async () => {
+    const filing = await look(id);
+    const pdf = await preparer('GET', `/filings/${id}/w2/${filing.w2s[0]?.employeeId ?? ''}`);
+    expect([pdf.status, String(pdf.body).slice(0, 5)]).toEqual([200, '%PDF-']);
+    expect(await stack.dataSource.query(`SELECT * FROM document WHERE kind = 'w2'`)).toEqual([]);
+  });
+  it('agree with the register and the ledger, person by person', async () => {
+    const filing = await look(id);
+    const rows = (await stack.dataSource.query(
+      `SELECT employee_id, sum(amount)::int AS tax FROM paycheck_tax WHERE tax = 'US-OASDI-EE' GROUP BY employee_id`,
+    )) as { employee_id: string; tax: number }[];
+    expect(Object.fromEntries(filing.w2s.map((form) => [form.employeeId, form.box4]))).toEqual(
+      Object.fromEntries(rows.map((row) => [row.employee_id, row.tax])),
+    );
+  });
+  it('a rejection names the record; it leads to the person, and the corrected file replaces the first', async () => {
+    await stack.console('date', { today: '2027-01-11' });
+    await act(preparer, id, 'check');
+    await stack.console('mood', { party: 'wages', mood: 'refuse' });
+    expect((await act(reviewer, id, 'release')).status).toBe(200);
+    const rejected = await settled(id);
+    const field = rejected.events.find((event) => event.stage === 'rejected')?.field ?? '';
+    const employeeId = /^employee\.([0-9a-f-]+)\.lastName$/.exec(field)?.[1] ?? '';
+    expect(employeeId).toBe(rejected.w2s[0]?.employeeId);
+    const person = (await preparer('GET', `/employees/${employeeId}`)).body;
+    const { firstName, middleName, suffix, street, city, state, zip, version } = person;
+    await preparer('PUT', `/employees/${employeeId}/identity`, {
+      firstName,
+      middleName,
+      lastName: 'Spragg',
+      suffix,
+      street,
+      city,
+      state,
+      zip,
+      version,
+      ssn: '',
+    });
+    await stack.console('mood', { party: 'wages', mood: 'normal' });
+    await act(preparer, id, 'reopen');
+    await act(preparer, id, 'check');
+    await act(reviewer, id, 'release');
+    expect((await settled(id)).status).toBe('accepted');
+    const sent = String((await preparer('GET', `/filings/${id}/file`)).body);
+    expect(sent).toContain('SPRAGG');
+    // Resub indicator and the identifier of the rejected file, positions 29-35 of RA.
+    expect(sent.slice(28, 35)).toBe('1000001');
+  });
+  it('once released the PDF is the stored one', async () => {
+    const filing = await look(id);
+    const stored = (await stack.dataSource.query(`SELECT count(*)::int AS count FROM document WHERE kind = 'w2'`)) as {
+      count: number;
+    }[];
+    expect(stored[0]?.count).toBe(filing.w2s.length * 2);
+    expect((await preparer('GET', `/filings/${id}/w2/${filing.w2s[0]?.employeeId ?? ''}`)).status).toBe(200);
+  });
+  it('no file is readable in the database', async () => {
+    const rows = (await stack.dataSource.query(`SELECT encode(content, 'escape') AS content FROM document`)) as {
+      content: string;
+    }[];
+    expect(rows.length).toBeGreaterThan(0);
+    for (const { content } of rows) expect(content).not.toMatch(/SPRAGG|TXP|89912340/);
+  });
+});

@@ -1,0 +1,364 @@
+import { MantineProvider } from '@mantine/core';
+import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
+import type { Schemas } from '../api/client.js';
+import { WorkingPane } from '../kit/working-pane.js';
+import { WorkingProvider } from '../kit/working.js';
+import { ClientFrame } from './clients/client-frame.js';
+import { DepositsPage } from './clients/deposits.js';
+import { TieOutPage } from './clients/tie-out.js';
+import { LadderPage } from './ladder/ladder.js';
+import { postingSlip } from './payroll/posting-slip.js';
+import { RemittancePage } from './remittance/remittance.js';
+import { SignInPage } from './session/sign-in.js';
+
+/** What the server would answer, by method and path. */
+type Answers = Record<string, { status?: number; body: unknown }>;
+const asked: string[] = [];
+function serve(answers: Answers): void {
+  const answer = async (input: Request): Promise<Response> => {
+    const url = new URL(input.url);
+    const key = `${input.method} ${url.pathname}${url.search}`;
+    asked.push(input.method === 'GET' ? key : `${key} ${await input.clone().text()}`);
+    const found = answers[key] ?? answers[`${input.method} ${url.pathname}`];
+    const status = found?.status ?? (found ? 200 : 404);
+    const body = found?.body ?? {
+      type: '',
+      title: '',
+      status: 404,
+      detail: `nothing at ${key}`,
+      code: 'not-found',
+      problems: [],
+    };
+    const text = status === 204 ? '' : JSON.stringify(body);
+    return {
+      ok: status < 400,
+      status,
+      headers: new Headers({ 'content-length': String(text.length) }),
+      text: () => Promise.resolve(text),
+      json: () => Promise.resolve(body),
+      clone: () => ({ text: () => Promise.resolve(text) }),
+    } as unknown as Response;
+  };
+  (globalThis as unknown as { testServer: { answer: typeof answer } }).testServer.answer = answer;
+}
+
+const session = {
+  user: { id: 'u', name: 'Tobias Renn', email: 't@x', role: 'preparer' },
+  firmName: 'Breakwater',
+  today: '2026-10-22',
+  requiresSecondPerson: true,
+};
+const client = {
+  id: 'c1',
+  legalName: 'Gannet Boatyard',
+  tradeName: '',
+  ein: '471234561',
+  nameControl: 'GANN',
+  street: '',
+  city: '',
+  state: 'NY',
+  zip: '',
+  phone: '',
+  email: '',
+  contactName: '',
+  signerName: '',
+  signerTitle: '',
+  key: 'BOAT',
+  kindOfEmployer: 'N',
+  payFrequency: 'biweekly',
+  depositSchedule: 'monthly',
+  depositScheduleWhy: 'Lookback taxes of 21,500.00 are not more than 50,000.00.',
+  version: 1,
+  taxAccounts: [],
+  bankAccounts: [{ id: 'b1', label: 'Operating', bankName: 'Harbour', routing: '000000123', accountTail: '2345' }],
+};
+const rung = (more: Partial<Schemas['Rung']>): Schemas['Rung'] => ({
+  key: String(Math.random()),
+  kind: 'deposit',
+  clientId: 'c1',
+  clientName: 'Gannet Boatyard',
+  title: 'Form 941 taxes',
+  sendBy: '2026-11-13',
+  due: '2026-11-16',
+  amount: 216472,
+  standing: 'open',
+  move: 'Preparer: plan the remittance',
+  isLate: false,
+  path: '/clients/c1/deposits',
+  ...more,
+});
+
+function Where(): ReactNode {
+  const { pathname, search } = useLocation();
+  return <output>{pathname + search}</output>;
+}
+const open = (path: string, routes: ReactNode) =>
+  render(
+    <MantineProvider env="test">
+      <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+        <MemoryRouter initialEntries={[path]}>
+          <WorkingProvider>
+            <Routes>
+              {routes}
+              <Route path="*" element={<p>elsewhere</p>} />
+            </Routes>
+            <WorkingPane />
+            <Where />
+          </WorkingProvider>
+        </MemoryRouter>
+      </QueryClientProvider>
+    </MantineProvider>,
+  );
+
+beforeEach(() => {
+  asked.length = 0;
+});
+afterEach(() => {
+  cleanup();
+  localStorage.clear();
+});
+
+describe('signing in', () => {
+  it('asks for both fields before it asks the server', async () => {
+    serve({});
+    open('/sign-in', <Route path="/sign-in" element={<SignInPage />} />);
+    fireEvent.click(screen.getByRole('button', { name: 'Sign in' }));
+    expect(await screen.findByText('Enter your password.')).toBeTruthy();
+    expect(asked).toEqual([]);
+  });
+  it('goes to the page that was asked for, and never to another site', async () => {
+    serve({ 'POST /api/session': { status: 204, body: null } });
+    for (const [next, there] of [
+      ['/clients/c1', '/clients/c1'],
+      ['//evil.example', '/'],
+      ['https://evil.example', '/'],
+    ] as const) {
+      open(`/sign-in?next=${encodeURIComponent(next)}`, <Route path="/sign-in" element={<SignInPage />} />);
+      fireEvent.change(screen.getByLabelText('E-mail'), { target: { value: 'a@b' } });
+      fireEvent.change(screen.getByLabelText('Password', { selector: 'input' }), { target: { value: 'x' } });
+      fireEvent.click(screen.getByRole('button', { name: 'Sign in' }));
+      await waitFor(() => expect(screen.getByRole('status').textContent).toBe(there));
+      cleanup();
+    }
+  });
+});
+
+describe('the ladder', () => {
+  it('shows what passed as passed, and adds up what goes out', async () => {
+    serve({
+      'GET /api/session': { body: session },
+      'GET /api/ladder': {
+        body: [
+          rung({ isLate: true, sendBy: '2026-10-20', due: '2026-10-21' }),
+          rung({ amount: 100 }),
+          rung({ kind: 'return', title: 'Form 941, Q3 2026', amount: null }),
+        ],
+      },
+    });
+    open('/', <Route path="/" element={<LadderPage />} />);
+    expect(await screen.findByText(/the moment has passed; due 2026-10-21/)).toBeTruthy();
+    expect(screen.getByText('2,165.72')).toBeTruthy();
+    expect(screen.getByText('3 obligations')).toBeTruthy();
+  });
+  it('keeps the chosen days in the address', async () => {
+    serve({
+      'GET /api/session': { body: session },
+      'GET /api/ladder': { body: [rung({ sendBy: '2026-10-23' }), rung({ sendBy: '2026-12-01' })] },
+    });
+    open('/?from=2026-10-22&to=2026-10-30', <Route path="/" element={<LadderPage />} />);
+    expect(await screen.findByText('1 obligations')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'show all' }));
+    expect(await screen.findByText('2 obligations')).toBeTruthy();
+  });
+  it('an empty one is said plainly, an error can be tried again', async () => {
+    serve({ 'GET /api/session': { body: session }, 'GET /api/ladder': { body: [] } });
+    open('/', <Route path="/" element={<LadderPage />} />);
+    expect(await screen.findByText('Nothing waits.')).toBeTruthy();
+    cleanup();
+    serve({ 'GET /api/session': { body: session } });
+    open('/', <Route path="/" element={<LadderPage />} />);
+    expect(await screen.findByRole('button', { name: 'try again' })).toBeTruthy();
+  });
+});
+
+const inClient = (page: ReactNode) => (
+  <Route path="/clients/:clientId" element={<ClientFrame />}>
+    <Route index element={page} />
+    <Route path="deposits" element={page} />
+  </Route>
+);
+
+describe('a client', () => {
+  it('always says which one it is', async () => {
+    serve({
+      'GET /api/session': { body: session },
+      'GET /api/clients/c1': { body: client },
+      'GET /api/clients/c1/tie-out': { body: { year: 2026, quarter: 4, rows: [] } },
+    });
+    open('/clients/c1', inClient(<TieOutPage />));
+    expect(await screen.findByText(/EIN ending 4561/)).toBeTruthy();
+    expect(await screen.findByText('Nothing was posted in this period.')).toBeTruthy();
+  });
+  it('the tie-out begins with the quarter of today and puts the chosen one into the address', async () => {
+    const row = {
+      key: 'US-FIT',
+      label: 'Federal income tax',
+      group: 'US-FIT',
+      stations: { register: 100, ledger: 100, deposits: 0, returns: null, 'wage-statements': null },
+      differences: [{ from: 'ledger', to: 'deposits', amount: -100, cause: 'to-fix', says: 'not deposited, and due' }],
+    };
+    serve({
+      'GET /api/session': { body: session },
+      'GET /api/clients/c1': { body: client },
+      'GET /api/clients/c1/tie-out': { body: { year: 2026, quarter: 4, rows: [row] } },
+    });
+    open('/clients/c1', inClient(<TieOutPage />));
+    expect(await screen.findByText(/1 of 1 differences must be looked at/)).toBeTruthy();
+    expect(asked).toContain('GET /api/clients/c1/tie-out?year=2026&quarter=4');
+    fireEvent.click(screen.getByRole('button', { name: 'Q2 2026' }));
+    await waitFor(() => expect(screen.getByRole('status').textContent).toBe('/clients/c1?year=2026&quarter=2'));
+    fireEvent.click(await screen.findByRole('button', { name: /Federal income tax, Ledger/ }));
+    expect(screen.getByRole('link', { name: 'Open the entries that make it' }).getAttribute('href')).toBe(
+      '/clients/c1/ledger?year=2026&quarter=2&group=US-FIT&of=liabilities',
+    );
+  });
+  it('plans a deposit of exactly what is owed, with the reason in the working', async () => {
+    const deposit = {
+      family: 'US-941',
+      familyLabel: 'Form 941 taxes',
+      agency: 'IRS',
+      agencyName: 'Internal Revenue Service',
+      due: '2026-11-16',
+      sendBy: '2026-11-13',
+      settles: '2026-11-16',
+      rule: 'Monthly depositor.',
+      owed: 216472,
+      underWay: 0,
+      isLate: false,
+      liabilities: [
+        { tax: 'US-FIT', label: 'Federal income tax', liabilityDate: '2026-10-16', owed: 216472, underWay: 0 },
+        { tax: 'US-HI-ADD', label: 'Additional Medicare', liabilityDate: '2026-10-16', owed: 0, underWay: 0 },
+      ],
+    };
+    serve({
+      'GET /api/session': { body: session },
+      'GET /api/clients/c1': { body: client },
+      'GET /api/clients/c1/deposits': { body: [deposit] },
+      'GET /api/clients/c1/remittances': { body: [] },
+      'POST /api/clients/c1/remittances': { status: 201, body: { id: 'r1', warnings: [] } },
+    });
+    open('/clients/c1/deposits', inClient(<DepositsPage />));
+    fireEvent.click(await screen.findByRole('button', { name: /Form 941 taxes owed/ }));
+    expect(screen.getAllByText('Monthly depositor.').length).toBe(2);
+    fireEvent.click(screen.getByRole('button', { name: 'plan' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Plan the remittance of 2,164.72' }));
+    await waitFor(() => expect(screen.getByRole('status').textContent).toBe('/remittances/r1'));
+    expect(asked.find((line) => line.startsWith('POST'))).toBe(
+      'POST /api/clients/c1/remittances {"items":[{"tax":"US-FIT","liabilityDate":"2026-10-16"}],"bankAccountId":"b1","settles":"2026-11-16"}',
+    );
+  });
+});
+
+describe('a remittance', () => {
+  const remittance = {
+    id: 'r1',
+    clientId: 'c1',
+    clientName: 'Gannet Boatyard',
+    einTail: '4561',
+    reference: 'ZK1',
+    agencyName: 'Internal Revenue Service',
+    familyLabel: 'Form 941 taxes',
+    amount: 216472,
+    due: '2026-11-16',
+    settles: '2026-11-16',
+    status: 'returned',
+    version: 4,
+    confirmation: null,
+    returnedReason: 'R01 Insufficient funds',
+    items: [{ tax: 'US-FIT', label: 'Federal income tax', liabilityDate: '2026-10-16', amount: 216472 }],
+    preparedBy: 'Tobias',
+    approvedBy: 'Ines',
+    releasedBy: 'Ines',
+    bankAccount: 'Operating',
+    problems: [],
+    delivery: 'Sent once; the receiver’s reference is ACH1.',
+  };
+  it('that came back says why, what follows, and offers no act', async () => {
+    serve({ 'GET /api/remittances/r1': { body: remittance } });
+    open('/remittances/r1', <Route path="/remittances/:remittanceId" element={<RemittancePage />} />);
+    expect(await screen.findByText(/R01 Insufficient funds. The liabilities are open again/)).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /Approve|release/i })).toBeNull();
+  });
+  it('a refused approval is shown in the server’s words', async () => {
+    serve({
+      'GET /api/remittances/r1': { body: { ...remittance, status: 'planned', returnedReason: null } },
+      'POST /api/remittances/r1/approve': {
+        status: 403,
+        body: {
+          type: '',
+          title: '',
+          status: 403,
+          detail: 'You prepared this remittance; another person must approve it.',
+          code: 'second-person',
+          problems: [],
+        },
+      },
+    });
+    open('/remittances/r1', <Route path="/remittances/:remittanceId" element={<RemittancePage />} />);
+    fireEvent.click(await screen.findByRole('button', { name: 'Approve' }));
+    expect((await screen.findByRole('alert')).textContent).toMatch(/another person must approve it/);
+  });
+});
+
+describe('the posting slip', () => {
+  const person = (net: number, problems: Schemas['ProblemDetail'][] = []) =>
+    ({
+      employeeId: 'e',
+      isPaid: true,
+      paycheck: {
+        id: null,
+        gross: 10000,
+        net,
+        earnings: [],
+        deductions: [],
+        taxes: [{ code: 'US-FIT', payer: 'employee', subject: 10000, wages: 10000, amount: 10000 - net }],
+        problems,
+      },
+    }) as unknown as Schemas['PayrollPerson'];
+  const payroll = (more: Partial<Schemas['PayrollView']>) =>
+    ({
+      clientName: 'Gannet',
+      checkDate: '2026-10-30',
+      gross: 10000,
+      net: 9000,
+      persons: [person(9000)],
+      employerTaxes: [{ tax: 'US-HI-ER', label: '', wages: 10000, amount: 145 }],
+      journal: [
+        { account: 'a', label: '', detail: '', amount: 10145 },
+        { account: 'b', label: '', detail: '', amount: -10145 },
+      ],
+      ...more,
+    }) as unknown as Schemas['PayrollView'];
+  it('says what will be owed and what it costs', () => {
+    const slip = postingSlip(payroll({}));
+    expect(slip.leaves).toBe('1 paychecks are written to the ledger, and 11.45 of taxes are owed from then on.');
+    expect(slip.figures.find((figure) => figure.label === 'Total cost')?.value).toBe('101.45');
+    expect(slip.mayRelease).toBe(true);
+  });
+  it('holds when the journal does not balance or a check cannot be computed', () => {
+    expect(postingSlip(payroll({ journal: [{ account: 'a', label: '', detail: '', amount: 1 }] })).mayRelease).toBe(
+      false,
+    );
+    expect(
+      postingSlip(
+        payroll({
+          persons: [person(9000, [{ code: 'x', field: 'y', severity: 'error', sentence: 'It cannot.', fix: '' }])],
+        }),
+      ).mayRelease,
+    ).toBe(false);
+  });
+});

@@ -38,20 +38,43 @@ export function stackEnvironment({ folder, databaseUrl, port, agenciesPort, toda
 export const cli = (env, ...args) =>
   run(process.execPath, [join(ROOT, 'apps/server/dist/cli.js'), ...args], { env: { ...process.env, ...env } });
 
+const PROGRAMS = { agencies: 'apps/agencies/dist/main.js', server: 'apps/server/dist/main.js' };
+const MOST_RESTARTS = 5;
+
+/** Starts a part again when it dies by itself, a few times; `onGone` hears when it is given up. */
+export function keepAlive(stack, name, env, folder, { isStopping, onRestart, onGone }) {
+  let restarts = 0;
+  const watch = (child) =>
+    child.once('exit', async (code, signal) => {
+      if (isStopping()) return;
+      restarts += 1;
+      const why = signal ?? code;
+      if (restarts > MOST_RESTARTS) return onGone(name, why);
+      try {
+        stack[name] = await startProgram(name, PROGRAMS[name], env, join(folder, 'logs'));
+        watch(stack[name]);
+        onRestart(name, why);
+      } catch {
+        onGone(name, why);
+      }
+    });
+  watch(stack[name]);
+}
+
 export async function startStack(env, folder) {
   const logs = join(folder, 'logs');
   const started = await Promise.allSettled([
-    startProgram('agencies', 'apps/agencies/dist/main.js', env, logs),
-    startProgram('server', 'apps/server/dist/main.js', env, logs),
+    startProgram('agencies', PROGRAMS.agencies, env, logs),
+    startProgram('server', PROGRAMS.server, env, logs),
   ]);
   const [agencies, server] = started.map((answer) => answer.value);
-  const stop = () => Promise.all([stopProgram(server), stopProgram(agencies)]);
+  const stack = { agencies, server, stop: () => Promise.all([stopProgram(stack.server), stopProgram(stack.agencies)]) };
   const failed = started.find((answer) => answer.status === 'rejected');
   if (failed) {
-    await stop();
+    await stack.stop();
     throw failed.reason;
   }
-  return { agencies, server, stop };
+  return stack;
 }
 
 /** Fills an empty database with the demo through the product's own front door. */

@@ -12,6 +12,8 @@ const DATABASE_PORT = Number(process.env.DATABASE_PORT ?? '4500');
 const FIRST_DAY = '2025-12-29';
 const WANTED_CLUSTER = join(HOME, 'database');
 const RUNNING = join(HOME, 'running');
+/** There while the demo is being loaded: a start that was broken off is begun again. */
+const LOADING = join(HOME, 'demo-loading');
 
 const address = `http://localhost:${PORT}`;
 const isOurs = () =>
@@ -84,13 +86,15 @@ async function main() {
   process.stdout.write('Starting Zakat\n');
   await step('packages', installPackages);
   await step('build', buildAll);
-  const { cli, loadDemo, stackEnvironment, startStack } = await import('./stack.mjs');
+  const { cli, keepAlive, loadDemo, stackEnvironment, startStack } = await import('./stack.mjs');
   // Where the database may live depends on the account that the package makes.
   if (ownDatabase) await step('PostgreSQL', installPostgres);
   const cluster = ownDatabase ? clusterFolder(WANTED_CLUSTER) : null;
-  if (isFresh) {
+  const isHalfLoaded = ownDatabase && existsSync(LOADING);
+  if (isHalfLoaded) process.stdout.write('  The demo was only half loaded last time; it is loaded anew.\n');
+  if (isFresh || isHalfLoaded) {
     if (cluster) removeCluster(cluster);
-    for (const name of ['agencies', 'key', 'clock-token', 'logs'])
+    for (const name of ['agencies', 'key', 'clock-token', 'logs', 'demo-loading'])
       rmSync(join(HOME, name), { recursive: true, force: true });
   }
   let database = null;
@@ -124,15 +128,29 @@ async function main() {
     });
     if (isEmpty) rmSync(env.AGENCIES_FOLDER, { recursive: true, force: true });
     stack = await step('stand-ins and application', () => startStack(env, HOME));
-    writeFileSync(RUNNING, JSON.stringify({ pid: process.pid, children: [stack.server.pid, stack.agencies.pid] }));
-    for (const child of [stack.server, stack.agencies]) {
-      child.once('exit', (code) => {
-        if (stopping) return;
-        process.stderr.write(`\nA part of Zakat stopped by itself (${code}); see ${join(HOME, 'logs')}.\n`);
-        void stop().then(() => process.exit(1));
+    const note = () =>
+      writeFileSync(RUNNING, JSON.stringify({ pid: process.pid, children: [stack.server.pid, stack.agencies.pid] }));
+    note();
+    for (const name of ['server', 'agencies']) {
+      keepAlive(stack, name, env, HOME, {
+        isStopping: () => stopping,
+        onRestart: (part, why) => {
+          note();
+          process.stderr.write(`The ${part} stopped by itself (${why}) and was started again; nothing is lost.\n`);
+        },
+        onGone: (part, why) => {
+          process.stderr.write(
+            `\nThe ${part} stopped by itself (${why}) and does not come back; see ${join(HOME, 'logs')}.\n`,
+          );
+          void stop().then(() => process.exit(1));
+        },
       });
     }
-    if (isEmpty) await step('demo', () => loadDemo(env));
+    if (isEmpty) {
+      writeFileSync(LOADING, '');
+      await step('demo', () => loadDemo(env));
+      rmSync(LOADING, { force: true });
+    }
     const { users } = JSON.parse(readFileSync(join(ROOT, 'demo/firm.json'), 'utf8'));
     process.stdout.write(`\nZakat is ready after ${elapsed()} s:  ${address}\n`);
     process.stdout.write(

@@ -25,7 +25,11 @@ function summary(rows: readonly TieRow[]): string {
   const all = rows.flatMap((row) => row.differences);
   if (rows.length === 0) return 'Nothing was posted in this period.';
   const toFix = all.filter((difference) => difference.cause === 'to-fix').length;
-  if (all.length === 0) return 'Everything agrees to the cent.';
+  const isReturned = rows.some((row) => typeof row.stations['returns'] === 'number');
+  if (all.length === 0)
+    return isReturned
+      ? 'Everything agrees to the cent.'
+      : 'Everything so far agrees to the cent; there is no return yet.';
   if (toFix === 0) return `${all.length} differences, all explained.`;
   return `${toFix} of ${all.length} differences must be looked at; the key n goes from one to the next.`;
 }

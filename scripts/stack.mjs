@@ -2,6 +2,7 @@ import { randomBytes } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { ROOT, run, startProgram, stopProgram } from './run.mjs';
+import { Stop } from './say.mjs';
 
 /** A secret kept in a file of its own, made on first use. */
 export function keptSecret(folder, name, bytes) {
@@ -35,8 +36,17 @@ export function stackEnvironment({ folder, databaseUrl, port, agenciesPort, toda
   };
 }
 
-export const cli = (env, ...args) =>
-  run(process.execPath, [join(ROOT, 'apps/server/dist/cli.js'), ...args], { env: { ...process.env, ...env } });
+/** Runs a command of the server; what it refuses is said in its own sentence. */
+export async function cli(env, name, ...args) {
+  try {
+    return await run(process.execPath, [join(ROOT, 'apps/server/dist/cli.js'), name, ...args], {
+      env: { ...process.env, ...env },
+    });
+  } catch (error) {
+    const at = error.message.lastIndexOf(`${name}: `);
+    throw new Stop(at < 0 ? error.message : error.message.slice(at + name.length + 2).trim());
+  }
+}
 
 const PROGRAMS = { agencies: 'apps/agencies/dist/main.js', server: 'apps/server/dist/main.js' };
 const MOST_RESTARTS = 5;

@@ -72,6 +72,18 @@ test('a payroll is typed by keyboard, recomputes at once, and explains its figur
   await expect(preparer.getByText('Saved', { exact: true })).toBeVisible();
 });
 
+test('letters typed in the sheet stay in the sheet', async () => {
+  await cell(preparer, 'Sprague', 'line').click();
+  await preparer.keyboard.type('comm 50');
+  await preparer.keyboard.press('Enter');
+  await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,821.05');
+  await cell(preparer, 'Sprague', 'line').click();
+  await preparer.keyboard.type('76 reg 5.5 ot sick 4');
+  await preparer.keyboard.press('Enter');
+  await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,771.05');
+  await expect(preparer.getByText('Saved', { exact: true })).toBeVisible();
+});
+
 test('what was typed is there after a reload; a line that cannot be read is said', async () => {
   await preparer.reload();
   await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,771.05');

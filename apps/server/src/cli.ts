@@ -28,6 +28,18 @@ async function verifyAudit(dataSource: DataSource): Promise<void> {
   }
 }
 
+/** What went wrong with the database, in words that say what to do. */
+function explain(error: unknown): string {
+  const { code } = error as { code?: string };
+  if (code === '42501')
+    return 'The user of DATABASE_URL must own the database and be allowed to create a role:  ALTER ROLE ... CREATEROLE';
+  if (code === 'ECONNREFUSED' || code === 'ENOTFOUND')
+    return 'The database of DATABASE_URL does not answer. Is it running, and is the address right?';
+  if (code === '28P01' || code === '28000') return 'The database of DATABASE_URL refuses the user or the password.';
+  if (code === '3D000') return 'The database named in DATABASE_URL does not exist. Create it first.';
+  return error instanceof Error ? error.message : 'failed';
+}
+
 const COMMANDS: Readonly<Record<string, (dataSource: DataSource, argument: string) => Promise<void>>> = {
   migrate: async (dataSource) => void (await dataSource.runMigrations()),
   // Brings the database up to date; an empty one gets its first day. Says which it was.
@@ -58,7 +70,7 @@ try {
   if (name !== 'openapi') await dataSource.initialize();
   await command(dataSource, argument);
 } catch (error) {
-  process.stderr.write(`${name}: ${error instanceof Error ? error.message : 'failed'}\n`);
+  process.stderr.write(`${name}: ${explain(error)}\n`);
   process.exitCode = 1;
 } finally {
   if (dataSource.isInitialized) await dataSource.destroy();

@@ -141,7 +141,9 @@ describe('Form 941', () => {
     };
     const causes = rows.flatMap((row) => row.differences.map(({ to, cause }) => `${row.key} ${to} ${cause}`));
     // The deposit of the September payrolls is due on 15 October; New York's was due five business days after each.
-    expect(causes).toEqual(expect.arrayContaining(['US-FIT deposits timing', 'US-OASDI deposits timing', 'NY-SIT deposits to-fix']));
+    expect(causes).toEqual(
+      expect.arrayContaining(['US-FIT deposits timing', 'US-OASDI deposits timing', 'NY-SIT deposits to-fix']),
+    );
     expect(causes.filter((cause) => cause.includes('returns') && !cause.endsWith('rounding'))).toEqual([]);
     expect(causes.filter((cause) => cause.includes('ledger'))).toEqual([]);
   });

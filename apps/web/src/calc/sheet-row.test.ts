@@ -67,6 +67,17 @@ describe('a line of the sheet', () => {
       deductions: [{ item: '401k', amount: '50.00' }],
     });
   });
+  it('a line with amounts only leaves the hours, a line with hours is the whole exception', () => {
+    const first = typed(rowOf(hourly('80')), 'line', 'comm 50').row;
+    expect(entryOf(first).earnings).toEqual([
+      { item: 'regular', hours: '80', rate: '31.40' },
+      { item: 'commission', amount: '50' },
+    ]);
+    expect(entryOf(typed(first, 'line', 'comm 60').row).earnings.at(-1)).toEqual({ item: 'commission', amount: '60' });
+    expect(entryOf(typed(first, 'line', '40 reg').row).earnings).toEqual([
+      { item: 'regular', hours: '40', rate: '31.40' },
+    ]);
+  });
   it('a line that cannot be read changes nothing', () => {
     const before = rowOf(hourly('80'));
     expect(entryOf(typed(before, 'line', '8 holidays').row)).toEqual(entryOf(before));

@@ -90,7 +90,7 @@ export function entryOf(row: SheetRow): Entry {
   };
 }
 
-/** A row after one cell was typed over. A short line replaces the hours it names and clears the others. */
+/** A row after one cell was typed over. A short line with hours is the whole exception; one with amounts only is added. */
 export function typed(row: SheetRow, column: string, value: string): { row: SheetRow; problem: string | null } {
   const text = value
     .trim()
@@ -101,10 +101,12 @@ export function typed(row: SheetRow, column: string, value: string): { row: Shee
   const { values, problem } = readShortLine(value);
   if (problem !== null) return { row: { ...row, line: value }, problem };
   if (Object.keys(values).length === 0) return { row: { ...row, line: value }, problem: null };
-  const cleared = Object.fromEntries(
-    Object.entries(row.values).filter(([name]) => !(HOUR_COLUMNS as readonly string[]).includes(name)),
-  );
-  const others = row.otherEarnings.filter((earning) => earning.item !== 'commission' && earning.item !== 'double-time');
+  const isHours = (name: string): boolean => (HOUR_COLUMNS as readonly string[]).includes(name);
+  const isWhole = Object.keys(values).some((name) => isHours(name) || name === 'double-time');
+  const kept = Object.fromEntries(Object.entries(row.values).filter(([name]) => !isWhole || !isHours(name)));
+  const replaced = (item: string): boolean =>
+    (item === 'commission' || item === 'double-time') && (isWhole || Object.hasOwn(values, item));
+  const others = row.otherEarnings.filter((earning) => !replaced(earning.item));
   const rate = given(row.values, 'rate');
   const { commission, 'double-time': doubleTime, ...rest } = values;
   const added = [
@@ -112,7 +114,7 @@ export function typed(row: SheetRow, column: string, value: string): { row: Shee
     ...(doubleTime === undefined ? [] : [{ item: 'double-time', hours: doubleTime, ...(rate === '' ? {} : { rate }) }]),
   ];
   return {
-    row: { ...row, line: value, values: { ...cleared, ...rest }, otherEarnings: [...others, ...added] },
+    row: { ...row, line: value, values: { ...kept, ...rest }, otherEarnings: [...others, ...added] },
     problem: null,
   };
 }

@@ -12,13 +12,14 @@ import {
   themeQuartz,
   type CellFocusedEvent,
   type ColDef,
+  type FirstDataRenderedEvent,
   type GetRowIdParams,
   type GridApi,
   type ValueGetterParams,
   type ValueSetterParams,
 } from 'ag-grid-community';
 import { AgGridReact } from 'ag-grid-react';
-import { useMemo, useRef, type ClipboardEvent, type ReactNode } from 'react';
+import { useMemo, useRef, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
 import { COMPUTED, VALUE_COLUMNS, type SheetRow } from '../../calc/sheet-row.js';
 
 ModuleRegistry.registerModules([
@@ -150,6 +151,13 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props):
   ).join(' ');
   const shown = useMemo(() => used.split(' '), [used]);
   const columns = useMemo(() => columnsOf(isOpen, shown, onType), [isOpen, shown, onType]);
+  // A letter typed on a cell begins its text; it is not a key of the page.
+  const keepLetters = (event: KeyboardEvent): void => {
+    if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) event.stopPropagation();
+  };
+  const focusFirst = (event: FirstDataRenderedEvent<SheetRow>): void => {
+    if (isOpen) event.api.setFocusedCell(0, 'line');
+  };
   const focused = (event: CellFocusedEvent<SheetRow>): void => {
     const id = typeof event.column === 'object' ? event.column?.getColId() : undefined;
     const computed = COMPUTED.find((column) => column.id === id);
@@ -176,7 +184,7 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props):
     });
   };
   return (
-    <div className="sheet" onPaste={paste}>
+    <div className="sheet" onPaste={paste} onKeyDown={keepLetters}>
       <AgGridReact<SheetRow>
         ref={grid}
         theme={paper}
@@ -192,6 +200,7 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props):
         stopEditingWhenCellsLoseFocus
         suppressColumnVirtualisation
         onCellFocused={focused}
+        onFirstDataRendered={focusFirst}
       />
     </div>
   );

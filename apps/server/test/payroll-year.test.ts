@@ -201,6 +201,28 @@ describe('a year of payrolls', () => {
       checkDate: '2026-07-02',
     });
   });
+  it('a payroll that comes near stands on the ladder until somebody begins it', async () => {
+    const client = await takeOn(preparer, 'NEAR', 1);
+    const { id } = (
+      await preparer('POST', `/clients/${client.id}/payrolls`, {
+        periodStart: '2026-05-16',
+        periodEnd: '2026-05-29',
+        checkDate: '2026-06-04',
+        kind: 'regular',
+      })
+    ).body as { id: string };
+    const rungs = async () =>
+      ((await preparer('GET', '/ladder')).body as { clientId: string; kind: string; move: string; due: string }[])
+        .filter((rung) => rung.clientId === client.id && rung.kind === 'payroll')
+        .map((rung) => `${rung.due} ${rung.move}`);
+    expect(await rungs()).toEqual(['2026-06-04 Preparer: enter and review']);
+    const { version } = (await preparer('POST', `/payrolls/${id}/review`, { version: 1 })).body as { version: number };
+    await preparer('POST', `/payrolls/${id}/post`, { version });
+    // The next one is due on 18 June, more than a fortnight after 1 June.
+    expect(await rungs()).toEqual([]);
+    await stack.console('date', { today: '2026-06-08' });
+    expect(await rungs()).toEqual(['2026-06-18 Preparer: start the payroll']);
+  });
   it('a payroll in the wrong order of days is refused with the field', async () => {
     const client = await takeOn(preparer, 'ORDER', 1);
     const make = (days: Record<string, string>) =>

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { Rung } from '@zakat/contract/filings';
 import { addBusinessDays } from '@zakat/core/calendar/business-days';
-import { addMonths, date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
+import { addDays, addMonths, date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { quarterOf } from '@zakat/core/calendar/quarter';
 import { form941Due, formW2Due } from '@zakat/core/deposits/due';
 import type { EntityManager } from 'typeorm';
@@ -10,7 +10,11 @@ import { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
 import { Filing } from '../filings/entities.js';
 import { Payroll } from '../payrolls/entities.js';
+import { nextPayroll } from '../payrolls/next-payroll.js';
 import { Deposits } from '../remittances/deposits.js';
+
+/** How long before its check date a payroll that nobody has begun stands on the ladder. */
+const DAYS_AHEAD = 14;
 
 /** Every obligation of the firm in the order of its send-by moment. */
 @Injectable()
@@ -43,7 +47,8 @@ export class LadderService {
     const open = (await manager.find(Payroll, { where: { clientId: client.id } })).filter(
       (payroll) => payroll.status !== 'posted',
     );
-    return open.map((payroll) => {
+    const expected = open.length === 0 ? await this.expectedPayroll(manager, client, today) : [];
+    const begun = open.map((payroll): Rung => {
       const sendBy = addBusinessDays(date(payroll.checkDate), -1, 'banking');
       return {
         key: `payroll ${payroll.id}`,
@@ -60,6 +65,30 @@ export class LadderService {
         path: `/payrolls/${payroll.id}`,
       };
     });
+    return [...begun, ...expected];
+  }
+
+  /** The client's next payroll, once its check date comes near and nobody has begun it. */
+  private async expectedPayroll(manager: EntityManager, client: Client, today: LocalDate): Promise<Rung[]> {
+    const next = await nextPayroll(manager, client);
+    if (!next || next.checkDate > addDays(today, DAYS_AHEAD)) return [];
+    const sendBy = addBusinessDays(date(next.checkDate), -1, 'banking');
+    return [
+      {
+        key: `payroll ${client.id} ${next.periodEnd}`,
+        kind: 'payroll',
+        clientId: client.id,
+        clientName: client.legalName,
+        title: `Payroll to ${showDate(date(next.periodEnd))}`,
+        sendBy,
+        due: next.checkDate,
+        amount: null,
+        standing: 'open',
+        move: 'Preparer: start the payroll',
+        isLate: sendBy < today,
+        path: `/clients/${client.id}/payrolls`,
+      },
+    ];
   }
 
   private async depositRungs(manager: EntityManager, client: Client): Promise<Rung[]> {

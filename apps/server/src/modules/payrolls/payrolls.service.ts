@@ -8,9 +8,6 @@ import type {
   SavePayroll,
   WorkingView,
 } from '@zakat/contract/payrolls';
-import { onOrBefore } from '@zakat/core/calendar/business-days';
-import { addDays, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
-import { nextPeriod, type PayFrequency } from '@zakat/core/calendar/pay-frequency';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { sum } from '@zakat/core/money/cents';
 import { isTaxCode, taxOf } from '@zakat/core/taxes/registry';
@@ -27,6 +24,7 @@ import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
 import { fullName } from '../employees/employees.service.js';
 import { Payroll } from './entities.js';
+import { nextPayroll } from './next-payroll.js';
 import { PayrollPoster } from './payroll-poster.js';
 import { PayrollViews, digestOf, findPayroll, type ComputedPerson } from './payroll-view.js';
 import { computeEntry, personCases, usualEntry } from './people-cases.js';
@@ -69,29 +67,15 @@ export class PayrollsService {
   /** The next period of the client's schedule, its check date moved before weekends and bank holidays. */
   suggest(actor: Actor, clientId: string): Promise<PayrollSuggestion> {
     return this.database.run(actor, async (manager) => {
-      const client = await findClient(manager, clientId);
-      const rows = (await manager.query(
-        `SELECT period_end, check_date FROM payroll WHERE client_id = $1 AND kind = 'regular' ORDER BY period_end DESC LIMIT 1`,
-        [clientId],
-      )) as { period_end: LocalDate; check_date: LocalDate }[];
-      const last = rows[0];
-      if (!last)
-        return {
+      const next = await nextPayroll(manager, await findClient(manager, clientId));
+      return (
+        next ?? {
           periodStart: '',
           periodEnd: '',
           checkDate: '',
           why: 'There is no payroll yet: enter the first period.',
-        };
-      const period = nextPeriod(client.payFrequency as PayFrequency, last.period_end);
-      const nominal = addDays(period.end, 6);
-      const checkDate = onOrBefore(nominal, 'banking');
-      const moved = checkDate === nominal ? '' : ` ${showDate(nominal)} is not a banking day.`;
-      return {
-        periodStart: period.start,
-        periodEnd: period.end,
-        checkDate,
-        why: `Follows the period that ended ${showDate(last.period_end)}; checks six days after its end.${moved}`,
-      };
+        }
+      );
     });
   }
 

@@ -42,7 +42,6 @@ export class W2Row {
   @Text(200) state!: string;
   @Amount() box16!: number;
   @Amount() box17!: number;
-  @Id({ nullable: true }) documentId!: string | null;
 }
 export class FilingEventView {
   @Text() at!: string;

@@ -1,5 +1,4 @@
 import { Amount, Choice, Day, Flag, Id, List, Text, Whole } from './field.js';
-import { ProblemDetail } from './problem.js';
 
 export const REMITTANCE_STATUSES = ['planned', 'approved', 'released', 'settled', 'returned', 'withdrawn'] as const;
 export type RemittanceStatus = (typeof REMITTANCE_STATUSES)[number];
@@ -83,6 +82,5 @@ export class RemittanceView extends RemittanceRow {
   @Text(200, { nullable: true }) approvedBy!: string | null;
   @Text(200, { nullable: true }) releasedBy!: string | null;
   @Text() bankAccount!: string;
-  @List(() => ProblemDetail) problems!: ProblemDetail[];
   @Text(200, { nullable: true }) delivery!: string | null;
 }

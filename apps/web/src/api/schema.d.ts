@@ -1139,7 +1139,6 @@ export interface components {
             approvedBy: string | null;
             releasedBy: string | null;
             bankAccount: string;
-            problems: components["schemas"]["ProblemDetail"][];
             delivery: string | null;
         };
         SlipFigure: {
@@ -1216,8 +1215,6 @@ export interface components {
             state: string;
             box16: number;
             box17: number;
-            /** Format: uuid */
-            documentId: string | null;
         };
         FilingEventView: {
             at: string;

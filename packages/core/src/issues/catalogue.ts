@@ -26,7 +26,6 @@ export const ISSUE_TEXTS = {
   'earning.no-amount': entry('{item} has neither hours nor an amount.', 'Give hours and a rate, or an amount.'),
   'earning.both': entry('{item} has both hours and an amount.', 'Give one of them.'),
   'deduction.over-net': entry('The deductions leave a net pay below zero ({net}).', 'Lower or postpone a deduction.'),
-  'hours.over-week': entry('{hours} hours are more than a pay period of {days} days holds.', 'Check the hours.'),
   'hours.overtime-suspected': entry(
     '{hours} regular hours in a {frequency} period are more than 40 a workweek.',
     'Hours over 40 in a workweek are overtime: enter them on an overtime line.',
@@ -52,10 +51,6 @@ export const ISSUE_TEXTS = {
   'rule.method-unknown': entry('The {method} method is not loaded.', 'Use the percentage method.'),
   'rule.frequency-unknown': entry('{state} publishes no method for {frequency} pay.', 'Use one of: {choices}.'),
   'certificate.missing': entry('The {state} withholding certificate is missing.', 'Enter the {form}.'),
-  'certificate.exempt-lapsed': entry(
-    'The exemption claimed on this Form W-4 ended on {ended}.',
-    'Ask for a new Form W-4; until then withhold as for a single person with no other entries.',
-  ),
   'employer.no-unemployment-rate': entry(
     'The unemployment rate for {state} is missing.',
     "Enter the rate from the agency's notice.",

@@ -1,4 +1,4 @@
-import { STATE_CODES, type StateCode } from '../jurisdictions/state.js';
+import type { StateCode } from '../jurisdictions/state.js';
 
 /** The one list of taxes: `<jurisdiction>-<tax>[-EE|-ER]`. */
 export interface Tax {
@@ -112,4 +112,3 @@ export const AGENCIES: Readonly<Record<AgencyCode, { readonly name: string; read
   'TX-TWC': { name: 'Texas Workforce Commission', short: 'TX Workforce' },
   'FL-DOR': { name: 'Florida Department of Revenue', short: 'FL Revenue' },
 };
-export { STATE_CODES };

@@ -92,6 +92,5 @@ function w2Row(form: FormW2): W2Row {
     state: state ? state.state : '',
     box16: state?.wages ?? 0,
     box17: state?.tax ?? 0,
-    documentId: null,
   };
 }

@@ -300,7 +300,6 @@ export class RemittancesService {
       approvedBy: nameOf(remittance.approvedBy),
       releasedBy: nameOf(remittance.releasedBy),
       bankAccount: `${bank.label}, ${bank.bankName}, ending ${bank.accountTail}`,
-      problems: [],
       delivery: await this.outbox.standing(manager, id),
     };
   }

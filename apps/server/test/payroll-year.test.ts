@@ -261,6 +261,7 @@ describe('what is owed', () => {
       ['NY-SIT', '2026-06-25'],
       ['US-941', '2026-07-15'],
       ['NY-SUI', '2026-07-31'],
+      ['NY-WCB', '2026-07-31'],
       ['US-940', '2027-02-01'],
     ]);
     expect(deposits.every((deposit) => deposit.sendBy < deposit.due && deposit.rule.length > 20)).toBe(true);

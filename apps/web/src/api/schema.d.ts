@@ -756,7 +756,7 @@ export interface components {
             /** @enum {string} */
             kindOfEmployer: "F" | "S" | "T" | "Y" | "N";
             /** @enum {string} */
-            payFrequency: "weekly" | "biweekly" | "semimonthly" | "monthly" | "quarterly" | "semiannually" | "annually" | "daily";
+            payFrequency: "weekly" | "biweekly" | "semimonthly" | "monthly" | "quarterly" | "semiannually" | "annually" | "daily" | "miscellaneous";
             lookbackAmount: number;
             newYorkDays: number;
         };

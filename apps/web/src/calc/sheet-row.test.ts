@@ -102,6 +102,7 @@ describe('the worker', () => {
         (shown['oasdi'] ?? 0) +
         (shown['hi'] ?? 0) +
         (shown['sit'] ?? 0) +
+        (shown['other'] ?? 0) +
         (shown['net'] ?? 0) +
         5000,
     );

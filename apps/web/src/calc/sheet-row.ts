@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client.js';
 import type { CalcCheck } from './calc.worker.js';
+import { OTHER, isOther } from '@zakat/core/paycheck/compute';
 import { readShortLine } from './short-line.js';
 
 export const HOUR_COLUMNS = ['regular', 'overtime', 'holiday', 'sick', 'vacation'] as const;
@@ -152,8 +153,14 @@ export const COMPUTED: readonly {
   {
     id: 'sit',
     label: 'State',
-    figure: (row) => `${row.state}-SIT`,
+    figure: (row) => row.check.taxes.find((tax) => tax.code.endsWith('-SIT'))?.code ?? `${row.state}-SIT`,
     amount: (check) => taxOfCheck(check, (code) => code.endsWith('-SIT')),
+  },
+  {
+    id: 'other',
+    label: 'Local, other',
+    figure: () => OTHER,
+    amount: (check) => taxOfCheck(check, isOther),
   },
   { id: 'net', label: 'Net', figure: () => 'net', amount: (check) => check.net },
 ];

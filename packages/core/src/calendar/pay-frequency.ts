@@ -9,10 +9,11 @@ export const PAY_FREQUENCIES = [
   'semiannually',
   'annually',
   'daily',
+  'miscellaneous',
 ] as const;
 export type PayFrequency = (typeof PAY_FREQUENCIES)[number];
 
-/** Number of pay periods a year (Publication 15-T, Worksheet 1A, Table 3). Daily is 260. */
+/** Number of pay periods a year (Publication 15-T, Worksheet 1A, Table 3). Daily is 260; miscellaneous is by days (see daysInPeriod). */
 export const PERIODS_PER_YEAR: Readonly<Record<PayFrequency, number>> = {
   weekly: 52,
   biweekly: 26,
@@ -22,6 +23,7 @@ export const PERIODS_PER_YEAR: Readonly<Record<PayFrequency, number>> = {
   semiannually: 2,
   annually: 1,
   daily: 260,
+  miscellaneous: 260,
 };
 
 /** First and last day of the period after the one that ends on `end`. */
@@ -43,6 +45,7 @@ export function nextPeriod(frequency: PayFrequency, end: LocalDate): { start: Lo
     case 'annually':
       return { start, end: endOfMonth(addMonths(start, 11)) };
     case 'daily':
+    case 'miscellaneous':
       return { start, end: start };
   }
 }

@@ -1,19 +1,30 @@
 import { PAY_FREQUENCIES } from '../calendar/pay-frequency.js';
 import { problem, type Issue } from '../issues/issue.js';
-import { DEDUCTION_ITEMS, EARNING_ITEMS, findItem, type DeductionItem, type EarningItem } from '../items/registry.js';
+import {
+  PAY_ITEMS,
+  findItem,
+  type PayItem,
+  type DeductionItem,
+  type EarningItem,
+  type EmployerItem,
+} from '../items/registry.js';
 import { findState } from '../jurisdictions/states.js';
+import type { StateCertificate } from '../jurisdictions/state.js';
 import { ZERO, type Cents } from '../money/cents.js';
-import { showPercent, type Rate } from '../money/rate.js';
+import { rate, showPercent, showRate, type Rate } from '../money/rate.js';
+import { GARNISHMENT_KINDS, type Garnishment } from '../paycheck/garnishment.js';
 import {
   FILING_STATUSES,
   MARITAL_STATUSES,
   type Deduction,
   type Earning,
+  type EmployerPaid,
   type FederalCertificate,
   type PaycheckInput,
-  type StateCertificate,
+  type WorkPlace,
 } from '../paycheck/input.js';
-import { WAGE_BASES, isTaxCode, type TaxCode, type WageBase } from '../taxes/registry.js';
+import { EMPLOYER_KINDS, WORKER_KINDS, type EmployerKind, type WorkerKind } from '../paycheck/kinds.js';
+import { isTaxCode, isWageBase, type TaxCode, type WageBase } from '../taxes/registry.js';
 import { Reader, isObject } from './reader.js';
 
 /** A case of the case file, read and checked. `input` is null when there are issues. */
@@ -33,9 +44,11 @@ const CASE_FIELDS = [
   'employer',
   'earnings',
   'deductions',
+  'employerPaid',
   'settings',
   'grossUp',
   'yearToDate',
+  'monthToDate',
   'expect',
   'source',
 ];
@@ -48,32 +61,37 @@ const NO_CERTIFICATE: FederalCertificate = {
   deductions: ZERO,
   extraWithholding: ZERO,
   exempt: false,
+  exemptYear: null,
   nonresidentAlien: false,
+  isLockedIn: false,
 };
+const COMMON_FEDERAL_FIELDS = ['form', 'extraWithholding', 'exempt', 'exemptYear', 'nonresidentAlien', 'lockedIn'];
+const readCommon = (reader: Reader) => ({
+  extraWithholding: reader.amount('extraWithholding'),
+  exempt: reader.flag('exempt'),
+  exemptYear: reader.has('exemptYear') ? reader.whole('exemptYear') : null,
+  nonresidentAlien: reader.flag('nonresidentAlien'),
+  isLockedIn: reader.flag('lockedIn'),
+});
 
 export function readFederalCertificate(reader: Reader): FederalCertificate {
   const form = reader.oneOf('form', ['2020', 'pre-2020'] as const);
   if (form === 'pre-2020') {
-    reader.only(['form', 'maritalStatus', 'allowances', 'extraWithholding', 'exempt', 'nonresidentAlien']);
+    reader.only([...COMMON_FEDERAL_FIELDS, 'maritalStatus', 'allowances']);
     return {
       form,
       maritalStatus: reader.oneOf('maritalStatus', MARITAL_STATUSES) ?? 'single',
       allowances: reader.whole('allowances'),
-      extraWithholding: reader.amount('extraWithholding'),
-      exempt: reader.flag('exempt'),
-      nonresidentAlien: reader.flag('nonresidentAlien'),
+      ...readCommon(reader),
     };
   }
   reader.only([
-    'form',
+    ...COMMON_FEDERAL_FIELDS,
     'filingStatus',
     'multipleJobs',
     'dependentCredit',
     'otherIncome',
     'deductions',
-    'extraWithholding',
-    'exempt',
-    'nonresidentAlien',
   ]);
   return {
     form: '2020',
@@ -82,9 +100,7 @@ export function readFederalCertificate(reader: Reader): FederalCertificate {
     dependentCredit: reader.amount('dependentCredit'),
     otherIncome: reader.amount('otherIncome'),
     deductions: reader.amount('deductions'),
-    extraWithholding: reader.amount('extraWithholding'),
-    exempt: reader.flag('exempt'),
-    nonresidentAlien: reader.flag('nonresidentAlien'),
+    ...readCommon(reader),
   };
 }
 
@@ -100,11 +116,14 @@ export function readStateCertificate(code: string, reader: Reader): StateCertifi
   const entries = fields.flatMap((field): [string, string | number | boolean][] => {
     switch (field.kind) {
       case 'choice': {
-        const value = reader.oneOf(field.name, field.choices ?? []);
+        const value = reader.oneOf(field.name, field.choices ?? [], field.otherwise);
         return value === null ? [] : [[field.name, value]];
       }
+      case 'percent':
+        reader.decimal(field.name);
+        return reader.has(field.name) ? [[field.name, String(reader.raw(field.name))]] : [];
       case 'whole':
-        return [[field.name, reader.whole(field.name)]];
+        return reader.has(field.name) ? [[field.name, reader.whole(field.name)]] : [];
       case 'flag':
         return [[field.name, reader.flag(field.name)]];
       case 'amount':
@@ -130,34 +149,86 @@ function readEarning(reader: Reader, issues: Issue[]): Earning[] {
   return [{ item, hours, rate, amount }];
 }
 
-function readItem(
-  reader: Reader,
-  wanted: 'earning' | 'deduction',
-  issues: Issue[],
-): EarningItem | DeductionItem | null {
+type ItemOf<L> = Extract<PayItem, { list: L }>;
+function readItem<L extends PayItem['list']>(reader: Reader, wanted: L, issues: Issue[]): ItemOf<L> | null {
   const code = reader.text('item');
   if (code === null) return null;
   const item = findItem(code);
   const path = `${reader.path}.item`;
   if (!item) {
-    const choices = (wanted === 'earning' ? EARNING_ITEMS : DEDUCTION_ITEMS).map((known) => known.code).join(', ');
-    issues.push(problem('item.unknown', path, { item: code, choices }));
+    const choices = PAY_ITEMS.filter((known) => known.list === wanted).map((known) => known.code);
+    issues.push(problem('item.unknown', path, { item: code, choices: choices.join(', ') }));
     return null;
   }
   if (item.list !== wanted) {
     issues.push(problem('item.wrong-list', path, { item: item.label, kind: item.list, wanted }));
     return null;
   }
-  return item;
+  return item as ItemOf<L>;
 }
 
 function readDeductions(readers: readonly Reader[], issues: Issue[]): Deduction[] {
   return readers.flatMap((reader) => {
+    reader.only(['item', 'amount', 'percent', 'perCheck', 'perYear', 'balance']);
+    const item: DeductionItem | null = readItem(reader, 'deduction', issues);
+    const optional = (field: string): Cents | null => (reader.has(field) ? reader.amount(field) : null);
+    const percent = reader.has('percent') ? reader.percent('percent') : null;
+    const amount = optional('amount');
+    if (amount === null && percent === null && !reader.has('percent'))
+      issues.push(problem('input.missing', `${reader.path}.amount`, { what: 'the amount' }));
+    if (amount !== null && percent !== null)
+      issues.push(problem('deduction.needs-amount', reader.path, { item: item?.label ?? 'The deduction' }));
+    if (percent && percent.n > percent.d) issues.push(problem('input.too-large', `${reader.path}.percent`));
+    const limits = { perCheck: optional('perCheck'), perYear: optional('perYear'), balance: optional('balance') };
+    return item ? [{ item, amount, percent, limits }] : [];
+  });
+}
+
+function readEmployerPaid(readers: readonly Reader[], issues: Issue[]): EmployerPaid[] {
+  return readers.flatMap((reader) => {
     reader.only(['item', 'amount']);
-    const item = readItem(reader, 'deduction', issues);
-    if (!reader.has('amount')) issues.push(problem('input.missing', `${reader.path}.amount`, { what: 'the amount' }));
+    const item: EmployerItem | null = readItem(reader, 'employer', issues);
     const amount = reader.amount('amount');
-    return item?.list === 'deduction' ? [{ item, amount }] : [];
+    return item ? [{ item, amount }] : [];
+  });
+}
+
+function readGarnishments(readers: readonly Reader[]): Garnishment[] {
+  return readers.flatMap((reader) => {
+    reader.only([
+      'kind',
+      'label',
+      'amount',
+      'priority',
+      'supportsOthers',
+      'inArrears',
+      'filingStatus',
+      'dependents',
+      'fee',
+      'balance',
+    ]);
+    const kind = reader.oneOf('kind', GARNISHMENT_KINDS);
+    if (kind === null) return [];
+    return [
+      {
+        kind,
+        label: reader.has('label') ? (reader.text('label') ?? kind) : kind,
+        amount: reader.has('amount') ? reader.amount('amount') : null,
+        priority: reader.has('priority') ? reader.whole('priority') : null,
+        supportsOthers: reader.flag('supportsOthers'),
+        isInArrears: reader.flag('inArrears'),
+        levy:
+          kind === 'federal-levy'
+            ? {
+                filingStatus:
+                  reader.oneOf('filingStatus', FILING_STATUSES, 'married-separately') ?? 'married-separately',
+                dependents: reader.whole('dependents'),
+              }
+            : null,
+        fee: reader.amount('fee'),
+        balance: reader.has('balance') ? reader.amount('balance') : null,
+      },
+    ];
   });
 }
 
@@ -183,37 +254,105 @@ function readRates(reader: Reader | null, issues: Issue[]): Record<string, Rate>
 }
 
 interface Places {
-  readonly workState: string;
+  readonly work: readonly WorkPlace[];
   readonly residenceState: string;
+  readonly residenceLocalities: readonly string[];
+}
+
+/** A locality is a name or code, or a list of them (a municipality and a school district). */
+function localitiesOf(reader: Reader | null, issues: Issue[]): string[] {
+  const given = [...[reader?.raw('locality')].flat(), reader?.raw('schoolDistrict')].filter(
+    (name) => name !== undefined && name !== null,
+  );
+  return given.flatMap((name) => {
+    if (typeof name === 'string' && name.trim() !== '') return [name];
+    issues.push(problem('input.missing', `${reader?.path ?? ''}.locality`, { what: 'the name of the locality' }));
+    return [];
+  });
 }
 
 function readPlaces(employee: Reader, issues: Issue[]): Places {
   const residence = employee.object('residence');
   const residenceState = residence?.text('state') ?? '';
-  residence?.only(['state', 'locality']);
-  const work = employee.list('work', true);
-  for (const place of work) place.only(['state', 'locality', 'share']);
-  const localities = [residence, ...work].flatMap((place) =>
-    place?.has('locality') ? [String(place.raw('locality'))] : [],
-  );
-  for (const locality of localities) issues.push(problem('rule.locality-unknown', 'employee', { locality }));
-  if (work.length > 1) issues.push(problem('rule.several-work-states', 'employee.work'));
-  const share = work[0]?.has('share') ? work[0].decimal('share') : null;
-  if (share && share.n !== share.d) issues.push(problem('rule.several-work-states', 'employee.work[0].share'));
-  return { workState: work[0]?.text('state') ?? '', residenceState };
+  residence?.only(['state', 'locality', 'schoolDistrict']);
+  const readers = employee.list('work', true);
+  if (readers.length === 0 && employee.has('work'))
+    issues.push(problem('input.missing', 'employee.work', { what: 'a place of work' }));
+  const work = readers.map((place): WorkPlace => {
+    place.only(['state', 'locality', 'share', 'convenienceOf', 'reciprocityCertificate']);
+    return {
+      state: place.text('state') ?? '',
+      localities: localitiesOf(place, issues),
+      share: (place.has('share') ? place.decimal('share') : null) ?? (readers.length === 1 ? rate('1') : rate('0')),
+      convenienceOf: place.has('convenienceOf') ? place.text('convenienceOf') : null,
+      reciprocityCertificate: place.has('reciprocityCertificate') ? place.flag('reciprocityCertificate') : null,
+    };
+  });
+  const whole = 10 ** 9;
+  const sum = work.reduce((total, { share }) => total + Math.round((share.n * whole) / share.d), 0);
+  if (work.length > 0 && sum !== whole)
+    issues.push(problem('rule.shares', 'employee.work', { sum: showRate({ n: sum, d: whole }) }));
+  return { work, residenceState, residenceLocalities: localitiesOf(residence, issues) };
 }
 
 function readWages(reader: Reader | null, issues: Issue[]): Partial<Record<WageBase, Cents>> {
   const wages: Partial<Record<WageBase, Cents>> = {};
   for (const name of reader?.names() ?? []) {
-    if ((WAGE_BASES as readonly string[]).includes(name)) wages[name as WageBase] = reader?.amount(name) ?? ZERO;
+    if (isWageBase(name)) wages[name] = reader?.amount(name) ?? ZERO;
     else
       issues.push(
-        problem('input.not-one-of', `yearToDate.wages.${name}`, { value: name, choices: WAGE_BASES.join(', ') }),
+        problem('input.not-one-of', `${reader?.path ?? ''}.${name}`, {
+          value: name,
+          choices: 'the wage bases of docs/taxes.md',
+        }),
       );
   }
   return wages;
 }
+function readTaxes(reader: Reader | null, issues: Issue[]): Partial<Record<TaxCode, Cents>> {
+  const taxes: Partial<Record<TaxCode, Cents>> = {};
+  for (const name of reader?.names() ?? []) {
+    if (isTaxCode(name)) taxes[name] = reader?.amount(name) ?? ZERO;
+    else
+      issues.push(
+        problem('input.not-one-of', `${reader?.path ?? ''}.${name}`, {
+          value: name,
+          choices: 'the tax codes of docs/taxes.md',
+        }),
+      );
+  }
+  return taxes;
+}
+function readDeductionsToDate(reader: Reader | null, issues: Issue[]): Record<string, Cents> {
+  const taken: Record<string, Cents> = {};
+  for (const name of reader?.names() ?? []) {
+    if (findItem(name)?.list === 'deduction') taken[name] = reader?.amount(name) ?? ZERO;
+    else
+      issues.push(
+        problem('item.unknown', `${reader?.path ?? ''}.${name}`, { item: name, choices: 'a deduction item' }),
+      );
+  }
+  return taken;
+}
+function readOwnRates(reader: Reader | null, issues: Issue[]): Partial<Record<TaxCode, Rate>> {
+  const rates: Partial<Record<TaxCode, Rate>> = {};
+  for (const name of reader?.names() ?? []) {
+    const value = reader?.percent(name) ?? null;
+    if (!isTaxCode(name))
+      issues.push(
+        problem('input.not-one-of', `${reader?.path ?? ''}.${name}`, {
+          value: name,
+          choices: 'the tax codes of docs/taxes.md',
+        }),
+      );
+    else if (value && value.n * 4 > value.d)
+      issues.push(problem('employer.rate-implausible', `employer.rates.${name}`, { rate: showPercent(value) }));
+    else if (value) rates[name] = value;
+  }
+  return rates;
+}
+const inner = (reader: Reader | null, field: string): Reader | null =>
+  reader?.has(field) ? reader.object(field) : null;
 
 /** Reads one JSON value as a case. Never throws; everything that is wrong is in `issues`, all of it at once. */
 export function readCase(value: unknown): ReadCase {
@@ -226,24 +365,43 @@ export function readCase(value: unknown): ReadCase {
   const checkDate = reader.date('checkDate');
   const payFrequency = reader.oneOf('payFrequency', PAY_FREQUENCIES);
   const employee = reader.object('employee');
-  employee?.only(['federal', 'residence', 'work', 'certificates', 'exemptFrom', 'kind']);
-  const employer = reader.has('employer') ? reader.object('employer') : null;
-  employer?.only(['kind', 'unemploymentRates']);
-  const settings = reader.has('settings') ? reader.object('settings') : null;
-  settings?.only(['supplementalMethod', 'withholdingMethod', 'roundWithholdingToDollar']);
-  const toDate = reader.has('yearToDate') ? reader.object('yearToDate') : null;
-  toDate?.only(['wages', 'supplementalWages', 'taxes']);
+  employee?.only([
+    'kind',
+    'birthDate',
+    'federal',
+    'residence',
+    'work',
+    'certificates',
+    'exemptFrom',
+    'unemploymentState',
+    'garnishments',
+  ]);
+  const employer = inner(reader, 'employer');
+  employer?.only(['kind', 'employees', 'unemploymentRates', 'rates']);
+  const settings = inner(reader, 'settings');
+  settings?.only([
+    'supplementalMethod',
+    'withholdingMethod',
+    'roundWithholdingToDollar',
+    'daysInPeriod',
+    'lastRegular',
+  ]);
+  const toDate = inner(reader, 'yearToDate');
+  toDate?.only(['wages', 'supplementalWages', 'taxes', 'deductions']);
+  const month = inner(reader, 'monthToDate');
+  month?.only(['wages', 'taxes']);
 
-  const kind = employee?.oneOf('kind', ['employee', 'partner'] as const, 'employee');
-  if (kind === 'partner') issues.push(problem('worker.partner', 'employee.kind'));
-  const places = employee ? readPlaces(employee, issues) : { workState: '', residenceState: '' };
+  const worker = (employee?.oneOf('kind', Object.keys(WORKER_KINDS), 'employee') ?? 'employee') as WorkerKind;
+  if (worker === 'partner') issues.push(problem('worker.partner', 'employee.kind'));
+  const places = employee ? readPlaces(employee, issues) : { work: [], residenceState: '', residenceLocalities: [] };
   const federalReader = employee?.object('federal');
   const federal = federalReader ? readFederalCertificate(federalReader) : NO_CERTIFICATE;
-  const certificates = employee?.has('certificates') ? employee.object('certificates') : null;
+  const certificates = inner(employee, 'certificates');
   const stateCertificates: Record<string, StateCertificate> = {};
   for (const state of certificates?.names() ?? []) {
-    const inner = certificates?.object(state);
-    if (inner) stateCertificates[state] = readStateCertificate(state, inner);
+    if (!certificates?.has(state)) continue;
+    const own = certificates.object(state);
+    if (own) stateCertificates[state] = readStateCertificate(state, own);
   }
   const exemptFrom = new Set<TaxCode>();
   const exempted = employee?.raw('exemptFrom') ?? [];
@@ -251,42 +409,58 @@ export function readCase(value: unknown): ReadCase {
     if (typeof code === 'string' && isTaxCode(code)) exemptFrom.add(code);
     else issues.push(problem('input.not-one-of', 'employee.exemptFrom', { value: String(code), choices: 'tax codes' }));
   }
+  const birthDate = employee?.has('birthDate') ? employee.date('birthDate') : null;
+  if (birthDate && checkDate && birthDate > checkDate)
+    issues.push(problem('input.not-a-date', 'employee.birthDate', { value: birthDate }));
+  const garnishments = readGarnishments(employee?.list('garnishments', false) ?? []);
   const earnings = reader.list('earnings', !reader.has('grossUp')).flatMap((line) => readEarning(line, issues));
   const deductions = readDeductions(reader.list('deductions', false), issues);
-  const method =
-    settings?.oneOf('withholdingMethod', ['percentage', 'wage-bracket'] as const, 'percentage') ?? 'percentage';
-  if (method === 'wage-bracket') issues.push(problem('rule.method-unknown', 'settings.withholdingMethod', { method }));
+  const employerPaid = readEmployerPaid(reader.list('employerPaid', false), issues);
+  const daysInPeriod = settings?.has('daysInPeriod') ? settings.whole('daysInPeriod') : 1;
+  if (daysInPeriod < 1 || daysInPeriod > 366)
+    issues.push(problem('input.not-whole', 'settings.daysInPeriod', { value: String(daysInPeriod) }));
+  const last = inner(settings, 'lastRegular');
+  last?.only(['wages', 'withheld']);
 
   const grossUpReader = reader.has('grossUp') ? reader.object('grossUp') : null;
-  const grossUpItem = grossUpReader ? readItem(grossUpReader, 'earning', issues) : null;
-  const grossUp =
-    grossUpReader && grossUpItem?.list === 'earning' ? { item: grossUpItem, net: grossUpReader.amount('net') } : null;
-  const unemploymentRates = readRates(
-    employer?.has('unemploymentRates') ? employer.object('unemploymentRates') : null,
-    issues,
-  );
-  const wagesToDate = readWages(toDate?.has('wages') ? toDate.object('wages') : null, issues);
-  const supplementalToDate = toDate?.amount('supplementalWages') ?? ZERO;
-  const supplementalMethod = settings?.oneOf('supplementalMethod', ['flat', 'aggregate'] as const, 'flat') ?? 'flat';
+  const grossUpItem: EarningItem | null = grossUpReader ? readItem(grossUpReader, 'earning', issues) : null;
+  const grossUp = grossUpReader && grossUpItem ? { item: grossUpItem, net: grossUpReader.amount('net') } : null;
+  const unemploymentRates = readRates(inner(employer, 'unemploymentRates'), issues);
+  const ownRates = readOwnRates(inner(employer, 'rates'), issues);
+  const employerKind = (employer?.oneOf('kind', Object.keys(EMPLOYER_KINDS), 'business') ?? 'business') as EmployerKind;
   const expect = isObject(value['expect']) ? (value['expect'] as Record<string, string>) : {};
+  const rest = {
+    daysInPeriod,
+    worker,
+    birthDate,
+    federal,
+    ...places,
+    unemploymentState: employee?.has('unemploymentState') ? employee.text('unemploymentState') : null,
+    stateCertificates,
+    exemptFrom,
+    garnishments,
+    employerKind,
+    employees: employer?.has('employees') ? employer.whole('employees') : null,
+    unemploymentRates,
+    ownRates,
+    earnings,
+    deductions,
+    employerPaid,
+    supplementalMethod:
+      settings?.oneOf('supplementalMethod', ['flat', 'aggregate'] as const, 'flat') ?? ('flat' as const),
+    withholdingMethod:
+      settings?.oneOf('withholdingMethod', ['percentage', 'wage-bracket'] as const, 'percentage') ??
+      ('percentage' as const),
+    roundWithholdingToDollar: settings?.flag('roundWithholdingToDollar') ?? false,
+    lastRegular: last ? { wages: last.amount('wages'), withheld: last.amount('withheld') } : null,
+    wagesToDate: readWages(inner(toDate, 'wages'), issues),
+    taxesToDate: readTaxes(inner(toDate, 'taxes'), issues),
+    deductionsToDate: readDeductionsToDate(inner(toDate, 'deductions'), issues),
+    supplementalToDate: toDate?.amount('supplementalWages') ?? ZERO,
+    wagesThisMonth: month?.amount('wages') ?? ZERO,
+    taxesThisMonth: readTaxes(inner(month, 'taxes'), issues),
+  };
   const base = { id, grossUp, expect, issues };
   if (issues.length > 0 || !checkDate || !payFrequency) return { ...base, input: null };
-  return {
-    ...base,
-    input: {
-      checkDate,
-      payFrequency,
-      federal,
-      ...places,
-      stateCertificates,
-      exemptFrom,
-      unemploymentRates,
-      earnings,
-      deductions,
-      supplementalMethod,
-      roundWithholdingToDollar: settings?.flag('roundWithholdingToDollar') ?? false,
-      wagesToDate,
-      supplementalToDate,
-    },
-  };
+  return { ...base, input: { checkDate, payFrequency, ...rest } };
 }

@@ -23,6 +23,15 @@ export interface CaseAnswer {
     readonly wages: string;
     readonly amount: string;
   }[];
+  readonly deductions?: readonly { readonly item: string; readonly amount: string }[];
+  readonly garnishments?: readonly {
+    readonly kind: string;
+    readonly label: string;
+    readonly amount: string;
+    readonly fee: string;
+  }[];
+  /** Amounts that year-end reporting needs; left out when they are all zero. */
+  readonly tracked?: Readonly<Record<string, string>>;
   readonly problems: readonly CaseProblem[];
   readonly grossUp?: { readonly amount: string };
   readonly unexpected?: readonly { readonly figure: string; readonly expected: string; readonly computed: string }[];
@@ -39,9 +48,19 @@ const shown = (issue: Issue): CaseProblem => ({
 
 /** Figures of a result by the names that `expect` uses: a tax code, `gross` or `net`. */
 function figuresOf(result: PaycheckResult): Map<string, Cents> {
-  const figures = new Map<string, Cents>(result.taxes.map((tax) => [tax.code, tax.amount]));
+  const figures = new Map<string, Cents>();
+  for (const tax of result.taxes) figures.set(tax.code, ((figures.get(tax.code) ?? 0) + tax.amount) as Cents);
+  for (const line of result.deductions) figures.set(`deduction:${line.item}`, line.amount);
+  result.garnishments.forEach((line, index) => figures.set(`garnishment:${index + 1}`, line.amount));
   return figures.set('gross', result.gross).set('net', result.net);
 }
+
+/** Errors that leave every other figure of the check right: what is missing concerns the employer's own tax alone. */
+const LEAVES_THE_CHECK_WHOLE: ReadonlySet<string> = new Set([
+  'gross-up.not-reached',
+  'employer.no-unemployment-rate',
+  'employer.own-rate-missing',
+]);
 
 /** Computes one case of the case file. Errors are in `problems`; then the amounts are null and there are no taxes. */
 export function runCase(value: unknown, withWorking = false): CaseAnswer {
@@ -51,7 +70,7 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
   const grossed = read.grossUp ? grossUp(read.input, read.grossUp.item, read.grossUp.net, tape) : null;
   const result = grossed ? grossed.result : computePaycheck(read.input, tape);
   const problems = result.problems.map(shown);
-  if (result.problems.some((issue) => issue.severity === 'error' && issue.code !== 'gross-up.not-reached')) {
+  if (result.problems.some((issue) => issue.severity === 'error' && !LEAVES_THE_CHECK_WHOLE.has(issue.code))) {
     return { id: read.id, gross: null, net: null, taxes: [], problems };
   }
   const figures = figuresOf(result);
@@ -70,6 +89,26 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
       wages: toDollars(tax.wages),
       amount: toDollars(tax.amount),
     })),
+    ...(result.deductions.length > 0
+      ? { deductions: result.deductions.map((line) => ({ item: line.item, amount: toDollars(line.amount) })) }
+      : {}),
+    ...(result.garnishments.length > 0
+      ? {
+          garnishments: result.garnishments.map(({ kind, label, amount, fee }) => ({
+            kind,
+            label,
+            amount: toDollars(amount),
+            fee: toDollars(fee),
+          })),
+        }
+      : {}),
+    ...(Object.values(result.tracked).some((amount) => amount !== 0)
+      ? {
+          tracked: Object.fromEntries(
+            Object.entries(result.tracked).map(([name, amount]) => [name, toDollars(amount as Cents)]),
+          ),
+        }
+      : {}),
     problems,
     ...(grossed ? { grossUp: { amount: toDollars(grossed.amount) } } : {}),
     ...(unexpected.length > 0 ? { unexpected } : {}),

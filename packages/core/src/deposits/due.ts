@@ -1,7 +1,8 @@
 import { addBusinessDays, onOrAfter, onOrBefore } from '../calendar/business-days.js';
-import type { LocalDate } from '../calendar/local-date.js';
+import { makeDate, monthOf, yearOf, type LocalDate } from '../calendar/local-date.js';
 import { lastDayOf, quarterOf } from '../calendar/quarter.js';
-import type { TaxGroup } from '../taxes/registry.js';
+import type { TaxCode } from '../taxes/registry.js';
+import { familyOf } from './family.js';
 import { federalDepositDue, lastDayOfMonthAfter, type DepositSchedule, type Due } from './federal-schedule.js';
 
 export interface DueFacts {
@@ -12,22 +13,36 @@ export interface DueFacts {
 }
 
 /** When a liability of this tax and check date is due, and by which rule. Federal unemployment: see futaDueDates. */
-export function liabilityDue(group: Exclude<TaxGroup, 'US-FUTA'>, checkDate: LocalDate, facts: DueFacts): Due {
-  if (group === 'NY-SIT') {
-    const due = addBusinessDays(checkDate, facts.newYorkDays, 'legal');
-    return {
-      due,
-      rule: `New York Form NYS-1: ${facts.newYorkDays} business days after the payroll that brings the tax withheld to 700.00 or more.`,
-    };
+export function liabilityDue(tax: TaxCode, checkDate: LocalDate, facts: DueFacts): Due {
+  const family = familyOf(tax);
+  switch (family.calendar) {
+    case 'withholding': {
+      if (family.code === 'NY-SIT') {
+        const due = addBusinessDays(checkDate, facts.newYorkDays, 'legal');
+        return {
+          due,
+          rule: `New York Form NYS-1: ${facts.newYorkDays} business days after the payroll that brings the tax withheld to 700.00 or more.`,
+        };
+      }
+      // No state's own deposit calendar but New York's is loaded yet; the day is a common one and says so.
+      const [year, month] = [yearOf(checkDate), monthOf(checkDate)];
+      const due = onOrAfter(month === 12 ? makeDate(year + 1, 1, 15) : makeDate(year, month + 1, 15), 'legal');
+      return {
+        due,
+        rule: `${family.label}: taken as the fifteenth of the month after; the agency's own deposit calendar is not loaded. Not verified.`,
+      };
+    }
+    case 'with-quarterly-report': {
+      const due = onOrAfter(lastDayOfMonthAfter(lastDayOf(quarterOf(checkDate))), 'legal');
+      return {
+        due,
+        rule: `${family.label}: with the quarterly report, the last day of the month after the quarter.`,
+      };
+    }
+    case 'federal':
+    case 'federal-unemployment':
+      return federalDepositDue(checkDate, facts.federal, facts.isNextDay);
   }
-  if (group.endsWith('-SUI')) {
-    const due = onOrAfter(lastDayOfMonthAfter(lastDayOf(quarterOf(checkDate))), 'legal');
-    return {
-      due,
-      rule: 'Unemployment contributions: with the quarterly report, the last day of the month after the quarter.',
-    };
-  }
-  return federalDepositDue(checkDate, facts.federal, facts.isNextDay);
 }
 
 /** When Form 941 is due: the last day of the month after the quarter, moved to a business day. */

@@ -26,6 +26,20 @@ export const ISSUE_TEXTS = {
   'earning.no-amount': entry('{item} has neither hours nor an amount.', 'Give hours and a rate, or an amount.'),
   'earning.both': entry('{item} has both hours and an amount.', 'Give one of them.'),
   'deduction.over-net': entry('The deductions leave a net pay below zero ({net}).', 'Lower or postpone a deduction.'),
+  'deduction.limited': entry(
+    '{item}: {amount} of {wanted} is taken, because of the {limit} limit.',
+    'Nothing to do; the rest stays in net pay.',
+  ),
+  'deduction.needs-amount': entry('{item} needs an amount or a percentage, not both.', 'Give one of them.'),
+  'garnishment.limited': entry(
+    '{order}: {amount} of {ordered} is taken, because the law protects the rest.',
+    'Tell the creditor when asked; the order stays.',
+  ),
+  'tips.uncollected': entry(
+    'Employee tax of {amount} on tips could not be collected from this check.',
+    'Collect it from later wages of the year, or report it in box 12, codes A and B.',
+  ),
+  'worker.not-withheld-on': entry('{worker}: {what} does not apply ({source}).', 'Nothing to do.'),
   'hours.overtime-suspected': entry(
     '{hours} regular hours in a {frequency} period are more than 40 a workweek.',
     'Hours over 40 in a workweek are overtime: enter them on an overtime line.',
@@ -35,22 +49,44 @@ export const ISSUE_TEXTS = {
     'There is no {what} in force on {date}.',
     'Use a check date from {from} on, or add the rule.',
   ),
-  'rule.state-unknown': entry('The rules of {state} are not loaded.', 'Known states: {choices}.'),
+  'rule.state-unknown': entry('{state} is not a state.', 'Use the two letters of a state, such as NY.'),
   'rule.locality-unknown': entry(
-    'The rules of the locality {locality} are not loaded.',
-    'Remove the locality, or add its rules.',
+    'The rules of the locality {locality} ({state}) are not loaded.',
+    'Known there: {choices}. Add it with a rule pack or a CSV file of localities.',
   ),
-  'rule.resident-unknown': entry(
-    'How {residence} taxes a resident who works in {work} is not loaded.',
-    'A residence in the work state or in a state without income tax can be computed.',
+  'rule.county-missing': entry(
+    'The county of residence of a {state} resident is missing.',
+    'Give it as the locality of residence; the tax of the state includes it.',
   ),
-  'rule.several-work-states': entry(
-    'Pay split between work places is not loaded.',
-    'Give one work place with the share 1.',
+  'rule.shares': entry('The shares of the work places add up to {sum}.', 'Make them add up to 1.'),
+  'rule.wage-bracket-ends': entry(
+    'The wage-bracket tables end at {most} a period.',
+    'Use the percentage method for this check (Publication 15-T says so too).',
   ),
-  'rule.method-unknown': entry('The {method} method is not loaded.', 'Use the percentage method.'),
   'rule.frequency-unknown': entry('{state} publishes no method for {frequency} pay.', 'Use one of: {choices}.'),
   'certificate.missing': entry('The {state} withholding certificate is missing.', 'Enter the {form}.'),
+  'certificate.none': entry('No {form} ({state}) is on file. {says}', 'Ask the person for the {form}.'),
+  'certificate.exemption-over': entry(
+    'The exemption claimed for {year} ended on February 15.',
+    'Ask for a new Form W-4; until then single with no other entries is withheld.',
+  ),
+  'certificate.locked-in': entry(
+    'An exemption is not honoured under a lock-in letter.',
+    'Withhold by the letter until the IRS releases it.',
+  ),
+  'reciprocity.assumed': entry(
+    'No tax of {work} is withheld: {form} of a resident of {residence} is taken to be on file.',
+    'Mark the certificate as on file, or as missing.',
+  ),
+  'unemployment.state-unclear': entry(
+    'The state of unemployment coverage is not clear for work in several states.',
+    'Give employee.unemploymentState by the localization tests (localized work, base of operations, direction, residence).',
+  ),
+  'employer.own-rate-missing': entry("The client's own rate for {tax} is missing.", 'Enter the rate from the notice.'),
+  'employer.size-assumed': entry(
+    'The number of employees is not given; {tax} is computed as for a large employer.',
+    'Give employer.employees.',
+  ),
   'employer.no-unemployment-rate': entry(
     'The unemployment rate for {state} is missing.',
     "Enter the rate from the agency's notice.",

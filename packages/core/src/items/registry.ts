@@ -1,59 +1,155 @@
-import type { WageBase } from '../taxes/registry.js';
-
+/** What a tax calls wages: each family of bases has its own view of a pay item. */
+export type BaseFamily = 'income' | 'social' | 'unemployment' | 'state-income' | 'state-unemployment' | 'local';
 export type EarningKind = 'regular' | 'supplemental';
 
 interface ItemBase {
   readonly code: string;
   readonly label: string;
-  /** Wage bases this item does not enter (earnings) or is taken out of (deductions); everything else is taxed. */
-  readonly outOf: readonly WageBase[];
+  /** Families of bases this item does not enter (earnings) or is taken out of (deductions); every other one taxes it. */
+  readonly outOf: readonly BaseFamily[];
 }
 export interface EarningItem extends ItemBase {
   readonly list: 'earning';
   readonly kind: EarningKind;
   /** Multiplies the hourly rate. Decimal text. */
   readonly factor: string;
+  /** Wages that are not paid with this check: a benefit in kind, or tips the person already has. */
+  readonly isNoncash?: true;
+  /** Wages on which no income tax is withheld, though they are reported. */
+  readonly isNotWithheldOn?: true;
+  /** Tips, whose employee tax may be left uncollected when the cash does not suffice. */
+  readonly isTips?: true;
+  /** The part of the amount that counts as qualified overtime (Public Law 119-21): 1 of `of`. */
+  readonly overtimePremium?: { readonly part: number; readonly of: number };
+  /** Hours on this line are not worked (leave), so programs by hours do not count them. */
+  readonly isLeave?: true;
+  readonly box12?: string;
 }
 export interface DeductionItem extends ItemBase {
   readonly list: 'deduction';
   /** Form W-2 box 12 code, when the item is reported there. */
   readonly box12?: string;
+  /** Items that share a yearly limit of law. */
+  readonly limit?: LegalLimit;
 }
-export type PayItem = EarningItem | DeductionItem;
+/** Paid by the employer on top: reported or a cost, never in the net. */
+export interface EmployerItem extends ItemBase {
+  readonly list: 'employer';
+  readonly box12?: string;
+}
+export type PayItem = EarningItem | DeductionItem | EmployerItem;
+export type LegalLimit = '402g' | '457b' | 'simple' | 'hsa' | 'fsa' | 'dependent-care' | 'transit';
 
-const earning = (code: string, label: string, kind: EarningKind = 'regular', factor = '1'): EarningItem => ({
+const earning = (code: string, label: string, more: Partial<EarningItem> = {}): EarningItem => ({
   list: 'earning',
   code,
   label,
-  kind,
-  factor,
+  kind: 'regular',
+  factor: '1',
   outOf: [],
+  ...more,
+});
+const supplemental = (code: string, label: string): EarningItem => earning(code, label, { kind: 'supplemental' });
+const deduction = (
+  code: string,
+  label: string,
+  outOf: readonly BaseFamily[] = [],
+  more: Partial<DeductionItem> = {},
+): DeductionItem => ({
+  list: 'deduction',
+  code,
+  label,
+  outOf,
+  ...more,
+});
+const employer = (code: string, label: string, box12?: string): EmployerItem => ({
+  list: 'employer',
+  code,
+  label,
+  outOf: ['income', 'social', 'unemployment', 'state-income', 'state-unemployment', 'local'],
+  ...(box12 === undefined ? {} : { box12 }),
 });
 
-const INCOME_TAXES = ['US-FIT', 'NY-SIT'] as const;
-const EVERY_BASE = ['US-FIT', 'US-OASDI', 'US-HI', 'US-FUTA', 'NY-SIT', 'NY-SUI', 'TX-SUI', 'FL-SUI'] as const;
+/** Elective deferrals: wages for OASDI, HI, unemployment and most cities, not for income tax (Publication 15-B). */
+const DEFERRAL: readonly BaseFamily[] = ['income', 'state-income'];
+/** Cafeteria plans and qualified transport: out of every base, unless a state says otherwise (Publication 15-B). */
+const EVERYTHING: readonly BaseFamily[] = [
+  'income',
+  'social',
+  'unemployment',
+  'state-income',
+  'state-unemployment',
+  'local',
+];
 
 export const PAY_ITEMS: readonly PayItem[] = [
   earning('regular', 'Regular'),
-  earning('overtime', 'Overtime', 'regular', '1.5'),
-  earning('double-time', 'Double time', 'regular', '2'),
-  earning('holiday', 'Holiday'),
-  earning('sick', 'Sick'),
-  earning('vacation', 'Vacation'),
+  earning('overtime', 'Overtime', { factor: '1.5', overtimePremium: { part: 1, of: 3 } }),
+  earning('double-time', 'Double time', { factor: '2', overtimePremium: { part: 1, of: 4 } }),
+  earning('overtime-premium', 'Overtime premium', { factor: '0.5', overtimePremium: { part: 1, of: 1 } }),
+  earning('shift', 'Shift differential'),
+  earning('holiday', 'Holiday', { isLeave: true }),
+  earning('sick', 'Sick', { isLeave: true }),
+  earning('vacation', 'Vacation', { isLeave: true }),
+  earning('bereavement', 'Bereavement', { isLeave: true }),
+  earning('jury', 'Jury duty', { isLeave: true }),
   earning('salary', 'Salary'),
-  earning('bonus', 'Bonus', 'supplemental'),
-  earning('commission', 'Commission', 'supplemental'),
-  earning('severance', 'Severance', 'supplemental'),
-  // Elective deferrals: wages for OASDI, HI, federal and state unemployment, not for income tax (Publication 15-B).
-  { list: 'deduction', code: '401k', label: '401(k) deferral', outOf: INCOME_TAXES, box12: 'D' },
-  { list: 'deduction', code: 'roth-401k', label: 'Roth 401(k)', outOf: [], box12: 'AA' },
-  // Cafeteria plan: out of every base (Publication 15-B, section 1). The view of New York unemployment is recalled only.
-  { list: 'deduction', code: 'section-125-health', label: 'Health, section 125', outOf: EVERY_BASE },
-  { list: 'deduction', code: 'union-dues', label: 'Union dues', outOf: [] },
-  { list: 'deduction', code: 'after-tax', label: 'After-tax deduction', outOf: [] },
+  earning('piece-work', 'Piece work'),
+  earning('tips-paid', 'Tips paid with the check', { isTips: true }),
+  earning('tips-reported', 'Tips reported', { isTips: true, isNoncash: true }),
+  supplemental('bonus', 'Bonus'),
+  supplemental('commission', 'Commission'),
+  supplemental('severance', 'Severance'),
+  supplemental('back-pay', 'Back pay'),
+  supplemental('award', 'Award'),
+  supplemental('stock-option', 'Stock option'),
+  supplemental('vacation-payout', 'Vacation paid out'),
+  supplemental('moving', 'Moving expenses'),
+  supplemental('nonaccountable-reimbursement', 'Reimbursement, nonaccountable'),
+  earning('reimbursement', 'Reimbursement, accountable', { outOf: EVERYTHING }),
+  // IRC § 79 and § 3121(a)(2)(C): wages for OASDI and HI, reported as income, no withholding and no unemployment tax.
+  earning('group-term-life', 'Group-term life over 50,000', {
+    isNoncash: true,
+    isNotWithheldOn: true,
+    outOf: ['unemployment', 'state-unemployment'],
+    box12: 'C',
+  }),
+  // IRS Notice 2008-1: wages for income tax only, when paid under a plan.
+  earning('shareholder-health', '2% shareholder health premium', {
+    isNoncash: true,
+    outOf: ['social', 'unemployment', 'state-unemployment', 'local'],
+  }),
+  earning('fringe-benefit', 'Taxable fringe benefit', { isNoncash: true }),
+  earning('third-party-sick-pay', 'Third-party sick pay', { isNoncash: true, isNotWithheldOn: true }),
+  earning('workers-compensation-pay', "Workers' compensation benefit", { outOf: EVERYTHING }),
+  deduction('401k', '401(k) deferral', DEFERRAL, { box12: 'D', limit: '402g' }),
+  deduction('catch-up-401k', '401(k) catch-up', DEFERRAL, { box12: 'D', limit: '402g' }),
+  deduction('roth-401k', 'Roth 401(k)', [], { box12: 'AA', limit: '402g' }),
+  deduction('403b', '403(b) deferral', DEFERRAL, { box12: 'E', limit: '402g' }),
+  deduction('roth-403b', 'Roth 403(b)', [], { box12: 'BB', limit: '402g' }),
+  deduction('457b', '457(b) deferral', DEFERRAL, { box12: 'G', limit: '457b' }),
+  deduction('roth-457b', 'Roth 457(b)', [], { box12: 'EE', limit: '457b' }),
+  deduction('simple-ira', 'SIMPLE IRA deferral', DEFERRAL, { box12: 'S', limit: 'simple' }),
+  deduction('section-125-health', 'Health, section 125', EVERYTHING),
+  deduction('section-125-other', 'Other benefit, section 125', EVERYTHING),
+  deduction('fsa', 'Flexible spending, section 125', EVERYTHING, { limit: 'fsa' }),
+  deduction('dependent-care', 'Dependent care, section 125', EVERYTHING, { limit: 'dependent-care' }),
+  deduction('section-125-hsa', 'Health savings account, section 125', EVERYTHING, { box12: 'W', limit: 'hsa' }),
+  deduction('hsa', 'Health savings account, section 125', EVERYTHING, { box12: 'W', limit: 'hsa' }),
+  deduction('transit', 'Transit and parking, section 132(f)', EVERYTHING, { limit: 'transit' }),
+  deduction('union-dues', 'Union dues'),
+  deduction('after-tax', 'After-tax deduction'),
+  deduction('charity', 'Charity'),
+  deduction('loan', 'Loan repayment'),
+  deduction('advance', 'Advance repaid'),
+  deduction('savings', 'Savings'),
+  employer('match-401k', '401(k) match'),
+  employer('employer-health', 'Health coverage, employer share', 'DD'),
+  employer('employer-hsa', 'Health savings account, employer', 'W'),
 ];
 
 const BY_CODE = new Map(PAY_ITEMS.map((item) => [item.code, item]));
 export const findItem = (code: string): PayItem | null => BY_CODE.get(code) ?? null;
 export const EARNING_ITEMS = PAY_ITEMS.filter((item): item is EarningItem => item.list === 'earning');
 export const DEDUCTION_ITEMS = PAY_ITEMS.filter((item): item is DeductionItem => item.list === 'deduction');
+export const EMPLOYER_ITEMS = PAY_ITEMS.filter((item): item is EmployerItem => item.list === 'employer');

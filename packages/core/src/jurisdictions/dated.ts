@@ -1,11 +1,11 @@
-import { contains, type LocalDate, type Span } from '../calendar/local-date.js';
-import type { SourceId } from './sources/register.js';
+import { contains, date, type LocalDate, type Span } from '../calendar/local-date.js';
+import type { Source, SourceId } from './sources/register.js';
 
 /** `verified`: compared with the print. `recalled`: written from memory and not yet compared. */
 export type Standing = 'verified' | 'recalled';
 
 export interface Provenance {
-  readonly source: SourceId;
+  readonly source: SourceId | Source;
   /** Table, line or page in the source. */
   readonly place: string;
   readonly standing: Standing;
@@ -17,6 +17,19 @@ export interface Provenance {
 export interface Dated<T> extends Span, Provenance {
   readonly value: T;
 }
+
+/** The calendar years `first` to `last`, both whole. */
+export const years = (first: number, last: number): Span => ({
+  from: date(`${first}-01-01`),
+  until: date(`${last + 1}-01-01`),
+});
+export const year = (value: number): Span => years(value, value);
+/** From one day until the day before another. */
+export const between = (from: string, until: string): Span => ({ from: date(from), until: date(until) });
+/** Where a value comes from, when it was written from memory. */
+export const recalled = (source: SourceId | Source, place: string, doubt?: string): Provenance =>
+  doubt === undefined ? { source, place, standing: 'recalled' } : { source, place, standing: 'recalled', doubt };
+export const dated = <T>(span: Span, provenance: Provenance, value: T): Dated<T> => ({ ...span, ...provenance, value });
 
 /** The row in force on `day`, or null: the caller must turn null into an issue, never into a zero. */
 export function inForce<T>(rows: readonly Dated<T>[], day: LocalDate): Dated<T> | null {

@@ -8,7 +8,7 @@ import { bracketFor, bracketTax } from '../taxes/bracket-tax.js';
 import { TAXES } from '../taxes/registry.js';
 import type { Bracket } from './brackets.js';
 import { inForce, spanFaults, type Dated } from './dated.js';
-import { SOURCES } from './sources/register.js';
+import { sourceOf } from './sources/register.js';
 import { STATES } from './states.js';
 import { ADDITIONAL_HI, FUTA, HI_RATE, OASDI_BASE, OASDI_RATE, SUPPLEMENTAL, WITHHOLDING } from './us/parameters.js';
 
@@ -22,12 +22,18 @@ const PARAMETERS: readonly (readonly [name: string, rows: readonly Dated<unknown
   ['supplemental', SUPPLEMENTAL],
   ...Object.values(STATES).flatMap((state) => [
     [`${state.name} unemployment base`, state.unemployment.base] as const,
-    ...(state.incomeTax.kind === 'annual-table'
+    ...(state.incomeTax.kind === 'worksheet'
       ? [
-          [`${state.name} tables`, state.incomeTax.tables] as const,
-          [`${state.name} supplemental`, state.incomeTax.supplementalRate] as const,
+          [`${state.name} tables`, state.incomeTax.worksheets] as const,
+          [`${state.name} supplemental`, state.incomeTax.supplemental] as const,
         ]
       : []),
+    ...(state.programs ?? []).map((program) => [`${state.code}-${program.code}`, program.terms] as const),
+    ...(state.local?.places ?? []).flatMap((place) =>
+      place.taxes.map(
+        (tax) => [`${state.code}-${place.code}-${tax.code}`, tax.terms.rows as readonly Dated<unknown>[]] as const,
+      ),
+    ),
   ]),
 ];
 
@@ -37,7 +43,7 @@ describe('every parameter', () => {
     for (const day of ['2025-01-01', '2025-12-31', '2026-01-01', '2026-12-31'])
       expect(inForce(rows, date(day))).not.toBeNull();
     for (const row of rows) {
-      expect(SOURCES[row.source]).toBeDefined();
+      expect(sourceOf(row.source).edition).not.toBe('');
       expect(row.place).not.toBe('');
     }
   });
@@ -71,7 +77,7 @@ describe('every percentage table', () => {
     });
   });
   it('a threshold itself is still in the row below it, with the same tax either way', () => {
-    const table = WITHHOLDING[1].value.standard.single;
+    const table = WITHHOLDING[2].value.standard.single;
     const at = exact(dollars('19900'));
     expect(bracketFor(table, at).over).toBe(dollars('19900'));
     expect(round(bracketTax(bracketFor(table, at), at), 'half-up')).toBe(dollars('1240'));
@@ -82,11 +88,13 @@ describe('thresholds against the revenue procedures', () => {
   // Rev. Proc. 2024-40 and 2025-32: brackets and standard deductions, typed again here from the procedures' numbers
   // (recalled). Threshold = bracket + standard deduction − line 1g of Worksheet 1A.
   it.each([
-    [0, 'single', 15000, 8600, [0, 11925, 48475, 103350, 197300, 250525, 626350]],
-    [0, 'married-jointly', 30000, 12900, [0, 23850, 96950, 206700, 394600, 501050, 751600]],
-    [1, 'single', 16100, 8600, [0, 12400, 50400, 105700, 201775, 256225, 640600]],
-    [1, 'married-jointly', 32200, 12900, [0, 24800, 100800, 211400, 403550, 512450, 768700]],
-    [1, 'head-of-household', 24150, 8600, [0, 17700, 67450, 105700, 201750, 256200, 640600]],
+    [0, 'single', 14600, 8600, [0, 11600, 47150, 100525, 191950, 243725, 609350]],
+    [0, 'married-jointly', 29200, 12900, [0, 23200, 94300, 201050, 383900, 487450, 731200]],
+    [1, 'single', 15000, 8600, [0, 11925, 48475, 103350, 197300, 250525, 626350]],
+    [1, 'married-jointly', 30000, 12900, [0, 23850, 96950, 206700, 394600, 501050, 751600]],
+    [2, 'single', 16100, 8600, [0, 12400, 50400, 105700, 201775, 256225, 640600]],
+    [2, 'married-jointly', 32200, 12900, [0, 24800, 100800, 211400, 403550, 512450, 768700]],
+    [2, 'head-of-household', 24150, 8600, [0, 17700, 67450, 105700, 201750, 256200, 640600]],
   ] as const)('year %s, %s', (year, status, standard, lineOneG, brackets) => {
     const table = WITHHOLDING[year].value.standard[status];
     expect(table.slice(1).map((row) => row.over / 100)).toEqual(

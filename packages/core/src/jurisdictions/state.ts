@@ -1,46 +1,138 @@
 import type { PayFrequency } from '../calendar/pay-frequency.js';
 import type { Cents } from '../money/cents.js';
-import type { Rounding } from '../money/exact.js';
 import type { Rate } from '../money/rate.js';
-import type { Bracket } from './brackets.js';
 import type { Dated, Provenance } from './dated.js';
+import type { LocalRules } from './locality.js';
+import type { Program } from './program.js';
+import type { RateTier, Worksheet } from './worksheet.js';
 
-export const STATE_CODES = ['NY', 'TX', 'FL'] as const;
+export const STATE_CODES = [
+  'AL',
+  'AK',
+  'AZ',
+  'AR',
+  'CA',
+  'CO',
+  'CT',
+  'DE',
+  'DC',
+  'FL',
+  'GA',
+  'HI',
+  'ID',
+  'IL',
+  'IN',
+  'IA',
+  'KS',
+  'KY',
+  'LA',
+  'ME',
+  'MD',
+  'MA',
+  'MI',
+  'MN',
+  'MS',
+  'MO',
+  'MT',
+  'NE',
+  'NV',
+  'NH',
+  'NJ',
+  'NM',
+  'NY',
+  'NC',
+  'ND',
+  'OH',
+  'OK',
+  'OR',
+  'PA',
+  'RI',
+  'SC',
+  'SD',
+  'TN',
+  'TX',
+  'UT',
+  'VT',
+  'VA',
+  'WA',
+  'WV',
+  'WI',
+  'WY',
+] as const;
 export type StateCode = (typeof STATE_CODES)[number];
 
 /** A field of a state's withholding certificate, for forms, the case file and its checks. */
 export interface CertificateField {
   readonly name: string;
   readonly label: string;
-  readonly kind: 'choice' | 'whole' | 'amount' | 'flag';
+  readonly kind: 'choice' | 'whole' | 'amount' | 'percent' | 'flag';
   readonly choices?: readonly string[];
+  /** Taken when the field is left out; without it a choice must be made. */
+  readonly otherwise?: string;
   readonly help: string;
 }
 
-/** Annualised percentage table with a deduction by status and an amount per allowance. */
-export interface AnnualTable {
-  readonly deduction: Readonly<Record<string, Cents>>;
-  readonly allowance: Cents;
-  readonly tables: Readonly<Record<string, readonly Bracket[]>>;
-  /** Which table a filing status on the certificate uses. */
-  readonly statusTable: Readonly<Record<string, string>>;
-  readonly rounding: Rounding;
+/** A certificate by its own field names. */
+export type StateCertificate = Readonly<Record<string, string | number | boolean>>;
+
+export interface CertificateForm {
+  readonly form: string;
+  readonly fields: readonly CertificateField[];
+  /** What the employer must do when there is no certificate. */
+  readonly without: { readonly certificate: StateCertificate; readonly says: string };
 }
 
-export type IncomeTaxRule =
-  | ({ readonly kind: 'none' } & Provenance)
-  | {
-      readonly kind: 'annual-table';
-      readonly certificate: { readonly form: string; readonly fields: readonly CertificateField[] };
-      readonly tables: readonly Dated<AnnualTable>[];
-      readonly supplementalRate: readonly Dated<Rate>[];
-      readonly frequencies: readonly PayFrequency[];
-    };
+/** How a state wants supplemental wages withheld on, when they are not taken together with regular wages. */
+export type Supplemental =
+  | { readonly is: 'flat'; readonly rate: Rate; readonly items?: Readonly<Record<string, Rate>> }
+  /** The rate depends on the annualised regular wages. */
+  | { readonly is: 'tiers'; readonly rates: readonly RateTier[] }
+  | { readonly is: 'share-of-federal'; readonly rate: Rate }
+  /** The state publishes no flat rate: always together with regular wages. */
+  | { readonly is: 'together' };
 
-/** One state: its income tax and its unemployment insurance. Adding a state is adding a folder. */
+export interface WithheldIncomeTax {
+  readonly kind: 'worksheet';
+  readonly certificate: CertificateForm;
+  readonly worksheets: readonly Dated<Worksheet>[];
+  readonly supplemental: readonly Dated<Supplemental>[];
+  /** Pay frequencies the publication has a method for; all of them when not given. */
+  readonly frequencies?: readonly PayFrequency[];
+}
+export type IncomeTaxRule = ({ readonly kind: 'none' } & Provenance) | WithheldIncomeTax;
+
+export interface Agency {
+  readonly code: string;
+  readonly name: string;
+  readonly short: string;
+}
+
+/** Where a state's view of a pay item differs from the federal one, for income tax (`SIT`) or unemployment (`SUI`). */
+export interface ItemView {
+  readonly base: 'SIT' | 'SUI';
+  readonly taxes?: readonly string[];
+  readonly excludes?: readonly string[];
+  readonly provenance: Provenance;
+}
+
+/** One state: its income tax, unemployment insurance, other programs and localities. Adding a state is adding a folder. */
 export interface StateRules {
   readonly code: StateCode;
   readonly name: string;
+  readonly agencies: { readonly income?: Agency; readonly unemployment: Agency; readonly others?: readonly Agency[] };
   readonly incomeTax: IncomeTaxRule;
-  readonly unemployment: { readonly base: readonly Dated<Cents>[]; readonly highestPlausibleRate: Rate };
+  readonly views?: readonly ItemView[];
+  readonly unemployment: {
+    readonly label?: string;
+    readonly base: readonly Dated<Cents>[];
+    readonly highestPlausibleRate: Rate;
+  };
+  readonly programs?: readonly Program[];
+  /** States whose residents this state does not withhold on, and the form that says so. */
+  readonly reciprocity?: { readonly with: readonly StateCode[] | 'all'; readonly form: string } & Provenance;
+  /** Work at home for the worker's own convenience counts as work at the assigned office here. */
+  readonly convenienceRule?: Provenance;
+  /** Residents who work in another state that withholds: what is still withheld here. */
+  readonly residents?: 'excess' | 'none';
+  readonly local?: LocalRules;
 }

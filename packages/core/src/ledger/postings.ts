@@ -1,11 +1,7 @@
 import type { LocalDate } from '../calendar/local-date.js';
-import { findState } from '../jurisdictions/states.js';
-import { HI_RATE, OASDI_RATE, FUTA } from '../jurisdictions/us/parameters.js';
-import { inForce } from '../jurisdictions/dated.js';
 import { allocate } from '../money/allocate.js';
 import { ZERO, sum, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
-import type { Rate } from '../money/rate.js';
 import type { PaycheckResult } from '../paycheck/result.js';
 import { taxOf, type AgencyCode, type TaxCode } from '../taxes/registry.js';
 
@@ -51,27 +47,12 @@ export interface EmployerTaxTotal {
   readonly shares: readonly Cents[];
 }
 
-function employerRate(tax: TaxCode, checkDate: LocalDate, unemploymentRates: Readonly<Record<string, Rate>>): Rate {
-  const row =
-    tax === 'US-OASDI-ER' ? inForce(OASDI_RATE, checkDate) : tax === 'US-HI-ER' ? inForce(HI_RATE, checkDate) : null;
-  if (row) return row.value;
-  const futa = tax === 'US-FUTA' ? inForce(FUTA, checkDate) : null;
-  if (futa) return futa.value.rate;
-  const state = findState(tax.slice(0, 2));
-  const own = state ? unemploymentRates[state.code] : undefined;
-  if (!own) throw new RangeError(`no rate for ${tax}`);
-  return own;
-}
-
 /**
  * Employer taxes of a payroll: rate × total taxable wages, rounded once for the payroll, half a cent up. The employee's
- * tax is rounded per person; the cents between the two are the fractions of cents of Form 941 line 7.
+ * tax is rounded per person; the cents between the two are the fractions of cents of Form 941 line 7. A tax that is not
+ * one rate on all (by hours, graduated, a fee) is the sum of the checks.
  */
-export function employerTaxes(
-  checks: readonly PostedPaycheck[],
-  checkDate: LocalDate,
-  unemploymentRates: Readonly<Record<string, Rate>>,
-): EmployerTaxTotal[] {
+export function employerTaxes(checks: readonly PostedPaycheck[]): EmployerTaxTotal[] {
   const codes = [
     ...new Set(
       checks.flatMap((check) =>
@@ -83,13 +64,18 @@ export function employerTaxes(
     const lines = checks.map((check) => check.result.taxes.find((line) => line.code === tax));
     const wagesByCheck = lines.map((line) => line?.wages ?? ZERO);
     const wages = sum(wagesByCheck);
-    const amount = round(times(wages, employerRate(tax, checkDate, unemploymentRates)), 'half-up');
+    const rates = lines.flatMap((line) => (line ? [line.rate] : []));
+    const rate = rates[0];
+    const isOneRate =
+      rate !== undefined && rates.every((other) => other !== undefined && other.n * rate.d === rate.n * other.d);
+    const amounts = lines.map((line) => line?.amount ?? ZERO);
+    const amount = isOneRate ? round(times(wages, rate), 'half-up') : sum(amounts);
     return {
       tax,
       subject: sum(lines.map((line) => line?.subject ?? ZERO)),
       wages,
       amount,
-      shares: allocate(amount, wagesByCheck),
+      shares: isOneRate ? allocate(amount, wagesByCheck) : amounts,
     };
   });
 }
@@ -136,6 +122,8 @@ export function payrollJournal(
   const taxes = new Map<TaxCode, number>();
   for (const { result } of checks) {
     for (const line of result.deductions) deductions.set(line.label, (deductions.get(line.label) ?? 0) + line.amount);
+    for (const line of result.garnishments)
+      deductions.set(line.label, (deductions.get(line.label) ?? 0) + line.amount + line.fee);
     for (const line of result.taxes)
       if (line.payer === 'employee') taxes.set(line.code, (taxes.get(line.code) ?? 0) + line.amount);
   }

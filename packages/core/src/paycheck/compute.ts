@@ -1,283 +1,351 @@
-import { problem, warning, type Issue } from '../issues/issue.js';
 import { inForce, type Dated } from '../jurisdictions/dated.js';
-import type { StateRules } from '../jurisdictions/state.js';
-import { findState } from '../jurisdictions/states.js';
-import { ADDITIONAL_HI, FUTA, HI_RATE, OASDI_BASE, OASDI_RATE } from '../jurisdictions/us/parameters.js';
-import { ZERO, showDollars, subtract, sum, toDollars, type Cents } from '../money/cents.js';
+import { problem, warning, type Issue } from '../issues/issue.js';
+import {
+  ADDITIONAL_HI,
+  ELECTION_MARK,
+  FARM_MARK,
+  FUTA,
+  HI_RATE,
+  HOUSEHOLD_MARK,
+  OASDI_BASE,
+  OASDI_RATE,
+} from '../jurisdictions/us/parameters.js';
+import {
+  ZERO,
+  add,
+  cents,
+  notBelowZero,
+  showDollars,
+  smaller,
+  subtract,
+  sum,
+  toDollars,
+  type Cents,
+} from '../money/cents.js';
+import { dividedBy, round, times } from '../money/exact.js';
+import type { Rate } from '../money/rate.js';
 import { cappedTax, overMark, underBase } from '../taxes/capped-tax.js';
 import { federalIncomeTax } from '../taxes/federal-income-tax.js';
+import { localTaxes } from '../taxes/local-tax.js';
 import { taxOf, type TaxCode, type WageBase } from '../taxes/registry.js';
-import { annualTableTax } from '../taxes/state-income-tax.js';
 import type { Tape } from '../working/tape.js';
+import { Check } from './check.js';
+import { deductionLines } from './deductions.js';
 import { earningAmount } from './earnings.js';
+import { garnishments, type GarnishmentLine } from './garnishment.js';
 import type { PaycheckInput } from './input.js';
-import type { DeductionLine, EarningLine, PaycheckResult, TaxLine } from './result.js';
+import { EMPLOYER_KINDS, workerIsWithout } from './kinds.js';
+import { programTaxes } from './programs.js';
+import type { DeductionLine, PaycheckResult, Tracked } from './result.js';
+import { stateIncomeTaxes, unemploymentState } from './state-taxes.js';
+import { Wages } from './wages.js';
 
-/** Wages of one base in this check, split as withholding needs them. Deductions lower the regular part first. */
-interface BaseWages {
-  readonly regular: Cents;
-  readonly supplemental: Cents;
-  readonly total: Cents;
+function federalIncome(check: Check): void {
+  const { input } = check;
+  const wages = check.wages.of('income');
+  if (check.isExempt('US-FIT') || workerIsWithout(input.worker, 'income')) {
+    // Wages without withholding are still reported in box 1.
+    if (workerIsWithout(input.worker, 'income')) check.push('US-FIT', wages.total, wages.total, ZERO);
+    return;
+  }
+  const result = federalIncomeTax(
+    {
+      checkDate: input.checkDate,
+      payFrequency: input.payFrequency,
+      daysInPeriod: input.daysInPeriod,
+      certificate: input.federal,
+      regularWages: wages.regular,
+      supplementalWages: wages.supplemental,
+      supplementalMethod: input.supplementalMethod,
+      supplementalToDate: input.supplementalToDate,
+      method: input.withholdingMethod,
+      toDollar: input.roundWithholdingToDollar,
+      lastRegular: input.lastRegular,
+    },
+    check.tape,
+  );
+  check.issues.push(...result.problems);
+  check.federalOnRegular = result.onRegular;
+  check.federalOnSupplemental = result.onSupplemental;
+  check.push('US-FIT', wages.total, wages.total, result.tax);
 }
 
-class Computation {
-  readonly problems: Issue[] = [];
-  readonly taxes: TaxLine[] = [];
-  readonly earnings: EarningLine[];
-  readonly deductions: DeductionLine[];
-
-  constructor(
-    readonly input: PaycheckInput,
-    readonly tape: Tape | undefined,
-  ) {
-    this.earnings = input.earnings.map((earning) => ({
-      item: earning.item.code,
-      label: earning.item.label,
-      amount: earningAmount(earning),
-    }));
-    this.deductions = input.deductions.map((deduction) => ({
-      item: deduction.item.code,
-      label: deduction.item.label,
-      amount: deduction.amount,
-    }));
+/** rate × wages under a base (or over a mark) for one or both payers. */
+function capped(
+  check: Check,
+  codes: readonly TaxCode[],
+  given: {
+    base: WageBase;
+    subject: Cents;
+    taxed: Cents;
+    rate: Rate;
+    rateRow: Dated<unknown> | null;
+    limit?: { label: string; amount: Cents; row: Dated<unknown> };
+  },
+): void {
+  for (const code of codes) {
+    const amount = cappedTax(
+      {
+        figure: code,
+        label: taxOf(code).label,
+        subject: given.subject,
+        taxed: given.taxed,
+        toDate: check.toDate(given.base),
+        rate: given.rate,
+        rateRow: given.rateRow,
+        ...(given.limit ? { limit: given.limit } : {}),
+      },
+      check.tape,
+    );
+    check.push(code, given.subject, given.taxed, amount, given.rate);
   }
+}
 
-  wagesOf(base: WageBase): BaseWages {
-    let regular = 0;
-    let supplemental = 0;
-    this.input.earnings.forEach((earning, index) => {
-      const line = this.earnings[index];
-      if (!line || earning.item.outOf.includes(base)) return;
-      if (earning.item.kind === 'supplemental') supplemental += line.amount;
-      else regular += line.amount;
+/**
+ * Wages of a worker whose OASDI and HI begin only when the year's wages reach a mark: nothing below it, and all of them,
+ * earlier checks included, on the check that reaches it.
+ */
+function overCoverageMark(check: Check, subject: Cents, toDate: Cents): Cents {
+  const { input } = check;
+  const rows =
+    input.worker === 'election-worker'
+      ? ELECTION_MARK
+      : input.employerKind === 'household'
+        ? HOUSEHOLD_MARK
+        : input.employerKind === 'agricultural'
+          ? FARM_MARK
+          : null;
+  const mark = rows ? inForce(rows, input.checkDate) : null;
+  if (!mark) return subject;
+  const after = add(toDate, subject);
+  if (after < mark.value) return ZERO;
+  return toDate < mark.value ? after : subject;
+}
+
+function socialInsurance(check: Check): void {
+  const { input } = check;
+  const without = workerIsWithout(input.worker, 'social');
+  const base = check.rule(OASDI_BASE, 'OASDI wage base');
+  const oasdi = check.rule(OASDI_RATE, 'OASDI rate');
+  const hi = check.rule(HI_RATE, 'HI rate');
+  const additional = check.rule(ADDITIONAL_HI, 'additional Medicare rate');
+  if (without || !base || !oasdi || !hi || !additional) return;
+  const subject = check.wages.of('social').total;
+  if (!check.isExempt('US-OASDI-EE', 'US-OASDI-ER')) {
+    const toDate = check.toDate('US-OASDI');
+    const covered = overCoverageMark(check, subject, toDate);
+    const taxed = covered > subject ? smaller(covered, base.value) : underBase(covered, toDate, base.value);
+    capped(check, ['US-OASDI-EE', 'US-OASDI-ER'], {
+      base: 'US-OASDI',
+      subject,
+      taxed,
+      rate: oasdi.value,
+      rateRow: oasdi,
+      limit: { label: 'Wage base', amount: base.value, row: base },
     });
-    let out = 0;
-    for (const deduction of this.input.deductions) if (deduction.item.outOf.includes(base)) out += deduction.amount;
-    const fromRegular = Math.min(out, Math.max(regular, 0));
-    const left = Math.max(supplemental - (out - fromRegular), 0);
-    return {
-      regular: (regular - fromRegular) as Cents,
-      supplemental: left as Cents,
-      total: (regular - fromRegular + left) as Cents,
-    };
   }
-
-  toDate(base: WageBase): Cents {
-    // A base without an entry has no wages before this check: the year to date starts empty.
-    return this.input.wagesToDate[base] ?? ZERO;
+  if (!check.isExempt('US-HI-EE', 'US-HI-ER')) {
+    const toDate = check.toDate('US-HI');
+    const covered = overCoverageMark(check, subject, toDate);
+    capped(check, ['US-HI-EE', 'US-HI-ER'], { base: 'US-HI', subject, taxed: covered, rate: hi.value, rateRow: hi });
+    const taxed = overMark(covered, toDate, additional.value.over);
+    capped(check, ['US-HI-ADD'], {
+      base: 'US-HI',
+      subject,
+      taxed,
+      rate: additional.value.rate,
+      rateRow: additional,
+      limit: { label: 'Withhold on wages over', amount: additional.value.over, row: additional },
+    });
   }
+  check.socialInsurance = sum(
+    check.taxes
+      .filter((line) => line.code === 'US-OASDI-EE' || line.code === 'US-HI-EE' || line.code === 'US-HI-ADD')
+      .map((line) => line.amount),
+  );
+}
 
-  push(code: TaxCode, subject: Cents, wages: Cents, amount: Cents): void {
-    this.taxes.push({ code, payer: taxOf(code).payer, subject, wages, amount });
-  }
+function federalUnemployment(check: Check): void {
+  const { input } = check;
+  if (
+    check.isExempt('US-FUTA') ||
+    workerIsWithout(input.worker, 'unemployment') ||
+    !EMPLOYER_KINDS[input.employerKind].owesFederalUnemployment
+  )
+    return;
+  const row = check.rule(FUTA, 'federal unemployment rate');
+  if (!row) return;
+  const subject = check.wages.of('unemployment').total;
+  const taxed = underBase(subject, check.toDate('US-FUTA'), row.value.base);
+  capped(check, ['US-FUTA'], {
+    base: 'US-FUTA',
+    subject,
+    taxed,
+    rate: row.value.rate,
+    rateRow: row,
+    limit: { label: 'Wage base', amount: row.value.base, row },
+  });
+}
 
-  rule<T>(rows: readonly Dated<T>[], what: string): Dated<T> | null {
-    const row = inForce(rows, this.input.checkDate);
-    if (!row)
-      this.problems.push(
-        problem('rule.none-in-force', 'checkDate', {
-          what,
-          date: this.input.checkDate,
-          from: rows[0]?.from ?? 'never',
-        }),
-      );
-    return row;
-  }
-
-  isExempt(...codes: TaxCode[]): boolean {
-    return codes.some((code) => this.input.exemptFrom.has(code));
-  }
-
-  federalIncomeTax(): void {
-    if (this.isExempt('US-FIT')) return;
-    const wages = this.wagesOf('US-FIT');
-    const { input } = this;
-    const { tax, problems } = federalIncomeTax(
-      {
-        checkDate: input.checkDate,
-        payFrequency: input.payFrequency,
-        certificate: input.federal,
-        regularWages: wages.regular,
-        supplementalWages: wages.supplemental,
-        supplementalMethod: input.supplementalMethod,
-        supplementalToDate: input.supplementalToDate,
-        toDollar: input.roundWithholdingToDollar,
-      },
-      this.tape,
-    );
-    this.problems.push(...problems);
-    this.push('US-FIT', wages.total, wages.total, tax);
-  }
-
-  oasdi(): void {
-    if (this.isExempt('US-OASDI-EE', 'US-OASDI-ER')) return;
-    const base = this.rule(OASDI_BASE, 'OASDI wage base');
-    const rateRow = this.rule(OASDI_RATE, 'OASDI rate');
-    if (!base || !rateRow) return;
-    const subject = this.wagesOf('US-OASDI').total;
-    const toDate = this.toDate('US-OASDI');
-    const taxed = underBase(subject, toDate, base.value);
-    for (const code of ['US-OASDI-EE', 'US-OASDI-ER'] as const) {
-      const limit = { label: 'Wage base', amount: base.value, row: base };
-      const amount = cappedTax(
-        { figure: code, label: taxOf(code).label, subject, taxed, toDate, rate: rateRow.value, rateRow, limit },
-        this.tape,
-      );
-      this.push(code, subject, taxed, amount);
-    }
-  }
-
-  medicare(): void {
-    if (this.isExempt('US-HI-EE', 'US-HI-ER')) return;
-    const rateRow = this.rule(HI_RATE, 'HI rate');
-    const additional = this.rule(ADDITIONAL_HI, 'additional Medicare rate');
-    if (!rateRow || !additional) return;
-    const subject = this.wagesOf('US-HI').total;
-    const toDate = this.toDate('US-HI');
-    for (const code of ['US-HI-EE', 'US-HI-ER'] as const) {
-      const amount = cappedTax(
-        { figure: code, label: taxOf(code).label, subject, taxed: subject, toDate, rate: rateRow.value, rateRow },
-        this.tape,
-      );
-      this.push(code, subject, subject, amount);
-    }
-    const taxed = overMark(subject, toDate, additional.value.over);
-    const limit = { label: 'Withhold on wages over', amount: additional.value.over, row: additional };
-    const amount = cappedTax(
-      {
-        figure: 'US-HI-ADD',
-        label: taxOf('US-HI-ADD').label,
+function stateUnemployment(check: Check): void {
+  const { input } = check;
+  if (workerIsWithout(input.worker, 'unemployment')) return;
+  const state = unemploymentState(check);
+  if (!state) return;
+  const code: TaxCode = `${state.code}-SUI`;
+  const base = check.rule(state.unemployment.base, `${state.name} unemployment wage base`);
+  const own = input.unemploymentRates[state.code];
+  if (!check.isExempt(code) && base) {
+    if (own === undefined)
+      check.problem('employer.no-unemployment-rate', `employer.unemploymentRates.${state.code}`, { state: state.name });
+    else {
+      const subject = check.wages.of('state-unemployment', state.code).total;
+      const taxed = underBase(subject, check.toDate(code), base.value);
+      capped(check, [code], {
+        base: code,
         subject,
         taxed,
-        toDate,
-        rate: additional.value.rate,
-        rateRow: additional,
-        limit,
-      },
-      this.tape,
-    );
-    this.push('US-HI-ADD', subject, taxed, amount);
+        rate: own,
+        rateRow: null,
+        limit: { label: 'Wage base', amount: base.value, row: base },
+      });
+    }
   }
+  programTaxes(check, state);
+}
 
-  federalUnemployment(): void {
-    if (this.isExempt('US-FUTA')) return;
-    const row = this.rule(FUTA, 'federal unemployment rate');
-    if (!row) return;
-    const subject = this.wagesOf('US-FUTA').total;
-    const toDate = this.toDate('US-FUTA');
-    const taxed = underBase(subject, toDate, row.value.base);
-    const limit = { label: 'Wage base', amount: row.value.base, row };
-    const amount = cappedTax(
-      {
-        figure: 'US-FUTA',
-        label: taxOf('US-FUTA').label,
-        subject,
-        taxed,
-        toDate,
-        rate: row.value.rate,
-        rateRow: row,
-        limit,
-      },
-      this.tape,
-    );
-    this.push('US-FUTA', subject, taxed, amount);
-  }
+/** Takes back what the cash of the check cannot pay: income tax first, then OASDI and HI on tips (Publication 15, section 6). */
+function leaveUncollected(check: Check, cash: Cents, tips: Cents): { oasdi: Cents; hi: Cents } {
+  const nothing = { oasdi: ZERO, hi: ZERO };
+  const withheld = (): Cents => sum(check.taxes.filter((line) => line.payer === 'employee').map((line) => line.amount));
+  let short = subtract(withheld(), cash);
+  if (tips <= 0 || short <= 0) return nothing;
+  const lower = (code: TaxCode, most: Cents): Cents => {
+    const index = check.taxes.findIndex((line) => line.code === code);
+    const line = check.taxes[index];
+    if (!line || short <= 0) return ZERO;
+    const off = smaller(smaller(line.amount, most), short);
+    check.taxes[index] = { ...line, amount: subtract(line.amount, off) };
+    short = subtract(short, off);
+    return off;
+  };
+  const everything = Number.MAX_SAFE_INTEGER as Cents;
+  for (const line of [...check.taxes])
+    if (line.payer === 'employee' && /-(SIT|LIT|EIT)$/.test(line.code)) lower(line.code, everything);
+  lower('US-FIT', everything);
+  const hi = lower('US-HI-EE', round(times(tips, { n: 145, d: 10_000 }), 'half-up'));
+  const oasdi = lower('US-OASDI-EE', round(times(tips, { n: 62, d: 1000 }), 'half-up'));
+  if (hi + oasdi > 0) check.warn('tips.uncollected', 'earnings', { amount: showDollars(add(hi, oasdi)) });
+  return { oasdi, hi };
+}
 
-  stateIncomeTax(state: StateRules): void {
-    const code: TaxCode = `${state.code}-SIT`;
-    const rule = state.incomeTax;
-    if (rule.kind === 'none' || this.isExempt(code)) return;
-    const wages = this.wagesOf(`${state.code}-SIT`);
-    const { tax, problems } = annualTableTax(state, rule, this.input, wages.regular, wages.supplemental, this.tape);
-    this.problems.push(...problems);
-    this.push(code, wages.total, wages.total, tax);
-  }
-
-  stateUnemployment(state: StateRules): void {
-    const code: TaxCode = `${state.code}-SUI`;
-    if (this.isExempt(code)) return;
-    const base = this.rule(state.unemployment.base, `${state.name} unemployment wage base`);
-    const own = this.input.unemploymentRates[state.code];
-    if (own === undefined) {
-      this.problems.push(
-        problem('employer.no-unemployment-rate', `employer.unemploymentRates.${state.code}`, { state: state.name }),
+function trackedAmounts(check: Check, uncollected: { oasdi: Cents; hi: Cents }): Tracked {
+  let overtime = ZERO;
+  let tips = ZERO;
+  for (const { item, amount } of check.wages.earnings) {
+    if (item.overtimePremium)
+      overtime = add(
+        overtime,
+        round(dividedBy(cents(amount * item.overtimePremium.part), item.overtimePremium.of), 'half-up'),
       );
-      return;
-    }
-    if (!base) return;
-    const subject = this.wagesOf(code).total;
-    const toDate = this.toDate(code);
-    const taxed = underBase(subject, toDate, base.value);
-    const limit = { label: 'Wage base', amount: base.value, row: base };
-    const amount = cappedTax(
-      { figure: code, label: taxOf(code).label, subject, taxed, toDate, rate: own, rateRow: null, limit },
-      this.tape,
-    );
-    this.push(code, subject, taxed, amount);
+    if (item.isTips) tips = add(tips, amount);
   }
+  return {
+    qualifiedOvertime: overtime,
+    qualifiedTips: tips,
+    uncollectedOasdi: uncollected.oasdi,
+    uncollectedHi: uncollected.hi,
+  };
+}
 
-  workState(): StateRules | null {
-    const { workState, residenceState } = this.input;
-    const state = findState(workState);
-    if (!state) {
-      this.problems.push(problem('rule.state-unknown', 'employee.work', { state: workState, choices: 'NY, TX, FL' }));
-      return null;
-    }
-    if (residenceState !== workState) {
-      const home = findState(residenceState);
-      if (!home || home.incomeTax.kind !== 'none') {
-        this.problems.push(
-          problem('rule.resident-unknown', 'employee.residence', { residence: residenceState, work: workState }),
-        );
-      }
-    }
-    return state;
-  }
+/** Local taxes and state programs of the employee are one column of the register: their workings one after the other. */
+function writeOther(check: Check, tape: Tape): void {
+  const others = check.taxes.filter((line) => line.payer === 'employee' && isOther(line.code));
+  for (const line of others)
+    for (const step of tape.figures.get(line.code) ?? []) tape.write(OTHER, { ...step, isResult: false });
+  tape.write(OTHER, {
+    label: 'Local tax and state programs',
+    value: showDollars(sum(others.map((line) => line.amount))),
+    how: others.map((line) => showDollars(line.amount)).join(' + '),
+    isResult: true,
+  });
+}
+/** The figure that gathers them. */
+export const OTHER = 'other';
+export const isOther = (code: string): boolean => !code.startsWith('US-') && !code.endsWith('-SIT');
 
-  run(): PaycheckResult {
-    const gross = sum(this.earnings.map((line) => line.amount));
-    this.federalIncomeTax();
-    this.oasdi();
-    this.medicare();
-    this.federalUnemployment();
-    const state = this.workState();
-    if (state) {
-      this.stateIncomeTax(state);
-      this.stateUnemployment(state);
-    }
-    const withheld = sum(this.taxes.filter((tax) => tax.payer === 'employee').map((tax) => tax.amount));
-    const deducted = sum(this.deductions.map((line) => line.amount));
-    const net = subtract(subtract(gross, withheld), deducted);
-    if (net < 0) this.problems.push(problem('deduction.over-net', 'deductions', { net: toDollars(net) }));
-    this.writeNet(gross, withheld, deducted, net);
-    return {
+function writeNet(check: Check, result: Omit<PaycheckResult, 'problems'>, withheld: Cents, deducted: Cents): void {
+  const { tape } = check;
+  if (!tape) return;
+  writeOther(check, tape);
+  for (const line of result.earnings) tape.write('gross', { label: line.label, value: showDollars(line.amount) });
+  tape.write('gross', { label: 'Gross pay', value: showDollars(result.gross), isResult: true });
+  tape.write('net', { label: 'Gross pay', value: showDollars(result.gross) });
+  for (const tax of result.taxes)
+    if (tax.payer === 'employee')
+      tape.write('net', { label: taxOf(tax.code).label, value: showDollars(subtract(ZERO, tax.amount)) });
+  for (const line of [...result.deductions, ...result.garnishments])
+    tape.write('net', { label: line.label, value: showDollars(subtract(ZERO, line.amount)) });
+  tape.write('net', {
+    label: 'Net pay',
+    value: showDollars(result.net),
+    how: `${showDollars(result.gross)} − ${showDollars(withheld)} − ${showDollars(deducted)}`,
+    isResult: true,
+  });
+}
+
+function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
+  const earned = input.earnings.map((earning) => ({ item: earning.item, amount: earningAmount(earning) }));
+  const gross = sum(earned.filter((line) => !line.item.isNoncash).map((line) => line.amount));
+  const tips = sum(earned.filter((line) => line.item.isTips).map((line) => line.amount));
+  const deductions = deductionLines(input, gross);
+  const check = new Check(input, new Wages(earned, deductions.lines), tape);
+  check.issues.push(...deductions.issues);
+
+  federalIncome(check);
+  socialInsurance(check);
+  federalUnemployment(check);
+  localTaxes(check, stateIncomeTaxes(check));
+  stateUnemployment(check);
+
+  const voluntary = sum(deductions.lines.map((line) => line.amount));
+  const uncollected = leaveUncollected(check, gross, tips);
+  const withheld = sum(check.taxes.filter((line) => line.payer === 'employee').map((line) => line.amount));
+  let orders: readonly GarnishmentLine[] = [];
+  if (input.garnishments.length > 0) {
+    const answer = garnishments(input.garnishments, {
+      checkDate: input.checkDate,
+      frequency: input.payFrequency,
+      state: input.work[0]?.state ?? '',
       gross,
-      net,
-      supplemental: this.wagesOf('US-FIT').supplemental,
-      earnings: this.earnings,
-      deductions: this.deductions,
-      taxes: this.taxes,
-      problems: this.problems,
-    };
-  }
-
-  private writeNet(gross: Cents, withheld: Cents, deducted: Cents, net: Cents): void {
-    if (!this.tape) return;
-    for (const line of this.earnings) this.tape.write('gross', { label: line.label, value: showDollars(line.amount) });
-    this.tape.write('gross', { label: 'Gross pay', value: showDollars(gross), isResult: true });
-    this.tape.write('net', { label: 'Gross pay', value: showDollars(gross) });
-    for (const tax of this.taxes)
-      if (tax.payer === 'employee')
-        this.tape.write('net', { label: taxOf(tax.code).label, value: showDollars(subtract(ZERO, tax.amount)) });
-    for (const line of this.deductions)
-      this.tape.write('net', { label: line.label, value: showDollars(subtract(ZERO, line.amount)) });
-    this.tape.write('net', {
-      label: 'Net pay',
-      value: showDollars(net),
-      how: `${showDollars(gross)} − ${showDollars(withheld)} − ${showDollars(deducted)}`,
-      isResult: true,
+      disposable: notBelowZero(subtract(gross, withheld)),
+      tape,
     });
+    orders = answer.lines;
+    check.issues.push(...answer.issues);
   }
+  const ordered = sum(orders.map((line) => add(line.amount, line.fee)));
+  const deducted = add(voluntary, ordered);
+  const net = subtract(subtract(gross, withheld), deducted);
+  if (net < 0) check.problem('deduction.over-net', 'deductions', { net: toDollars(net) });
+  const employerPaid: DeductionLine[] = input.employerPaid.map((line) => ({
+    item: line.item.code,
+    label: line.item.label,
+    amount: line.amount,
+  }));
+  const result = {
+    gross,
+    net,
+    supplemental: check.wages.of('income').supplemental,
+    earnings: earned.map(({ item, amount }) => ({ item: item.code, label: item.label, amount })),
+    deductions: deductions.lines,
+    employerPaid,
+    garnishments: orders,
+    taxes: check.taxes,
+    tracked: trackedAmounts(check, uncollected),
+  };
+  writeNet(check, result, withheld, deducted);
+  return { ...result, problems: check.issues };
 }
 
 /** Warns of regular hours that look like unmarked overtime (29 U.S.C. § 207: over 40 in a workweek). */
@@ -298,23 +366,29 @@ function overtimeWarnings(input: PaycheckInput): Issue[] {
  */
 export function computePaycheck(input: PaycheckInput, tape?: Tape): PaycheckResult {
   try {
-    const result = new Computation(input, tape).run();
+    const result = compute(input, tape);
     const warnings = overtimeWarnings(input);
     return warnings.length === 0 ? result : { ...result, problems: [...result.problems, ...warnings] };
   } catch (error) {
     // The guards of money/ refuse amounts beyond exact range; for a user that is a slipped decimal point.
     if (!(error instanceof RangeError)) throw error;
-    return {
-      gross: ZERO,
-      net: ZERO,
-      supplemental: ZERO,
-      earnings: [],
-      deductions: [],
-      taxes: [],
-      problems: [problem('input.too-large', 'earnings')],
-    };
+    return { ...NOTHING, problems: [problem('input.too-large', 'earnings')] };
   }
 }
+
+/** The result of a check that is not paid. */
+export const NOTHING: PaycheckResult = {
+  gross: ZERO,
+  net: ZERO,
+  supplemental: ZERO,
+  earnings: [],
+  deductions: [],
+  employerPaid: [],
+  garnishments: [],
+  taxes: [],
+  tracked: { qualifiedOvertime: ZERO, qualifiedTips: ZERO, uncollectedOasdi: ZERO, uncollectedHi: ZERO },
+  problems: [],
+};
 
 export const hasErrors = (result: PaycheckResult): boolean =>
   result.problems.some((issue) => issue.severity === 'error');

@@ -1,39 +1,42 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import type { PayFrequency } from '../calendar/pay-frequency.js';
+import type { DeductionItem, EarningItem, EmployerItem } from '../items/registry.js';
+import type { StateCertificate } from '../jurisdictions/state.js';
 import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
-import type { DeductionItem, EarningItem } from '../items/registry.js';
 import type { TaxCode, WageBase } from '../taxes/registry.js';
+import type { Garnishment } from './garnishment.js';
+import type { EmployerKind, WorkerKind } from './kinds.js';
 
 export const FILING_STATUSES = ['single', 'married-jointly', 'married-separately', 'head-of-household'] as const;
 export type FilingStatus = (typeof FILING_STATUSES)[number];
 export const MARITAL_STATUSES = ['single', 'married', 'married-at-single-rate'] as const;
 export type MaritalStatus = (typeof MARITAL_STATUSES)[number];
 
+interface CertificateBase {
+  readonly extraWithholding: Cents;
+  readonly exempt: boolean;
+  /** The year an exemption was claimed for; it ends on February 15 of the next (Publication 15, section 9). */
+  readonly exemptYear: number | null;
+  readonly nonresidentAlien: boolean;
+  /** A lock-in letter (Form 2800C): exemption is not honoured and less withholding is not allowed. */
+  readonly isLockedIn: boolean;
+}
 /** Form W-4 of 2020 and later; names follow its steps. Amounts are a year's, extra withholding a pay period's. */
-export interface Certificate2020 {
+export interface Certificate2020 extends CertificateBase {
   readonly form: '2020';
   readonly filingStatus: FilingStatus;
   readonly multipleJobs: boolean;
   readonly dependentCredit: Cents;
   readonly otherIncome: Cents;
   readonly deductions: Cents;
-  readonly extraWithholding: Cents;
-  readonly exempt: boolean;
-  readonly nonresidentAlien: boolean;
 }
-export interface CertificatePre2020 {
+export interface CertificatePre2020 extends CertificateBase {
   readonly form: 'pre-2020';
   readonly maritalStatus: MaritalStatus;
   readonly allowances: number;
-  readonly extraWithholding: Cents;
-  readonly exempt: boolean;
-  readonly nonresidentAlien: boolean;
 }
 export type FederalCertificate = Certificate2020 | CertificatePre2020;
-
-/** A state's certificate by its own field names (see the state's rules). */
-export type StateCertificate = Readonly<Record<string, string | number | boolean>>;
 
 export interface Earning {
   readonly item: EarningItem;
@@ -42,27 +45,75 @@ export interface Earning {
   readonly rate: Rate | null;
   readonly amount: Cents | null;
 }
+/** Limits of a deduction besides those of law, and what was taken before. */
+export interface DeductionLimits {
+  readonly perCheck: Cents | null;
+  readonly perYear: Cents | null;
+  /** What is still owed on a loan, or missing to a goal. */
+  readonly balance: Cents | null;
+}
 export interface Deduction {
   readonly item: DeductionItem;
+  readonly amount: Cents | null;
+  /** A share of gross pay instead of an amount. */
+  readonly percent: Rate | null;
+  readonly limits: DeductionLimits;
+}
+export interface EmployerPaid {
+  readonly item: EmployerItem;
   readonly amount: Cents;
+}
+
+/** A place of work and the share of the check's wages earned there. */
+export interface WorkPlace {
+  readonly state: string;
+  readonly localities: readonly string[];
+  readonly share: Rate;
+  /** The state of the office the person would otherwise come to, when working at home is their own convenience. */
+  readonly convenienceOf: string | null;
+  /** Whether the certificate of residence in a reciprocal state is on file; null: not said. */
+  readonly reciprocityCertificate: boolean | null;
 }
 
 /** Everything one paycheck depends on. Made by `readCase`, which has checked every part of it. */
 export interface PaycheckInput {
   readonly checkDate: LocalDate;
   readonly payFrequency: PayFrequency;
+  /** Days in a miscellaneous period; 1 for daily pay. Other frequencies do not look at it. */
+  readonly daysInPeriod: number;
+  readonly worker: WorkerKind;
+  readonly birthDate: LocalDate | null;
   readonly federal: FederalCertificate;
-  readonly workState: string;
+  readonly work: readonly WorkPlace[];
   readonly residenceState: string;
+  readonly residenceLocalities: readonly string[];
+  /** The state of unemployment coverage when it is not the only work state. */
+  readonly unemploymentState: string | null;
   readonly stateCertificates: Readonly<Record<string, StateCertificate>>;
   readonly exemptFrom: ReadonlySet<TaxCode>;
+  readonly garnishments: readonly Garnishment[];
+  readonly employerKind: EmployerKind;
+  /** Number of employees, where a premium depends on it. */
+  readonly employees: number | null;
   /** Percentages by state, as rates. */
   readonly unemploymentRates: Readonly<Record<string, Rate>>;
+  /** The client's own rates of other taxes, by tax code. */
+  readonly ownRates: Readonly<Partial<Record<TaxCode, Rate>>>;
   readonly earnings: readonly Earning[];
   readonly deductions: readonly Deduction[];
+  readonly employerPaid: readonly EmployerPaid[];
   readonly supplementalMethod: 'flat' | 'aggregate';
+  readonly withholdingMethod: 'percentage' | 'wage-bracket';
   readonly roundWithholdingToDollar: boolean;
+  /** The last regular wages and the income tax withheld on them, for supplemental wages paid apart by the aggregate method. */
+  readonly lastRegular: { readonly wages: Cents; readonly withheld: Cents } | null;
   /** Taxable wages before this check; wages of a base that is missing here are zero because the year is new. */
   readonly wagesToDate: Readonly<Partial<Record<WageBase, Cents>>>;
+  /** Tax before this check, where a tax has a yearly limit in money. */
+  readonly taxesToDate: Readonly<Partial<Record<TaxCode, Cents>>>;
+  readonly deductionsToDate: Readonly<Record<string, Cents>>;
   readonly supplementalToDate: Cents;
+  /** Wages and taxes of the calendar month before this check, for fees that are due once a month. */
+  readonly wagesThisMonth: Cents;
+  readonly taxesThisMonth: Readonly<Partial<Record<TaxCode, Cents>>>;
 }

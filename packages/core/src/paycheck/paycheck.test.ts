@@ -4,41 +4,33 @@ import { date } from '../calendar/local-date.js';
 import { findItem, type DeductionItem, type EarningItem } from '../items/registry.js';
 import { employerTaxes, journalDifference, payrollJournal, taxPostings } from '../ledger/postings.js';
 import { ZERO, cents, dollars, sum, toDollars, type Cents } from '../money/cents.js';
-import { parsePercent, rate } from '../money/rate.js';
+import { rate } from '../money/rate.js';
+import { readCase } from '../casefile/read-case.js';
 import { computePaycheck } from './compute.js';
 import { convertSalary, earningAmount } from './earnings.js';
-import type { PaycheckInput } from './input.js';
+import type { Deduction, PaycheckInput } from './input.js';
 
 const salary = findItem('salary') as EarningItem;
 const deferral = findItem('401k') as DeductionItem;
-const rates = { NY: parsePercent('4.1') ?? rate('0'), TX: parsePercent('2.7') ?? rate('0') };
 
-const input = (amount: Cents, more: Partial<PaycheckInput> = {}): PaycheckInput => ({
-  checkDate: date('2026-06-12'),
+const BASE = readCase({
+  id: 'base',
+  checkDate: '2026-06-12',
   payFrequency: 'biweekly',
-  federal: {
-    form: '2020',
-    filingStatus: 'single',
-    multipleJobs: false,
-    dependentCredit: ZERO,
-    otherIncome: ZERO,
-    deductions: ZERO,
-    extraWithholding: ZERO,
-    exempt: false,
-    nonresidentAlien: false,
-  },
-  workState: 'TX',
-  residenceState: 'TX',
-  stateCertificates: {},
-  exemptFrom: new Set(),
-  unemploymentRates: rates,
+  employee: { federal: { form: '2020', filingStatus: 'single' }, residence: { state: 'TX' }, work: [{ state: 'TX' }] },
+  employer: { unemploymentRates: { NY: '4.1', TX: '2.7' } },
+  earnings: [],
+}).input as PaycheckInput;
+const input = (amount: Cents, more: Partial<PaycheckInput> = {}): PaycheckInput => ({
+  ...BASE,
   earnings: [{ item: salary, hours: null, rate: null, amount }],
-  deductions: [],
-  supplementalMethod: 'flat',
-  roundWithholdingToDollar: false,
-  wagesToDate: {},
-  supplementalToDate: ZERO,
   ...more,
+});
+const taking = (item: DeductionItem, amount: Cents): Deduction => ({
+  item,
+  amount,
+  percent: null,
+  limits: { perCheck: null, perYear: null, balance: null },
 });
 const tax = (given: PaycheckInput, code: string): Cents =>
   computePaycheck(given).taxes.find((line) => line.code === code)?.amount ?? cents(-1);
@@ -61,7 +53,7 @@ describe('laws of a paycheck', () => {
     fc.assert(
       fc.property(pay, fc.integer({ min: 0, max: 10_000 }), (amount, deferred) => {
         const result = computePaycheck(
-          input(cents(amount + 20_000), { deductions: [{ item: deferral, amount: cents(deferred) }] }),
+          input(cents(amount + 20_000), { deductions: [taking(deferral, cents(deferred))] }),
         );
         const withheld = sum(result.taxes.filter((line) => line.payer === 'employee').map((line) => line.amount));
         return result.gross === result.net + withheld + deferred;
@@ -107,9 +99,7 @@ describe('laws of a paycheck', () => {
     ]);
   });
   it('401(k) is out of income tax wages, not out of OASDI and HI wages (Publication 15-B)', () => {
-    const lines = computePaycheck(
-      input(dollars('2000'), { deductions: [{ item: deferral, amount: dollars('100') }] }),
-    ).taxes;
+    const lines = computePaycheck(input(dollars('2000'), { deductions: [taking(deferral, dollars('100'))] })).taxes;
     expect(
       lines
         .filter((line) => ['US-FIT', 'US-OASDI-EE', 'US-HI-EE'].includes(line.code))
@@ -123,7 +113,7 @@ describe('a payroll in the ledger', () => {
 
   it('the employer’s share is on the total: three times 1,350.00 is 58.73, while the people pay 58.74', () => {
     const checks = ['a', 'b', 'c'].map((id) => check('1350.00', id));
-    const employer = employerTaxes(checks, date('2026-06-12'), rates);
+    const employer = employerTaxes(checks);
     const medicare = employer.find((line) => line.tax === 'US-HI-ER');
     expect(toDollars(medicare?.amount ?? ZERO)).toBe('58.73');
     expect(
@@ -138,7 +128,7 @@ describe('a payroll in the ledger', () => {
           employeeId: String(index),
           result: computePaycheck(input(amount)),
         }));
-        const employer = employerTaxes(checks, date('2026-06-12'), rates);
+        const employer = employerTaxes(checks);
         const postings = taxPostings(checks, employer, date('2026-06-12'));
         const owed = sum(postings.map((line) => line.amount));
         const payable = -sum(

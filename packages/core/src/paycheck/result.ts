@@ -1,6 +1,8 @@
 import type { Issue } from '../issues/issue.js';
 import type { Cents } from '../money/cents.js';
+import type { Rate } from '../money/rate.js';
 import type { TaxCode } from '../taxes/registry.js';
+import type { GarnishmentLine } from './garnishment.js';
 
 export interface EarningLine {
   readonly item: string;
@@ -20,15 +22,31 @@ export interface TaxLine {
   /** The part of them that is taxed. */
   readonly wages: Cents;
   readonly amount: Cents;
+  /** The one rate that the amount is of the wages, where there is one: employer taxes are also computed on the total. */
+  readonly rate?: Rate;
+}
+/** Amounts of the check that year-end reporting needs and nothing is withheld by. */
+export interface Tracked {
+  /** Qualified overtime compensation: the premium part (Public Law 119-21, § 70202). */
+  readonly qualifiedOvertime: Cents;
+  /** Tips that may be qualified tips (§ 70201). */
+  readonly qualifiedTips: Cents;
+  /** Employee OASDI and HI on tips that the cash of the check did not cover (Form W-2 box 12, A and B). */
+  readonly uncollectedOasdi: Cents;
+  readonly uncollectedHi: Cents;
 }
 
 /** A computed paycheck. With an error among `problems` the amounts are not to be used. */
 export interface PaycheckResult {
+  /** Pay in cash before deductions; benefits in kind and tips already had are not in it. */
   readonly gross: Cents;
   readonly net: Cents;
   readonly supplemental: Cents;
   readonly earnings: readonly EarningLine[];
   readonly deductions: readonly DeductionLine[];
+  readonly employerPaid: readonly DeductionLine[];
+  readonly garnishments: readonly GarnishmentLine[];
   readonly taxes: readonly TaxLine[];
+  readonly tracked: Tracked;
   readonly problems: readonly Issue[];
 }

@@ -1,8 +1,9 @@
 import { yearOf, type LocalDate } from '../calendar/local-date.js';
+import { makeDate } from '../calendar/local-date.js';
 import { PERIODS_PER_YEAR, type PayFrequency } from '../calendar/pay-frequency.js';
-import { problem, type Issue } from '../issues/issue.js';
+import { problem, warning, type Issue } from '../issues/issue.js';
 import { inForce, type Dated } from '../jurisdictions/dated.js';
-import { SUPPLEMENTAL, WITHHOLDING } from '../jurisdictions/us/parameters.js';
+import { SUPPLEMENTAL, WAGE_BRACKETS, WITHHOLDING } from '../jurisdictions/us/parameters.js';
 import type { FederalWithholdingTable, WithholdingStatus } from '../jurisdictions/us/withholding-table.js';
 import { ZERO, add, cents, larger, notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
 import {
@@ -32,6 +33,18 @@ export interface FederalWithholdingInput {
   readonly supplementalMethod: 'flat' | 'aggregate';
   readonly supplementalToDate: Cents;
   readonly toDollar: boolean;
+  readonly method: 'percentage' | 'wage-bracket';
+  /** Days of a miscellaneous period. */
+  readonly daysInPeriod: number;
+  /** The last regular wages, when supplemental wages are paid apart from them. */
+  readonly lastRegular: { readonly wages: Cents; readonly withheld: Cents } | null;
+}
+export interface FederalWithholding {
+  readonly tax: Cents;
+  /** The parts of it, without the extra withholding of step 4(c). */
+  readonly onRegular: Cents;
+  readonly onSupplemental: Cents;
+  readonly problems: readonly Issue[];
 }
 
 const FIGURE = 'US-FIT';
@@ -56,11 +69,11 @@ function nonresidentAddition(table: FederalWithholdingTable, certificate: Federa
 /** Publication 15-T Worksheet 1A on the wages of one period: the tentative withholding after credits, unrounded. */
 function worksheetOneA(
   input: FederalWithholdingInput,
+  certificate: FederalCertificate,
   wages: Cents,
   row: Dated<FederalWithholdingTable>,
   tape: Tape | undefined,
 ): Exact {
-  const { certificate } = input;
   const table = row.value;
   const periods = PERIODS_PER_YEAR[input.payFrequency];
   let taxable = wages;
@@ -137,27 +150,20 @@ function worksheetOneA(
 }
 
 /** Supplemental wages at the flat rate, the part over one million a year at the highest rate; exempt persons too there. */
-function flatOnSupplemental(input: FederalWithholdingInput, tape: Tape | undefined): { tax: Cents; problems: Issue[] } {
+function flatOnSupplemental(
+  input: FederalWithholdingInput,
+  certificate: FederalCertificate,
+  tape: Tape | undefined,
+): Cents | null {
   const row = inForce(SUPPLEMENTAL, input.checkDate);
-  if (!row)
-    return {
-      tax: ZERO,
-      problems: [
-        problem('rule.none-in-force', 'checkDate', {
-          what: 'supplemental rate',
-          date: input.checkDate,
-          from: '2025-01-01',
-        }),
-      ],
-    };
+  if (!row) return null;
   const room = notBelowZero(subtract(row.value.million, input.supplementalToDate));
   const under = smaller(input.supplementalWages, room);
   const over = subtract(input.supplementalWages, under);
-  const mode = 'half-up';
   const to = input.toDollar ? roundToDollar : round;
-  const isFlat = input.supplementalMethod === 'flat' && !input.certificate.exempt;
-  const flat = isFlat ? to(times(under, row.value.rate), mode) : ZERO;
-  const high = to(times(over, row.value.overMillion), mode);
+  const isFlat = input.supplementalMethod === 'flat' && !certificate.exempt;
+  const flat = isFlat ? to(times(under, row.value.rate), 'half-up') : ZERO;
+  const high = to(times(over, row.value.overMillion), 'half-up');
   if (isFlat && under > 0) {
     tape?.write(FIGURE, {
       label: 'Supplemental wages, flat rate',
@@ -176,47 +182,145 @@ function flatOnSupplemental(input: FederalWithholdingInput, tape: Tape | undefin
       parameter: shownParameter('Supplemental wage rate over one million', showPercent(row.value.overMillion), row),
     });
   }
-  return { tax: add(flat, high), problems: [] };
+  return add(flat, high);
+}
+
+const BLANK: Extract<FederalCertificate, { form: '2020' }> = {
+  form: '2020',
+  filingStatus: 'single',
+  multipleJobs: false,
+  dependentCredit: ZERO,
+  otherIncome: ZERO,
+  deductions: ZERO,
+  extraWithholding: ZERO,
+  exempt: false,
+  exemptYear: null,
+  nonresidentAlien: false,
+  isLockedIn: false,
+};
+
+/** The certificate as it counts on the day: an exemption ends on February 15 of the next year, or under a lock-in letter. */
+export function certificateInForce(
+  certificate: FederalCertificate,
+  day: LocalDate,
+): { certificate: FederalCertificate; issues: Issue[] } {
+  if (!certificate.exempt) return { certificate, issues: [] };
+  if (certificate.isLockedIn)
+    return {
+      certificate: { ...certificate, exempt: false },
+      issues: [warning('certificate.locked-in', 'employee.federal.exempt')],
+    };
+  const { exemptYear } = certificate;
+  if (exemptYear === null || day <= makeDate(exemptYear + 1, 2, 15)) return { certificate, issues: [] };
+  return {
+    certificate: { ...BLANK, nonresidentAlien: certificate.nonresidentAlien },
+    issues: [warning('certificate.exemption-over', 'employee.federal.exempt', { year: String(exemptYear) })],
+  };
+}
+
+/** Wages at the middle of their wage-bracket row, so that the percentage method gives the row (Publication 15-T, section 2). */
+function middleOfRow(input: FederalWithholdingInput, wages: Cents): Cents | null {
+  const row = inForce(WAGE_BRACKETS, input.checkDate)?.value[
+    input.payFrequency === 'miscellaneous' ? 'daily' : input.payFrequency
+  ];
+  if (!row || wages >= row.end) return null;
+  return cents(Math.floor(wages / row.width) * row.width + row.width / 2);
+}
+
+/** Withholding on wages of one period by the method chosen, rounded; without extra withholding. Null: beyond the tables. */
+function onWages(
+  input: FederalWithholdingInput,
+  certificate: FederalCertificate,
+  wages: Cents,
+  row: Dated<FederalWithholdingTable>,
+  tape: Tape | undefined,
+): Cents | null {
+  if (wages <= 0) return ZERO;
+  const days = input.payFrequency === 'miscellaneous' ? input.daysInPeriod : 1;
+  const perDay = days === 1 ? wages : round(dividedBy(wages, days), 'half-up');
+  if (input.method === 'wage-bracket') {
+    const middle = middleOfRow(input, perDay);
+    if (middle === null) return null;
+    tape?.write(FIGURE, {
+      label: 'Middle of the wage-bracket row',
+      value: showDollars(middle),
+      how: `wages of ${showDollars(perDay)}`,
+    });
+    // The table holds whole dollars before the credit of step 3, which is taken off afterwards.
+    const before = certificate.form === '2020' ? { ...certificate, dependentCredit: ZERO } : certificate;
+    const table = roundToDollar(worksheetOneA({ ...input, certificate: before }, before, middle, row, tape), 'half-up');
+    const credit =
+      certificate.form === '2020'
+        ? dividedBy(certificate.dependentCredit, PERIODS_PER_YEAR[input.payFrequency])
+        : exact(ZERO);
+    return cents(notBelowZero(round(minus(exact(table), credit), 'half-up')) * days);
+  }
+  const tentative = worksheetOneA(input, certificate, perDay, row, tape);
+  const rounded = input.toDollar ? roundToDollar(tentative, 'half-up') : round(tentative, 'half-up');
+  return days === 1 ? rounded : cents(rounded * days);
 }
 
 /**
- * Federal income tax to withhold, in cents, by the percentage method for automated payroll systems.
- * Source: Publication 15-T, Worksheet 1A; Publication 15 section 7 for supplemental wages. Rounds once, half a cent up.
+ * Federal income tax to withhold, in cents, by the percentage method for automated payroll systems or the wage-bracket
+ * method. Source: Publication 15-T, Worksheets 1A, 2 and 3; Publication 15 section 7 for supplemental wages.
+ * Rounds once, half a cent up.
  */
-export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): { tax: Cents; problems: Issue[] } {
+export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): FederalWithholding {
+  const nothing = { tax: ZERO, onRegular: ZERO, onSupplemental: ZERO };
   const row = inForce(WITHHOLDING, input.checkDate);
-  if (!row) {
+  const million = inForce(SUPPLEMENTAL, input.checkDate)?.value.million;
+  const flat = certificateInForce(input.certificate, input.checkDate);
+  const { certificate } = flat;
+  const supplemental = input.supplementalWages > 0 ? flatOnSupplemental(input, certificate, tape) : ZERO;
+  if (!row || million === undefined || supplemental === null) {
     const what = `federal withholding table for ${yearOf(input.checkDate)}`;
     return {
-      tax: ZERO,
-      problems: [problem('rule.none-in-force', 'checkDate', { what, date: input.checkDate, from: '2025-01-01' })],
+      ...nothing,
+      problems: [
+        problem('rule.none-in-force', 'checkDate', { what, date: input.checkDate, from: WITHHOLDING[0].from }),
+      ],
     };
   }
-  const { certificate } = input;
-  const supplemental = input.supplementalWages > 0 ? flatOnSupplemental(input, tape) : { tax: ZERO, problems: [] };
-  const million = inForce(SUPPLEMENTAL, input.checkDate)?.value.million;
-  let regular = ZERO;
+  const problems = [...flat.issues];
+  let regular: Cents = ZERO;
+  let aggregated: Cents = ZERO;
+  let extra: Cents = ZERO;
   if (certificate.exempt) {
     tape?.write(FIGURE, { label: 'Exempt on Form W-4', value: showDollars(ZERO), how: 'wages are still reported' });
   } else {
-    const room = million === undefined ? ZERO : notBelowZero(subtract(million, input.supplementalToDate));
-    const together =
-      input.supplementalMethod === 'aggregate'
-        ? add(input.regularWages, smaller(input.supplementalWages, room))
-        : input.regularWages;
-    const hasWages = together > 0;
-    const tentative = hasWages ? worksheetOneA(input, together, row, tape) : exact(ZERO);
-    const rounded = input.toDollar ? roundToDollar(tentative, 'half-up') : round(tentative, 'half-up');
-    const extra = hasWages || input.supplementalWages > 0 ? certificate.extraWithholding : ZERO;
+    const room = notBelowZero(subtract(million, input.supplementalToDate));
+    const underMillion = input.supplementalMethod === 'aggregate' ? smaller(input.supplementalWages, room) : ZERO;
+    const last = input.regularWages <= 0 && underMillion > 0 ? input.lastRegular : null;
+    const together = add(last ? last.wages : input.regularWages, underMillion);
+    const tax = onWages(input, certificate, together, row, tape);
+    if (tax === null) {
+      const end = inForce(WAGE_BRACKETS, input.checkDate)?.value[input.payFrequency]?.end ?? ZERO;
+      return {
+        ...nothing,
+        problems: [
+          ...problems,
+          problem('rule.wage-bracket-ends', 'settings.withholdingMethod', { most: showDollars(end) }),
+        ],
+      };
+    }
+    if (last) {
+      aggregated = notBelowZero(subtract(tax, last.withheld));
+      tape?.write(FIGURE, {
+        label: 'Less withheld on the last regular wages',
+        value: showDollars(last.withheld),
+        how: 'supplemental wages together with them',
+      });
+    } else regular = tax;
+    if (together > 0 || input.supplementalWages > 0) extra = certificate.extraWithholding;
     if (extra > 0) tape?.write(FIGURE, { label: '4a  Extra withholding, step 4(c)', value: showDollars(extra) });
-    regular = add(rounded, extra);
   }
-  const tax = larger(add(regular, supplemental.tax), ZERO);
+  const onSupplemental = add(aggregated, supplemental);
+  const tax = larger(add(add(regular, extra), onSupplemental), ZERO);
   tape?.write(FIGURE, {
     label: 'Federal income tax',
     value: showDollars(tax),
     rounding: input.toDollar ? 'to the dollar, half up' : 'half a cent up, once',
     isResult: true,
   });
-  return { tax, problems: supplemental.problems };
+  return { tax, onRegular: regular, onSupplemental, problems };
 }

@@ -1,4 +1,6 @@
-import type { StateCode } from '../jurisdictions/state.js';
+import { ALL_STATES } from '../jurisdictions/states.js';
+import type { Program } from '../jurisdictions/program.js';
+import type { StateCode, StateRules } from '../jurisdictions/state.js';
 
 /** The one list of taxes: `<jurisdiction>-<tax>[-EE|-ER]`. */
 export interface Tax {
@@ -15,85 +17,73 @@ export interface Tax {
 
 export type FederalTaxCode =
   'US-FIT' | 'US-OASDI-EE' | 'US-OASDI-ER' | 'US-HI-EE' | 'US-HI-ER' | 'US-HI-ADD' | 'US-FUTA';
-export type TaxCode = FederalTaxCode | `${StateCode}-SIT` | `${StateCode}-SUI`;
-export type WageBase = 'US-FIT' | 'US-OASDI' | 'US-HI' | 'US-FUTA' | `${StateCode}-SIT` | `${StateCode}-SUI`;
-export type TaxGroup = 'US-FIT' | 'US-OASDI' | 'US-HI' | 'US-FUTA' | `${StateCode}-SIT` | `${StateCode}-SUI`;
-export type AgencyCode = 'IRS' | 'NY-TAX' | 'NY-DOL' | 'TX-TWC' | 'FL-DOR';
+type StateTaxCode = `${StateCode}-${string}`;
+export type TaxCode = FederalTaxCode | StateTaxCode;
+export type WageBase = 'US-FIT' | 'US-OASDI' | 'US-HI' | 'US-FUTA' | StateTaxCode;
+export type TaxGroup = WageBase;
+export type AgencyCode = 'IRS' | `${StateCode}-${string}`;
 
+const federal = (code: FederalTaxCode, label: string, payer: Tax['payer'], base: WageBase): Tax => ({
+  code,
+  label,
+  payer,
+  agency: 'IRS',
+  base,
+  group: base,
+});
 const FEDERAL: readonly Tax[] = [
-  { code: 'US-FIT', label: 'Federal income tax', payer: 'employee', agency: 'IRS', base: 'US-FIT', group: 'US-FIT' },
-  {
-    code: 'US-OASDI-EE',
-    label: 'Social security (OASDI), employee',
-    payer: 'employee',
-    agency: 'IRS',
-    base: 'US-OASDI',
-    group: 'US-OASDI',
-  },
-  {
-    code: 'US-OASDI-ER',
-    label: 'Social security (OASDI), employer',
-    payer: 'employer',
-    agency: 'IRS',
-    base: 'US-OASDI',
-    group: 'US-OASDI',
-  },
-  {
-    code: 'US-HI-EE',
-    label: 'Medicare (HI), employee',
-    payer: 'employee',
-    agency: 'IRS',
-    base: 'US-HI',
-    group: 'US-HI',
-  },
-  {
-    code: 'US-HI-ER',
-    label: 'Medicare (HI), employer',
-    payer: 'employer',
-    agency: 'IRS',
-    base: 'US-HI',
-    group: 'US-HI',
-  },
-  { code: 'US-HI-ADD', label: 'Additional Medicare', payer: 'employee', agency: 'IRS', base: 'US-HI', group: 'US-HI' },
-  {
-    code: 'US-FUTA',
-    label: 'Federal unemployment',
-    payer: 'employer',
-    agency: 'IRS',
-    base: 'US-FUTA',
-    group: 'US-FUTA',
-  },
+  federal('US-FIT', 'Federal income tax', 'employee', 'US-FIT'),
+  federal('US-OASDI-EE', 'Social security (OASDI), employee', 'employee', 'US-OASDI'),
+  federal('US-OASDI-ER', 'Social security (OASDI), employer', 'employer', 'US-OASDI'),
+  federal('US-HI-EE', 'Medicare (HI), employee', 'employee', 'US-HI'),
+  federal('US-HI-ER', 'Medicare (HI), employer', 'employer', 'US-HI'),
+  federal('US-HI-ADD', 'Additional Medicare', 'employee', 'US-HI'),
+  federal('US-FUTA', 'Federal unemployment', 'employer', 'US-FUTA'),
 ];
 
-const STATE: readonly Tax[] = [
-  {
-    code: 'NY-SIT',
-    label: 'New York income tax',
-    payer: 'employee',
-    agency: 'NY-TAX',
-    base: 'NY-SIT',
-    group: 'NY-SIT',
-  },
-  {
-    code: 'NY-SUI',
-    label: 'New York unemployment',
-    payer: 'employer',
-    agency: 'NY-DOL',
-    base: 'NY-SUI',
-    group: 'NY-SUI',
-  },
-  { code: 'TX-SUI', label: 'Texas unemployment', payer: 'employer', agency: 'TX-TWC', base: 'TX-SUI', group: 'TX-SUI' },
-  {
-    code: 'FL-SUI',
-    label: 'Florida reemployment',
-    payer: 'employer',
-    agency: 'FL-DOR',
-    base: 'FL-SUI',
-    group: 'FL-SUI',
-  },
-];
+export const programCode = (state: StateRules, program: Program): StateTaxCode => `${state.code}-${program.code}`;
+export const localCode = (state: StateRules, place: string, tax: string): StateTaxCode =>
+  `${state.code}-${place}-${tax}`;
 
-export const TAXES: readonly Tax[] = [...FEDERAL, ...STATE];
+/** Programs are told apart by payer at the end of the code; both halves are one group. */
+const groupOf = (code: string): TaxGroup => code.replace(/-(EE|ER)$/, '') as TaxGroup;
+
+function agencyOf(state: StateRules, program: Program): AgencyCode {
+  const { agencies } = state;
+  const chosen =
+    program.agency === 'income'
+      ? (agencies.income ?? agencies.unemployment).code
+      : program.agency === 'unemployment'
+        ? agencies.unemployment.code
+        : program.agency.code;
+  return chosen as AgencyCode;
+}
+
+function taxesOf(state: StateRules): Tax[] {
+  const { code, agencies } = state;
+  const taxes: Tax[] = [];
+  const own = (suffix: string, label: string, payer: Tax['payer'], agency: string): Tax => ({
+    code: `${code}-${suffix}`,
+    label,
+    payer,
+    agency: agency as AgencyCode,
+    base: `${code}-${suffix}`,
+    group: groupOf(`${code}-${suffix}`),
+  });
+  if (state.incomeTax.kind !== 'none' && agencies.income)
+    taxes.push(own('SIT', `${state.name} income tax`, 'employee', agencies.income.code));
+  taxes.push(
+    own('SUI', state.unemployment.label ?? `${state.name} unemployment`, 'employer', agencies.unemployment.code),
+  );
+  for (const program of state.programs ?? [])
+    taxes.push(own(program.code, program.label, program.payer, agencyOf(state, program)));
+  for (const place of state.local?.places ?? [])
+    for (const tax of place.taxes)
+      taxes.push(own(`${place.code}-${tax.code}`, tax.label, tax.payer, state.local?.agency ?? ''));
+  return taxes;
+}
+
+export const TAXES: readonly Tax[] = [...FEDERAL, ...ALL_STATES.flatMap(taxesOf)];
 const BY_CODE = new Map(TAXES.map((tax) => [tax.code, tax]));
 
 /** The tax with this code; throws for a code that is not in the list (a programmer's error). */
@@ -105,10 +95,22 @@ export function taxOf(code: TaxCode): Tax {
 
 export const isTaxCode = (code: string): code is TaxCode => BY_CODE.has(code as TaxCode);
 export const WAGE_BASES: readonly WageBase[] = [...new Set(TAXES.map((tax) => tax.base))];
+const BASES = new Set<string>(WAGE_BASES);
+export const isWageBase = (name: string): name is WageBase => BASES.has(name);
 export const AGENCIES: Readonly<Record<AgencyCode, { readonly name: string; readonly short: string }>> = {
   IRS: { name: 'Internal Revenue Service', short: 'IRS' },
-  'NY-TAX': { name: 'New York State Department of Taxation and Finance', short: 'NY Tax' },
-  'NY-DOL': { name: 'New York State Department of Labor', short: 'NY Labor' },
-  'TX-TWC': { name: 'Texas Workforce Commission', short: 'TX Workforce' },
-  'FL-DOR': { name: 'Florida Department of Revenue', short: 'FL Revenue' },
+  ...Object.fromEntries(
+    ALL_STATES.flatMap(({ agencies }) => [agencies.income, agencies.unemployment, ...(agencies.others ?? [])]).flatMap(
+      (agency) => (agency ? [[agency.code, { name: agency.name, short: agency.short }]] : []),
+    ),
+  ),
 };
+
+const UNEMPLOYMENT_AGENCY = new Map<string, StateCode>(
+  ALL_STATES.map((state) => [state.agencies.unemployment.code, state.code]),
+);
+/** The state whose unemployment tax an agency collects; undefined for every other agency. */
+export const unemploymentStateOf = (agency: string): StateCode | undefined => UNEMPLOYMENT_AGENCY.get(agency);
+
+/** The name of an agency, or its code when it is not one of ours. */
+export const agencyName = (code: string): string => AGENCIES[code as AgencyCode]?.name ?? code;

@@ -1,132 +1,151 @@
-import { PERIODS_PER_YEAR } from '../calendar/pay-frequency.js';
-import { problem, type Issue } from '../issues/issue.js';
 import { inForce } from '../jurisdictions/dated.js';
-import type { IncomeTaxRule, StateRules } from '../jurisdictions/state.js';
-import { ZERO, add, cents, notBelowZero, parseDollars, showDollars, subtract, type Cents } from '../money/cents.js';
-import { dividedBy, exact, round, showExact, times } from '../money/exact.js';
-import { showPercent } from '../money/rate.js';
-import type { PaycheckInput, StateCertificate } from '../paycheck/input.js';
-import type { TaxCode } from '../taxes/registry.js';
-import { shownParameter, type Tape } from '../working/tape.js';
-import { bracketFor, bracketTax } from './bracket-tax.js';
+import type { Bracket } from '../jurisdictions/brackets.js';
+import type { StateCertificate, StateRules, WithheldIncomeTax } from '../jurisdictions/state.js';
+import { ZERO, add, cents, notBelowZero, showDollars, subtract, type Cents } from '../money/cents.js';
+import { round, times } from '../money/exact.js';
+import { showPercent, type Rate } from '../money/rate.js';
+import type { Check } from '../paycheck/check.js';
+import type { EarnedAmount } from '../paycheck/wages.js';
+import { shownParameter } from '../working/tape.js';
+import type { TaxCode } from './registry.js';
+import { certificateAmount, rateAt, worksheetTax } from './worksheet-tax.js';
 
-type AnnualTableRule = Extract<IncomeTaxRule, { kind: 'annual-table' }>;
+/** Wages that one state (or a place in it) withholds on. */
+export interface StateWages {
+  readonly regular: Cents;
+  readonly supplemental: Cents;
+  readonly items: readonly EarnedAmount[];
+  readonly local?: readonly Bracket[] | undefined;
+}
+export interface StateTax {
+  /** Without the additional amount of the certificate. */
+  readonly tax: Cents;
+  readonly extra: Cents;
+}
 
-const amountOf = (certificate: StateCertificate, field: string): Cents => {
-  const value = certificate[field];
-  if (value === undefined) return ZERO;
-  const amount = parseDollars(String(value));
-  if (amount === null) throw new RangeError(`unchecked certificate amount ${field}`);
+/** The certificate on file, or the one that stands in for it by the state's rule, with a warning. */
+export function certificateFor(check: Check, state: StateRules, rule: WithheldIncomeTax): StateCertificate {
+  const own = check.input.stateCertificates[state.code];
+  if (own) return own;
+  const { form, without } = rule.certificate;
+  // A form without questions has nothing to miss.
+  if (Object.keys(without.certificate).length > 0)
+    check.warn('certificate.none', `employee.certificates.${state.code}`, {
+      form,
+      state: state.name,
+      says: without.says,
+    });
+  return without.certificate;
+}
+
+function flatSupplemental(check: Check, figure: TaxCode, rate: Rate, wages: Cents, label: string): Cents {
+  const amount = round(times(wages, rate), 'half-up');
+  check.tape?.write(figure, {
+    label,
+    value: showDollars(amount),
+    how: `${showDollars(wages)} × ${showPercent(rate)}`,
+    rounding: 'half a cent up',
+  });
   return amount;
-};
+}
 
-/** Withholding by a state's annual table: annualise, deduct, look up, divide by the periods, round once. */
-export function annualTableTax(
+/**
+ * State income tax to withhold in one check, in cents, by the state's own worksheet and supplemental rule.
+ * Null with an issue when no rule is in force or the state publishes no method for the pay frequency.
+ */
+export function stateIncomeTax(
+  check: Check,
   state: StateRules,
-  rule: AnnualTableRule,
-  input: PaycheckInput,
-  regularWages: Cents,
-  supplementalWages: Cents,
-  tape?: Tape,
-): { tax: Cents; problems: Issue[] } {
+  rule: WithheldIncomeTax,
+  wages: StateWages,
+): StateTax | null {
+  const { input, tape } = check;
   const figure: TaxCode = `${state.code}-SIT`;
-  const field = `employee.certificates.${state.code}`;
-  const certificate = input.stateCertificates[state.code];
-  if (!certificate)
-    return {
-      tax: ZERO,
-      problems: [problem('certificate.missing', field, { state: state.name, form: rule.certificate.form })],
-    };
-  const row = inForce(rule.tables, input.checkDate);
-  const flat = inForce(rule.supplementalRate, input.checkDate);
-  if (!row || !flat) {
-    return {
-      tax: ZERO,
-      problems: [
-        problem('rule.none-in-force', 'checkDate', {
-          what: `${state.name} withholding table`,
-          date: input.checkDate,
-          from: '2025-01-01',
-        }),
-      ],
-    };
-  }
-  if (!rule.frequencies.includes(input.payFrequency)) {
-    return {
-      tax: ZERO,
-      problems: [
-        problem('rule.frequency-unknown', 'payFrequency', {
-          state: state.name,
-          frequency: input.payFrequency,
-          choices: rule.frequencies.join(', '),
-        }),
-      ],
-    };
+  const certificate = certificateFor(check, state, rule);
+  const row = check.rule(rule.worksheets, `${state.name} withholding table`);
+  const supplemental = inForce(rule.supplemental, input.checkDate);
+  if (!row || !supplemental) return null;
+  if (rule.frequencies && !rule.frequencies.includes(input.payFrequency)) {
+    check.problem('rule.frequency-unknown', 'payFrequency', {
+      state: state.name,
+      frequency: input.payFrequency,
+      choices: rule.frequencies.join(', '),
+    });
+    return null;
   }
   if (certificate['exempt'] === true) {
-    tape?.write(figure, { label: `Exempt on ${rule.certificate.form}`, value: showDollars(ZERO), isResult: true });
-    return { tax: ZERO, problems: [] };
-  }
-  const periods = PERIODS_PER_YEAR[input.payFrequency];
-  const aggregate = input.supplementalMethod === 'aggregate';
-  const wages = aggregate ? add(regularWages, supplementalWages) : regularWages;
-  const tableName = row.value.statusTable[String(certificate['filingStatus'])];
-  const table = tableName === undefined ? undefined : row.value.tables[tableName];
-  const deduction = tableName === undefined ? undefined : row.value.deduction[tableName];
-  if (!table || deduction === undefined) throw new RangeError('unchecked filing status');
-
-  const allowances = Number(certificate['allowances'] ?? 0);
-  const annual = cents(wages * periods);
-  const reduction = add(deduction, cents(allowances * row.value.allowance));
-  const taxable = notBelowZero(subtract(annual, reduction));
-  const bracket = bracketFor(table, exact(taxable));
-  const annualTax = bracketTax(bracket, exact(taxable));
-  const perPeriod = dividedBy(annualTax, periods);
-  let tax = round(perPeriod, row.value.rounding);
-  if (tape) {
-    tape.write(figure, { label: 'Taxable wages this period', value: showDollars(wages) });
-    tape.write(figure, {
-      label: 'Annual wages',
-      value: showDollars(annual),
-      how: `${showDollars(wages)} × ${periods} periods`,
-    });
-    tape.write(figure, {
-      label: 'Deduction and exemptions',
-      value: showDollars(reduction),
-      how: `${showDollars(deduction)} + ${allowances} × ${showDollars(row.value.allowance)}`,
-    });
-    tape.write(figure, { label: 'Annual taxable', value: showDollars(taxable) });
-    tape.write(figure, {
-      label: 'Annual tax',
-      value: showExact(annualTax),
-      how: `${showDollars(bracket.base)} + ${showPercent(bracket.rate)} of the excess over ${showDollars(bracket.over)}`,
-      parameter: shownParameter(
-        `${state.name}, ${tableName} table`,
-        `row: over ${showDollars(bracket.over)}: ${showDollars(bracket.base)} + ${showPercent(bracket.rate)}`,
-        row,
-      ),
-    });
-    tape.write(figure, {
-      label: 'For this period',
-      value: showExact(perPeriod),
-      how: `÷ ${periods}`,
-      rounding: 'half a cent up',
-    });
-  }
-  if (!aggregate && supplementalWages > 0) {
-    const onSupplemental = round(times(supplementalWages, flat.value), 'half-up');
-    tax = add(tax, onSupplemental);
     tape?.write(figure, {
-      label: 'Supplemental wages, flat rate',
-      value: showDollars(onSupplemental),
-      how: `${showDollars(supplementalWages)} × ${showPercent(flat.value)}`,
-      rounding: 'half a cent up',
-      parameter: shownParameter(`${state.name} supplemental rate`, showPercent(flat.value), flat),
+      label: `Exempt on ${rule.certificate.form}`,
+      value: showDollars(ZERO),
+      how: 'wages are still reported',
+      isResult: true,
     });
+    return { tax: ZERO, extra: ZERO };
   }
-  const extra = amountOf(certificate, 'extraWithholding');
+  const onWages = (amount: Cents, isShown = true): Cents =>
+    check.perPeriod(amount, (part) =>
+      worksheetTax({
+        figure,
+        row,
+        certificate,
+        wages: part,
+        periods: check.periods,
+        federalTax: check.federalOnRegular,
+        socialInsurance: check.socialInsurance,
+        ...(wages.local ? { local: wages.local } : {}),
+        tape: isShown ? tape : undefined,
+      }),
+    );
+  const isTogether = supplemental.value.is === 'together' || input.supplementalMethod === 'aggregate';
+  let tax: Cents;
+  if (isTogether && wages.regular <= 0 && input.lastRegular && wages.supplemental > 0) {
+    tax = notBelowZero(
+      subtract(onWages(add(input.lastRegular.wages, wages.supplemental)), onWages(input.lastRegular.wages, false)),
+    );
+    tape?.write(figure, {
+      label: 'Together with the last regular wages',
+      value: showDollars(tax),
+      how: 'less the tax on the last regular wages alone',
+    });
+  } else {
+    tax = onWages(isTogether ? add(wages.regular, wages.supplemental) : wages.regular);
+  }
+  if (!isTogether && wages.supplemental > 0) {
+    const own = supplemental.value;
+    const label = 'Supplemental wages, flat rate';
+    if (own.is === 'flat') {
+      let left = wages.supplemental;
+      for (const [item, rate] of Object.entries(own.items ?? {})) {
+        const amount = wages.items
+          .filter((line) => line.item.code === item)
+          .reduce((total, line) => total + line.amount, 0);
+        const taken = cents(Math.min(amount, left));
+        if (taken <= 0) continue;
+        left = subtract(left, taken);
+        tax = add(tax, flatSupplemental(check, figure, rate, taken, label));
+      }
+      if (left > 0) tax = add(tax, flatSupplemental(check, figure, own.rate, left, label));
+    } else if (own.is === 'tiers') {
+      const annual = cents(add(wages.regular, wages.supplemental) * check.periods);
+      tax = add(tax, flatSupplemental(check, figure, rateAt(own.rates, annual), wages.supplemental, label));
+    } else if (own.is === 'share-of-federal') {
+      const amount = round(times(check.federalOnSupplemental, own.rate), 'half-up');
+      tape?.write(figure, {
+        label: 'Supplemental wages, share of the federal tax on them',
+        value: showDollars(amount),
+        how: `${showDollars(check.federalOnSupplemental)} × ${showPercent(own.rate)}`,
+      });
+      tax = add(tax, amount);
+    }
+    if (tape)
+      tape.write(figure, {
+        label: 'Supplemental rule',
+        value: own.is,
+        parameter: shownParameter(`${state.name}, supplemental wages`, own.is, supplemental),
+      });
+  }
+  const hasWages = wages.regular > 0 || wages.supplemental > 0;
+  const extra = hasWages ? certificateAmount(certificate, 'extraWithholding') : ZERO;
   if (extra > 0) tape?.write(figure, { label: 'Additional amount', value: showDollars(extra) });
-  if (wages > 0 || supplementalWages > 0) tax = add(tax, extra);
-  tape?.write(figure, { label: `${state.name} income tax`, value: showDollars(tax), isResult: true });
-  return { tax, problems: [] };
+  return { tax, extra };
 }

@@ -1,6 +1,6 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import type { Dated } from '../jurisdictions/dated.js';
-import { SOURCES } from '../jurisdictions/sources/register.js';
+import { sourceOf } from '../jurisdictions/sources/register.js';
 
 /** A parameter as a working shows it. */
 export interface ShownParameter {
@@ -37,7 +37,7 @@ export class Tape {
 }
 
 export function shownParameter(name: string, value: string, row: Dated<unknown>): ShownParameter {
-  const source = SOURCES[row.source];
+  const source = sourceOf(row.source);
   return {
     name,
     value,

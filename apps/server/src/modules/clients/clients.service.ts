@@ -15,7 +15,7 @@ import { problem } from '@zakat/core/issues/issue';
 import { cents } from '@zakat/core/money/cents';
 import { parsePercent, parseRate, ratePerThousand, showRate, type Rate } from '@zakat/core/money/rate';
 import { findState } from '@zakat/core/jurisdictions/states';
-import { AGENCIES, type AgencyCode } from '@zakat/core/taxes/registry';
+import { AGENCIES, agencyName, unemploymentStateOf } from '@zakat/core/taxes/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -39,8 +39,6 @@ const IDENTITY_FIELDS = [
   'signerName',
   'signerTitle',
 ] as const;
-const AGENCY_STATE: Partial<Record<string, string>> = { 'NY-DOL': 'NY', 'TX-TWC': 'TX', 'FL-DOR': 'FL' };
-
 @Injectable()
 export class ClientsService {
   constructor(
@@ -151,7 +149,7 @@ export class ClientsService {
     const rate = input.unemploymentRate === null ? null : parsePercent(input.unemploymentRate);
     if (input.unemploymentRate !== null && !rate)
       throw refuse([problem('input.not-a-decimal', 'unemploymentRate', { value: input.unemploymentRate })]);
-    const highest = findState(AGENCY_STATE[input.agency] ?? '')?.unemployment.highestPlausibleRate;
+    const highest = findState(unemploymentStateOf(input.agency) ?? '')?.unemployment.highestPlausibleRate;
     if (rate && highest && rate.n * highest.d > highest.n * rate.d)
       throw refuse([problem('employer.rate-implausible', 'unemploymentRate', { rate: `${input.unemploymentRate}%` })]);
     return this.database.run(actor, async (manager) => {
@@ -213,7 +211,7 @@ export async function unemploymentRatesOn(
   const accounts = await manager.find(TaxAccount, { where: { clientId }, order: { from: 'ASC' } });
   const rates: Record<string, Rate> = {};
   for (const account of accounts) {
-    const state = AGENCY_STATE[account.agency];
+    const state = unemploymentStateOf(account.agency);
     const rate = account.unemploymentRate === null ? null : parseRate(account.unemploymentRate);
     if (state && rate && account.from <= day) rates[state] = rate;
   }
@@ -237,7 +235,7 @@ function accountView(account: TaxAccount): TaxAccountView {
   return {
     id: account.id,
     agency: account.agency,
-    agencyName: AGENCIES[account.agency as AgencyCode].name,
+    agencyName: agencyName(account.agency),
     accountNumber: account.accountNumber,
     unemploymentRate: percent,
     rateInWords: rate ? ratePerThousand(rate) : null,

@@ -70,8 +70,8 @@ export class EmployeesService {
       const day = on ?? (await this.clock.today(manager));
       const facts = await loadFacts(manager, [id]);
       const current = inForceOn(facts, day);
-      const work = factsOnDay(facts, day).place?.work;
-      const rule = work ? findState(work)?.incomeTax : undefined;
+      const work = factsOnDay(facts, day).place?.work[0]?.['state'];
+      const rule = typeof work === 'string' ? findState(work)?.incomeTax : undefined;
       return {
         ...(Object.fromEntries(NAME_FIELDS.map((field) => [field, person[field]])) as Record<
           (typeof NAME_FIELDS)[number],
@@ -90,7 +90,7 @@ export class EmployeesService {
         on: day,
         facts: facts.map((fact) => factView(fact, current)),
         certificateFields:
-          rule?.kind === 'annual-table' ? rule.certificate.fields.map((field) => `${field.label}: ${field.help}`) : [],
+          rule?.kind === 'worksheet' ? rule.certificate.fields.map((field) => `${field.label}: ${field.help}`) : [],
       };
     });
   }

@@ -5,6 +5,7 @@ import { PAY_FREQUENCIES } from '@zakat/core/calendar/pay-frequency';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { findItem } from '@zakat/core/items/registry';
 import { findState } from '@zakat/core/jurisdictions/states';
+import { showRate } from '@zakat/core/money/rate';
 import type { EntityManager } from 'typeorm';
 
 /** A stored effective-dated fact about a person. Later records of the same day stand before earlier ones. */
@@ -16,12 +17,19 @@ export interface StoredFact {
   readonly value: Record<string, unknown>;
 }
 
+/** Where a person lives and works, as the case file writes it. */
+export interface Place {
+  readonly residence: Record<string, unknown>;
+  readonly work: readonly Record<string, unknown>[];
+  readonly unemploymentState?: string;
+}
+
 /** What is known of a person on a day. */
 export interface FactsOnDay {
   readonly pay: Record<string, unknown> | null;
   readonly federal: Record<string, unknown> | null;
   readonly certificates: Readonly<Record<string, Record<string, unknown>>>;
-  readonly place: { readonly work: string; readonly residence: string } | null;
+  readonly place: Place | null;
 }
 
 /** Issues of a fact as given; the core reads certificates, so nothing can be stored that it could not compute with. */
@@ -35,23 +43,51 @@ export function factIssues(fact: Fact, path: string): Issue[] {
     case 'state-certificate': {
       const state = reader.text('state');
       if (state === null) return issues;
-      if (!findState(state))
-        return [problem('rule.state-unknown', `${path}.value.state`, { state, choices: 'NY, TX, FL' })];
+      if (!findState(state)) return [problem('rule.state-unknown', `${path}.value.state`, { state })];
       const inner = reader.object('certificate');
       if (inner) readStateCertificate(state, inner);
       return issues;
     }
     case 'place':
-      reader.only(['work', 'residence']);
-      for (const field of ['work', 'residence']) {
-        const state = reader.text(field);
-        if (state !== null && field === 'work' && !findState(state))
-          issues.push(problem('rule.state-unknown', `${path}.value.work`, { state, choices: 'NY, TX, FL' }));
-      }
+      placeIssues(reader, issues);
       return issues;
     case 'pay':
       payIssues(reader, issues);
       return issues;
+  }
+}
+
+const PLACE_FIELDS = [
+  'work',
+  'residence',
+  'workLocality',
+  'residenceLocality',
+  'schoolDistrict',
+  'otherWork',
+  'unemploymentState',
+  'reciprocityCertificate',
+];
+
+/** A place of work and of residence; `otherWork` holds further places of work with their shares of the pay. */
+function placeIssues(reader: Reader, issues: Issue[]): void {
+  reader.only(PLACE_FIELDS);
+  const stateIn = (from: Reader, field: string): void => {
+    const state = from.text(field);
+    if (state !== null && !findState(state))
+      issues.push(problem('rule.state-unknown', `${from.path}.${field}`, { state }));
+  };
+  stateIn(reader, 'work');
+  stateIn(reader, 'residence');
+  if (reader.has('unemploymentState')) stateIn(reader, 'unemploymentState');
+  for (const field of ['workLocality', 'residenceLocality', 'schoolDistrict'])
+    if (reader.has(field)) reader.text(field);
+  if (reader.has('reciprocityCertificate')) reader.flag('reciprocityCertificate');
+  for (const other of reader.list('otherWork', false)) {
+    other.only(['state', 'locality', 'share']);
+    stateIn(other, 'state');
+    if (other.has('locality')) other.text('locality');
+    if (!other.decimal('share'))
+      issues.push(problem('input.missing', `${other.path}.share`, { what: 'the share of the pay' }));
   }
 }
 
@@ -111,7 +147,36 @@ export function factsOnDay(facts: readonly StoredFact[], day: string): FactsOnDa
     pay: of('pay'),
     federal: of('federal-certificate'),
     certificates: Object.fromEntries(certificates),
-    place: place ? { work: String(place['work']), residence: String(place['residence']) } : null,
+    place: place ? placeOf(place) : null,
+  };
+}
+
+/** The share that is left for the first place of work: the others are written down with theirs. */
+function firstShare(others: readonly Record<string, unknown>[]): string {
+  const thousandths = others.reduce((left, other) => left - Math.round(Number(other['share']) * 1000), 1000);
+  return showRate({ n: thousandths, d: 1000 });
+}
+
+function placeOf(value: Record<string, unknown>): Place {
+  const others = Array.isArray(value['otherWork']) ? (value['otherWork'] as Record<string, unknown>[]) : [];
+  const given = (name: string, field: string): Record<string, unknown> =>
+    value[field] === undefined ? {} : { [name]: value[field] };
+  return {
+    residence: {
+      state: value['residence'],
+      ...given('locality', 'residenceLocality'),
+      ...given('schoolDistrict', 'schoolDistrict'),
+    },
+    work: [
+      {
+        state: value['work'],
+        share: firstShare(others),
+        ...given('locality', 'workLocality'),
+        ...given('reciprocityCertificate', 'reciprocityCertificate'),
+      },
+      ...others,
+    ],
+    ...(typeof value['unemploymentState'] === 'string' ? { unemploymentState: value['unemploymentState'] } : {}),
   };
 }
 
@@ -127,6 +192,17 @@ const STATUS_WORDS: Readonly<Record<string, string>> = {
 function certificateWords(name: string, given: unknown): string {
   if (name === 'filingStatus') return STATUS_WORDS[String(given)] ?? String(given);
   return given === true ? name : `${name} ${String(given)}`;
+}
+
+function placeSentence(value: Record<string, unknown>): string {
+  const at = (state: unknown, locality: unknown): string =>
+    locality === undefined ? String(state) : `${String(locality)}, ${String(state)}`;
+  const others = Array.isArray(value['otherWork']) ? (value['otherWork'] as Record<string, unknown>[]) : [];
+  const also = others
+    .map((other) => `${String(other['share'])} in ${at(other['state'], other['locality'])}`)
+    .join(', ');
+  const school = value['schoolDistrict'] === undefined ? '' : `, school district ${String(value['schoolDistrict'])}`;
+  return `Works in ${at(value['work'], value['workLocality'])}${also ? ` (${also})` : ''}, lives in ${at(value['residence'], value['residenceLocality'])}${school}`;
 }
 
 /** A fact read back as a sentence. */
@@ -167,15 +243,15 @@ export function factSentence(fact: Pick<StoredFact, 'kind' | 'value'>): string {
     case 'state-certificate': {
       const certificate = isObject(value['certificate']) ? value['certificate'] : {};
       const rule = findState(text('state'))?.incomeTax;
-      const form = rule?.kind === 'annual-table' ? rule.certificate.form : 'certificate';
-      const order = rule?.kind === 'annual-table' ? rule.certificate.fields.map((field) => field.name) : [];
+      const form = rule?.kind === 'worksheet' ? rule.certificate.form : 'certificate';
+      const order = rule?.kind === 'worksheet' ? rule.certificate.fields.map((field) => field.name) : [];
       const fields = order
         .filter((name) => ![undefined, false, '0.00'].includes(certificate[name] as undefined))
         .map((name) => certificateWords(name, certificate[name]));
       return `${text('state')} ${form}: ${fields.join(', ')}`;
     }
     case 'place':
-      return `Works in ${text('work')}, lives in ${text('residence')}`;
+      return placeSentence(value);
   }
 }
 

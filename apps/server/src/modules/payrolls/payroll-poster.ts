@@ -35,7 +35,14 @@ export class PayrollPoster {
       gross: person.result.gross,
       net: person.result.net,
       supplemental: person.result.supplemental,
-      lines: { earnings: person.result.earnings, deductions: person.result.deductions, taxes: person.result.taxes },
+      lines: {
+        earnings: person.result.earnings,
+        deductions: person.result.deductions,
+        garnishments: person.result.garnishments,
+        employerPaid: person.result.employerPaid,
+        tracked: person.result.tracked,
+        taxes: person.result.taxes,
+      },
       facts: { case: person.base, entry: person.entry },
     }));
     await manager.query(

@@ -1,6 +1,5 @@
 import { Injectable } from '@nestjs/common';
 import type { PaycheckView, PayrollEntry, PayrollView } from '@zakat/contract/payrolls';
-import { date } from '@zakat/core/calendar/local-date';
 import {
   ACCOUNT_LABELS,
   employerTaxes,
@@ -16,7 +15,8 @@ import { createHash } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { detailOf, notFound } from '../../http/refusal.js';
-import { findClient, unemploymentRatesOn } from '../clients/clients.service.js';
+import { findClient } from '../clients/clients.service.js';
+import type { Place } from '../employees/facts.js';
 import type { Client } from '../clients/entities.js';
 import { fullName } from '../employees/employees.service.js';
 import { Payroll } from './entities.js';
@@ -83,8 +83,7 @@ export class PayrollViews {
         : usualEntry(person, client, payroll.kind);
       return [{ ...person, entry, result: computeEntry(person, entry) }];
     });
-    const rates = await unemploymentRatesOn(manager, client.id, payroll.checkDate);
-    const employer = employerTaxes(paidOnly(people), date(payroll.checkDate), rates);
+    const employer = employerTaxes(paidOnly(people));
     return { payroll, client, people, employer };
   }
 
@@ -127,7 +126,7 @@ export class PayrollViews {
         ...person.entry,
         number: person.employee.number,
         name: fullName(person.employee),
-        workState: person.facts.place?.work ?? '',
+        workState: workStates(person.facts.place),
         base: person.base,
         paycheck,
         previousGross: before ? rawCents(before.gross) : null,
@@ -177,3 +176,7 @@ export async function findPayroll(manager: EntityManager, id: string): Promise<P
   if (!payroll) throw notFound('payroll');
   return payroll;
 }
+
+/** `NY`, or `NY, NJ` for work in several states. */
+const workStates = (place: Place | null): string =>
+  [...new Set((place?.work ?? []).map((at) => String(at['state'])))].join(', ');

@@ -10,6 +10,7 @@ import type {
 } from '@zakat/contract/payrolls';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { sum } from '@zakat/core/money/cents';
+import { OTHER } from '@zakat/core/paycheck/compute';
 import { isTaxCode, taxOf } from '@zakat/core/taxes/registry';
 import { Tape } from '@zakat/core/working/tape';
 import { randomUUID } from 'node:crypto';
@@ -228,7 +229,13 @@ export class PayrollsService {
       if (!person) throw notFound('person of this payroll');
       const tape = new Tape();
       computeEntry(person, person.entry, tape);
-      const label = isTaxCode(figure) ? taxOf(figure).label : figure === 'net' ? 'Net pay' : 'Gross pay';
+      const label = isTaxCode(figure)
+        ? taxOf(figure).label
+        : figure === 'net'
+          ? 'Net pay'
+          : figure === OTHER
+            ? 'Local tax and state programs'
+            : 'Gross pay';
       return {
         title: `${label}, ${fullName(person.employee)}`,
         lines: (tape.figures.get(figure) ?? []).map((line) => ({

@@ -4,9 +4,9 @@ import { readCase } from '@zakat/core/casefile/read-case';
 import { parseDate, yearOf } from '@zakat/core/calendar/local-date';
 import { PERIODS_PER_YEAR, type PayFrequency } from '@zakat/core/calendar/pay-frequency';
 import type { Issue } from '@zakat/core/issues/issue';
-import { cents, parseDollars, toDollars, ZERO } from '@zakat/core/money/cents';
+import { parseDollars, toDollars, ZERO } from '@zakat/core/money/cents';
 import { showRate } from '@zakat/core/money/rate';
-import { computePaycheck } from '@zakat/core/paycheck/compute';
+import { NOTHING, computePaycheck } from '@zakat/core/paycheck/compute';
 import { convertSalary } from '@zakat/core/paycheck/earnings';
 import type { PaycheckResult } from '@zakat/core/paycheck/result';
 import type { Tape } from '@zakat/core/working/tape';
@@ -27,8 +27,11 @@ export interface PersonCase {
 
 interface YearToDate {
   readonly wages: Record<string, string>;
-  readonly supplementalWages: string;
+  readonly taxes: Record<string, string>;
+  readonly deductions: Record<string, string>;
+  supplementalWages: string;
 }
+const nothingYet = (): YearToDate => ({ wages: {}, taxes: {}, deductions: {}, supplementalWages: '0.00' });
 
 async function yearToDateOf(
   manager: EntityManager,
@@ -46,16 +49,27 @@ async function yearToDateOf(
     'SELECT employee_id AS id, sum(supplemental)::bigint AS amount FROM paycheck WHERE client_id = $1 AND check_date >= $2 AND check_date < $3 AND payroll_id <> $4 GROUP BY employee_id',
     [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
   )) as { id: string; amount: string }[];
+  const taxes = (await manager.query(
+    `SELECT pt.employee_id AS id, pt.tax, sum(pt.amount)::bigint AS amount FROM paycheck_tax pt JOIN paycheck p ON p.id = pt.paycheck_id
+     WHERE pt.client_id = $1 AND pt.check_date >= $2 AND pt.check_date < $3 AND p.payroll_id <> $4 GROUP BY pt.employee_id, pt.tax`,
+    [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
+  )) as { id: string; tax: string; amount: string }[];
+  const deductions = (await manager.query(
+    `SELECT p.employee_id AS id, l.item, sum(l.amount)::bigint AS amount FROM paycheck p,
+       jsonb_to_recordset(p.lines -> 'deductions') AS l(item text, amount bigint)
+     WHERE p.client_id = $1 AND p.check_date >= $2 AND p.check_date < $3 AND p.payroll_id <> $4 GROUP BY p.employee_id, l.item`,
+    [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
+  )) as { id: string; item: string; amount: string }[];
   const found = new Map<string, YearToDate>();
-  for (const row of wages) {
-    const own = found.get(row.id) ?? { wages: {}, supplementalWages: '0.00' };
-    own.wages[row.base] = toDollars(rawCents(row.subject));
-    found.set(row.id, own);
-  }
-  for (const row of supplemental) {
-    const own = found.get(row.id) ?? { wages: {}, supplementalWages: '0.00' };
-    found.set(row.id, { ...own, supplementalWages: toDollars(rawCents(row.amount)) });
-  }
+  const of = (id: string): YearToDate => {
+    const own = found.get(id) ?? nothingYet();
+    found.set(id, own);
+    return own;
+  };
+  for (const row of wages) of(row.id).wages[row.base] = toDollars(rawCents(row.subject));
+  for (const row of taxes) of(row.id).taxes[row.tax] = toDollars(rawCents(row.amount));
+  for (const row of deductions) of(row.id).deductions[row.item] = toDollars(rawCents(row.amount));
+  for (const row of supplemental) of(row.id).supplementalWages = toDollars(rawCents(row.amount));
   return found;
 }
 
@@ -82,15 +96,16 @@ export async function personCases(manager: EntityManager, client: Client, payrol
       facts.filter((fact) => fact.employeeId === employee.id),
       payroll.checkDate,
     );
-    const yearToDate = toDate.get(employee.id) ?? { wages: {}, supplementalWages: '0.00' };
+    const yearToDate = toDate.get(employee.id) ?? nothingYet();
     const base = {
       id: employee.number,
       checkDate: payroll.checkDate,
       payFrequency: client.payFrequency,
       employee: {
         ...(own.federal ? { federal: own.federal } : {}),
-        residence: { state: own.place?.residence ?? '' },
-        work: own.place ? [{ state: own.place.work }] : [],
+        residence: own.place?.residence ?? { state: '' },
+        work: own.place?.work ?? [],
+        ...(own.place?.unemploymentState ? { unemploymentState: own.place.unemploymentState } : {}),
         certificates: own.certificates,
         exemptFrom: exemptions(client),
       },
@@ -131,16 +146,6 @@ function usualEarning(
   const amount = parseDollars(String(pay['amount'])) ?? ZERO;
   return { item: 'salary', amount: toDollars(convertSalary(amount, pay['frequency'] as PayFrequency, frequency)) };
 }
-
-const NOTHING: PaycheckResult = {
-  gross: cents(0),
-  net: cents(0),
-  supplemental: cents(0),
-  earnings: [],
-  deductions: [],
-  taxes: [],
-  problems: [],
-};
 
 /** Computes the check of a person and an entry; an unpaid person has none. */
 export function computeEntry(person: PersonCase, entry: PayrollEntry, tape?: Tape): PaycheckResult {

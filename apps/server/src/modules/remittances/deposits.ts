@@ -3,10 +3,10 @@ import type { DepositView, LiabilityView } from '@zakat/contract/remittances';
 import { addBusinessDays } from '@zakat/core/calendar/business-days';
 import { date, type LocalDate } from '@zakat/core/calendar/local-date';
 import { achSendBy, earliestSettlement, liabilityDue } from '@zakat/core/deposits/due';
-import { DEPOSIT_FAMILIES, familyOf } from '@zakat/core/deposits/family';
+import { familyOf } from '@zakat/core/deposits/family';
 import { futaDueDates, nextDayDates, scheduleFromLookback } from '@zakat/core/deposits/federal-schedule';
 import { cents, sum, type Cents } from '@zakat/core/money/cents';
-import { AGENCIES, taxOf, type TaxCode } from '@zakat/core/taxes/registry';
+import { type TaxCode, agencyName, taxOf } from '@zakat/core/taxes/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { Firm, type Client } from '../clients/entities.js';
@@ -47,7 +47,7 @@ export class Deposits {
       const found =
         group === 'US-FUTA'
           ? futa.get(liabilityDate)
-          : liabilityDue(group, liabilityDate, {
+          : liabilityDue(row.tax, liabilityDate, {
               federal: schedule,
               newYorkDays: client.newYorkDays,
               isNextDay: nextDay.has(liabilityDate),
@@ -64,7 +64,7 @@ export class Deposits {
     const cushion = (await manager.find(Firm))[0]?.cushionDays ?? 0;
     const groups = new Map<string, OwedLiability[]>();
     for (const liability of await this.owed(manager, client)) {
-      const key = `${familyOf(liability.tax)} ${liability.due}`;
+      const key = `${familyOf(liability.tax).code} ${liability.due}`;
       groups.set(key, [...(groups.get(key) ?? []), liability]);
     }
     const deposits = [...groups.values()].flatMap((liabilities): DepositView[] => {
@@ -76,10 +76,10 @@ export class Deposits {
       const isLate = today > addBusinessDays(settles, -1, 'banking');
       return [
         {
-          family,
-          familyLabel: DEPOSIT_FAMILIES[family].label,
+          family: family.code,
+          familyLabel: family.label,
           agency,
-          agencyName: AGENCIES[agency].name,
+          agencyName: agencyName(agency),
           due: first.due,
           sendBy,
           settles: isLate ? earliestSettlement(today) : settles,

@@ -1,11 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date } from '@zakat/core/calendar/local-date';
 import { lastDayOf, quarterOf } from '@zakat/core/calendar/quarter';
-import { DEPOSIT_FAMILIES, amountTypeOf, type DepositFamily } from '@zakat/core/deposits/family';
+import { amountTypeOf, familyOf } from '@zakat/core/deposits/family';
 import { writeTaxPayments, type TaxCredit, type TxpAmount } from '@zakat/core/formats/nacha/tax-payment';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { add, ZERO, type Cents } from '@zakat/core/money/cents';
-import { AGENCIES, type AgencyCode, type TaxCode } from '@zakat/core/taxes/registry';
+import { type TaxCode, agencyName } from '@zakat/core/taxes/registry';
 import type { EntityManager } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { accountNumberOn } from '../clients/clients.service.js';
@@ -40,17 +40,19 @@ export class PaymentFile {
         content: '',
         issues: [
           problem('input.missing', 'agency', {
-            what: `the bank account of ${AGENCIES[remittance.agency as AgencyCode].name}`,
+            what: `the bank account of ${agencyName(remittance.agency)}`,
           }),
         ],
         total: ZERO,
       };
-    const family = DEPOSIT_FAMILIES[remittance.family as DepositFamily];
     const account =
       remittance.agency === 'IRS'
         ? ''
         : await accountNumberOn(manager, client.id, remittance.agency, remittance.settles);
     const taxpayerId = account.replace(/[^0-9A-Za-z]/g, '') || client.ein;
+    const first = items[0];
+    if (!first) throw new Error('a remittance without liabilities');
+    const { taxType } = familyOf(first.tax as TaxCode);
     const quarters = new Map<string, Map<string, Cents>>();
     for (const item of items) {
       const end = lastDayOf(quarterOf(date(item.liabilityDate)));
@@ -61,7 +63,7 @@ export class PaymentFile {
     }
     const credits = [...quarters].map(([end, amounts]): TaxCredit => ({
       taxpayerId,
-      taxType: family.taxType,
+      taxType,
       periodEnd: date(end),
       amounts: [...amounts]
         .sort(([a], [b]) => (a < b ? -1 : 1))

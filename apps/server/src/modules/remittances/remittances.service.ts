@@ -10,10 +10,10 @@ import type {
 import { isBusinessDay } from '@zakat/core/calendar/business-days';
 import { date, daysBetween, showDate } from '@zakat/core/calendar/local-date';
 import { ACH_CUTOFF, earliestSettlement } from '@zakat/core/deposits/due';
-import { DEPOSIT_FAMILIES, familyOf, type DepositFamily } from '@zakat/core/deposits/family';
+import { familyLabel, familyOf } from '@zakat/core/deposits/family';
 import { sentence } from '@zakat/core/issues/issue';
 import { showDollars, sum } from '@zakat/core/money/cents';
-import { AGENCIES, isTaxCode, taxOf, type AgencyCode } from '@zakat/core/taxes/registry';
+import { agencyName, isTaxCode, taxOf } from '@zakat/core/taxes/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -84,7 +84,7 @@ export class RemittancesService {
           throw conflict('Nothing is owed for one of these liabilities any more. Look again.');
         return line;
       });
-      const families = [...new Set(chosen.map((line) => familyOf(line.tax)))];
+      const families = [...new Set(chosen.map((line) => familyOf(line.tax).code))];
       const family = families[0];
       if (!family || families.length > 1)
         throw refuseField(
@@ -199,7 +199,7 @@ export class RemittancesService {
     const bank = await manager.findOneByOrFail(BankAccount, { id: remittance.bankAccountId });
     const file = await this.paymentFile.make(manager, client, remittance, items);
     const today = await this.clock.today(manager);
-    const agency = AGENCIES[remittance.agency as AgencyCode].name;
+    const agency = agencyName(remittance.agency);
     const settles = date(remittance.settles);
     const earliest = earliestSettlement(today);
     const owed = await this.owing.owed(manager, client);
@@ -247,7 +247,7 @@ export class RemittancesService {
       },
     ];
     const slip: ReleaseSlip = {
-      title: `${DEPOSIT_FAMILIES[remittance.family as DepositFamily].label} of ${client.legalName}`,
+      title: `${familyLabel(remittance.family)} of ${client.legalName}`,
       act: remittance.status === 'approved' ? 'release' : 'rehearsal',
       amount: remittance.amount,
       figures: [
@@ -311,8 +311,8 @@ export const rowOf = (row: Remittance, client: Client): RemittanceRow => ({
   clientName: client.legalName,
   einTail: client.ein.slice(-4),
   reference: row.reference,
-  agencyName: AGENCIES[row.agency as AgencyCode].name,
-  familyLabel: DEPOSIT_FAMILIES[row.family as DepositFamily].label,
+  agencyName: agencyName(row.agency),
+  familyLabel: familyLabel(row.family),
   amount: row.amount,
   due: row.due,
   settles: row.settles,

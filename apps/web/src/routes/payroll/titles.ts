@@ -4,5 +4,6 @@ import { TAXES } from '@zakat/core/taxes/registry';
 export const TITLES: Readonly<Record<string, string>> = {
   gross: 'Gross pay',
   net: 'Net pay',
+  other: 'Local tax and state programs',
   ...Object.fromEntries(TAXES.map((tax) => [tax.code, tax.label])),
 };

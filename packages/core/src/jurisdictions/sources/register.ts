@@ -16,6 +16,16 @@ export const SOURCES = {
     publisher: 'Internal Revenue Service',
     edition: '2026',
   },
+  'us-pub-15-t-2024': {
+    title: 'Publication 15-T, Federal Income Tax Withholding Methods',
+    publisher: 'Internal Revenue Service',
+    edition: '2024',
+  },
+  'us-ssa-cbb-2024': {
+    title: 'Contribution and Benefit Base',
+    publisher: 'Social Security Administration',
+    edition: '2024',
+  },
   'us-pub-15-t-2025': {
     title: 'Publication 15-T, Federal Income Tax Withholding Methods',
     publisher: 'Internal Revenue Service',
@@ -45,34 +55,9 @@ export const SOURCES = {
     publisher: 'Social Security Administration',
     edition: 'TY 2025',
   },
-  'us-ny-nys-50-t-2023': {
-    title: 'Publication NYS-50-T-NYS, New York State Withholding Tax Tables and Methods',
-    publisher: 'New York State Department of Taxation and Finance',
-    edition: '1/23',
-  },
-  'us-ny-nys-50-t-2026': {
-    title: 'Publication NYS-50-T-NYS, New York State Withholding Tax Tables and Methods',
-    publisher: 'New York State Department of Taxation and Finance',
-    edition: '1/26',
-  },
-  'us-ny-nys-50': {
-    title: "Publication NYS-50, Employer's Guide to Unemployment Insurance, Wage Reporting, and Withholding Tax",
-    publisher: 'New York State',
-    edition: '2025',
-  },
-  'us-ny-ui-law': { title: 'New York Labor Law § 518', publisher: 'New York State', edition: '2025' },
-  'us-tx-labor-code': { title: 'Texas Labor Code § 201.082', publisher: 'State of Texas', edition: '2025' },
-  'us-tx-constitution': {
-    title: 'Texas Constitution, article VIII, section 24-a',
-    publisher: 'State of Texas',
-    edition: '2019',
-  },
-  'us-fl-constitution': {
-    title: 'Florida Constitution, article VII, section 5',
-    publisher: 'State of Florida',
-    edition: '1968',
-  },
-  'us-fl-reemployment': { title: 'Florida Statutes § 443.1217', publisher: 'State of Florida', edition: '2025' },
 } as const satisfies Record<string, Source>;
 
 export type SourceId = keyof typeof SOURCES;
+
+/** The publication itself: the register's, or the one that a state's rules carry. */
+export const sourceOf = (source: SourceId | Source): Source => (typeof source === 'string' ? SOURCES[source] : source);

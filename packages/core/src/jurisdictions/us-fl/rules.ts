@@ -1,23 +1,17 @@
-import { date } from '../../calendar/local-date.js';
-import { dollars } from '../../money/cents.js';
-import { rate } from '../../money/rate.js';
+import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
+import { PLAUSIBLE, agency, publication, wageBases } from '../state-words.js';
 
 export const FLORIDA: StateRules = {
   code: 'FL',
   name: 'Florida',
-  incomeTax: { kind: 'none', source: 'us-fl-constitution', place: 'section 5', standing: 'recalled' },
+  agencies: { unemployment: agency('FL-DOR', 'Florida Department of Revenue', 'FL Revenue') },
+  incomeTax: {
+    kind: 'none',
+    ...recalled(publication('Florida Constitution', 'State of Florida', '2025'), 'article VII, section 5'),
+  },
   unemployment: {
-    base: [
-      {
-        from: date('2025-01-01'),
-        until: date('2027-01-01'),
-        value: dollars('7000'),
-        source: 'us-fl-reemployment',
-        place: '(1)(a)',
-        standing: 'recalled',
-      },
-    ],
-    highestPlausibleRate: rate('0.10'),
+    base: wageBases(publication('Taxable wage base', 'Florida Department of Revenue', '2026'), '7000', '7000'),
+    highestPlausibleRate: PLAUSIBLE,
   },
 };

@@ -1,67 +1,203 @@
-import { date } from '../../calendar/local-date.js';
 import { dollars } from '../../money/cents.js';
 import { rate } from '../../money/rate.js';
+import {
+  SINGLE_ZERO,
+  SINGLE_ZERO_SAYS,
+  amountField,
+  certificate,
+  statusField,
+  wholeField,
+} from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { annual, byStatus, count, deduct, fixed, table } from '../lines.js';
+import { agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
 import type { StateRules } from '../state.js';
-import { WITHHOLDING } from './withholding.js';
+import { CITIES } from './cities.js';
+
+const TAX = 'New York State Department of Taxation and Finance';
+const LABOR = 'New York State Department of Labor';
+const NYS50T = (edition: string) =>
+  publication('Publication NYS-50-T-NYS, New York State Withholding Tax Tables and Methods', TAX, edition);
+const UI = publication('New York Labor Law § 518', 'New York State', '2025');
+const WCB = publication(
+  'Disability and Paid Family Leave Benefits Law',
+  "New York State Workers' Compensation Board",
+  '1950',
+);
+const PFL = (edition: string) =>
+  publication(
+    'Paid Family Leave: employee contribution rate',
+    'New York State Department of Financial Services',
+    edition,
+  );
+const statuses = ['single', 'head-of-household', 'married-jointly', 'married-at-single-rate'];
+const columns = byStatus({ 'married-jointly': 'married' }, 'single');
+const reduction = [
+  deduct('Deduction allowance', fixed({ single: '7400', married: '7950' })),
+  deduct('Exemption allowances', count('allowances', '1000')),
+];
 
 export const NEW_YORK: StateRules = {
   code: 'NY',
   name: 'New York',
+  agencies: {
+    income: agency('NY-TAX', TAX, 'NY Tax'),
+    unemployment: agency('NY-DOL', LABOR, 'NY Labor'),
+    others: [agency('NY-WCB', 'New York insurance carrier for disability and paid family leave', 'NY carrier')],
+  },
   incomeTax: {
-    kind: 'annual-table',
-    certificate: {
-      form: 'Form IT-2104',
-      fields: [
-        {
-          name: 'filingStatus',
-          label: 'Filing status',
-          kind: 'choice',
-          choices: ['single', 'head-of-household', 'married-jointly', 'married-at-single-rate'],
-          help: 'As marked at the top of Form IT-2104.',
-        },
-        { name: 'allowances', label: 'Allowances', kind: 'whole', help: 'Form IT-2104 line 1.' },
-        {
-          name: 'extraWithholding',
-          label: 'Additional New York State amount',
-          kind: 'amount',
-          help: 'Form IT-2104 line 3, for each payment of wages.',
-        },
-        { name: 'exempt', label: 'Exempt', kind: 'flag', help: 'A Form IT-2104-E is on file for the year.' },
+    kind: 'worksheet',
+    certificate: certificate(
+      'Form IT-2104',
+      [
+        statusField(statuses, 'As marked at the top of Form IT-2104.'),
+        wholeField('allowances', 'Allowances', 'Form IT-2104 line 1.'),
+        wholeField('cityAllowances', 'New York City allowances', 'Form IT-2104 line 2.'),
+        amountField(
+          'cityExtraWithholding',
+          'Additional New York City amount',
+          'Form IT-2104 line 4, for each payment of wages.',
+        ),
+        amountField(
+          'yonkersExtraWithholding',
+          'Additional Yonkers amount',
+          'Form IT-2104 line 5, for each payment of wages.',
+        ),
       ],
-    },
-    tables: WITHHOLDING,
-    supplementalRate: [
-      {
-        from: date('2025-01-01'),
-        until: date('2027-01-01'),
-        value: rate('0.117'),
-        source: 'us-ny-nys-50-t-2023',
-        place: 'Supplemental wages',
-        standing: 'recalled',
-      },
-    ],
+      SINGLE_ZERO,
+      SINGLE_ZERO_SAYS,
+    ),
+    worksheets: yearly(
+      [
+        recalled(
+          NYS50T('1/23'),
+          'Method II, Table II-A annual; Table A',
+          'Rows from 96,800 up are recalled less surely than those below: they hold the recapture of the lower brackets.',
+        ),
+        annual(
+          columns,
+          ...reduction,
+          table({
+            single: [
+              ['0', '0', '0.04'],
+              ['8500', '340', '0.045'],
+              ['11700', '484', '0.0525'],
+              ['13900', '600', '0.055'],
+              ['80650', '4271', '0.06'],
+              ['96800', '5240', '0.0714'],
+              ['107650', '6014', '0.0764'],
+              ['157650', '9834', '0.065'],
+              ['211550', '13338', '0.1101'],
+              ['261550', '18843', '0.0735'],
+            ],
+            married: [
+              ['0', '0', '0.04'],
+              ['8500', '340', '0.045'],
+              ['11700', '484', '0.0525'],
+              ['13900', '600', '0.055'],
+              ['80650', '4271', '0.06'],
+              ['96800', '5240', '0.0714'],
+              ['107650', '6014', '0.0764'],
+              ['157650', '9834', '0.0699'],
+              ['211550', '13601', '0.0749'],
+              ['323200', '21964', '0.0685'],
+              ['372300', '25328', '0.1101'],
+              ['422300', '30833', '0.0735'],
+            ],
+          }),
+        ),
+      ],
+      [
+        recalled(
+          NYS50T('1/26'),
+          'Method II, Table II-A annual; Table A',
+          'The rates of the five lower brackets follow Tax Law § 601 as amended for 2026 (each 0.1 lower); the rows from 96,800 up are carried over from the 1/23 edition with that change and await the print.',
+        ),
+        annual(
+          columns,
+          ...reduction,
+          table({
+            single: [
+              ['0', '0', '0.039'],
+              ['8500', '332', '0.044'],
+              ['11700', '472', '0.0515'],
+              ['13900', '586', '0.054'],
+              ['80650', '4190', '0.059'],
+              ['96800', '5143', '0.0704'],
+              ['107650', '5907', '0.0754'],
+              ['157650', '9677', '0.064'],
+              ['211550', '13127', '0.1101'],
+              ['261550', '18632', '0.0735'],
+            ],
+            married: [
+              ['0', '0', '0.039'],
+              ['8500', '332', '0.044'],
+              ['11700', '472', '0.0515'],
+              ['13900', '586', '0.054'],
+              ['80650', '4190', '0.059'],
+              ['96800', '5143', '0.0704'],
+              ['107650', '5907', '0.0754'],
+              ['157650', '9677', '0.0689'],
+              ['211550', '13391', '0.0739'],
+              ['323200', '21642', '0.0675'],
+              ['372300', '24956', '0.1101'],
+              ['422300', '30461', '0.0735'],
+            ],
+          }),
+        ),
+      ],
+    ),
+    supplemental: both(recalled(NYS50T('1/23'), 'Supplemental wages'), flatSupplemental('0.117')),
     frequencies: ['daily', 'weekly', 'biweekly', 'semimonthly', 'monthly', 'quarterly', 'semiannually', 'annually'],
   },
+  convenienceRule: recalled(publication('20 NYCRR 132.18(a)', TAX, '2006'), 'convenience of the employer test'),
   unemployment: {
-    base: [
-      {
-        from: date('2025-01-01'),
-        until: date('2026-01-01'),
-        value: dollars('12800'),
-        source: 'us-ny-ui-law',
-        place: '§ 518(1)',
-        standing: 'recalled',
-      },
-      {
-        from: date('2026-01-01'),
-        until: date('2027-01-01'),
-        value: dollars('17600'),
-        source: 'us-ny-ui-law',
-        place: '§ 518(1)',
-        standing: 'recalled',
-        doubt: 'The schedule of the law before its amendment of 2025 had 13,000 for 2026.',
-      },
-    ],
+    base: wageBases(UI, '12800', '17600', 'The schedule of the law before its amendment of 2025 had 13,000 for 2026.'),
     highestPlausibleRate: rate('0.12'),
+  },
+  programs: [
+    {
+      code: 'SDI',
+      label: 'New York disability insurance',
+      payer: 'employee',
+      agency: { code: 'NY-WCB' },
+      wages: 'gross',
+      terms: both(recalled(WCB, '§ 209(3): half of one percent, at most 0.60 a week'), [
+        { rate: rate('0.005'), mostPerWeek: dollars('0.60') },
+      ]),
+    },
+    {
+      code: 'PFL',
+      label: 'New York paid family leave',
+      payer: 'employee',
+      agency: { code: 'NY-WCB' },
+      wages: 'gross',
+      terms: yearly(
+        [
+          recalled(PFL('2025'), '0.388%, at most 354.53 a year'),
+          [{ rate: rate('0.00388'), mostPerYear: dollars('354.53') }],
+        ],
+        [
+          recalled(PFL('2026'), '0.432%, at most 411.91 a year'),
+          [{ rate: rate('0.00432'), mostPerYear: dollars('411.91') }],
+        ],
+      ),
+    },
+    {
+      code: 'RSF',
+      label: 'New York re-employment services fund',
+      payer: 'employer',
+      agency: 'unemployment',
+      wages: 'unemployment',
+      terms: both(recalled(publication('New York Labor Law § 581-b', 'New York State', '2025'), 'rate'), [
+        { rate: rate('0.00075'), base: 'unemployment' },
+      ]),
+    },
+  ],
+  local: {
+    method: 'city',
+    agency: 'NY-TAX',
+    provenance: recalled(publication('Publication NYS-50-T-NYC and -Y', TAX, '1/18'), 'tables'),
+    places: CITIES,
   },
 };

@@ -1,23 +1,17 @@
-import { date } from '../../calendar/local-date.js';
-import { dollars } from '../../money/cents.js';
-import { rate } from '../../money/rate.js';
+import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
+import { PLAUSIBLE, agency, publication, wageBases } from '../state-words.js';
 
 export const TEXAS: StateRules = {
   code: 'TX',
   name: 'Texas',
-  incomeTax: { kind: 'none', source: 'us-tx-constitution', place: 'section 24-a', standing: 'recalled' },
+  agencies: { unemployment: agency('TX-TWC', 'Texas Workforce Commission', 'TX Workforce') },
+  incomeTax: {
+    kind: 'none',
+    ...recalled(publication('Texas Constitution', 'State of Texas', '2025'), 'article VIII, section 24-a'),
+  },
   unemployment: {
-    base: [
-      {
-        from: date('2025-01-01'),
-        until: date('2027-01-01'),
-        value: dollars('9000'),
-        source: 'us-tx-labor-code',
-        place: '§ 201.082(1)',
-        standing: 'recalled',
-      },
-    ],
-    highestPlausibleRate: rate('0.10'),
+    base: wageBases(publication('Taxable wage base', 'Texas Workforce Commission', '2026'), '9000', '9000'),
+    highestPlausibleRate: PLAUSIBLE,
   },
 };

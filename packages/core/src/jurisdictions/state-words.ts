@@ -1,0 +1,41 @@
+import { dollars, type Cents } from '../money/cents.js';
+import { rate, type Rate } from '../money/rate.js';
+import { dated, recalled, year, years, type Dated, type Provenance } from './dated.js';
+import type { Source } from './sources/register.js';
+import type { Agency, Supplemental } from './state.js';
+
+export const agency = (code: string, name: string, short: string): Agency => ({ code, name, short });
+export const publication = (title: string, publisher: string, edition: string): Source => ({
+  title,
+  publisher,
+  edition,
+});
+
+/** Taxable wage base for unemployment in 2025 and 2026, in dollars a year. */
+export const wageBases = (source: Source, of2025: string, of2026: string, doubt?: string): readonly Dated<Cents>[] =>
+  of2025 === of2026
+    ? [dated(years(2025, 2026), recalled(source, 'taxable wage base', doubt), dollars(of2025))]
+    : [
+        dated(year(2025), recalled(source, 'taxable wage base', doubt), dollars(of2025)),
+        dated(year(2026), recalled(source, 'taxable wage base', doubt), dollars(of2026)),
+      ];
+
+/** One value for both years. */
+export const both = <T>(provenance: Provenance, value: T): readonly Dated<T>[] => [
+  dated(years(2025, 2026), provenance, value),
+];
+export const yearly = <T>(of2025: readonly [Provenance, T], of2026: readonly [Provenance, T]): readonly Dated<T>[] => [
+  dated(year(2025), ...of2025),
+  dated(year(2026), ...of2026),
+];
+export const flatSupplemental = (by: string, items?: Readonly<Record<string, string>>): Supplemental =>
+  items
+    ? {
+        is: 'flat',
+        rate: rate(by),
+        items: Object.fromEntries(Object.entries(items).map(([item, own]): [string, Rate] => [item, rate(own)])),
+      }
+    : { is: 'flat', rate: rate(by) };
+export const TOGETHER: Supplemental = { is: 'together' };
+/** Above this an unemployment rate is taken for a slip of the decimal point. */
+export const PLAUSIBLE = rate('0.2');

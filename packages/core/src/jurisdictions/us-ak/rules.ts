@@ -1,0 +1,28 @@
+import { rate } from '../../money/rate.js';
+import { recalled } from '../dated.js';
+import { PLAUSIBLE, agency, both, publication, wageBases } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const LABOR = 'Alaska Department of Labor and Workforce Development';
+const RATES = (edition: string) => publication('Unemployment insurance tax rates', LABOR, edition);
+
+export const ALASKA: StateRules = {
+  code: 'AK',
+  name: 'Alaska',
+  agencies: { unemployment: agency('AK-DOLWD', LABOR, 'AK Labor') },
+  incomeTax: {
+    kind: 'none',
+    ...recalled(publication('Alaska Statutes', 'State of Alaska', '2025'), 'no individual income tax since 1980'),
+  },
+  unemployment: { base: wageBases(RATES('2026'), '51700', '54200'), highestPlausibleRate: PLAUSIBLE },
+  programs: [
+    {
+      code: 'SUI-EE',
+      label: 'Alaska unemployment, employee',
+      payer: 'employee',
+      agency: 'unemployment',
+      wages: 'unemployment',
+      terms: both(recalled(RATES('2025'), 'employee rate'), [{ rate: rate('0.005'), base: 'unemployment' }]),
+    },
+  ],
+};

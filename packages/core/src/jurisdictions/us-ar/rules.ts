@@ -1,0 +1,62 @@
+import { dollars } from '../../money/cents.js';
+import { ALLOWANCES, certificate } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { ONE_COLUMN, annual, count, credit, deduct, fixed, table } from '../lines.js';
+import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const REVENUE = 'Arkansas Department of Finance and Administration';
+const formula = (edition: string) => publication('Withholding Tax Formula', REVENUE, edition);
+const lines = [credit('Personal tax credits', count('allowances', '29'))];
+const tables = table([
+  ['0', '0', '0'],
+  ['5600', '0.02', '0.02'],
+  ['11200', '112.03', '0.03'],
+  ['16000', '256.03', '0.034'],
+  ['26400', '609.64', '0.039'],
+]);
+
+export const ARKANSAS: StateRules = {
+  code: 'AR',
+  name: 'Arkansas',
+  agencies: {
+    income: agency('AR-DFA', REVENUE, 'AR Finance'),
+    unemployment: agency('AR-DWS', 'Arkansas Division of Workforce Services', 'AR Workforce'),
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate('Form AR4EC', [ALLOWANCES], { allowances: 0 }, 'Withhold with no exemptions.'),
+    worksheets: yearly(
+      [
+        recalled(
+          formula('2025'),
+          'formula method',
+          'The reduction of the bracket adjustment above 94,700 is not modelled.',
+        ),
+        annual(
+          ONE_COLUMN,
+          deduct('Standard deduction', fixed('2410')),
+          { do: 'middle', label: 'Middle of the range of 50.00', step: dollars('50'), below: dollars('100000') },
+          tables,
+          ...lines,
+        ),
+      ],
+      [
+        recalled(
+          formula('2026'),
+          'formula method',
+          'The brackets are carried over from 2025; only the deduction is of 2026.',
+        ),
+        annual(
+          ONE_COLUMN,
+          deduct('Standard deduction', fixed('2470')),
+          { do: 'middle', label: 'Middle of the range of 50.00', step: dollars('50'), below: dollars('100000') },
+          tables,
+          ...lines,
+        ),
+      ],
+    ),
+    supplemental: both(recalled(formula('2025'), 'Supplemental wages'), flatSupplemental('0.039')),
+  },
+  unemployment: { base: wageBases(formula('2025'), '7000', '7000'), highestPlausibleRate: PLAUSIBLE },
+};

@@ -1,0 +1,45 @@
+import { certificate, choiceField } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { ONE_COLUMN, annual } from '../lines.js';
+import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const REVENUE = 'Arizona Department of Revenue';
+const A4 = publication('Form A-4, Employee’s Arizona Withholding Election', REVENUE, '2025');
+
+export const ARIZONA: StateRules = {
+  code: 'AZ',
+  name: 'Arizona',
+  agencies: {
+    income: agency('AZ-DOR', REVENUE, 'AZ Revenue'),
+    unemployment: agency('AZ-DES', 'Arizona Department of Economic Security', 'AZ Economic Security'),
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate(
+      'Form A-4',
+      [
+        choiceField(
+          'percent',
+          'Percent elected',
+          ['0.5', '1.0', '1.5', '2.0', '2.5', '3.0', '3.5', '0'],
+          '2.0',
+          'Box 1 of Form A-4; `0` is the election of box 2.',
+        ),
+      ],
+      { percent: '2.0' },
+      'Withhold 2.0% of gross taxable wages.',
+    ),
+    worksheets: both(
+      recalled(A4, 'boxes 1 and 2'),
+      annual(ONE_COLUMN, { do: 'tax-at', label: 'Percent elected', field: 'percent' }),
+    ),
+    supplemental: both(recalled(A4, 'no supplemental rate is published'), TOGETHER),
+  },
+  unemployment: { base: wageBases(A4, '8000', '8000'), highestPlausibleRate: PLAUSIBLE },
+  reciprocity: {
+    with: ['CA', 'IN', 'OR', 'VA'],
+    form: 'Form WEC',
+    ...recalled(publication('Form WEC', REVENUE, '2025'), 'states listed'),
+  },
+};

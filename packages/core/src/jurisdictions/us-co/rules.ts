@@ -1,0 +1,119 @@
+import { rate } from '../../money/rate.js';
+import { amountField, certificate, flagField, statusField } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { annual, byStatus, deduct, fixed, flat, given, when } from '../lines.js';
+import type { Locality } from '../locality.js';
+import { fee, feeTax, placeCode } from '../places.js';
+import type { Program } from '../program.js';
+import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const REVENUE = 'Colorado Department of Revenue';
+const DR1098 = (edition: string) =>
+  publication('DR 1098, Colorado Withholding Worksheet for Employers', REVENUE, edition);
+const FAMLI = publication('FAMLI premium and benefits', 'Colorado Department of Labor and Employment', '2026');
+const famli = (payer: 'employee' | 'employer', of2025: string, of2026: string): Program => ({
+  code: payer === 'employee' ? 'FAMLI-EE' : 'FAMLI-ER',
+  label: `Colorado paid family and medical leave, ${payer}`,
+  payer,
+  agency: { code: 'CO-FAMLI' },
+  wages: 'social-security',
+  terms: yearly(
+    [
+      recalled(FAMLI, 'premium rate'),
+      [{ rate: rate(of2025), base: 'oasdi', ...(payer === 'employer' ? { size: { atLeast: 10 } } : {}) }],
+    ],
+    [
+      recalled(FAMLI, 'premium rate'),
+      [{ rate: rate(of2026), base: 'oasdi', ...(payer === 'employer' ? { size: { atLeast: 10 } } : {}) }],
+    ],
+  ),
+});
+const OCCUPATIONAL = recalled(
+  publication('Occupational privilege taxes', 'Colorado cities', '2025'),
+  'monthly tax and wages from which it is due',
+);
+const place = (name: string, [employee, employer]: readonly [string, string], fromWages: string): Locality => ({
+  code: placeCode(name),
+  name,
+  taxes: [
+    feeTax(
+      { code: 'OPT-EE', label: `${name} occupational privilege tax, employee`, payer: 'employee' },
+      both(OCCUPATIONAL, fee(employee, 'month', fromWages)),
+    ),
+    feeTax(
+      { code: 'OPT-ER', label: `${name} occupational privilege tax, employer`, payer: 'employer' },
+      both(OCCUPATIONAL, fee(employer, 'month', fromWages)),
+    ),
+  ],
+});
+const worksheet = annual(
+  byStatus({ 'married-jointly': 'joint' }, 'other'),
+  deduct(
+    'Annual withholding allowance',
+    when('hasAllowance', given('annualAllowance'), fixed({ joint: '10000', other: '5000' })),
+  ),
+  flat('0.044'),
+);
+
+export const COLORADO: StateRules = {
+  code: 'CO',
+  name: 'Colorado',
+  agencies: {
+    income: agency('CO-DOR', REVENUE, 'CO Revenue'),
+    unemployment: agency('CO-DLE', 'Colorado Department of Labor and Employment', 'CO Labor'),
+    others: [
+      agency('CO-FAMLI', 'Colorado FAMLI Division', 'CO FAMLI'),
+      agency('CO-CITY', 'Colorado city tax offices', 'CO cities'),
+    ],
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate(
+      'Form DR 0004',
+      [
+        statusField(
+          ['single', 'married-jointly', 'married-separately', 'head-of-household'],
+          'As in step 1(c) of the federal Form W-4.',
+        ),
+        flagField(
+          'hasAllowance',
+          'Form DR 0004 given',
+          'The person gave Form DR 0004 with an annual withholding allowance.',
+        ),
+        amountField('annualAllowance', 'Annual withholding allowance', 'DR 0004 line 2.'),
+      ],
+      { filingStatus: 'single' },
+      'Use the filing status of the federal Form W-4.',
+    ),
+    worksheets: both(
+      recalled(
+        DR1098('2025'),
+        'step 1 to 3',
+        'Whether the print rounds to the whole dollar is not sure; cents are kept here.',
+      ),
+      worksheet,
+    ),
+    supplemental: both(recalled(DR1098('2025'), 'supplemental wages'), flatSupplemental('0.044')),
+  },
+  unemployment: {
+    base: wageBases(
+      publication('Chargeable wages', 'Colorado Department of Labor and Employment', '2026'),
+      '27200',
+      '30600',
+    ),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+  programs: [famli('employee', '0.0045', '0.0044'), famli('employer', '0.0045', '0.0044')],
+  local: {
+    method: 'work-place',
+    agency: 'CO-CITY',
+    provenance: OCCUPATIONAL,
+    places: [
+      place('Denver', ['5.75', '4.00'], '500'),
+      place('Glendale', ['5.00', '5.00'], '750'),
+      place('Greenwood Village', ['2.00', '2.00'], '250'),
+      place('Sheridan', ['3.00', '3.00'], '500'),
+    ],
+  },
+};

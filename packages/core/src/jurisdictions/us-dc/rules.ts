@@ -1,0 +1,77 @@
+import { rate } from '../../money/rate.js';
+import { ALLOWANCES, certificate } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { ONE_COLUMN, annual, count, deduct, steps } from '../lines.js';
+import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const OTR = 'Office of Tax and Revenue';
+const FR230 = publication('FR-230, Income Tax Withholding Instructions and Tables', OTR, '2025');
+
+export const DISTRICT_OF_COLUMBIA: StateRules = {
+  code: 'DC',
+  name: 'District of Columbia',
+  agencies: {
+    income: agency('DC-OTR', OTR, 'DC Tax'),
+    unemployment: agency('DC-DOES', 'Department of Employment Services', 'DC Employment'),
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate('Form D-4', [ALLOWANCES], { allowances: 0 }, 'Withhold with no allowances.'),
+    worksheets: both(
+      recalled(FR230, 'percentage method', 'The amount of an allowance (1,675) is recalled from an earlier edition.'),
+      annual(
+        ONE_COLUMN,
+        deduct('Allowances', count('allowances', '1675')),
+        steps({
+          '*': [
+            ['0', '0.04'],
+            ['10000', '0.06'],
+            ['40000', '0.065'],
+            ['60000', '0.085'],
+            ['250000', '0.0925'],
+            ['500000', '0.0975'],
+            ['1000000', '0.1075'],
+          ],
+        }),
+      ),
+    ),
+    supplemental: both(recalled(FR230, 'no supplemental rate is published'), TOGETHER),
+  },
+  reciprocity: {
+    with: 'all',
+    form: 'Form D-4A',
+    ...recalled(publication('D.C. Code § 1-206.02(a)(5)', 'District of Columbia', '2025'), 'no tax on nonresidents'),
+  },
+  unemployment: {
+    base: wageBases(publication('Taxable wage base', 'Department of Employment Services', '2026'), '9000', '9000'),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+  programs: [
+    {
+      code: 'UPL',
+      label: 'District of Columbia universal paid leave',
+      payer: 'employer',
+      agency: 'unemployment',
+      wages: 'gross',
+      terms: both(
+        recalled(
+          publication('Paid Family Leave employer tax', 'Department of Employment Services', '2025'),
+          'rate since July 1, 2024',
+        ),
+        [{ rate: rate('0.0075') }],
+      ),
+    },
+    {
+      code: 'ADM',
+      label: 'District of Columbia administrative funding assessment',
+      payer: 'employer',
+      agency: 'unemployment',
+      wages: 'unemployment',
+      terms: both(
+        recalled(publication('Administrative Funding Assessment', 'Department of Employment Services', '2025'), 'rate'),
+        [{ rate: rate('0.002'), base: 'unemployment' }],
+      ),
+    },
+  ],
+};

@@ -1,0 +1,87 @@
+import { dollars } from '../../money/cents.js';
+import { rate } from '../../money/rate.js';
+import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { annual, byStatus, count, deduct, steps } from '../lines.js';
+import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const TAXATION = 'Hawaii Department of Taxation';
+const BOOKLET = publication('Booklet A, Employer’s Tax Guide', TAXATION, '2025');
+const DLIR = 'Hawaii Department of Labor and Industrial Relations';
+const TDI = publication('Temporary disability insurance: maximum weekly wage base', DLIR, '2026');
+
+export const HAWAII: StateRules = {
+  code: 'HI',
+  name: 'Hawaii',
+  agencies: { income: agency('HI-DOTAX', TAXATION, 'HI Tax'), unemployment: agency('HI-DLIR', DLIR, 'HI Labor') },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate(
+      'Form HW-4',
+      [
+        statusField(['single', 'married-jointly', 'married-at-single-rate', 'head-of-household'], 'HW-4 line 3.'),
+        ALLOWANCES,
+      ],
+      SINGLE_ZERO,
+      SINGLE_ZERO_SAYS,
+    ),
+    worksheets: both(
+      recalled(
+        BOOKLET,
+        'Appendix: computerised method',
+        'Tables as amended by Act 46 (2024) for 2025; the top rate of the withholding table, 7.9%, is taken to begin with the 2025 bracket.',
+      ),
+      annual(
+        byStatus({ 'married-jointly': 'joint' }, 'single'),
+        deduct('Withholding allowances', count('allowances', '1144')),
+        steps({
+          single: [
+            ['0', '0.014'],
+            ['9600', '0.032'],
+            ['14400', '0.055'],
+            ['19200', '0.064'],
+            ['24000', '0.068'],
+            ['36000', '0.072'],
+            ['48000', '0.076'],
+            ['125000', '0.079'],
+          ],
+          joint: [
+            ['0', '0.014'],
+            ['19200', '0.032'],
+            ['28800', '0.055'],
+            ['38400', '0.064'],
+            ['48000', '0.068'],
+            ['72000', '0.072'],
+            ['96000', '0.076'],
+            ['250000', '0.079'],
+          ],
+        }),
+      ),
+    ),
+    supplemental: both(recalled(BOOKLET, 'no supplemental rate is published'), TOGETHER),
+  },
+  unemployment: {
+    base: wageBases(publication('Taxable wage base', DLIR, '2026'), '62000', '64500'),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+  programs: [
+    {
+      code: 'TDI',
+      label: 'Hawaii temporary disability insurance',
+      payer: 'employee',
+      agency: 'unemployment',
+      wages: 'gross',
+      terms: yearly(
+        [
+          recalled(TDI, 'half the premium, at most 0.5% of weekly wages up to 1,441.72'),
+          [{ rate: rate('0.005'), mostPerWeek: dollars('7.21') }],
+        ],
+        [
+          recalled(TDI, 'half the premium, at most 0.5% of weekly wages', 'The 2026 weekly wage base is not sure.'),
+          [{ rate: rate('0.005'), mostPerWeek: dollars('7.50') }],
+        ],
+      ),
+    },
+  ],
+};

@@ -1,0 +1,58 @@
+import { amountField, certificate, statusField } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { annual, byStatus, credit, deduct, fixed, flat, given } from '../lines.js';
+import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const REVENUE = 'Iowa Department of Revenue';
+const formula = (edition: string) => publication('Iowa Withholding Formula (44-001)', REVENUE, edition);
+const worksheet = (other: string, head: string, joint: string) =>
+  annual(
+    byStatus({ 'married-jointly': 'joint', 'head-of-household': 'head' }, 'other'),
+    deduct('Standard deduction', fixed({ joint, head, other })),
+    flat('0.038'),
+    credit('Allowances in dollars', given('allowanceAmount')),
+  );
+
+export const IOWA: StateRules = {
+  code: 'IA',
+  name: 'Iowa',
+  agencies: {
+    income: agency('IA-DOR', REVENUE, 'IA Revenue'),
+    unemployment: agency('IA-IWD', 'Iowa Workforce Development', 'IA Workforce'),
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate(
+      'IA W-4',
+      [
+        statusField(['single', 'head-of-household', 'married-jointly', 'married-separately'], 'Top of the IA W-4.'),
+        amountField('allowanceAmount', 'Total allowances in dollars', 'IA W-4 line 6: dollars of credit a year.'),
+      ],
+      { filingStatus: 'single' },
+      'Withhold as single with no allowances.',
+    ),
+    worksheets: yearly(
+      [recalled(formula('2025'), 'steps 1 to 5'), worksheet('15000', '22500', '30000')],
+      [
+        recalled(formula('2026'), 'steps 1 to 5', 'Deductions follow the federal standard deduction for 2026.'),
+        worksheet('16100', '24150', '32200'),
+      ],
+    ),
+    supplemental: both(recalled(formula('2025'), 'supplemental wages'), flatSupplemental('0.038')),
+  },
+  reciprocity: {
+    with: ['IL'],
+    form: 'Form 44-016',
+    ...recalled(publication('Iowa-Illinois reciprocal agreement', REVENUE, '1973'), 'wages'),
+  },
+  unemployment: {
+    base: wageBases(
+      publication('Taxable wage base', 'Iowa Workforce Development', '2026'),
+      '39500',
+      '20400',
+      'The base was halved by law for 2026 (SF 607).',
+    ),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+};

@@ -1,0 +1,84 @@
+import { certificate } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { ONE_COLUMN, annual, deduct, fixed, flat } from '../lines.js';
+import { placesAt } from '../places.js';
+import { PLAUSIBLE, agency, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const REVENUE = 'Kentucky Department of Revenue';
+const formula = (edition: string) => publication('Withholding Tax Formula (42A003)', REVENUE, edition);
+const CITIES = publication('Occupational license fee ordinances', 'Kentucky local governments', '2025');
+
+export const KENTUCKY: StateRules = {
+  code: 'KY',
+  name: 'Kentucky',
+  agencies: {
+    income: agency('KY-DOR', REVENUE, 'KY Revenue'),
+    unemployment: agency('KY-OUI', 'Kentucky Office of Unemployment Insurance', 'KY Unemployment'),
+    others: [agency('KY-LOCAL', 'Kentucky local occupational tax offices', 'KY local')],
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate('Form K-4', [], {}, 'Withhold in full; there are no allowances.'),
+    worksheets: yearly(
+      [
+        recalled(formula('2025'), 'computer formula'),
+        annual(ONE_COLUMN, deduct('Standard deduction', fixed('3270')), flat('0.04')),
+      ],
+      [
+        recalled(formula('2026'), 'computer formula'),
+        annual(ONE_COLUMN, deduct('Standard deduction', fixed('3360')), flat('0.035')),
+      ],
+    ),
+    supplemental: yearly(
+      [recalled(formula('2025'), 'supplemental wages'), flatSupplemental('0.04')],
+      [recalled(formula('2026'), 'supplemental wages'), flatSupplemental('0.035')],
+    ),
+  },
+  reciprocity: {
+    with: ['IL', 'IN', 'MI', 'OH', 'VA', 'WV', 'WI'],
+    form: 'Form 42A809',
+    ...recalled(publication('103 KAR 17:140', REVENUE, '2024'), 'reciprocal states'),
+  },
+  unemployment: {
+    base: wageBases(
+      publication('Taxable wage base', 'Kentucky Office of Unemployment Insurance', '2026'),
+      '11700',
+      '12000',
+    ),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+  local: {
+    method: 'work-place',
+    agency: 'KY-LOCAL',
+    provenance: recalled(CITIES, 'rates'),
+    places: placesAt(
+      { code: 'LIT', payer: 'employee', wages: 'gross', label: (name) => `${name} occupational license fee` },
+      recalled(CITIES, 'rates', 'Rates and caps change by ordinance.'),
+      [
+        ['Louisville', { resident: '2.2', nonresident: '1.45' }, ['Louisville Metro', 'Jefferson']],
+        ['Lexington', { resident: '2.25', nonresident: '2.25' }, ['Lexington-Fayette', 'Fayette']],
+        ['Bowling Green', { resident: '2.0', nonresident: '2.0' }],
+        ['Owensboro', { resident: '1.78', nonresident: '1.78' }],
+        ['Covington', { resident: '2.45', nonresident: '2.45', base: '176100' }],
+        ['Newport', { resident: '2.5', nonresident: '2.5' }],
+        ['Florence', { resident: '2.0', nonresident: '2.0', base: '176100' }],
+        ['Boone', { resident: '0.8', nonresident: '0.8', base: '75000' }],
+        [
+          'Kenton',
+          {
+            tiers: [
+              ['0', '0.6997'],
+              ['25000', '0.1097'],
+            ],
+            base: '176100',
+          },
+        ],
+        ['Frankfort', { resident: '1.95', nonresident: '1.95' }],
+        ['Paducah', { resident: '2.0', nonresident: '2.0' }],
+        ['Richmond', { resident: '2.0', nonresident: '2.0' }],
+        ['Elizabethtown', { resident: '1.35', nonresident: '1.35' }],
+      ],
+    ),
+  },
+};

@@ -1,0 +1,54 @@
+import { certificate, statusField } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { annual, byStatus, deduct, fixed, flat } from '../lines.js';
+import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const REVENUE = 'Louisiana Department of Revenue';
+const R1306 = (edition: string) =>
+  publication('R-1306, Withholding Tables and Instructions for Employers', REVENUE, edition);
+const worksheet = (single: string, joint: string) =>
+  annual(
+    byStatus({ 'married-jointly': 'joint', none: 'none' }, 'single'),
+    deduct('Standard deduction', fixed({ single, joint, none: '0' })),
+    flat('0.0309'),
+  );
+
+export const LOUISIANA: StateRules = {
+  code: 'LA',
+  name: 'Louisiana',
+  agencies: {
+    income: agency('LA-LDR', REVENUE, 'LA Revenue'),
+    unemployment: agency('LA-LWC', 'Louisiana Workforce Commission', 'LA Workforce'),
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate(
+      'Form L-4',
+      [
+        statusField(
+          ['none', 'single', 'married-jointly', 'head-of-household', 'married-separately'],
+          'L-4 block A; `none` claims no deduction.',
+          'none',
+        ),
+      ],
+      { filingStatus: 'none' },
+      'Withhold with no deduction.',
+    ),
+    worksheets: yearly(
+      [
+        recalled(R1306('1/25'), 'formula: the withholding rate, 3.09%, is not the tax rate'),
+        worksheet('12500', '25000'),
+      ],
+      [
+        recalled(R1306('1/26'), 'formula', 'The 2026 deduction (12,875 and 25,750) follows from indexing.'),
+        worksheet('12875', '25750'),
+      ],
+    ),
+    supplemental: both(recalled(R1306('1/25'), 'no supplemental rate is published'), TOGETHER),
+  },
+  unemployment: {
+    base: wageBases(publication('Taxable wage base', 'Louisiana Workforce Commission', '2026'), '7700', '7000'),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+};

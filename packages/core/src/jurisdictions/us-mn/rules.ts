@@ -1,0 +1,144 @@
+import { rate } from '../../money/rate.js';
+import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
+import { between, dated, recalled, year } from '../dated.js';
+import { annualToDollar, byStatus, count, deduct, steps } from '../lines.js';
+import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const REVENUE = 'Minnesota Department of Revenue';
+const GUIDE = (edition: string) =>
+  publication('Minnesota Income Tax Withholding (tax tables and instructions)', REVENUE, edition);
+const DEED = publication('Paid Leave premium rates', 'Department of Employment and Economic Development', '2026');
+const LEAVE = { ...between('2026-01-01', '2027-01-01') };
+const NOT_YET = dated(year(2025), recalled(DEED, 'premiums begin with wages paid from January 1, 2026'), []);
+
+export const MINNESOTA: StateRules = {
+  code: 'MN',
+  name: 'Minnesota',
+  agencies: {
+    income: agency('MN-DOR', REVENUE, 'MN Revenue'),
+    unemployment: agency('MN-DEED', 'Minnesota Department of Employment and Economic Development', 'MN Employment'),
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate(
+      'Form W-4MN',
+      [
+        statusField(['single', 'married-jointly', 'married-at-single-rate'], 'W-4MN; head of household uses single.'),
+        ALLOWANCES,
+      ],
+      SINGLE_ZERO,
+      SINGLE_ZERO_SAYS,
+    ),
+    worksheets: yearly(
+      [
+        recalled(
+          GUIDE('2025'),
+          'computer formula',
+          'The zero band of each table (4,600 and 13,450) is recalled; the widths of the brackets are those of the tax.',
+        ),
+        annualToDollar(
+          byStatus({ 'married-jointly': 'married' }, 'single'),
+          deduct('Withholding allowances', count('allowances', '5200')),
+          steps({
+            single: [
+              ['0', '0'],
+              ['4600', '0.0535'],
+              ['37170', '0.068'],
+              ['111590', '0.0785'],
+              ['203230', '0.0985'],
+            ],
+            married: [
+              ['0', '0'],
+              ['13450', '0.0535'],
+              ['61070', '0.068'],
+              ['202630', '0.0785'],
+              ['343880', '0.0985'],
+            ],
+          }),
+        ),
+      ],
+      [
+        recalled(
+          GUIDE('2026'),
+          'computer formula',
+          'The zero band is carried over from 2025 with the indexing of the brackets.',
+        ),
+        annualToDollar(
+          byStatus({ 'married-jointly': 'married' }, 'single'),
+          deduct('Withholding allowances', count('allowances', '5300')),
+          steps({
+            single: [
+              ['0', '0'],
+              ['4700', '0.0535'],
+              ['38010', '0.068'],
+              ['114130', '0.0785'],
+              ['207850', '0.0985'],
+            ],
+            married: [
+              ['0', '0'],
+              ['13750', '0.0535'],
+              ['62450', '0.068'],
+              ['207180', '0.0785'],
+              ['351680', '0.0985'],
+            ],
+          }),
+        ),
+      ],
+    ),
+    supplemental: both(recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.0625')),
+  },
+  reciprocity: { with: ['MI', 'ND'], form: 'Form MWR', ...recalled(GUIDE('2025'), 'reciprocity') },
+  unemployment: {
+    base: wageBases(publication('Taxable wage base', 'Minnesota Unemployment Insurance', '2026'), '43000', '44000'),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+  programs: [
+    {
+      code: 'PFML-EE',
+      label: 'Minnesota paid leave, employee',
+      payer: 'employee',
+      agency: 'unemployment',
+      wages: 'social-security',
+      terms: [
+        NOT_YET,
+        dated(LEAVE, recalled(DEED, '0.88%, at most half from the employee'), [
+          { rate: rate('0.0044'), base: 'oasdi' },
+        ]),
+      ],
+    },
+    {
+      code: 'PFML-ER',
+      label: 'Minnesota paid leave, employer',
+      payer: 'employer',
+      agency: 'unemployment',
+      wages: 'social-security',
+      terms: [
+        NOT_YET,
+        dated(
+          LEAVE,
+          recalled(
+            DEED,
+            '0.88%; employers of 30 or fewer with lower average wages 0.22%',
+            'The small employer rate also asks for an average wage of at most 150% of the state average.',
+          ),
+          [
+            { rate: rate('0.0022'), base: 'oasdi', size: { below: 31 } },
+            { rate: rate('0.0044'), base: 'oasdi' },
+          ],
+        ),
+      ],
+    },
+    {
+      code: 'WDF',
+      label: 'Minnesota workforce development fee',
+      payer: 'employer',
+      agency: 'unemployment',
+      wages: 'unemployment',
+      terms: both(
+        recalled(publication('Workforce development assessment', 'Minnesota Unemployment Insurance', '2025'), 'rate'),
+        [{ rate: rate('0.001'), base: 'unemployment' }],
+      ),
+    },
+  ],
+};

@@ -1,0 +1,90 @@
+import { certificate, statusField } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { annualToDollar, byStatus, steps } from '../lines.js';
+import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const TAX = 'North Dakota Office of State Tax Commissioner';
+const GUIDE = (edition: string) => publication('Income Tax Withholding Rates and Instructions', TAX, edition);
+const statuses = ['single', 'married-jointly', 'head-of-household', 'married-separately'];
+const columns = byStatus({ 'married-jointly': 'joint', 'head-of-household': 'head' }, 'single');
+
+export const NORTH_DAKOTA: StateRules = {
+  code: 'ND',
+  name: 'North Dakota',
+  agencies: {
+    income: agency('ND-OSTC', TAX, 'ND Tax'),
+    unemployment: agency('ND-JSND', 'Job Service North Dakota', 'ND Job Service'),
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate(
+      'Federal Form W-4',
+      [statusField(statuses, 'The filing status of the federal Form W-4.')],
+      { filingStatus: 'single' },
+      'Withhold as single.',
+    ),
+    worksheets: yearly(
+      [
+        recalled(
+          GUIDE('2025'),
+          'percentage method, Form W-4 of 2020 or later',
+          'The zero band is rebuilt as federal standard deduction plus the zero bracket of the tax.',
+        ),
+        annualToDollar(
+          columns,
+          steps({
+            single: [
+              ['0', '0'],
+              ['63475', '0.0195'],
+              ['259825', '0.025'],
+            ],
+            joint: [
+              ['0', '0'],
+              ['110975', '0.0195'],
+              ['328275', '0.025'],
+            ],
+            head: [
+              ['0', '0'],
+              ['87450', '0.0195'],
+              ['294450', '0.025'],
+            ],
+          }),
+        ),
+      ],
+      [
+        recalled(
+          GUIDE('2026'),
+          'percentage method, Form W-4 of 2020 or later',
+          'Rebuilt from the 2025 brackets with the federal indexing for 2026.',
+        ),
+        annualToDollar(
+          columns,
+          steps({
+            single: [
+              ['0', '0'],
+              ['65700', '0.0195'],
+              ['266550', '0.025'],
+            ],
+            joint: [
+              ['0', '0'],
+              ['115050', '0.0195'],
+              ['337350', '0.025'],
+            ],
+            head: [
+              ['0', '0'],
+              ['90600', '0.0195'],
+              ['302350', '0.025'],
+            ],
+          }),
+        ),
+      ],
+    ),
+    supplemental: both(recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.015')),
+  },
+  reciprocity: { with: ['MN', 'MT'], form: 'Form NDW-R', ...recalled(GUIDE('2025'), 'reciprocity') },
+  unemployment: {
+    base: wageBases(publication('Taxable wage base', 'Job Service North Dakota', '2026'), '45100', '46600'),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+};

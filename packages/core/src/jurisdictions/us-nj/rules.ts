@@ -1,0 +1,207 @@
+import { dollars } from '../../money/cents.js';
+import { rate } from '../../money/rate.js';
+import { ALLOWANCES, SINGLE_ZERO, certificate, choiceField, statusField } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { annual, byStatus, columnIs, count, deduct, steps } from '../lines.js';
+import { placesAt } from '../places.js';
+import type { Program } from '../program.js';
+import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const TAXATION = 'New Jersey Division of Taxation';
+const NJWT = publication('NJ-WT, New Jersey Income Tax Withholding Instructions', TAXATION, '2025');
+const LABOR = 'New Jersey Department of Labor and Workforce Development';
+const RATES = (edition: string) => publication('Contribution rates and taxable wage bases', LABOR, edition);
+const worker = (
+  code: string,
+  label: string,
+  of2025: string,
+  of2026: string,
+  base2025: string,
+  base2026: string,
+): Program => ({
+  code,
+  label: `New Jersey ${label}, worker`,
+  payer: 'employee',
+  agency: 'unemployment',
+  wages: 'unemployment',
+  terms: yearly(
+    [recalled(RATES('2025'), label), [{ rate: rate(of2025), base: dollars(base2025) }]],
+    [recalled(RATES('2026'), label), [{ rate: rate(of2026), base: dollars(base2026) }]],
+  ),
+});
+const letterColumns = ['A', 'B', 'C', 'D', 'E'].map((letter) => columnIs(letter, { rateTable: letter }));
+
+export const NEW_JERSEY: StateRules = {
+  code: 'NJ',
+  name: 'New Jersey',
+  agencies: {
+    income: agency('NJ-TAX', TAXATION, 'NJ Tax'),
+    unemployment: agency('NJ-DOL', LABOR, 'NJ Labor'),
+    others: [agency('NJ-CITY', 'New Jersey city finance departments', 'NJ cities')],
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate(
+      'Form NJ-W4',
+      [
+        choiceField(
+          'rateTable',
+          'Rate table letter',
+          ['A', 'B', 'C', 'D', 'E', 'by-status'],
+          'by-status',
+          'NJ-W4 line 3, from the wage chart; left out, table A for single and separate, B for the others.',
+        ),
+        statusField(['single', 'married-jointly', 'married-separately', 'head-of-household'], 'NJ-W4 line 2.'),
+        ALLOWANCES,
+      ],
+      SINGLE_ZERO,
+      'Withhold as single with no allowances, table A.',
+    ),
+    worksheets: both(
+      recalled(NJWT, 'percentage method, rate tables A to E'),
+      annual(
+        [...letterColumns, ...byStatus({ 'married-jointly': 'B', 'head-of-household': 'B' }, 'A')],
+        deduct('Allowances', count('allowances', '1000')),
+        steps({
+          A: [
+            ['0', '0.015'],
+            ['20000', '0.02'],
+            ['35000', '0.039'],
+            ['40000', '0.061'],
+            ['75000', '0.07'],
+            ['500000', '0.099'],
+            ['1000000', '0.118'],
+          ],
+          B: [
+            ['0', '0.015'],
+            ['20000', '0.02'],
+            ['50000', '0.027'],
+            ['70000', '0.039'],
+            ['80000', '0.061'],
+            ['150000', '0.07'],
+            ['500000', '0.099'],
+            ['1000000', '0.118'],
+          ],
+          C: [
+            ['0', '0.015'],
+            ['20000', '0.023'],
+            ['40000', '0.028'],
+            ['50000', '0.035'],
+            ['60000', '0.056'],
+            ['150000', '0.066'],
+            ['500000', '0.099'],
+            ['1000000', '0.118'],
+          ],
+          D: [
+            ['0', '0.015'],
+            ['20000', '0.027'],
+            ['40000', '0.034'],
+            ['50000', '0.043'],
+            ['60000', '0.056'],
+            ['150000', '0.065'],
+            ['500000', '0.099'],
+            ['1000000', '0.118'],
+          ],
+          E: [
+            ['0', '0.015'],
+            ['20000', '0.02'],
+            ['35000', '0.058'],
+            ['100000', '0.065'],
+            ['500000', '0.099'],
+            ['1000000', '0.118'],
+          ],
+        }),
+      ),
+    ),
+    supplemental: both(recalled(NJWT, 'supplemental wages: together with regular wages'), TOGETHER),
+  },
+  views: [
+    {
+      base: 'SIT',
+      taxes: [
+        'section-125-health',
+        'section-125-other',
+        'fsa',
+        'dependent-care',
+        'hsa',
+        'section-125-hsa',
+        'employer-hsa',
+        '403b',
+        '457b',
+        'simple-ira',
+      ],
+      provenance: recalled(
+        NJWT,
+        'New Jersey does not exclude cafeteria plans, and of deferrals only those of a 401(k)',
+      ),
+    },
+    {
+      base: 'SUI',
+      taxes: [
+        'section-125-health',
+        'section-125-other',
+        'fsa',
+        'dependent-care',
+        'hsa',
+        'section-125-hsa',
+        'employer-hsa',
+      ],
+      provenance: recalled(
+        RATES('2025'),
+        'cafeteria plan amounts are remuneration',
+        'A premium-only plan may be treated otherwise.',
+      ),
+    },
+  ],
+  reciprocity: { with: ['PA'], form: 'Form NJ-165', ...recalled(NJWT, 'Pennsylvania residents') },
+  convenienceRule: recalled(
+    publication('P.L. 2023, c. 125', 'State of New Jersey', '2023'),
+    'only against residents of states with such a rule',
+  ),
+  unemployment: { base: wageBases(RATES('2026'), '43300', '44800'), highestPlausibleRate: PLAUSIBLE },
+  programs: [
+    worker('SUI-EE', 'unemployment insurance', '0.003825', '0.003825', '43300', '44800'),
+    worker('WF-EE', 'workforce development', '0.000425', '0.000425', '43300', '44800'),
+    worker('TDI-EE', 'temporary disability insurance', '0.0023', '0.0019', '165400', '171100'),
+    worker('FLI-EE', 'family leave insurance', '0.0033', '0.0023', '165400', '171100'),
+    {
+      code: 'TDI-ER',
+      label: 'New Jersey temporary disability insurance, employer',
+      payer: 'employer',
+      agency: 'unemployment',
+      wages: 'unemployment',
+      ownRateOtherwise: rate('0.005'),
+      terms: both(recalled(RATES('2025'), 'employer rate by notice, 0.10% to 0.75%; 0.50% for new employers'), [
+        { rate: 'own', base: 'unemployment' },
+      ]),
+    },
+    {
+      code: 'WF-ER',
+      label: 'New Jersey workforce development, employer',
+      payer: 'employer',
+      agency: 'unemployment',
+      wages: 'unemployment',
+      terms: both(recalled(RATES('2025'), 'workforce development and supplemental workforce fund'), [
+        { rate: rate('0.001175'), base: 'unemployment' },
+      ]),
+    },
+  ],
+  local: {
+    method: 'work-place',
+    agency: 'NJ-CITY',
+    provenance: recalled(publication('Payroll tax ordinances', 'New Jersey cities', '2025'), 'rates'),
+    places: placesAt(
+      { code: 'PET', payer: 'employer', wages: 'gross', label: (name) => `${name} payroll tax` },
+      recalled(
+        publication('Payroll tax ordinances', 'New Jersey cities', '2025'),
+        'rate',
+        'Employers with a small quarterly payroll, and wages of city residents in Jersey City, are exempt.',
+      ),
+      [
+        ['Newark', { resident: '1.0', nonresident: '1.0' }],
+        ['Jersey City', { resident: '0', nonresident: '1.0' }],
+      ],
+    ),
+  },
+};

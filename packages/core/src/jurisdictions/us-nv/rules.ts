@@ -1,0 +1,32 @@
+import { rate } from '../../money/rate.js';
+import { recalled } from '../dated.js';
+import { PLAUSIBLE, agency, both, publication, wageBases } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const DETR = 'Nevada Department of Employment, Training and Rehabilitation';
+
+export const NEVADA: StateRules = {
+  code: 'NV',
+  name: 'Nevada',
+  agencies: { unemployment: agency('NV-DETR', DETR, 'NV Employment') },
+  incomeTax: {
+    kind: 'none',
+    ...recalled(publication('Nevada Constitution', 'State of Nevada', '2025'), 'article 10, section 1(9)'),
+  },
+  unemployment: {
+    base: wageBases(publication('Taxable wage base', DETR, '2026'), '41800', '43700'),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+  programs: [
+    {
+      code: 'CEP',
+      label: 'Nevada career enhancement program',
+      payer: 'employer',
+      agency: 'unemployment',
+      wages: 'unemployment',
+      terms: both(recalled(publication('Career Enhancement Program', DETR, '2025'), 'rate'), [
+        { rate: rate('0.0005'), base: 'unemployment' },
+      ]),
+    },
+  ],
+};

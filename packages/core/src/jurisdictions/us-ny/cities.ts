@@ -1,0 +1,132 @@
+import type { Locality } from '../locality.js';
+import { rate } from '../../money/rate.js';
+import { between, dated, recalled } from '../dated.js';
+import { ONE_COLUMN, annual, byStatus, count, deduct, fixed, flat, noneUpTo, table, tiers } from '../lines.js';
+import { localRates, ratesTax } from '../places.js';
+import { both, publication } from '../state-words.js';
+
+const TAX = 'New York State Department of Taxation and Finance';
+const NYC = publication('Publication NYS-50-T-NYC, New York City Withholding Tax Tables and Methods', TAX, '1/18');
+const YONKERS = publication('Publication NYS-50-T-Y, Yonkers Withholding Tax Tables and Methods', TAX, '1/23');
+const MCTMT = publication('Metropolitan commuter transportation mobility tax', TAX, '2025');
+
+/** Rates by zone; an employer's rate follows its payroll of the quarter, so each client states its own from the list. */
+const mobility = (zone: string, label: string) =>
+  ratesTax(
+    { code: 'MCTMT', label: `Metropolitan commuter mobility tax, ${label}`, payer: 'employer', wages: 'gross' },
+    [
+      dated(
+        between('2025-01-01', '2025-07-01'),
+        recalled(
+          MCTMT,
+          `${label}, rate of the highest payroll tier`,
+          'By quarterly payroll: 0.11% over 312,500, 0.23% over 375,000, the rate here over 437,500; give the rate that applies as the client’s own.',
+        ),
+        localRates({ resident: zone === '1' ? '0.60' : '0.34', nonresident: zone === '1' ? '0.60' : '0.34' }),
+      ),
+      dated(
+        between('2025-07-01', '2027-01-01'),
+        recalled(
+          MCTMT,
+          `${label}, rate of the tier over 437,500 a quarter`,
+          'By quarterly payroll: 0.055% to 375,000, 0.115% to 437,500, the rate here to 2,500,000, and 0.295 more above; give the rate that applies as the client’s own.',
+        ),
+        localRates({ resident: zone === '1' ? '0.60' : '0.34', nonresident: zone === '1' ? '0.60' : '0.34' }),
+      ),
+    ],
+  );
+const columns = byStatus({ 'married-jointly': 'married' }, 'single');
+
+export const CITIES: readonly Locality[] = [
+  {
+    code: 'NYC',
+    name: 'New York City',
+    alsoKnownAs: ['NYC', 'Manhattan', 'Brooklyn', 'Queens', 'Bronx', 'Staten Island', 'New York'],
+    taxes: [
+      {
+        code: 'LIT',
+        label: 'New York City resident tax',
+        payer: 'employee',
+        wages: 'state-income',
+        terms: {
+          is: 'worksheet',
+          for: 'resident',
+          rows: both(
+            recalled(NYC, 'Method II, annual schedule; Table A'),
+            annual(
+              columns,
+              deduct('Deduction allowance', fixed({ single: '5000', married: '5500' })),
+              deduct('Exemption allowances', count('cityAllowances', '1000')),
+              table([
+                ['0', '0', '0.0205'],
+                ['8000', '164', '0.028'],
+                ['8700', '184', '0.0325'],
+                ['15000', '388', '0.0395'],
+                ['25000', '783', '0.0415'],
+                ['60000', '2236', '0.0425'],
+              ]),
+            ),
+          ),
+          supplemental: both(recalled(NYC, 'supplemental wages'), rate('0.0425')),
+        },
+      },
+    ],
+  },
+  {
+    code: 'YONKERS',
+    name: 'Yonkers',
+    taxes: [
+      {
+        code: 'LIT',
+        label: 'Yonkers resident surcharge',
+        payer: 'employee',
+        wages: 'state-income',
+        terms: {
+          is: 'share-of-state',
+          rows: both(recalled(YONKERS, 'resident: 16.75% of the New York State tax'), rate('0.1675')),
+          supplemental: both(recalled(YONKERS, 'supplemental wages, resident'), rate('0.0195975')),
+        },
+      },
+      {
+        code: 'NRT',
+        label: 'Yonkers nonresident earnings tax',
+        payer: 'employee',
+        wages: 'state-income',
+        terms: {
+          is: 'worksheet',
+          for: 'nonresident',
+          rows: both(
+            recalled(YONKERS, 'nonresident: 0.5% after the exclusion'),
+            annual(
+              ONE_COLUMN,
+              deduct(
+                'Exclusion',
+                tiers([
+                  ['0', '3000'],
+                  ['10000', '2000'],
+                  ['20000', '1000'],
+                  ['30000', '0'],
+                ]),
+              ),
+              noneUpTo('No tax', '4000'),
+              flat('0.005'),
+            ),
+          ),
+          supplemental: both(recalled(YONKERS, 'supplemental wages, nonresident'), rate('0.005')),
+        },
+      },
+    ],
+  },
+  {
+    code: 'MCTD-1',
+    name: 'Metropolitan commuter district, zone 1',
+    alsoKnownAs: ['MCTD zone 1'],
+    taxes: [mobility('1', 'zone 1')],
+  },
+  {
+    code: 'MCTD-2',
+    name: 'Metropolitan commuter district, zone 2',
+    alsoKnownAs: ['MCTD zone 2'],
+    taxes: [mobility('2', 'zone 2')],
+  },
+];

@@ -1,0 +1,76 @@
+import { rate } from '../../money/rate.js';
+import { certificate } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { ONE_COLUMN, annual, flat } from '../lines.js';
+import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases } from '../state-words.js';
+import type { StateRules } from '../state.js';
+import { MUNICIPALITIES } from './municipalities.js';
+
+const REVENUE = 'Pennsylvania Department of Revenue';
+const GUIDE = publication('REV-415, Employer Withholding Information Guide', REVENUE, '2025');
+const LABOR = 'Pennsylvania Department of Labor and Industry';
+const deferrals = ['401k', '403b', '457b', 'simple-ira', 'sep-salary-reduction', 'catch-up-401k'];
+
+export const PENNSYLVANIA: StateRules = {
+  code: 'PA',
+  name: 'Pennsylvania',
+  agencies: {
+    income: agency('PA-DOR', REVENUE, 'PA Revenue'),
+    unemployment: agency('PA-DLI', LABOR, 'PA Labor'),
+    others: [agency('PA-LOCAL', 'Pennsylvania local tax collectors', 'PA collectors')],
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate('Form REV-419', [], {}, 'Withhold in full; there are no allowances.'),
+    worksheets: both(recalled(GUIDE, '3.07% of taxable compensation'), annual(ONE_COLUMN, flat('0.0307'))),
+    supplemental: both(recalled(GUIDE, 'supplemental wages'), flatSupplemental('0.0307')),
+  },
+  views: [
+    {
+      base: 'SIT',
+      taxes: [...deferrals, 'transit', 'section-125-other'],
+      provenance: recalled(
+        GUIDE,
+        'taxability of deferrals and cafeteria plans',
+        'Dependent care is excluded since 2023 (recalled).',
+      ),
+    },
+    {
+      base: 'SUI',
+      taxes: deferrals,
+      provenance: recalled(publication('UC-2 instructions', LABOR, '2025'), 'remuneration'),
+    },
+  ],
+  reciprocity: {
+    with: ['IN', 'MD', 'NJ', 'OH', 'VA', 'WV'],
+    form: 'Form REV-419',
+    ...recalled(GUIDE, 'reciprocal agreements; local earned income tax is not lifted'),
+  },
+  convenienceRule: recalled(publication('61 Pa. Code § 109.8', REVENUE, '2024'), 'convenience of the employee'),
+  residents: 'none',
+  unemployment: {
+    base: wageBases(publication('Taxable wage base', LABOR, '2025'), '10000', '10000'),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+  programs: [
+    {
+      code: 'UC-EE',
+      label: 'Pennsylvania unemployment, employee',
+      payer: 'employee',
+      agency: 'unemployment',
+      wages: 'unemployment',
+      terms: both(recalled(publication('Employee UC contribution', LABOR, '2025'), '0.07% of all wages'), [
+        { rate: rate('0.0007') },
+      ]),
+    },
+  ],
+  local: {
+    method: 'higher-of-two',
+    agency: 'PA-LOCAL',
+    provenance: recalled(
+      publication('Act 32 and Act 7 register', 'Pennsylvania Department of Community and Economic Development', '2025'),
+      'rates',
+    ),
+    places: MUNICIPALITIES,
+  },
+};

@@ -1,0 +1,75 @@
+import { rate } from '../../money/rate.js';
+import { ALLOWANCES, certificate } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { annual, columnIs, count, deduct, share, steps } from '../lines.js';
+import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const REVENUE = 'South Carolina Department of Revenue';
+const WH1603F = (edition: string) =>
+  publication('WH-1603F, Formula for Computing South Carolina Withholding Tax', REVENUE, edition);
+const worksheet = (most: string, each: string, first: string, second: string, top: string) =>
+  annual(
+    [columnIs('some', { allowances: { atLeast: 1 } }), columnIs('none')],
+    deduct('Standard deduction, only with an allowance', share('0.10', { most: { some: most, none: '0' } })),
+    deduct('Personal allowances', count('allowances', each)),
+    steps({
+      '*': [
+        ['0', '0'],
+        [first, '0.03'],
+        [second, top],
+      ],
+    }),
+  );
+
+export const SOUTH_CAROLINA: StateRules = {
+  code: 'SC',
+  name: 'South Carolina',
+  agencies: {
+    income: agency('SC-DOR', REVENUE, 'SC Revenue'),
+    unemployment: agency('SC-DEW', 'South Carolina Department of Employment and Workforce', 'SC Workforce'),
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate('Form SC W-4', [ALLOWANCES], { allowances: 0 }, 'Withhold with no allowances.'),
+    worksheets: yearly(
+      [recalled(WH1603F('2025'), 'steps 1 to 6'), worksheet('7500', '5000', '3560', '17830', '0.062')],
+      [
+        recalled(
+          WH1603F('2026'),
+          'steps 1 to 6',
+          'Thresholds, deduction and allowance of 2026 are recalled from the indexing.',
+        ),
+        worksheet('7650', '5090', '3640', '18230', '0.06'),
+      ],
+    ),
+    supplemental: yearly(
+      [recalled(WH1603F('2025'), 'supplemental wages'), flatSupplemental('0.062')],
+      [recalled(WH1603F('2026'), 'supplemental wages'), flatSupplemental('0.06')],
+    ),
+  },
+  unemployment: {
+    base: wageBases(
+      publication('Taxable wage base', 'South Carolina Department of Employment and Workforce', '2025'),
+      '14000',
+      '14000',
+    ),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+  programs: [
+    {
+      code: 'DACA',
+      label: 'South Carolina departmental administrative contingency assessment',
+      payer: 'employer',
+      agency: 'unemployment',
+      wages: 'unemployment',
+      terms: both(
+        recalled(
+          publication('Contingency assessment', 'South Carolina Department of Employment and Workforce', '2025'),
+          'rate',
+        ),
+        [{ rate: rate('0.0006'), base: 'unemployment' }],
+      ),
+    },
+  ],
+};

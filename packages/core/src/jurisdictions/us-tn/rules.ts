@@ -1,0 +1,21 @@
+import { recalled } from '../dated.js';
+import type { StateRules } from '../state.js';
+import { PLAUSIBLE, agency, publication, wageBases } from '../state-words.js';
+
+export const TENNESSEE: StateRules = {
+  code: 'TN',
+  name: 'Tennessee',
+  agencies: { unemployment: agency('TN-DLWD', 'Tennessee Department of Labor and Workforce Development', 'TN Labor') },
+  incomeTax: {
+    kind: 'none',
+    ...recalled(publication('Tennessee Constitution', 'State of Tennessee', '2025'), 'article II, section 28'),
+  },
+  unemployment: {
+    base: wageBases(
+      publication('Taxable wage base', 'Tennessee Department of Labor and Workforce Development', '2026'),
+      '7000',
+      '7000',
+    ),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+};

@@ -1,0 +1,60 @@
+import { certificate, statusField } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { annualToDollar, byStatus, credit, flat, slide } from '../lines.js';
+import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const TAX = 'Utah State Tax Commission';
+const PUB14 = (edition: string) => publication('Publication 14, Withholding Tax Guide', TAX, edition);
+const worksheet = (by: string, single: string, joint: string, overSingle: string, overJoint: string) =>
+  annualToDollar(
+    byStatus({ 'married-jointly': 'joint' }, 'single'),
+    flat(by),
+    credit('Allowance that slides away', slide({ single, joint }, { single: overSingle, joint: overJoint }, '0.013')),
+  );
+
+export const UTAH: StateRules = {
+  code: 'UT',
+  name: 'Utah',
+  agencies: {
+    income: agency('UT-TC', TAX, 'UT Tax'),
+    unemployment: agency('UT-DWS', 'Utah Department of Workforce Services', 'UT Workforce'),
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate(
+      'Federal Form W-4',
+      [
+        statusField(
+          ['single', 'married-jointly', 'married-separately', 'head-of-household'],
+          'The filing status of the federal Form W-4.',
+        ),
+      ],
+      { filingStatus: 'single' },
+      'Withhold as single.',
+    ),
+    worksheets: yearly(
+      [
+        recalled(
+          PUB14('2025'),
+          'schedules 2 and 3',
+          'The rate and amounts are those of the edition for pay periods from June 2025.',
+        ),
+        worksheet('0.045', '450', '900', '9107', '18213'),
+      ],
+      [
+        recalled(PUB14('2026'), 'schedules 2 and 3', 'Carried over from 2025.'),
+        worksheet('0.045', '450', '900', '9107', '18213'),
+      ],
+    ),
+    supplemental: both(recalled(PUB14('2025'), 'no supplemental rate is published'), TOGETHER),
+  },
+  unemployment: {
+    base: wageBases(
+      publication('Taxable wage base', 'Utah Department of Workforce Services', '2026'),
+      '48900',
+      '50700',
+    ),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+};

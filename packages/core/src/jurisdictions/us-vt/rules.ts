@@ -1,0 +1,114 @@
+import { rate } from '../../money/rate.js';
+import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { annual, byStatus, count, deduct, steps } from '../lines.js';
+import { PLAUSIBLE, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const TAXES = 'Vermont Department of Taxes';
+const GUIDE = (edition: string) =>
+  publication('GB-1210, Income Tax Withholding Instructions, Tables, and Charts', TAXES, edition);
+const CHILD = publication('Child care contribution', TAXES, '2024');
+const columns = byStatus({ 'married-jointly': 'married', 'civil-union-jointly': 'married' }, 'single');
+
+export const VERMONT: StateRules = {
+  code: 'VT',
+  name: 'Vermont',
+  agencies: {
+    income: agency('VT-TAX', TAXES, 'VT Taxes'),
+    unemployment: agency('VT-DOL', 'Vermont Department of Labor', 'VT Labor'),
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate(
+      'Form W-4VT',
+      [
+        statusField(
+          ['single', 'married-jointly', 'married-separately', 'head-of-household', 'civil-union-jointly'],
+          'W-4VT filing status.',
+        ),
+        ALLOWANCES,
+      ],
+      SINGLE_ZERO,
+      SINGLE_ZERO_SAYS,
+    ),
+    worksheets: yearly(
+      [
+        recalled(
+          GUIDE('2025'),
+          'percentage method',
+          'The zero bands (3,825 and 11,475) are recalled; bracket widths are those of the tax.',
+        ),
+        annual(
+          columns,
+          deduct('Withholding allowances', count('allowances', '5300')),
+          steps({
+            single: [
+              ['0', '0'],
+              ['3825', '0.0335'],
+              ['51725', '0.066'],
+              ['119825', '0.076'],
+              ['245825', '0.0875'],
+            ],
+            married: [
+              ['0', '0'],
+              ['11475', '0.0335'],
+              ['91425', '0.066'],
+              ['204775', '0.076'],
+              ['306075', '0.0875'],
+            ],
+          }),
+        ),
+      ],
+      [
+        recalled(GUIDE('2026'), 'percentage method', 'Carried over from 2025 with the indexing of about 2.8%.'),
+        annual(
+          columns,
+          deduct('Withholding allowances', count('allowances', '5400')),
+          steps({
+            single: [
+              ['0', '0'],
+              ['3925', '0.0335'],
+              ['53325', '0.066'],
+              ['123525', '0.076'],
+              ['253425', '0.0875'],
+            ],
+            married: [
+              ['0', '0'],
+              ['11800', '0.0335'],
+              ['94200', '0.066'],
+              ['211100', '0.076'],
+              ['315550', '0.0875'],
+            ],
+          }),
+        ),
+      ],
+    ),
+    supplemental: both(recalled(GUIDE('2025'), '30% of the federal withholding'), {
+      is: 'share-of-federal',
+      rate: rate('0.30'),
+    }),
+  },
+  unemployment: {
+    base: wageBases(publication('Taxable wage base', 'Vermont Department of Labor', '2026'), '14800', '15400'),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+  programs: [
+    {
+      code: 'CCC-EE',
+      label: 'Vermont child care contribution, employee',
+      payer: 'employee',
+      agency: 'income',
+      wages: 'income',
+      terms: both(recalled(CHILD, 'at most a quarter of 0.44%'), [{ rate: rate('0.0011') }]),
+    },
+    {
+      code: 'CCC-ER',
+      label: 'Vermont child care contribution, employer',
+      payer: 'employer',
+      agency: 'income',
+      wages: 'income',
+      terms: both(recalled(CHILD, '0.44% less the part withheld'), [{ rate: rate('0.0033') }]),
+    },
+  ],
+};

@@ -1,0 +1,63 @@
+import { rate } from '../../money/rate.js';
+import { recalled } from '../dated.js';
+import type { Program } from '../program.js';
+import { PLAUSIBLE, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const ESD = 'Washington Employment Security Department';
+const LEAVE = (edition: string) => publication('Paid Family and Medical Leave premium rate', ESD, edition);
+const leave = (payer: 'employee' | 'employer', of2025: string, of2026: string): Program => ({
+  code: payer === 'employee' ? 'PFML-EE' : 'PFML-ER',
+  label: `Washington paid leave, ${payer}`,
+  payer,
+  agency: 'unemployment',
+  wages: 'social-security',
+  terms: yearly(
+    [
+      recalled(LEAVE('2025'), '0.92%: 71.52% employee, 28.48% employers of 50 or more'),
+      [{ rate: rate(of2025), base: 'oasdi', ...(payer === 'employer' ? { size: { atLeast: 50 } } : {}) }],
+    ],
+    [
+      recalled(LEAVE('2026'), '1.13%: 71.43% employee, 28.57% employers of 50 or more'),
+      [{ rate: rate(of2026), base: 'oasdi', ...(payer === 'employer' ? { size: { atLeast: 50 } } : {}) }],
+    ],
+  ),
+});
+
+export const WASHINGTON: StateRules = {
+  code: 'WA',
+  name: 'Washington',
+  agencies: { unemployment: agency('WA-ESD', ESD, 'WA Employment') },
+  incomeTax: {
+    kind: 'none',
+    ...recalled(publication('Revised Code of Washington', 'State of Washington', '2025'), 'title 82: no tax on wages'),
+  },
+  unemployment: {
+    base: wageBases(publication('Taxable wage base', ESD, '2026'), '72800', '78200'),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+  programs: [
+    leave('employee', '0.006579840', '0.008071590'),
+    leave('employer', '0.002620160', '0.003228410'),
+    {
+      code: 'CARES',
+      label: 'WA Cares long-term care premium',
+      payer: 'employee',
+      agency: 'unemployment',
+      wages: 'gross',
+      terms: both(recalled(publication('WA Cares Fund premium', ESD, '2025'), '0.58%, no ceiling'), [
+        { rate: rate('0.0058') },
+      ]),
+    },
+    {
+      code: 'EAF',
+      label: 'Washington employment administration fund',
+      payer: 'employer',
+      agency: 'unemployment',
+      wages: 'unemployment',
+      terms: both(recalled(publication('EAF tax', ESD, '2025'), 'rate'), [
+        { rate: rate('0.0003'), base: 'unemployment' },
+      ]),
+    },
+  ],
+};

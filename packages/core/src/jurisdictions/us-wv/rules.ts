@@ -1,0 +1,103 @@
+import { ALLOWANCES, certificate, flagField } from '../certificate-fields.js';
+import { recalled } from '../dated.js';
+import { annual, columnIs, count, deduct, rateTiers, steps } from '../lines.js';
+import type { Locality } from '../locality.js';
+import { fee, feeTax, placeCode } from '../places.js';
+import { PLAUSIBLE, agency, both, publication, wageBases } from '../state-words.js';
+import type { StateRules } from '../state.js';
+
+const TAX = 'West Virginia Tax Division';
+const IT1001A = publication('IT-100.1A, West Virginia Income Tax Withheld: percentage method', TAX, '2025');
+const FEES = recalled(
+  publication('City service fees', 'West Virginia cities', '2025'),
+  'fee',
+  'Fees are set by ordinance and change.',
+);
+const weekly = (name: string, amount: string): Locality => ({
+  code: placeCode(name),
+  name,
+  taxes: [
+    feeTax({ code: 'CSF', label: `${name} city service fee`, payer: 'employee' }, both(FEES, fee(amount, 'week'))),
+  ],
+});
+
+export const WEST_VIRGINIA: StateRules = {
+  code: 'WV',
+  name: 'West Virginia',
+  agencies: {
+    income: agency('WV-TAX', TAX, 'WV Tax'),
+    unemployment: agency('WV-WF', 'WorkForce West Virginia', 'WV Workforce'),
+    others: [agency('WV-CITY', 'West Virginia cities', 'WV cities')],
+  },
+  incomeTax: {
+    kind: 'worksheet',
+    certificate: certificate(
+      'Form WV IT-104',
+      [
+        ALLOWANCES,
+        flagField('isOneEarner', 'One earner, one job', 'IT-104 line 5: the person asks for the one-earner table.'),
+      ],
+      { allowances: 0 },
+      'Withhold with no exemptions from the two-earner table.',
+    ),
+    worksheets: both(
+      recalled(
+        IT1001A,
+        'two-earner table by default, one-earner table on request',
+        'A further cut of the rates within 2026 is not in it.',
+      ),
+      annual(
+        [columnIs('one', { isOneEarner: true }), columnIs('two')],
+        deduct('Exemptions', count('allowances', '2000')),
+        steps({
+          two: [
+            ['0', '0.0222'],
+            ['6000', '0.0296'],
+            ['15000', '0.0333'],
+            ['24000', '0.0444'],
+            ['36000', '0.0482'],
+          ],
+          one: [
+            ['0', '0.0222'],
+            ['10000', '0.0296'],
+            ['25000', '0.0333'],
+            ['40000', '0.0444'],
+            ['60000', '0.0482'],
+          ],
+        }),
+      ),
+    ),
+    supplemental: both(recalled(IT1001A, 'supplemental wages by annual gross'), {
+      is: 'tiers',
+      rates: rateTiers([
+        ['0', '0.0222'],
+        ['10000', '0.0296'],
+        ['25000', '0.0333'],
+        ['40000', '0.0444'],
+        ['60000', '0.0482'],
+      ]),
+    }),
+  },
+  reciprocity: {
+    with: ['KY', 'MD', 'OH', 'PA', 'VA'],
+    form: 'Form WV IT-104 (nonresidence)',
+    ...recalled(publication('TSD-422', TAX, '2024'), 'reciprocal states'),
+  },
+  unemployment: {
+    base: wageBases(publication('Taxable wage base', 'WorkForce West Virginia', '2025'), '9500', '9500'),
+    highestPlausibleRate: PLAUSIBLE,
+  },
+  local: {
+    method: 'work-place',
+    agency: 'WV-CITY',
+    provenance: FEES,
+    places: [
+      weekly('Charleston', '3.00'),
+      weekly('Huntington', '5.00'),
+      weekly('Morgantown', '3.00'),
+      weekly('Parkersburg', '2.50'),
+      weekly('Wheeling', '2.00'),
+      weekly('Weirton', '2.00'),
+    ],
+  },
+};

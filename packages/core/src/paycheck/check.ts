@@ -1,0 +1,100 @@
+import { PERIODS_PER_YEAR } from '../calendar/pay-frequency.js';
+import { problem, warning, type Issue } from '../issues/issue.js';
+import type { IssueCode } from '../issues/catalogue.js';
+import { inForce, type Dated } from '../jurisdictions/dated.js';
+import { ZERO, add, cents, type Cents } from '../money/cents.js';
+import { allocate } from '../money/allocate.js';
+import { dividedBy, round } from '../money/exact.js';
+import type { Rate } from '../money/rate.js';
+import { taxOf, type TaxCode, type WageBase } from '../taxes/registry.js';
+import type { Tape } from '../working/tape.js';
+import type { PaycheckInput } from './input.js';
+import type { TaxLine } from './result.js';
+import { Wages } from './wages.js';
+
+/** One paycheck being computed: what came in, the wages of each base, and the lines and issues so far. */
+export class Check {
+  readonly issues: Issue[] = [];
+  readonly taxes: TaxLine[] = [];
+  readonly periods: number;
+  /** Federal income tax on regular and on supplemental wages, without extra withholding. */
+  federalOnRegular: Cents = ZERO;
+  federalOnSupplemental: Cents = ZERO;
+  /** OASDI and HI of the employee in this check. */
+  socialInsurance: Cents = ZERO;
+  private readonly weights: readonly Cents[];
+
+  constructor(
+    readonly input: PaycheckInput,
+    readonly wages: Wages,
+    readonly tape: Tape | undefined,
+  ) {
+    this.periods = PERIODS_PER_YEAR[input.payFrequency];
+    const whole = input.work.reduce((product, place) => (place.share.d > product ? place.share.d : product), 1);
+    this.weights = input.work.map((place) => cents(Math.round((place.share.n * whole) / place.share.d)));
+  }
+
+  problem(code: IssueCode, field: string, parameters: Record<string, string> = {}): void {
+    this.issues.push(problem(code, field, parameters));
+  }
+  warn(code: IssueCode, field: string, parameters: Record<string, string> = {}): void {
+    this.issues.push(warning(code, field, parameters));
+  }
+
+  /** The row in force on the check date; without one there is an issue and null. */
+  rule<T>(rows: readonly Dated<T>[], what: string): Dated<T> | null {
+    const row = inForce(rows, this.input.checkDate);
+    if (!row)
+      this.problem('rule.none-in-force', 'checkDate', {
+        what,
+        date: this.input.checkDate,
+        from: rows[0]?.from ?? 'never',
+      });
+    return row;
+  }
+
+  toDate(base: WageBase, otherwise?: WageBase): Cents {
+    // A base without an entry has no wages before this check: the year to date starts empty.
+    return (
+      this.input.wagesToDate[base] ?? (otherwise === undefined ? ZERO : (this.input.wagesToDate[otherwise] ?? ZERO))
+    );
+  }
+
+  isExempt(...codes: readonly TaxCode[]): boolean {
+    for (const code of codes) if (this.input.exemptFrom.has(code)) return true;
+    return false;
+  }
+
+  /** Adds a tax to the check; the parts of one tax (work in several places) become one line. */
+  push(code: TaxCode, subject: Cents, wages: Cents, amount: Cents, rate?: Rate): void {
+    const { payer } = taxOf(code);
+    const known = this.taxes.findIndex((line) => line.code === code);
+    const before = this.taxes[known];
+    if (!before) {
+      this.taxes.push(rate ? { code, payer, subject, wages, amount, rate } : { code, payer, subject, wages, amount });
+      return;
+    }
+    this.taxes[known] = {
+      ...before,
+      subject: add(before.subject, subject),
+      wages: add(before.wages, wages),
+      amount: add(before.amount, amount),
+    };
+  }
+
+  /** The part of an amount that belongs to each place of work; the parts add up to the whole. */
+  byPlace(amount: Cents): readonly Cents[] {
+    if (this.weights.length === 1) return [amount];
+    return amount < 0 ? this.weights.map(() => ZERO) : allocate(amount, this.weights);
+  }
+
+  /**
+   * Applies a computation for one pay period. A miscellaneous period of several days is taken as that many daily ones
+   * (Publication 15-T, worksheets for miscellaneous periods).
+   */
+  perPeriod(wages: Cents, tax: (wages: Cents) => Cents): Cents {
+    const days = this.input.payFrequency === 'miscellaneous' ? this.input.daysInPeriod : 1;
+    if (days === 1) return tax(wages);
+    return cents(tax(round(dividedBy(wages, days), 'half-up')) * days);
+  }
+}

@@ -1,0 +1,115 @@
+import { inForce } from '../jurisdictions/dated.js';
+import type { Program, ProgramTerms } from '../jurisdictions/program.js';
+import type { StateRules } from '../jurisdictions/state.js';
+import { OASDI_BASE } from '../jurisdictions/us/parameters.js';
+import { ZERO, cents, notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
+import { round, showExact, times } from '../money/exact.js';
+import { showPercent } from '../money/rate.js';
+import { underBase } from '../taxes/capped-tax.js';
+import { programCode, taxOf, type WageBase } from '../taxes/registry.js';
+import { shownParameter } from '../working/tape.js';
+import type { Check } from './check.js';
+import { hoursWorked } from './state-taxes.js';
+
+/** The variant for an employer of this size; with no size given, the one for large employers, and a warning. */
+function variantFor(check: Check, variants: readonly ProgramTerms[], label: string): ProgramTerms | null {
+  const { employees } = check.input;
+  for (const variant of variants) {
+    const { size } = variant;
+    if (!size) return variant;
+    if (employees === null) {
+      if (size.below !== undefined) continue;
+      check.warn('employer.size-assumed', 'employer.employees', { tax: label });
+      return variant;
+    }
+    if (employees >= (size.atLeast ?? 0) && employees < (size.below ?? Number.MAX_SAFE_INTEGER)) return variant;
+  }
+  return null;
+}
+
+function wagesOf(check: Check, state: StateRules, program: Program): Cents {
+  switch (program.wages) {
+    case 'unemployment':
+      return check.wages.of('state-unemployment', state.code).total;
+    case 'social-security':
+      return check.wages.of('social').total;
+    case 'gross':
+      return check.wages.of('gross').total;
+    case 'income':
+      return check.wages.of('state-income', state.code).total;
+  }
+}
+
+/** Premiums and contributions of a state besides income tax and unemployment tax. */
+export function programTaxes(check: Check, state: StateRules): void {
+  for (const program of state.programs ?? []) programTax(check, state, program);
+}
+
+function programTax(check: Check, state: StateRules, program: Program): void {
+  const code = programCode(state, program);
+  if (check.isExempt(code)) return;
+  const row = check.rule(program.terms, program.label);
+  if (!row || row.value.length === 0) return;
+  const terms = variantFor(check, row.value, program.label);
+  if (!terms) return;
+  const own = check.input.ownRates[code];
+  const rate = own ?? (terms.rate === 'own' ? program.ownRateOtherwise : terms.rate);
+  if (rate === undefined) {
+    check.problem('employer.own-rate-missing', `employer.rates.${code}`, { tax: program.label });
+    return;
+  }
+  const { tape } = check;
+  const subject = wagesOf(check, state, program);
+  let base: Cents | null = null;
+  let otherwise: WageBase = `${state.code}-SUI`;
+  if (terms.base === 'oasdi') {
+    base = inForce(OASDI_BASE, check.input.checkDate)?.value ?? null;
+    otherwise = 'US-OASDI';
+  } else if (terms.base === 'unemployment') {
+    base = inForce(state.unemployment.base, check.input.checkDate)?.value ?? null;
+  } else if (terms.base !== undefined) base = terms.base;
+  const taxed = base === null ? subject : underBase(subject, check.toDate(code, otherwise), base);
+  const isByHour = terms.perHour !== undefined;
+  const hours = isByHour ? hoursWorked(check) : 0;
+  const unrounded = terms.perHour ? times(times(cents(100), terms.perHour), { n: hours, d: 1000 }) : times(taxed, rate);
+  let amount = round(unrounded, 'half-up');
+  if (tape) {
+    tape.write(code, { label: 'Wages in this check', value: showDollars(subject) });
+    if (base !== null)
+      tape.write(code, {
+        label: 'Wages taxed',
+        value: showDollars(taxed),
+        how: `up to ${showDollars(base)} a year, ${showDollars(check.toDate(code, otherwise))} paid before`,
+      });
+  }
+  if (terms.mostPerWeek !== undefined) {
+    const most = round(times(terms.mostPerWeek, { n: 52, d: check.periods }), 'half-up');
+    if (amount > most)
+      tape?.write(code, {
+        label: 'At most for the weeks of the period',
+        value: showDollars(most),
+        how: `${showDollars(terms.mostPerWeek)} a week`,
+      });
+    amount = smaller(amount, most);
+  }
+  if (terms.mostPerYear !== undefined) {
+    const left = notBelowZero(subtract(terms.mostPerYear, check.input.taxesToDate[code] ?? ZERO));
+    if (amount > left)
+      tape?.write(code, {
+        label: 'Left of the year’s limit',
+        value: showDollars(left),
+        how: `${showDollars(terms.mostPerYear)} a year`,
+      });
+    amount = smaller(amount, left);
+  }
+  tape?.write(code, {
+    label: program.label,
+    value: showDollars(amount),
+    how: isByHour ? `${hours / 1000} hours` : `${showDollars(taxed)} × ${showPercent(rate)} = ${showExact(unrounded)}`,
+    rounding: 'half a cent up',
+    isResult: true,
+    parameter: shownParameter(program.label, showPercent(rate), row),
+  });
+  const hasOneRate = taxOf(code).payer === 'employer' && !isByHour;
+  check.push(code, subject, taxed, amount, hasOneRate ? rate : undefined);
+}

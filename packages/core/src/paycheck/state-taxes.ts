@@ -1,0 +1,156 @@
+import type { Bracket } from '../jurisdictions/brackets.js';
+import type { StateRules } from '../jurisdictions/state.js';
+import { findState } from '../jurisdictions/states.js';
+import { ZERO, add, cents, larger, notBelowZero, showDollars, subtract, sum, type Cents } from '../money/cents.js';
+import { countyBrackets, findPlace } from '../taxes/local-tax.js';
+import type { TaxCode } from '../taxes/registry.js';
+import { stateIncomeTax, type StateWages } from '../taxes/state-income-tax.js';
+import type { Check } from './check.js';
+import { workerIsWithout } from './kinds.js';
+
+/** The state that may tax the work at a place: the office's, when working elsewhere is only convenient. */
+function taxingState(check: Check, index: number): StateRules | null {
+  const place = check.input.work[index];
+  if (!place) return null;
+  const office = place.convenienceOf === null ? null : findState(place.convenienceOf);
+  if (office?.convenienceRule) return office;
+  return findState(place.state);
+}
+
+/** County brackets of a Maryland-like state: null and an issue when a resident has none. */
+function localBrackets(check: Check, state: StateRules): readonly Bracket[] | undefined | null {
+  if (state.local?.method !== 'with-state') return undefined;
+  if (check.input.residenceState !== state.code) return undefined;
+  const name = check.input.residenceLocalities[0];
+  if (name === undefined) {
+    check.problem('rule.county-missing', 'employee.residence.locality', { state: state.name });
+    return null;
+  }
+  const place = findPlace(check, state, name, 'employee.residence.locality');
+  return place ? countyBrackets(place, check.input.checkDate) : null;
+}
+
+function write(check: Check, state: StateRules, wages: StateWages & { readonly subject: Cents }, credit: Cents): Cents {
+  const code: TaxCode = `${state.code}-SIT`;
+  if (state.incomeTax.kind === 'none' || check.isExempt(code)) return ZERO;
+  const local = localBrackets(check, state);
+  if (local === null) return ZERO;
+  const result = stateIncomeTax(check, state, state.incomeTax, { ...wages, local });
+  if (!result) return ZERO;
+  const left = notBelowZero(subtract(result.tax, credit));
+  if (credit > 0)
+    check.tape?.write(code, {
+      label: 'Less tax withheld for the states of work',
+      value: showDollars(credit),
+      how: 'the state of residence takes what is left',
+    });
+  const tax = add(left, result.extra);
+  check.tape?.write(code, { label: `${state.name} income tax`, value: showDollars(tax), isResult: true });
+  check.push(code, wages.subject, wages.subject, tax);
+  return result.tax;
+}
+
+/** Income tax of the states of work and of residence; returns the tax of each before its additional amount. */
+export function stateIncomeTaxes(check: Check): ReadonlyMap<string, Cents> {
+  const { input } = check;
+  const taxes = new Map<string, Cents>();
+  if (workerIsWithout(input.worker, 'income')) return taxes;
+  const home = findState(input.residenceState);
+  if (!home) {
+    check.problem('rule.state-unknown', 'employee.residence', { state: input.residenceState });
+    return taxes;
+  }
+  const states = input.work.map((_, index) => taxingState(check, index));
+  states.forEach((state, index) => {
+    if (!state) check.problem('rule.state-unknown', 'employee.work', { state: input.work[index]?.state ?? '' });
+  });
+  if (states.includes(null)) return taxes;
+
+  const portion = (state: StateRules, view: StateRules) => {
+    const all = check.wages.of('state-income', view.code);
+    const part = (amount: Cents): Cents => sum(check.byPlace(amount).filter((_, index) => states[index] === state));
+    return {
+      regular: part(all.regular),
+      supplemental: part(all.supplemental),
+      subject: part(all.total),
+      items: check.wages.supplementalItems('state-income', view.code),
+    };
+  };
+  let credit: Cents = ZERO;
+  let wagesTaxedElsewhere = false;
+  for (const state of new Set(states)) {
+    if (!state || state === home || state.incomeTax.kind === 'none') continue;
+    const agreement = state.reciprocity;
+    const applies = agreement && (agreement.with === 'all' || agreement.with.includes(home.code));
+    if (applies) {
+      const filed = input.work
+        .filter((_, index) => states[index] === state)
+        .map((place) => place.reciprocityCertificate);
+      if (!filed.includes(false)) {
+        if (filed.includes(null))
+          check.warn('reciprocity.assumed', 'employee.work', {
+            work: state.name,
+            form: agreement.form,
+            residence: home.name,
+          });
+        continue;
+      }
+    }
+    const tax = write(check, state, portion(state, state), ZERO);
+    taxes.set(state.code, tax);
+    credit = add(credit, tax);
+    wagesTaxedElsewhere = true;
+  }
+  if (home.incomeTax.kind === 'none') return taxes;
+  const all = check.wages.of('state-income', home.code);
+  const items = check.wages.supplementalItems('state-income', home.code);
+  if (wagesTaxedElsewhere && home.residents === 'none') {
+    // Pay that another state withholds on is left to it; the rest is a resident's.
+    const elsewhere = [...taxes.keys()];
+    const share = (amount: Cents): Cents =>
+      sum(check.byPlace(amount).filter((_, index) => !elsewhere.includes(states[index]?.code ?? '')));
+    const subject = share(all.total);
+    if (subject > 0)
+      taxes.set(
+        home.code,
+        write(
+          check,
+          home,
+          { regular: share(all.regular), supplemental: share(all.supplemental), subject, items },
+          ZERO,
+        ),
+      );
+    return taxes;
+  }
+  taxes.set(
+    home.code,
+    write(check, home, { regular: all.regular, supplemental: all.supplemental, subject: all.total, items }, credit),
+  );
+  return taxes;
+}
+
+/** The state of unemployment coverage: given, or the only one of work. Source: localization tests, UIPL 20-04. */
+export function unemploymentState(check: Check): StateRules | null {
+  const { input } = check;
+  const only = new Set(input.work.map((place) => place.state));
+  const code = input.unemploymentState ?? (only.size === 1 ? [...only][0] : undefined);
+  if (code === undefined) {
+    check.problem('unemployment.state-unclear', 'employee.unemploymentState');
+    return null;
+  }
+  const state = findState(code);
+  if (!state) check.problem('rule.state-unknown', 'employee.unemploymentState', { state: code });
+  return state;
+}
+
+/** Hours worked in the check, for premiums by the hour: those entered, or full time where none are (2,080 a year). */
+export function hoursWorked(check: Check): number {
+  let thousandths = 0;
+  let isEntered = false;
+  for (const earning of check.input.earnings) {
+    if (earning.hours === null || earning.item.isLeave) continue;
+    isEntered = true;
+    thousandths += Math.floor((earning.hours.n * 1000) / earning.hours.d);
+  }
+  return isEntered ? thousandths : larger(cents(Math.floor(2_080_000 / check.periods)), ZERO);
+}

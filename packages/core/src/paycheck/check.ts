@@ -8,9 +8,16 @@ import { dividedBy, round } from '../money/exact.js';
 import type { Rate } from '../money/rate.js';
 import { taxOf, type TaxCode, type WageBase } from '../taxes/registry.js';
 import type { Tape } from '../working/tape.js';
-import type { PaycheckInput } from './input.js';
+import type { PaycheckInput, WorkPlace } from './input.js';
 import type { TaxLine } from './result.js';
 import { Wages } from './wages.js';
+
+const ONE_PLACE: readonly Cents[] = [cents(1)];
+/** Shares are decimals, so the widest denominator makes whole numbers of all of them. */
+function sharesOf(work: readonly WorkPlace[]): readonly Cents[] {
+  const whole = work.reduce((widest, place) => Math.max(widest, place.share.d), 1);
+  return work.map((place) => cents(Math.round((place.share.n * whole) / place.share.d)));
+}
 
 /** One paycheck being computed: what came in, the wages of each base, and the lines and issues so far. */
 export class Check {
@@ -30,8 +37,7 @@ export class Check {
     readonly tape: Tape | undefined,
   ) {
     this.periods = PERIODS_PER_YEAR[input.payFrequency];
-    const whole = input.work.reduce((product, place) => (place.share.d > product ? place.share.d : product), 1);
-    this.weights = input.work.map((place) => cents(Math.round((place.share.n * whole) / place.share.d)));
+    this.weights = input.work.length === 1 ? ONE_PLACE : sharesOf(input.work);
   }
 
   problem(code: IssueCode, field: string, parameters: Record<string, string> = {}): void {
@@ -61,14 +67,15 @@ export class Check {
   }
 
   isExempt(...codes: readonly TaxCode[]): boolean {
-    for (const code of codes) if (this.input.exemptFrom.has(code)) return true;
-    return false;
+    if (this.input.exemptFrom.size === 0) return false;
+    return codes.some((code) => this.input.exemptFrom.has(code));
   }
 
   /** Adds a tax to the check; the parts of one tax (work in several places) become one line. */
   push(code: TaxCode, subject: Cents, wages: Cents, amount: Cents, rate?: Rate): void {
     const { payer } = taxOf(code);
-    const known = this.taxes.findIndex((line) => line.code === code);
+    let known = this.taxes.length - 1;
+    while (known >= 0 && this.taxes[known]?.code !== code) known -= 1;
     const before = this.taxes[known];
     if (!before) {
       this.taxes.push(rate ? { code, payer, subject, wages, amount, rate } : { code, payer, subject, wages, amount });
@@ -86,6 +93,10 @@ export class Check {
   byPlace(amount: Cents): readonly Cents[] {
     if (this.weights.length === 1) return [amount];
     return amount < 0 ? this.weights.map(() => ZERO) : allocate(amount, this.weights);
+  }
+
+  partAt(amount: Cents, index: number): Cents {
+    return this.weights.length === 1 ? amount : (this.byPlace(amount)[index] ?? ZERO);
   }
 
   /**

@@ -27,7 +27,7 @@ import type { Rate } from '../money/rate.js';
 import { cappedTax, overMark, underBase } from '../taxes/capped-tax.js';
 import { federalIncomeTax } from '../taxes/federal-income-tax.js';
 import { localTaxes } from '../taxes/local-tax.js';
-import { taxOf, type TaxCode, type WageBase } from '../taxes/registry.js';
+import { taxOf, unemploymentCode, type TaxCode, type WageBase } from '../taxes/registry.js';
 import type { Tape } from '../working/tape.js';
 import { Check } from './check.js';
 import { deductionLines } from './deductions.js';
@@ -158,11 +158,10 @@ function socialInsurance(check: Check): void {
       limit: { label: 'Withhold on wages over', amount: additional.value.over, row: additional },
     });
   }
-  check.socialInsurance = sum(
-    check.taxes
-      .filter((line) => line.code === 'US-OASDI-EE' || line.code === 'US-HI-EE' || line.code === 'US-HI-ADD')
-      .map((line) => line.amount),
-  );
+  let withheld = 0;
+  for (const line of check.taxes)
+    if (line.payer === 'employee' && line.code.startsWith('US-') && line.code !== 'US-FIT') withheld += line.amount;
+  check.socialInsurance = cents(withheld);
 }
 
 function federalUnemployment(check: Check): void {
@@ -192,7 +191,7 @@ function stateUnemployment(check: Check): void {
   if (workerIsWithout(input.worker, 'unemployment')) return;
   const state = unemploymentState(check);
   if (!state) return;
-  const code: TaxCode = `${state.code}-SUI`;
+  const code = unemploymentCode(state);
   const base = check.rule(state.unemployment.base, `${state.name} unemployment wage base`);
   const own = input.unemploymentRates[state.code];
   if (!check.isExempt(code) && base) {
@@ -212,6 +211,12 @@ function stateUnemployment(check: Check): void {
     }
   }
   programTaxes(check, state);
+}
+
+function withheldFrom(check: Check): Cents {
+  let total = 0;
+  for (const line of check.taxes) if (line.payer === 'employee') total += line.amount;
+  return cents(total);
 }
 
 /** Takes back what the cash of the check cannot pay: income tax first, then OASDI and HI on tips (Publication 15, section 6). */
@@ -296,8 +301,14 @@ function writeNet(check: Check, result: Omit<PaycheckResult, 'problems'>, withhe
 
 function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   const earned = input.earnings.map((earning) => ({ item: earning.item, amount: earningAmount(earning) }));
-  const gross = sum(earned.filter((line) => !line.item.isNoncash).map((line) => line.amount));
-  const tips = sum(earned.filter((line) => line.item.isTips).map((line) => line.amount));
+  let paid = 0;
+  let tipped = 0;
+  for (const { item, amount } of earned) {
+    if (!item.isNoncash) paid += amount;
+    if (item.isTips) tipped += amount;
+  }
+  const gross = cents(paid);
+  const tips = cents(tipped);
   const deductions = deductionLines(input, gross);
   const check = new Check(input, new Wages(earned, deductions.lines), tape);
   check.issues.push(...deductions.issues);
@@ -310,7 +321,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
 
   const voluntary = sum(deductions.lines.map((line) => line.amount));
   const uncollected = leaveUncollected(check, gross, tips);
-  const withheld = sum(check.taxes.filter((line) => line.payer === 'employee').map((line) => line.amount));
+  const withheld = withheldFrom(check);
   let orders: readonly GarnishmentLine[] = [];
   if (input.garnishments.length > 0) {
     const answer = garnishments(input.garnishments, {
@@ -348,10 +359,17 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   return { ...result, problems: check.issues };
 }
 
+const NO_ISSUES: Issue[] = [];
+
 /** Warns of regular hours that look like unmarked overtime (29 U.S.C. § 207: over 40 in a workweek). */
 function overtimeWarnings(input: PaycheckInput): Issue[] {
   const weeks = input.payFrequency === 'weekly' ? 1 : input.payFrequency === 'biweekly' ? 2 : null;
-  if (weeks === null) return [];
+  if (weeks === null) return NO_ISSUES;
+  const suspects = input.earnings.some(
+    (earning) =>
+      earning.item.code === 'regular' && earning.hours !== null && earning.hours.n > 40 * weeks * earning.hours.d,
+  );
+  if (!suspects) return NO_ISSUES;
   return input.earnings.flatMap((earning, index) => {
     if (earning.item.code !== 'regular' || earning.hours === null || earning.hours.n <= 40 * weeks * earning.hours.d)
       return [];

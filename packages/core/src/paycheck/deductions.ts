@@ -1,5 +1,5 @@
 import { yearOf } from '../calendar/local-date.js';
-import type { LegalLimit } from '../items/registry.js';
+import { DEDUCTION_ITEMS, type LegalLimit } from '../items/registry.js';
 import { inForce } from '../jurisdictions/dated.js';
 import { BENEFIT_LIMITS, type BenefitLimits } from '../jurisdictions/us/benefit-limits.js';
 import { warning, type Issue } from '../issues/issue.js';
@@ -30,6 +30,14 @@ function legalLimit(limit: LegalLimit, limits: BenefitLimits, age: number | null
   }
 }
 
+/** Deferrals of one kind share one limit, whatever items they are taken by. */
+const ITEMS_OF_LIMIT: ReadonlyMap<LegalLimit, readonly string[]> = new Map(
+  DEDUCTION_ITEMS.flatMap((item) => (item.limit ? [item.limit] : [])).map((limit) => [
+    limit,
+    DEDUCTION_ITEMS.filter((item) => item.limit === limit).map((item) => item.code),
+  ]),
+);
+
 /** What each deduction takes from a check of this gross, after its own limits and those of law (warnings say when). */
 export function deductionLines(input: PaycheckInput, gross: Cents): { lines: DeductionLine[]; issues: Issue[] } {
   const issues: Issue[] = [];
@@ -52,13 +60,8 @@ export function deductionLines(input: PaycheckInput, gross: Cents): { lines: Ded
     if (limits.perYear !== null) lower(subtract(limits.perYear, before), 'year');
     if (limits.balance !== null) lower(limits.balance, 'balance');
     if (item.limit && row) {
-      const shared = input.deductions
-        .filter((other) => other.item.limit === item.limit)
-        .map((other) => other.item.code);
-      const toDate = [...new Set([...shared, item.code])].reduce(
-        (total, code) => total + (input.deductionsToDate[code] ?? 0),
-        0,
-      );
+      let toDate = 0;
+      for (const code of ITEMS_OF_LIMIT.get(item.limit) ?? []) toDate += input.deductionsToDate[code] ?? 0;
       const used = usedOfLaw.get(item.limit) ?? 0;
       lower((legalLimit(item.limit, row.value, age) - toDate - used) as Cents, 'legal yearly');
       usedOfLaw.set(item.limit, used + amount);

@@ -3,7 +3,7 @@ import type { StateRules } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
 import { ZERO, add, cents, larger, notBelowZero, showDollars, subtract, sum, type Cents } from '../money/cents.js';
 import { countyBrackets, findPlace } from '../taxes/local-tax.js';
-import type { TaxCode } from '../taxes/registry.js';
+import { incomeTaxCode } from '../taxes/registry.js';
 import { stateIncomeTax, type StateWages } from '../taxes/state-income-tax.js';
 import type { Check } from './check.js';
 import { workerIsWithout } from './kinds.js';
@@ -31,7 +31,7 @@ function localBrackets(check: Check, state: StateRules): readonly Bracket[] | un
 }
 
 function write(check: Check, state: StateRules, wages: StateWages & { readonly subject: Cents }, credit: Cents): Cents {
-  const code: TaxCode = `${state.code}-SIT`;
+  const code = incomeTaxCode(state);
   if (state.incomeTax.kind === 'none' || check.isExempt(code)) return ZERO;
   const local = localBrackets(check, state);
   if (local === null) return ZERO;
@@ -50,6 +50,18 @@ function write(check: Check, state: StateRules, wages: StateWages & { readonly s
   return result.tax;
 }
 
+/** A resident's tax on all wages, wherever earned. */
+function writeWhole(check: Check, state: StateRules, credit: Cents): Cents {
+  const all = check.wages.of('state-income', state.code);
+  const items = check.wages.supplementalItems('state-income', state.code);
+  return write(
+    check,
+    state,
+    { regular: all.regular, supplemental: all.supplemental, subject: all.total, items },
+    credit,
+  );
+}
+
 /** Income tax of the states of work and of residence; returns the tax of each before its additional amount. */
 export function stateIncomeTaxes(check: Check): ReadonlyMap<string, Cents> {
   const { input } = check;
@@ -58,6 +70,11 @@ export function stateIncomeTaxes(check: Check): ReadonlyMap<string, Cents> {
   const home = findState(input.residenceState);
   if (!home) {
     check.problem('rule.state-unknown', 'employee.residence', { state: input.residenceState });
+    return taxes;
+  }
+  const only = input.work.length === 1 ? taxingState(check, 0) : null;
+  if (only === home) {
+    if (home.incomeTax.kind !== 'none') taxes.set(home.code, writeWhole(check, home, ZERO));
     return taxes;
   }
   const states = input.work.map((_, index) => taxingState(check, index));
@@ -102,13 +119,13 @@ export function stateIncomeTaxes(check: Check): ReadonlyMap<string, Cents> {
     wagesTaxedElsewhere = true;
   }
   if (home.incomeTax.kind === 'none') return taxes;
-  const all = check.wages.of('state-income', home.code);
-  const items = check.wages.supplementalItems('state-income', home.code);
   if (wagesTaxedElsewhere && home.residents === 'none') {
     // Pay that another state withholds on is left to it; the rest is a resident's.
     const elsewhere = [...taxes.keys()];
     const share = (amount: Cents): Cents =>
       sum(check.byPlace(amount).filter((_, index) => !elsewhere.includes(states[index]?.code ?? '')));
+    const all = check.wages.of('state-income', home.code);
+    const items = check.wages.supplementalItems('state-income', home.code);
     const subject = share(all.total);
     if (subject > 0)
       taxes.set(
@@ -122,18 +139,16 @@ export function stateIncomeTaxes(check: Check): ReadonlyMap<string, Cents> {
       );
     return taxes;
   }
-  taxes.set(
-    home.code,
-    write(check, home, { regular: all.regular, supplemental: all.supplemental, subject: all.total, items }, credit),
-  );
+  taxes.set(home.code, writeWhole(check, home, credit));
   return taxes;
 }
 
 /** The state of unemployment coverage: given, or the only one of work. Source: localization tests, UIPL 20-04. */
 export function unemploymentState(check: Check): StateRules | null {
   const { input } = check;
-  const only = new Set(input.work.map((place) => place.state));
-  const code = input.unemploymentState ?? (only.size === 1 ? [...only][0] : undefined);
+  const first = input.work[0]?.state;
+  const isOnlyOne = input.work.every((place) => place.state === first);
+  const code = input.unemploymentState ?? (isOnlyOne ? first : undefined);
   if (code === undefined) {
     check.problem('unemployment.state-unclear', 'employee.unemploymentState');
     return null;

@@ -17,28 +17,36 @@ export interface EarnedAmount {
   readonly amount: Cents;
 }
 
+const NO_ITEMS: readonly EarnedAmount[] = [];
 const NOTHING_OUT: ReadonlySet<string> = new Set(['reimbursement']);
 
 /** The earnings and pre-tax deductions of one check, as each base sees them. */
 export class Wages {
-  private readonly known = new Map<ReadonlySet<string>, BaseWages>();
+  private readonly sets: ReadonlySet<string>[] = [];
+  private readonly made: BaseWages[] = [];
+  private readonly hasSupplemental: boolean;
 
   constructor(
     readonly earnings: readonly EarnedAmount[],
     readonly deductions: readonly DeductionLine[],
-  ) {}
+  ) {
+    this.hasSupplemental = earnings.some((line) => line.item.kind === 'supplemental');
+  }
 
   of(family: BaseFamily | 'gross', state = ''): BaseWages {
     const out = family === 'gross' ? NOTHING_OUT : itemsOutOf(family, state);
-    const found = this.known.get(out);
-    if (found) return found;
+    // A handful of different sets a check: looking through them is quicker than a map.
+    const known = this.made[this.sets.indexOf(out)];
+    if (known) return known;
     const made = this.add(out);
-    this.known.set(out, made);
+    this.sets.push(out);
+    this.made.push(made);
     return made;
   }
 
   /** Supplemental wages of a base item by item, before deductions. */
   supplementalItems(family: BaseFamily, state: string): readonly EarnedAmount[] {
+    if (!this.hasSupplemental) return NO_ITEMS;
     const out = itemsOutOf(family, state);
     return this.earnings.filter((line) => line.item.kind === 'supplemental' && !out.has(line.item.code));
   }

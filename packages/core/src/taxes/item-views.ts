@@ -2,13 +2,20 @@ import { PAY_ITEMS, type BaseFamily, type PayItem } from '../items/registry.js';
 import { findState } from '../jurisdictions/states.js';
 
 /** Codes of the pay items that a base leaves out, worked out once for each family and state. */
-const known = new Map<string, ReadonlySet<string>>();
+const known = new Map<BaseFamily, Map<string, ReadonlySet<string>>>();
 
 /** The items that do not enter (or are taken out of) wages of a family, as a state sees them. */
 export function itemsOutOf(family: BaseFamily, state = ''): ReadonlySet<string> {
-  const key = `${family} ${state}`;
-  const found = known.get(key);
-  if (found) return found;
+  let byState = known.get(family);
+  if (!byState) known.set(family, (byState = new Map()));
+  let out = byState.get(state);
+  if (!out) byState.set(state, (out = work(family, state)));
+  return out;
+}
+
+/** Sets with the same items are one set, so that wages of like bases are added up once. */
+const alike = new Map<string, ReadonlySet<string>>();
+function work(family: BaseFamily, state: string): ReadonlySet<string> {
   const out = new Set(PAY_ITEMS.filter((item: PayItem) => item.outOf.includes(family)).map((item) => item.code));
   const base = family === 'state-income' ? 'SIT' : family === 'state-unemployment' ? 'SUI' : null;
   for (const view of findState(state)?.views ?? []) {
@@ -16,6 +23,9 @@ export function itemsOutOf(family: BaseFamily, state = ''): ReadonlySet<string> 
     for (const code of view.taxes ?? []) out.delete(code);
     for (const code of view.excludes ?? []) out.add(code);
   }
-  known.set(key, out);
+  const key = [...out].sort().join(' ');
+  const same = alike.get(key);
+  if (same) return same;
+  alike.set(key, out);
   return out;
 }

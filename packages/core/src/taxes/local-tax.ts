@@ -1,7 +1,7 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import type { Bracket } from '../jurisdictions/brackets.js';
 import { inForce, type Dated } from '../jurisdictions/dated.js';
-import type { LocalFee, LocalRates, LocalTax, Locality } from '../jurisdictions/locality.js';
+import type { LocalFee, LocalMethod, LocalRates, LocalTax, Locality } from '../jurisdictions/locality.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
 import type { Worksheet } from '../jurisdictions/worksheet.js';
@@ -46,10 +46,22 @@ function directoryOf(state: StateRules): ReadonlyMap<string, Locality> {
   return made;
 }
 
+const lookedUp = new Map<string, Map<string, Locality | null>>();
+function lookUp(state: StateRules, name: string): Locality | null {
+  let names = lookedUp.get(state.code);
+  if (!names) lookedUp.set(state.code, (names = new Map()));
+  const known = names.get(name);
+  if (known !== undefined) return known;
+  const directory = directoryOf(state);
+  const found = directory.get(exactly(name)) ?? directory.get(plain(name)) ?? null;
+  // Only what exists is kept: misspelt names have no end.
+  if (found) names.set(name, found);
+  return found;
+}
+
 /** The locality of a state by its name, code or another name; an issue and null when its rules are not loaded. */
 export function findPlace(check: Check, state: StateRules, name: string, field: string): Locality | null {
-  const directory = directoryOf(state);
-  const found = directory.get(exactly(name)) ?? directory.get(plain(name));
+  const found = lookUp(state, name);
   if (found) return found;
   const choices = (state.local?.places ?? []).slice(0, 12).map((place) => place.name);
   check.problem('rule.locality-unknown', field, {
@@ -118,7 +130,7 @@ function writeRate(
   credit: Cents = ZERO,
 ): Cents {
   const { check, state } = situation;
-  const code = localCode(state, place.code, tax.code);
+  const code = localCode(state, place, tax);
   if (check.isExempt(code)) return ZERO;
   const own = check.input.ownRates[code];
   const { base, over, tiers } = row.value;
@@ -164,7 +176,7 @@ function tierTax(tiers: readonly { readonly over: Cents; readonly rate: Rate }[]
 
 function writeFee(situation: Situation, place: Locality, tax: LocalTax, row: Dated<LocalFee>, wages: Cents): void {
   const { check, state } = situation;
-  const code = localCode(state, place.code, tax.code);
+  const code = localCode(state, place, tax);
   if (check.isExempt(code) || wages <= 0) return;
   const { amount: fee, per, fromWages } = row.value;
   const periods = check.periods;
@@ -202,7 +214,7 @@ function writeWorksheet(
   share: (amount: Cents) => Cents,
 ): void {
   const { check, state } = situation;
-  const code = localCode(state, place.code, tax.code);
+  const code = localCode(state, place, tax);
   if (check.isExempt(code) || state.incomeTax.kind === 'none') return;
   const filed = certificateFor(check, state, state.incomeTax);
   if (filed['exempt'] === true) return;
@@ -240,7 +252,7 @@ function writeWorksheet(
 
 function writeShareOfState(situation: Situation, place: Locality, tax: LocalTax, row: Dated<Rate>): void {
   const { check, state } = situation;
-  const code = localCode(state, place.code, tax.code);
+  const code = localCode(state, place, tax);
   if (check.isExempt(code) || situation.stateTax === null) return;
   const amount = round(times(situation.stateTax, row.value), 'half-up');
   check.tape?.write(code, {
@@ -263,7 +275,7 @@ function cityTaxes(situation: Situation): void {
   for (const { place, index } of work) {
     const isResident = home.includes(place);
     for (const tax of place.taxes) {
-      const part = (amount: Cents): Cents => check.byPlace(amount)[index] ?? ZERO;
+      const part = (amount: Cents): Cents => check.partAt(amount, index);
       if (tax.terms.is === 'fee') {
         const row = inForce(tax.terms.rows, day);
         if (row) writeFee(situation, place, tax, row, part(wagesFor(check, state, tax)));
@@ -322,7 +334,7 @@ function higherOfTwo(situation: Situation): void {
   let covered = false;
   for (const { place, index } of places) {
     const there = rated(place);
-    const part = (amount: Cents): Cents => (index < 0 ? amount : (check.byPlace(amount)[index] ?? ZERO));
+    const part = (amount: Cents): Cents => (index < 0 ? amount : check.partAt(amount, index));
     const ownRate = residence?.row.value.resident ?? ZERO_RATE;
     const thereRate = there?.row.value.nonresident ?? ZERO_RATE;
     // The Sterling Act puts Philadelphia's tax on work there, or of its residents, before any other.
@@ -377,7 +389,7 @@ function countyTax(situation: Situation): void {
   const sheet = inForce(state.incomeTax.worksheets, check.input.checkDate);
   const rate = row?.value.resident;
   if (!tax || !row || !sheet || !rate) return;
-  const code = localCode(state, place.code, tax.code);
+  const code = localCode(state, place, tax);
   if (check.isExempt(code)) return;
   const certificate = check.input.stateCertificates[state.code] ?? state.incomeTax.certificate.without.certificate;
   if (certificate['exempt'] === true) return;
@@ -415,7 +427,7 @@ function workPlaceTaxes(situation: Situation): void {
   for (const { place, index } of work) {
     const isResident = home.includes(place);
     for (const tax of place.taxes) {
-      const wages = check.byPlace(wagesFor(check, state, tax))[index] ?? ZERO;
+      const wages = check.partAt(wagesFor(check, state, tax), index);
       if (tax.terms.is === 'fee') {
         const row = inForce(tax.terms.rows, day);
         if (row) writeFee(situation, place, tax, row, wages);
@@ -428,42 +440,46 @@ function workPlaceTaxes(situation: Situation): void {
   }
 }
 
+function placesIn(check: Check, state: StateRules): Pick<Situation, 'home' | 'work'> {
+  const { input } = check;
+  const home: Locality[] = [];
+  const work: { place: Locality; index: number }[] = [];
+  if (input.residenceState === state.code)
+    for (const name of input.residenceLocalities) {
+      const place = findPlace(check, state, name, 'employee.residence.locality');
+      if (place) home.push(place);
+    }
+  input.work.forEach((at, index) => {
+    if (at.state !== state.code) return;
+    for (const name of at.localities) {
+      const place = findPlace(check, state, name, `employee.work[${index}].locality`);
+      if (place) work.push({ place, index });
+    }
+  });
+  return { home, work };
+}
+
 /** Taxes of the localities of work and of residence, state by state. */
 export function localTaxes(check: Check, stateTaxes: ReadonlyMap<string, Cents>): void {
   const { input } = check;
-  const isWithout = workerIsWithout(input.worker, 'income');
-  const states = new Set([...input.work.map((place) => place.state), input.residenceState]);
-  for (const code of states) {
-    const state = findState(code);
+  const done: string[] = [];
+  for (let index = 0; index <= input.work.length; index += 1) {
+    const code = input.work[index]?.state ?? input.residenceState;
+    const state = done.includes(code) ? null : findState(code);
+    done.push(code);
     if (!state) continue;
-    const homeNames = input.residenceState === code ? input.residenceLocalities : [];
-    const home = homeNames.flatMap((name) => findPlace(check, state, name, 'employee.residence.locality') ?? []);
-    const work = input.work.flatMap((place, index) =>
-      place.state === code
-        ? place.localities.flatMap((name) =>
-            findPlace(check, state, name, `employee.work[${index}].locality`)
-              ? [{ place: findPlace(check, state, name, '') as Locality, index }]
-              : [],
-          )
-        : [],
-    );
-    if (!state.local || isWithout) continue;
+    const { home, work } = placesIn(check, state);
+    if (!state.local || workerIsWithout(input.worker, 'income')) continue;
     const situation: Situation = { check, state, home, work, stateTax: stateTaxes.get(code) ?? null };
-    switch (state.local.method) {
-      case 'city':
-        cityTaxes(situation);
-        break;
-      case 'higher-of-two':
-        higherOfTwo(situation);
-        break;
-      case 'county':
-        countyTax(situation);
-        break;
-      case 'work-place':
-        workPlaceTaxes(situation);
-        break;
-      case 'with-state':
-        break;
-    }
+    METHODS[state.local.method](situation);
   }
 }
+
+const METHODS: Readonly<Record<LocalMethod, (situation: Situation) => void>> = {
+  city: cityTaxes,
+  'higher-of-two': higherOfTwo,
+  county: countyTax,
+  'work-place': workPlaceTaxes,
+  // Withheld with the state's own tax (see stateIncomeTaxes).
+  'with-state': () => undefined,
+};

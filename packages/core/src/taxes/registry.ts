@@ -1,4 +1,5 @@
 import { ALL_STATES } from '../jurisdictions/states.js';
+import type { LocalTax, Locality } from '../jurisdictions/locality.js';
 import type { Program } from '../jurisdictions/program.js';
 import type { StateCode, StateRules } from '../jurisdictions/state.js';
 
@@ -41,9 +42,40 @@ const FEDERAL: readonly Tax[] = [
   federal('US-FUTA', 'Federal unemployment', 'employer', 'US-FUTA'),
 ];
 
-export const programCode = (state: StateRules, program: Program): StateTaxCode => `${state.code}-${program.code}`;
-export const localCode = (state: StateRules, place: string, tax: string): StateTaxCode =>
-  `${state.code}-${place}-${tax}`;
+/** Codes are made once: a text put together for every check would cost more than the tax. */
+interface StateCodes {
+  readonly sit: StateTaxCode;
+  readonly sui: StateTaxCode;
+  readonly programs: ReadonlyMap<Program, StateTaxCode>;
+  readonly places: ReadonlyMap<Locality, ReadonlyMap<LocalTax, StateTaxCode>>;
+}
+const CODES: ReadonlyMap<StateRules, StateCodes> = new Map(
+  ALL_STATES.map((state) => [
+    state,
+    {
+      sit: `${state.code}-SIT`,
+      sui: `${state.code}-SUI`,
+      programs: new Map((state.programs ?? []).map((program) => [program, `${state.code}-${program.code}`])),
+      places: new Map(
+        (state.local?.places ?? []).map((place) => [
+          place,
+          new Map(place.taxes.map((tax) => [tax, `${state.code}-${place.code}-${tax.code}`])),
+        ]),
+      ),
+    },
+  ]),
+);
+function codesOf(state: StateRules): StateCodes {
+  const codes = CODES.get(state);
+  if (!codes) throw new RangeError(`no state ${state.code}`);
+  return codes;
+}
+export const incomeTaxCode = (state: StateRules): StateTaxCode => codesOf(state).sit;
+export const unemploymentCode = (state: StateRules): StateTaxCode => codesOf(state).sui;
+export const programCode = (state: StateRules, program: Program): StateTaxCode =>
+  codesOf(state).programs.get(program) ?? `${state.code}-${program.code}`;
+export const localCode = (state: StateRules, place: Locality, tax: LocalTax): StateTaxCode =>
+  codesOf(state).places.get(place)?.get(tax) ?? `${state.code}-${place.code}-${tax.code}`;
 
 /** Programs are told apart by payer at the end of the code; both halves are one group. */
 const groupOf = (code: string): TaxGroup => code.replace(/-(EE|ER)$/, '') as TaxGroup;

@@ -7,7 +7,7 @@ import { showPercent, type Rate } from '../money/rate.js';
 import type { Check } from '../paycheck/check.js';
 import type { EarnedAmount } from '../paycheck/wages.js';
 import { shownParameter } from '../working/tape.js';
-import type { TaxCode } from './registry.js';
+import { incomeTaxCode, type TaxCode } from './registry.js';
 import { certificateAmount, rateAt, worksheetTax } from './worksheet-tax.js';
 
 /** Wages that one state (or a place in it) withholds on. */
@@ -23,13 +23,15 @@ export interface StateTax {
   readonly extra: Cents;
 }
 
+/** Every form has the additional amount and the exemption; one without more asks nothing that could be missing. */
+const fieldsOf = (rule: WithheldIncomeTax): number => rule.certificate.fields.length;
+
 /** The certificate on file, or the one that stands in for it by the state's rule, with a warning. */
 export function certificateFor(check: Check, state: StateRules, rule: WithheldIncomeTax): StateCertificate {
   const own = check.input.stateCertificates[state.code];
   if (own) return own;
   const { form, without } = rule.certificate;
-  // A form without questions has nothing to miss.
-  if (Object.keys(without.certificate).length > 0)
+  if (fieldsOf(rule) > 2)
     check.warn('certificate.none', `employee.certificates.${state.code}`, {
       form,
       state: state.name,
@@ -60,7 +62,7 @@ export function stateIncomeTax(
   wages: StateWages,
 ): StateTax | null {
   const { input, tape } = check;
-  const figure: TaxCode = `${state.code}-SIT`;
+  const figure = incomeTaxCode(state);
   const certificate = certificateFor(check, state, rule);
   const row = check.rule(rule.worksheets, `${state.name} withholding table`);
   const supplemental = inForce(rule.supplemental, input.checkDate);

@@ -30,7 +30,8 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   yearend: ['money', 'ledger', 'jurisdictions', 'items'],
   formats: ['money', 'calendar', 'issues', 'returns', 'yearend'],
   checks: ['money', 'calendar', 'issues', 'identity', 'returns', 'yearend'],
-  casefile: ['money', 'calendar', 'issues', 'items', 'jurisdictions', 'paycheck', 'taxes', 'working'],
+  rules: ['money', 'calendar', 'issues', 'jurisdictions', 'working'],
+  casefile: ['money', 'calendar', 'issues', 'items', 'jurisdictions', 'paycheck', 'rules', 'taxes', 'working'],
 };
 
 function sources(folder: string): string[] {

@@ -24,6 +24,7 @@ import {
   type WorkPlace,
 } from '../paycheck/input.js';
 import { EMPLOYER_KINDS, WORKER_KINDS, type EmployerKind, type WorkerKind } from '../paycheck/kinds.js';
+import { ownRules, readRows } from '../rules/pack.js';
 import { isTaxCode, isWageBase, type TaxCode, type WageBase } from '../taxes/registry.js';
 import { Reader, isObject } from './reader.js';
 
@@ -49,6 +50,7 @@ const CASE_FIELDS = [
   'grossUp',
   'yearToDate',
   'monthToDate',
+  'rules',
   'expect',
   'source',
 ];
@@ -377,7 +379,7 @@ export function readCase(value: unknown): ReadCase {
     'garnishments',
   ]);
   const employer = inner(reader, 'employer');
-  employer?.only(['kind', 'employees', 'unemploymentRates', 'rates']);
+  employer?.only(['kind', 'employees', 'quarterlyPayroll', 'unemploymentRates', 'rates']);
   const settings = inner(reader, 'settings');
   settings?.only([
     'supplementalMethod',
@@ -430,6 +432,7 @@ export function readCase(value: unknown): ReadCase {
   const employerKind = (employer?.oneOf('kind', Object.keys(EMPLOYER_KINDS), 'business') ?? 'business') as EmployerKind;
   const expect = isObject(value['expect']) ? (value['expect'] as Record<string, string>) : {};
   const rest = {
+    rules: reader.has('rules') ? ownRules(readRows(value['rules'], 'rules', issues)) : null,
     daysInPeriod,
     worker,
     birthDate,
@@ -441,6 +444,7 @@ export function readCase(value: unknown): ReadCase {
     garnishments,
     employerKind,
     employees: employer?.has('employees') ? employer.whole('employees') : null,
+    quarterlyPayroll: employer?.has('quarterlyPayroll') ? employer.amount('quarterlyPayroll') : null,
     unemploymentRates,
     ownRates,
     earnings,

@@ -54,6 +54,20 @@ export const ISSUE_TEXTS = {
     'The rules of the locality {locality} ({state}) are not loaded.',
     'Known there: {choices}. Add it with a rule pack or a CSV file of localities.',
   ),
+  'rules.format': entry('This is not a rule pack: {what}.', 'Start from an exported one.'),
+  'rules.unknown-parameter': entry(
+    'There is no parameter {parameter}.',
+    'Export the rules to see the names there are.',
+  ),
+  'rules.bad-value': entry('{parameter}: {path} cannot be read ({found}).', 'Write it as the exported row does.'),
+  'rules.span': entry(
+    '{parameter}: a rule from {from} until {until} holds on no day.',
+    'Put the end after the beginning.',
+  ),
+  'rules.not-computable': entry(
+    '{parameter}: a paycheck cannot be computed with it.',
+    'Compare it with the exported row.',
+  ),
   'rule.county-missing': entry(
     'The county of residence of a {state} resident is missing.',
     'Give it as the locality of residence; the tax of the state includes it.',
@@ -86,6 +100,10 @@ export const ISSUE_TEXTS = {
   'employer.size-assumed': entry(
     'The number of employees is not given; {tax} is computed as for a large employer.',
     'Give employer.employees.',
+  ),
+  'employer.payroll-assumed': entry(
+    'The payroll of the quarter is not given; {tax} is computed at the rate of the largest employers.',
+    'Give employer.quarterlyPayroll, or the own rate.',
   ),
   'employer.no-unemployment-rate': entry(
     'The unemployment rate for {state} is missing.',

@@ -31,8 +31,19 @@ export const recalled = (source: SourceId | Source, place: string, doubt?: strin
   doubt === undefined ? { source, place, standing: 'recalled' } : { source, place, standing: 'recalled', doubt };
 export const dated = <T>(span: Span, provenance: Provenance, value: T): Dated<T> => ({ ...span, ...provenance, value });
 
+/** Rows a firm put in front of a parameter's own, by the parameter's list of rows. The last one that holds counts. */
+export type OwnRules = ReadonlyMap<readonly Dated<unknown>[], readonly Dated<unknown>[]>;
+
 /** The row in force on `day`, or null: the caller must turn null into an issue, never into a zero. */
-export function inForce<T>(rows: readonly Dated<T>[], day: LocalDate): Dated<T> | null {
+export function inForce<T>(rows: readonly Dated<T>[], day: LocalDate, own?: OwnRules | null): Dated<T> | null {
+  const added = own?.get(rows);
+  if (added) {
+    for (let index = added.length - 1; index >= 0; index -= 1) {
+      const row = added[index];
+      // A rule pack is checked against the parameter it belongs to before it gets here.
+      if (row && contains(row, day)) return row as Dated<T>;
+    }
+  }
   for (const row of rows) if (contains(row, day)) return row;
   return null;
 }

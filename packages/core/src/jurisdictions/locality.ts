@@ -25,6 +25,8 @@ export interface LocalRates {
   readonly base?: Cents;
   /** Credit a resident gets for tax paid where the work is: this share of it, on at most this rate. */
   readonly credit?: { readonly share: Rate; readonly rate: Rate };
+  /** The rate by the employer's payroll of the quarter: that of the last row it is over. */
+  readonly byPayroll?: readonly { readonly over: Cents; readonly rate: Rate }[];
   /** Only wages of the year over this mark are taxed. */
   readonly over?: Cents;
   readonly tiers?: readonly { readonly over: Cents; readonly rate: Rate }[];

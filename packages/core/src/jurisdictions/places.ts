@@ -12,6 +12,7 @@ export interface PlaceRates {
   readonly over?: string;
   readonly credit?: readonly [sharePercent: string, ratePercent: string];
   readonly tiers?: readonly (readonly [over: string, percent: string])[];
+  readonly byPayroll?: readonly (readonly [over: string, percent: string])[];
 }
 const percent = (text: string) => {
   const value = rate(text);
@@ -27,6 +28,9 @@ export const localRates = (given: PlaceRates): LocalRates => ({
   ...(given.credit === undefined
     ? {}
     : { credit: { share: percent(given.credit[0]), rate: percent(given.credit[1]) } }),
+  ...(given.byPayroll === undefined
+    ? {}
+    : { byPayroll: given.byPayroll.map(([over, by]) => ({ over: dollars(over), rate: percent(by) })) }),
   ...(given.tiers === undefined
     ? {}
     : { tiers: given.tiers.map(([over, by]) => ({ over: dollars(over), rate: percent(by) })) }),

@@ -47,9 +47,14 @@ export class Check {
     this.issues.push(warning(code, field, parameters));
   }
 
+  /** The row in force on the check date, the firm's own rules first. */
+  inForce<T>(rows: readonly Dated<T>[]): Dated<T> | null {
+    return inForce(rows, this.input.checkDate, this.input.rules);
+  }
+
   /** The row in force on the check date; without one there is an issue and null. */
   rule<T>(rows: readonly Dated<T>[], what: string): Dated<T> | null {
-    const row = inForce(rows, this.input.checkDate);
+    const row = this.inForce(rows);
     if (!row)
       this.problem('rule.none-in-force', 'checkDate', {
         what,

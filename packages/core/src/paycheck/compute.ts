@@ -1,4 +1,4 @@
-import { inForce, type Dated } from '../jurisdictions/dated.js';
+import type { Dated } from '../jurisdictions/dated.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
 import {
   ADDITIONAL_HI,
@@ -45,7 +45,8 @@ function federalIncome(check: Check): void {
   const wages = check.wages.of('income');
   if (check.isExempt('US-FIT') || workerIsWithout(input.worker, 'income')) {
     // Wages without withholding are still reported in box 1.
-    if (workerIsWithout(input.worker, 'income')) check.push('US-FIT', wages.total, wages.total, ZERO);
+    if (workerIsWithout(input.worker, 'income') && input.worker !== 'contractor')
+      check.push('US-FIT', wages.total, wages.total, ZERO);
     return;
   }
   const result = federalIncomeTax(
@@ -61,6 +62,7 @@ function federalIncome(check: Check): void {
       method: input.withholdingMethod,
       toDollar: input.roundWithholdingToDollar,
       lastRegular: input.lastRegular,
+      rules: input.rules,
     },
     check.tape,
   );
@@ -115,7 +117,7 @@ function overCoverageMark(check: Check, subject: Cents, toDate: Cents): Cents {
         : input.employerKind === 'agricultural'
           ? FARM_MARK
           : null;
-  const mark = rows ? inForce(rows, input.checkDate) : null;
+  const mark = rows ? check.inForce(rows) : null;
   if (!mark) return subject;
   const after = add(toDate, subject);
   if (after < mark.value) return ZERO;
@@ -176,11 +178,14 @@ function federalUnemployment(check: Check): void {
   if (!row) return;
   const subject = check.wages.of('unemployment').total;
   const taxed = underBase(subject, check.toDate('US-FUTA'), row.value.base);
+  // Wages that no state taxes earn no credit (IRC § 3302(a)).
+  const state = input.unemploymentState ?? input.work[0]?.state ?? '';
+  const isWithoutCredit = input.exemptFrom.size > 0 && input.exemptFrom.has(`${state}-SUI` as TaxCode);
   capped(check, ['US-FUTA'], {
     base: 'US-FUTA',
     subject,
     taxed,
-    rate: row.value.rate,
+    rate: isWithoutCredit ? row.value.withoutCredit : row.value.rate,
     rateRow: row,
     limit: { label: 'Wage base', amount: row.value.base, row },
   });
@@ -325,6 +330,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   let orders: readonly GarnishmentLine[] = [];
   if (input.garnishments.length > 0) {
     const answer = garnishments(input.garnishments, {
+      rules: input.rules,
       checkDate: input.checkDate,
       frequency: input.payFrequency,
       state: input.work[0]?.state ?? '',
@@ -389,6 +395,9 @@ export function computePaycheck(input: PaycheckInput, tape?: Tape): PaycheckResu
     return warnings.length === 0 ? result : { ...result, problems: [...result.problems, ...warnings] };
   } catch (error) {
     // The guards of money/ refuse amounts beyond exact range; for a user that is a slipped decimal point.
+    // A rule of the firm's own that is not made like the product's fails here; tryRules finds it before it counts.
+    if (error instanceof TypeError && input.rules)
+      return { ...NOTHING, problems: [problem('rules.not-computable', 'rules', { parameter: 'One of the rules' })] };
     if (!(error instanceof RangeError)) throw error;
     return { ...NOTHING, problems: [problem('input.too-large', 'earnings')] };
   }

@@ -41,7 +41,7 @@ const ITEMS_OF_LIMIT: ReadonlyMap<LegalLimit, readonly string[]> = new Map(
 /** What each deduction takes from a check of this gross, after its own limits and those of law (warnings say when). */
 export function deductionLines(input: PaycheckInput, gross: Cents): { lines: DeductionLine[]; issues: Issue[] } {
   const issues: Issue[] = [];
-  const row = inForce(BENEFIT_LIMITS, input.checkDate);
+  const row = inForce(BENEFIT_LIMITS, input.checkDate, input.rules);
   // Age at the end of the year decides about catch-up amounts (IRC § 414(v)).
   const age = input.birthDate === null ? null : yearOf(input.checkDate) - yearOf(input.birthDate);
   const usedOfLaw = new Map<LegalLimit, number>();

@@ -1,7 +1,7 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import { PERIODS_PER_YEAR, type PayFrequency } from '../calendar/pay-frequency.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
-import { inForce } from '../jurisdictions/dated.js';
+import { inForce, type OwnRules } from '../jurisdictions/dated.js';
 import { EARNINGS_FREE_OF_GARNISHMENT, LEVY_EXEMPTION, STATE_GARNISHMENT } from '../jurisdictions/us/garnishment.js';
 import { ZERO, add, cents, larger, notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
 import { dividedBy, round, times } from '../money/exact.js';
@@ -64,6 +64,7 @@ const SUPPORT_SHARE = (order: Garnishment): Rate =>
   rate(order.supportsOthers ? (order.isInArrears ? '0.55' : '0.50') : order.isInArrears ? '0.65' : '0.60');
 
 interface Setting {
+  readonly rules: OwnRules | null;
   readonly checkDate: LocalDate;
   readonly frequency: PayFrequency;
   readonly state: string;
@@ -82,8 +83,8 @@ export function garnishments(
   setting: Setting,
 ): { lines: GarnishmentLine[]; issues: Issue[] } {
   const issues: Issue[] = [];
-  const free = inForce(EARNINGS_FREE_OF_GARNISHMENT, setting.checkDate);
-  const levy = inForce(LEVY_EXEMPTION, setting.checkDate);
+  const free = inForce(EARNINGS_FREE_OF_GARNISHMENT, setting.checkDate, setting.rules);
+  const levy = inForce(LEVY_EXEMPTION, setting.checkDate, setting.rules);
   const ordered = orders
     .map((order, index) => ({ order, index }))
     .sort(

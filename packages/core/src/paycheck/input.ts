@@ -1,6 +1,7 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import type { PayFrequency } from '../calendar/pay-frequency.js';
 import type { DeductionItem, EarningItem, EmployerItem } from '../items/registry.js';
+import type { OwnRules } from '../jurisdictions/dated.js';
 import type { StateCertificate } from '../jurisdictions/state.js';
 import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
@@ -79,6 +80,8 @@ export interface WorkPlace {
 export interface PaycheckInput {
   readonly checkDate: LocalDate;
   readonly payFrequency: PayFrequency;
+  /** Rules of the firm's own, in front of the product's. */
+  readonly rules: OwnRules | null;
   /** Days in a miscellaneous period; 1 for daily pay. Other frequencies do not look at it. */
   readonly daysInPeriod: number;
   readonly worker: WorkerKind;
@@ -95,6 +98,8 @@ export interface PaycheckInput {
   readonly employerKind: EmployerKind;
   /** Number of employees, where a premium depends on it. */
   readonly employees: number | null;
+  /** The employer's payroll of the quarter, where a rate depends on it. */
+  readonly quarterlyPayroll: Cents | null;
   /** Percentages by state, as rates. */
   readonly unemploymentRates: Readonly<Record<string, Rate>>;
   /** The client's own rates of other taxes, by tax code. */

@@ -1,4 +1,3 @@
-import { inForce } from '../jurisdictions/dated.js';
 import type { Program, ProgramTerms } from '../jurisdictions/program.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { OASDI_BASE } from '../jurisdictions/us/parameters.js';
@@ -63,10 +62,10 @@ function programTax(check: Check, state: StateRules, program: Program): void {
   let base: Cents | null = null;
   let otherwise: WageBase = `${state.code}-SUI`;
   if (terms.base === 'oasdi') {
-    base = inForce(OASDI_BASE, check.input.checkDate)?.value ?? null;
+    base = check.inForce(OASDI_BASE)?.value ?? null;
     otherwise = 'US-OASDI';
   } else if (terms.base === 'unemployment') {
-    base = inForce(state.unemployment.base, check.input.checkDate)?.value ?? null;
+    base = check.inForce(state.unemployment.base)?.value ?? null;
   } else if (terms.base !== undefined) base = terms.base;
   const taxed = base === null ? subject : underBase(subject, check.toDate(code, otherwise), base);
   const isByHour = terms.perHour !== undefined;

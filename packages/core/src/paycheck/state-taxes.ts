@@ -27,7 +27,7 @@ function localBrackets(check: Check, state: StateRules): readonly Bracket[] | un
     return null;
   }
   const place = findPlace(check, state, name, 'employee.residence.locality');
-  return place ? countyBrackets(place, check.input.checkDate) : null;
+  return place ? countyBrackets(place, check.input) : null;
 }
 
 function write(check: Check, state: StateRules, wages: StateWages & { readonly subject: Cents }, credit: Cents): Cents {

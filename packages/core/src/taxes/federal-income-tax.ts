@@ -2,7 +2,7 @@ import { yearOf, type LocalDate } from '../calendar/local-date.js';
 import { makeDate } from '../calendar/local-date.js';
 import { PERIODS_PER_YEAR, type PayFrequency } from '../calendar/pay-frequency.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
-import { inForce, type Dated } from '../jurisdictions/dated.js';
+import { inForce, type Dated, type OwnRules } from '../jurisdictions/dated.js';
 import { SUPPLEMENTAL, WAGE_BRACKETS, WITHHOLDING } from '../jurisdictions/us/parameters.js';
 import type { FederalWithholdingTable, WithholdingStatus } from '../jurisdictions/us/withholding-table.js';
 import { ZERO, add, cents, larger, notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
@@ -36,6 +36,8 @@ export interface FederalWithholdingInput {
   readonly method: 'percentage' | 'wage-bracket';
   /** Days of a miscellaneous period. */
   readonly daysInPeriod: number;
+  /** Rules of the firm's own. */
+  readonly rules?: OwnRules | null;
   /** The last regular wages, when supplemental wages are paid apart from them. */
   readonly lastRegular: { readonly wages: Cents; readonly withheld: Cents } | null;
 }
@@ -155,7 +157,7 @@ function flatOnSupplemental(
   certificate: FederalCertificate,
   tape: Tape | undefined,
 ): Cents | null {
-  const row = inForce(SUPPLEMENTAL, input.checkDate);
+  const row = inForce(SUPPLEMENTAL, input.checkDate, input.rules);
   if (!row) return null;
   const room = notBelowZero(subtract(row.value.million, input.supplementalToDate));
   const under = smaller(input.supplementalWages, room);
@@ -220,7 +222,7 @@ export function certificateInForce(
 
 /** Wages at the middle of their wage-bracket row, so that the percentage method gives the row (Publication 15-T, section 2). */
 function middleOfRow(input: FederalWithholdingInput, wages: Cents): Cents | null {
-  const row = inForce(WAGE_BRACKETS, input.checkDate)?.value[
+  const row = inForce(WAGE_BRACKETS, input.checkDate, input.rules)?.value[
     input.payFrequency === 'miscellaneous' ? 'daily' : input.payFrequency
   ];
   if (!row || wages >= row.end) return null;
@@ -267,8 +269,8 @@ function onWages(
  */
 export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): FederalWithholding {
   const nothing = { tax: ZERO, onRegular: ZERO, onSupplemental: ZERO };
-  const row = inForce(WITHHOLDING, input.checkDate);
-  const million = inForce(SUPPLEMENTAL, input.checkDate)?.value.million;
+  const row = inForce(WITHHOLDING, input.checkDate, input.rules);
+  const million = inForce(SUPPLEMENTAL, input.checkDate, input.rules)?.value.million;
   const flat = certificateInForce(input.certificate, input.checkDate);
   const { certificate } = flat;
   const supplemental = input.supplementalWages > 0 ? flatOnSupplemental(input, certificate, tape) : ZERO;
@@ -294,7 +296,7 @@ export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): F
     const together = add(last ? last.wages : input.regularWages, underMillion);
     const tax = onWages(input, certificate, together, row, tape);
     if (tax === null) {
-      const end = inForce(WAGE_BRACKETS, input.checkDate)?.value[input.payFrequency]?.end ?? ZERO;
+      const end = inForce(WAGE_BRACKETS, input.checkDate, input.rules)?.value[input.payFrequency]?.end ?? ZERO;
       return {
         ...nothing,
         problems: [

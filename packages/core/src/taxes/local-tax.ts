@@ -1,4 +1,3 @@
-import type { LocalDate } from '../calendar/local-date.js';
 import type { Bracket } from '../jurisdictions/brackets.js';
 import { inForce, type Dated } from '../jurisdictions/dated.js';
 import type { LocalFee, LocalMethod, LocalRates, LocalTax, Locality } from '../jurisdictions/locality.js';
@@ -9,12 +8,13 @@ import { ZERO, add, cents, notBelowZero, showDollars, smaller, subtract, type Ce
 import { dividedBy, round, showExact, times } from '../money/exact.js';
 import { showPercent, ZERO_RATE, type Rate } from '../money/rate.js';
 import type { Check } from '../paycheck/check.js';
+import type { PaycheckInput } from '../paycheck/input.js';
 import { workerIsWithout } from '../paycheck/kinds.js';
 import { shownParameter } from '../working/tape.js';
 import { overMark, underBase } from './capped-tax.js';
 import { localCode } from './registry.js';
 import { certificateFor } from './state-income-tax.js';
-import { certificateAmount, worksheetTax } from './worksheet-tax.js';
+import { certificateAmount, rateAt, worksheetTax } from './worksheet-tax.js';
 
 const plain = (name: string): string =>
   name
@@ -72,13 +72,13 @@ export function findPlace(check: Check, state: StateRules, name: string, field: 
   return null;
 }
 
-const ratesOf = (tax: LocalTax, day: LocalDate): Dated<LocalRates> | null =>
-  tax.terms.is === 'rates' ? inForce(tax.terms.rows, day) : null;
+const ratesOf = (tax: LocalTax, input: PaycheckInput): Dated<LocalRates> | null =>
+  tax.terms.is === 'rates' ? inForce(tax.terms.rows, input.checkDate, input.rules) : null;
 
 /** Rates of a county as a graduated table, for states that withhold them with their own tax. */
-export function countyBrackets(place: Locality, day: LocalDate): readonly Bracket[] | null {
+export function countyBrackets(place: Locality, input: PaycheckInput): readonly Bracket[] | null {
   const tax = place.taxes[0];
-  const row = tax ? ratesOf(tax, day) : null;
+  const row = tax ? ratesOf(tax, input) : null;
   if (!row) return null;
   const tiers = row.value.tiers ?? [{ over: ZERO, rate: row.value.resident ?? ZERO_RATE }];
   let base = ZERO;
@@ -267,25 +267,43 @@ function writeShareOfState(situation: Situation, place: Locality, tax: LocalTax,
   check.push(code, subject, subject, amount);
 }
 
+/** The employer's rate by its payroll of the quarter; the largest employers' and a warning when that is not given. */
+function payrollRate(
+  check: Check,
+  state: StateRules,
+  place: Locality,
+  tax: LocalTax,
+  rates: LocalRates,
+): Rate | undefined {
+  const { byPayroll } = rates;
+  if (!byPayroll) return undefined;
+  const { quarterlyPayroll } = check.input;
+  if (quarterlyPayroll === null) {
+    if (check.input.ownRates[localCode(state, place, tax)] === undefined)
+      check.warn('employer.payroll-assumed', 'employer.quarterlyPayroll', { tax: tax.label });
+    return byPayroll.at(-1)?.rate;
+  }
+  return rateAt(byPayroll, quarterlyPayroll);
+}
+
 /** Residents and people who work there, each at a rate; a resident's credit for what the work place took. */
 function cityTaxes(situation: Situation): void {
   const { check, state, home, work } = situation;
-  const day = check.input.checkDate;
   const paid: { wages: Cents; tax: Cents }[] = [];
   for (const { place, index } of work) {
     const isResident = home.includes(place);
     for (const tax of place.taxes) {
       const part = (amount: Cents): Cents => check.partAt(amount, index);
       if (tax.terms.is === 'fee') {
-        const row = inForce(tax.terms.rows, day);
+        const row = check.inForce(tax.terms.rows);
         if (row) writeFee(situation, place, tax, row, part(wagesFor(check, state, tax)));
       } else if (tax.terms.is === 'worksheet' && tax.terms.for === 'nonresident' && !isResident) {
-        const row = inForce(tax.terms.rows, day);
-        const flat = inForce(tax.terms.supplemental, day);
+        const row = check.inForce(tax.terms.rows);
+        const flat = check.inForce(tax.terms.supplemental);
         if (row && flat) writeWorksheet(situation, place, tax, row, flat.value, part);
       } else if (tax.terms.is === 'rates' && (tax.payer === 'employer' || !isResident)) {
-        const row = inForce(tax.terms.rows, day);
-        const rate = row?.value.nonresident;
+        const row = check.inForce(tax.terms.rows);
+        const rate = row ? (payrollRate(check, state, place, tax, row.value) ?? row.value.nonresident) : undefined;
         if (!row || !rate) continue;
         const wages = part(wagesFor(check, state, tax));
         const amount = writeRate(situation, place, tax, row, wages, rate);
@@ -297,14 +315,14 @@ function cityTaxes(situation: Situation): void {
     for (const tax of place.taxes) {
       if (tax.payer === 'employer') continue;
       if (tax.terms.is === 'share-of-state') {
-        const row = inForce(tax.terms.rows, day);
+        const row = check.inForce(tax.terms.rows);
         if (row) writeShareOfState(situation, place, tax, row);
       } else if (tax.terms.is === 'worksheet' && tax.terms.for === 'resident') {
-        const row = inForce(tax.terms.rows, day);
-        const flat = inForce(tax.terms.supplemental, day);
+        const row = check.inForce(tax.terms.rows);
+        const flat = check.inForce(tax.terms.supplemental);
         if (row && flat) writeWorksheet(situation, place, tax, row, flat.value, (amount) => amount);
       } else if (tax.terms.is === 'rates') {
-        const row = inForce(tax.terms.rows, day);
+        const row = check.inForce(tax.terms.rows);
         const rate = row?.value.resident;
         if (!row || !rate) continue;
         const allowed = row.value.credit;
@@ -323,10 +341,9 @@ function cityTaxes(situation: Situation): void {
 /** Pennsylvania: the higher of the resident rate at home and the nonresident rate at work (53 Pa. C.S. § 6924.512). */
 function higherOfTwo(situation: Situation): void {
   const { check, state, home, work } = situation;
-  const day = check.input.checkDate;
   const rated = (place: Locality | undefined) => {
     const tax = place?.taxes.find((candidate) => candidate.terms.is === 'rates');
-    const row = tax ? ratesOf(tax, day) : null;
+    const row = tax ? ratesOf(tax, check.input) : null;
     return place && tax && row ? { place, tax, row } : null;
   };
   const residence = rated(home[0]);
@@ -359,7 +376,7 @@ function higherOfTwo(situation: Situation): void {
     }
     covered = true;
     for (const tax of place?.taxes ?? []) {
-      const row = tax.terms.is === 'fee' ? inForce(tax.terms.rows, day) : null;
+      const row = tax.terms.is === 'fee' ? check.inForce(tax.terms.rows) : null;
       if (place && row) writeFee(situation, place, tax, row, part(wagesFor(check, state, tax)));
     }
   }
@@ -385,8 +402,8 @@ function countyTax(situation: Situation): void {
     return;
   }
   const tax = place.taxes[0];
-  const row = tax ? ratesOf(tax, check.input.checkDate) : null;
-  const sheet = inForce(state.incomeTax.worksheets, check.input.checkDate);
+  const row = tax ? ratesOf(tax, check.input) : null;
+  const sheet = check.inForce(state.incomeTax.worksheets);
   const rate = row?.value.resident;
   if (!tax || !row || !sheet || !rate) return;
   const code = localCode(state, place, tax);
@@ -423,16 +440,15 @@ function countyTax(situation: Situation): void {
 /** The place of work only, at the rate for its residents or for others. */
 function workPlaceTaxes(situation: Situation): void {
   const { check, state, home, work } = situation;
-  const day = check.input.checkDate;
   for (const { place, index } of work) {
     const isResident = home.includes(place);
     for (const tax of place.taxes) {
       const wages = check.partAt(wagesFor(check, state, tax), index);
       if (tax.terms.is === 'fee') {
-        const row = inForce(tax.terms.rows, day);
+        const row = check.inForce(tax.terms.rows);
         if (row) writeFee(situation, place, tax, row, wages);
       } else if (tax.terms.is === 'rates') {
-        const row = inForce(tax.terms.rows, day);
+        const row = check.inForce(tax.terms.rows);
         const rate = isResident ? row?.value.resident : row?.value.nonresident;
         if (row && (rate || row.value.tiers)) writeRate(situation, place, tax, row, wages, rate ?? ZERO_RATE);
       }

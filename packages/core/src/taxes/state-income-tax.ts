@@ -65,7 +65,7 @@ export function stateIncomeTax(
   const figure = incomeTaxCode(state);
   const certificate = certificateFor(check, state, rule);
   const row = check.rule(rule.worksheets, `${state.name} withholding table`);
-  const supplemental = inForce(rule.supplemental, input.checkDate);
+  const supplemental = inForce(rule.supplemental, input.checkDate, input.rules);
   if (!row || !supplemental) return null;
   if (rule.frequencies && !rule.frequencies.includes(input.payFrequency)) {
     check.problem('rule.frequency-unknown', 'payFrequency', {

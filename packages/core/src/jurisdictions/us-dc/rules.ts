@@ -19,10 +19,14 @@ export const DISTRICT_OF_COLUMBIA: StateRules = {
     kind: 'worksheet',
     certificate: certificate('Form D-4', [ALLOWANCES], { allowances: 0 }, 'Withhold with no allowances.'),
     worksheets: both(
-      recalled(FR230, 'percentage method', 'The amount of an allowance (1,675) is recalled from an earlier edition.'),
+      recalled(
+        FR230,
+        'percentage method',
+        'The amount of an allowance, 4,150, is recalled; earlier editions had 1,675 and 1,775.',
+      ),
       annual(
         ONE_COLUMN,
-        deduct('Allowances', count('allowances', '1675')),
+        deduct('Allowances', count('allowances', '4150')),
         steps({
           '*': [
             ['0', '0.04'],

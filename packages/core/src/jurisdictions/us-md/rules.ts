@@ -1,10 +1,11 @@
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, SINGLE_ZERO, certificate, statusField } from '../certificate-fields.js';
-import { recalled } from '../dated.js';
-import { annual, byStatus, count, deduct, fixed, steps } from '../lines.js';
+import { between, dated, recalled } from '../dated.js';
+import { annual, byStatus, count, deduct, fixed, share, steps } from '../lines.js';
 import { placesAt } from '../places.js';
 import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import type { Quantity } from '../worksheet.js';
 
 const COMPTROLLER = 'Comptroller of Maryland';
 const GUIDE = (edition: string) => publication('Maryland Employer Withholding Guide', COMPTROLLER, edition);
@@ -13,6 +14,37 @@ const COUNTY = recalled(
   'local income tax rates',
   'Several counties moved within 2025 to rates of up to 3.30%; compare with the guide.',
 );
+
+const single = [
+  ['0', '0.0475'],
+  ['100000', '0.05'],
+  ['125000', '0.0525'],
+  ['150000', '0.055'],
+  ['250000', '0.0575'],
+] as const;
+const joint = [
+  ['0', '0.0475'],
+  ['150000', '0.05'],
+  ['175000', '0.0525'],
+  ['225000', '0.055'],
+  ['300000', '0.0575'],
+] as const;
+const worksheet = (deduction: Quantity, hasTopRates = false) =>
+  annual(
+    byStatus({ 'married-jointly': 'joint', 'head-of-household': 'joint' }, 'single'),
+    deduct('Standard deduction', deduction),
+    deduct('Exemptions', count('allowances', '3200')),
+    steps(
+      hasTopRates
+        ? {
+            single: [...single, ['500000', '0.0625'], ['1000000', '0.065']],
+            joint: [...joint, ['600000', '0.0625'], ['1200000', '0.065']],
+          }
+        : { single, joint },
+      'State part',
+    ),
+    { do: 'local', label: 'County part', otherwise: rate('0.0225') },
+  );
 
 export const MARYLAND: StateRules = {
   code: 'MD',
@@ -35,42 +67,26 @@ export const MARYLAND: StateRules = {
       SINGLE_ZERO,
       'Withhold as single with one exemption at most; here none.',
     ),
-    worksheets: both(
-      recalled(
-        GUIDE('2025'),
-        'percentage method with the local rate',
-        'The two rates above 500,000 became law in May 2025; when the tables took them up is not sure.',
-      ),
-      annual(
-        byStatus({ 'married-jointly': 'joint', 'head-of-household': 'joint' }, 'single'),
-        deduct('Standard deduction', fixed({ single: '3350', joint: '6700' })),
-        deduct('Exemptions', count('allowances', '3200')),
-        steps(
-          {
-            single: [
-              ['0', '0.0475'],
-              ['100000', '0.05'],
-              ['125000', '0.0525'],
-              ['150000', '0.055'],
-              ['250000', '0.0575'],
-              ['500000', '0.0625'],
-              ['1000000', '0.065'],
-            ],
-            joint: [
-              ['0', '0.0475'],
-              ['150000', '0.05'],
-              ['175000', '0.0525'],
-              ['225000', '0.055'],
-              ['300000', '0.0575'],
-              ['600000', '0.0625'],
-              ['1200000', '0.065'],
-            ],
-          },
-          'State part',
+    worksheets: [
+      dated(
+        between('2025-01-01', '2025-07-01'),
+        recalled(
+          GUIDE('January 2025'),
+          'percentage method with the local rate',
+          'The minimum and maximum of the 15% deduction (1,800 and 2,700) are recalled.',
         ),
-        { do: 'local', label: 'County part', otherwise: rate('0.0225') },
+        worksheet(share('0.15', { least: '1800', most: '2700' })),
       ),
-    ),
+      dated(
+        between('2025-07-01', '2027-01-01'),
+        recalled(
+          GUIDE('July 2025'),
+          'percentage method with the local rate',
+          'When the tables took up the law of May 2025 (fixed deduction, two rates above 500,000) is not sure.',
+        ),
+        worksheet(fixed({ single: '3350', joint: '6700' }), true),
+      ),
+    ],
     supplemental: both(recalled(GUIDE('2025'), 'lump sums: together with regular wages'), TOGETHER),
   },
   reciprocity: {

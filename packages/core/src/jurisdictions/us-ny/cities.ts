@@ -10,31 +10,45 @@ const NYC = publication('Publication NYS-50-T-NYC, New York City Withholding Tax
 const YONKERS = publication('Publication NYS-50-T-Y, Yonkers Withholding Tax Tables and Methods', TAX, '1/23');
 const MCTMT = publication('Metropolitan commuter transportation mobility tax', TAX, '2025');
 
-/** Rates by zone; an employer's rate follows its payroll of the quarter, so each client states its own from the list. */
-const mobility = (zone: string, label: string) =>
-  ratesTax(
-    { code: 'MCTMT', label: `Metropolitan commuter mobility tax, ${label}`, payer: 'employer', wages: 'gross' },
+/** Rates by zone and by the employer's payroll of the quarter, all covered employees together. */
+const mobility = (zone: 1 | 2, label: string) => {
+  const [third, fourth] = zone === 1 ? ['0.60', '0.895'] : ['0.34', '0.635'];
+  return ratesTax(
+    {
+      code: 'MCTMT',
+      label: `Metropolitan commuter mobility tax, ${label}`,
+      payer: 'employer',
+      wages: 'medicare',
+    },
     [
       dated(
         between('2025-01-01', '2025-07-01'),
-        recalled(
-          MCTMT,
-          `${label}, rate of the highest payroll tier`,
-          'By quarterly payroll: 0.11% over 312,500, 0.23% over 375,000, the rate here over 437,500; give the rate that applies as the client’s own.',
-        ),
-        localRates({ resident: zone === '1' ? '0.60' : '0.34', nonresident: zone === '1' ? '0.60' : '0.34' }),
+        recalled(MCTMT, `${label}, rates to June 30, 2025`),
+        localRates({
+          byPayroll: [
+            ['0', '0'],
+            ['312500', '0.11'],
+            ['375000', '0.23'],
+            ['437500', third],
+          ],
+        }),
       ),
       dated(
         between('2025-07-01', '2027-01-01'),
-        recalled(
-          MCTMT,
-          `${label}, rate of the tier over 437,500 a quarter`,
-          'By quarterly payroll: 0.055% to 375,000, 0.115% to 437,500, the rate here to 2,500,000, and 0.295 more above; give the rate that applies as the client’s own.',
-        ),
-        localRates({ resident: zone === '1' ? '0.60' : '0.34', nonresident: zone === '1' ? '0.60' : '0.34' }),
+        recalled(MCTMT, `${label}, rates from July 1, 2025`),
+        localRates({
+          byPayroll: [
+            ['0', '0'],
+            ['312500', '0.055'],
+            ['375000', '0.115'],
+            ['437500', third],
+            ['2500000', fourth],
+          ],
+        }),
       ),
     ],
   );
+};
 const columns = byStatus({ 'married-jointly': 'married' }, 'single');
 
 export const CITIES: readonly Locality[] = [
@@ -121,12 +135,12 @@ export const CITIES: readonly Locality[] = [
     code: 'MCTD-1',
     name: 'Metropolitan commuter district, zone 1',
     alsoKnownAs: ['MCTD zone 1'],
-    taxes: [mobility('1', 'zone 1')],
+    taxes: [mobility(1, 'zone 1')],
   },
   {
     code: 'MCTD-2',
     name: 'Metropolitan commuter district, zone 2',
     alsoKnownAs: ['MCTD zone 2'],
-    taxes: [mobility('2', 'zone 2')],
+    taxes: [mobility(2, 'zone 2')],
   },
 ];

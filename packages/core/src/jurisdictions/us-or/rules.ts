@@ -59,7 +59,22 @@ const worksheet = (
         ['50000', '0'],
       ]),
     ),
-    credit('Allowances', count('allowances', each)),
+    credit(
+      'Allowances, none above 100,000 (200,000 married)',
+      tiers(
+        {
+          narrow: [
+            ['0', each],
+            ['100000', '0'],
+          ],
+          wide: [
+            ['0', each],
+            ['200000', '0'],
+          ],
+        },
+        'allowances',
+      ),
+    ),
   );
 const paidLeave = (payer: 'employee' | 'employer', by: string): Program => ({
   code: payer === 'employee' ? 'PFML-EE' : 'PFML-ER',

@@ -1,7 +1,7 @@
 import { certificate, statusField } from '../certificate-fields.js';
-import { recalled } from '../dated.js';
+import { between, dated, recalled, year } from '../dated.js';
 import { annualToDollar, byStatus, credit, flat, slide } from '../lines.js';
-import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAX = 'Utah State Tax Commission';
@@ -33,20 +33,23 @@ export const UTAH: StateRules = {
       { filingStatus: 'single' },
       'Withhold as single.',
     ),
-    worksheets: yearly(
-      [
-        recalled(
-          PUB14('2025'),
-          'schedules 2 and 3',
-          'The rate and amounts are those of the edition for pay periods from June 2025.',
-        ),
+    worksheets: [
+      dated(
+        between('2025-01-01', '2025-06-01'),
+        recalled(PUB14('January 2025'), 'schedules 2 and 3', 'The sliding allowance is that of the later edition.'),
+        worksheet('0.0455', '450', '900', '9107', '18213'),
+      ),
+      dated(
+        between('2025-06-01', '2026-01-01'),
+        recalled(PUB14('May 2025'), 'schedules 2 and 3', 'The edition for pay periods from June 2025 (HB 106).'),
         worksheet('0.045', '450', '900', '9107', '18213'),
-      ],
-      [
+      ),
+      dated(
+        year(2026),
         recalled(PUB14('2026'), 'schedules 2 and 3', 'Carried over from 2025.'),
         worksheet('0.045', '450', '900', '9107', '18213'),
-      ],
-    ),
+      ),
+    ],
     supplemental: both(recalled(PUB14('2025'), 'no supplemental rate is published'), TOGETHER),
   },
   unemployment: {

@@ -33,11 +33,11 @@ export const ADDITIONAL_HI: readonly Dated<{ readonly rate: Rate; readonly over:
     ...recalled,
   },
 ];
-/** The net rate after the full credit for state unemployment contributions: 6.0% less 5.4%. */
-export const FUTA: readonly Dated<{ readonly rate: Rate; readonly base: Cents }>[] = [
+/** 6.0%, and the net rate after the full credit of 5.4% for contributions to a state (IRC § 3302). */
+export const FUTA: readonly Dated<{ readonly rate: Rate; readonly withoutCredit: Rate; readonly base: Cents }>[] = [
   {
     ...since2024,
-    value: { rate: rate('0.006'), base: dollars('7000') },
+    value: { rate: rate('0.006'), withoutCredit: rate('0.06'), base: dollars('7000') },
     source: 'us-form-940-inst',
     place: 'FUTA tax rate and base',
     ...recalled,

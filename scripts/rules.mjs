@@ -1,0 +1,41 @@
+import { readFileSync } from 'node:fs';
+import { buildCore, installPackages } from './build.mjs';
+import { Stop, fail } from './say.mjs';
+
+const USE = `Use: npm run -s rules -- export [PREFIX]       what is loaded, as a rule pack (docs/rule-packs.md)
+     npm run -s rules -- carry YEAR [PREFIX]   last year's values for a year that is not published
+     npm run -s rules -- check FILE            what a pack changes, or what is wrong with it`;
+
+function readPackFile(path) {
+  try {
+    return JSON.parse(readFileSync(path, 'utf8'));
+  } catch (error) {
+    throw new Stop(`${path} cannot be read: ${error.message}`);
+  }
+}
+
+async function main() {
+  const [verb, first, second] = process.argv.slice(2);
+  const isCarry = verb === 'carry' && /^\d{4}$/.test(first ?? '');
+  if (verb !== 'export' && !isCarry && !(verb === 'check' && first !== undefined)) throw new Stop(USE);
+  await installPackages();
+  await buildCore();
+  const { exportPack, carryForward, readPack } = await import('../packages/core/dist/rules/pack.js');
+  if (verb !== 'check') {
+    const pack = isCarry ? carryForward(Number(first), second) : exportPack('What is loaded', first);
+    process.stdout.write(`${JSON.stringify(pack, null, 1)}\n`);
+    return;
+  }
+  const { changesOf } = await import('../packages/core/dist/rules/compare.js');
+  const { tryRules } = await import('../packages/core/dist/casefile/try-rules.js');
+  const { sentence, fix } = await import('../packages/core/dist/issues/issue.js');
+  const { rules, issues } = readPack(readPackFile(first));
+  const all = [...issues, ...tryRules(rules)];
+  for (const issue of all) process.stderr.write(`${issue.field}: ${sentence(issue)} ${fix(issue)}\n`);
+  for (const { parameter, path, before, after, from, until } of changesOf(rules))
+    process.stdout.write(
+      `${parameter}${path === '' ? '' : ` ${path}`}: ${before} -> ${after}, from ${from}${until === null ? '' : ` until ${until}`}\n`,
+    );
+  if (all.length > 0) process.exitCode = 1;
+}
+main().catch(fail);

@@ -30,7 +30,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   yearend: ['money', 'ledger', 'jurisdictions', 'items'],
   formats: ['money', 'calendar', 'issues', 'returns', 'yearend'],
   checks: ['money', 'calendar', 'issues', 'identity', 'returns', 'yearend'],
-  rules: ['money', 'calendar', 'issues', 'jurisdictions', 'working'],
+  rules: ['money', 'calendar', 'issues', 'jurisdictions', 'taxes', 'working'],
   casefile: ['money', 'calendar', 'issues', 'items', 'jurisdictions', 'paycheck', 'rules', 'taxes', 'working'],
 };
 

@@ -19,25 +19,25 @@ async function main() {
   await installPackages();
   await buildCore();
   const { runLine } = await import('../packages/core/dist/casefile/run-case.js');
-  const rules = packFile === undefined ? null : await rulesOf(packFile);
+  const pack = packFile === undefined ? null : await packOf(packFile);
   const input = path === '-' ? process.stdin : createReadStream(path);
   input.on('error', (error) => fail(new Stop(`${path} cannot be read: ${error.code ?? error.message}`)));
   for await (const line of createInterface({ input, crlfDelay: Infinity })) {
     if (line.trim() === '') continue;
-    const answer = runLine(rules ? withRules(line, rules) : line, withWorking);
+    const answer = runLine(pack ? withRules(line, pack) : line, withWorking);
     if (answer.problems.some((problem) => problem.severity === 'error') || answer.unexpected) process.exitCode = 1;
     process.stdout.write(`${JSON.stringify(answer)}\n`);
   }
 }
 
-/** The rows of a rule pack in which nothing is wrong. */
-async function rulesOf(packFile) {
+/** A rule pack in which nothing is wrong. */
+async function packOf(packFile) {
   const { readPack } = await import('../packages/core/dist/rules/pack.js');
   const { sentence } = await import('../packages/core/dist/issues/issue.js');
   const pack = readJson(packFile);
   const { issues } = readPack(pack);
   if (issues.length > 0) throw new Stop(issues.map((issue) => `${issue.field}: ${sentence(issue)}`).join('\n'));
-  return pack.rows;
+  return pack;
 }
 function readJson(path) {
   try {
@@ -47,10 +47,14 @@ function readJson(path) {
   }
 }
 /** A case with the pack's rows in front of its own; a line that is no case is left for the core to answer. */
-function withRules(line, rules) {
+function withRules(line, pack) {
   try {
     const value = JSON.parse(line);
-    return JSON.stringify({ ...value, rules: [...rules, ...(value.rules ?? [])] });
+    return JSON.stringify({
+      ...value,
+      rules: [...pack.rows, ...(value.rules ?? [])],
+      places: [...(pack.places ?? []), ...(value.places ?? [])],
+    });
   } catch {
     return line;
   }

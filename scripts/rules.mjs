@@ -4,8 +4,16 @@ import { Stop, fail } from './say.mjs';
 
 const USE = `Use: npm run -s rules -- export [PREFIX]       what is loaded, as a rule pack (docs/rule-packs.md)
      npm run -s rules -- carry YEAR [PREFIX]   last year's values for a year that is not published
+     npm run -s rules -- places FILE.csv       a rule pack of localities from a CSV file
      npm run -s rules -- check FILE            what a pack changes, or what is wrong with it`;
 
+function readText(path) {
+  try {
+    return readFileSync(path, 'utf8');
+  } catch (error) {
+    throw new Stop(`${path} cannot be read: ${error.message}`);
+  }
+}
 function readPackFile(path) {
   try {
     return JSON.parse(readFileSync(path, 'utf8'));
@@ -17,10 +25,17 @@ function readPackFile(path) {
 async function main() {
   const [verb, first, second] = process.argv.slice(2);
   const isCarry = verb === 'carry' && /^\d{4}$/.test(first ?? '');
-  if (verb !== 'export' && !isCarry && !(verb === 'check' && first !== undefined)) throw new Stop(USE);
+  const isOfFile = (verb === 'check' || verb === 'places') && first !== undefined;
+  if (verb !== 'export' && !isCarry && !isOfFile) throw new Stop(USE);
   await installPackages();
   await buildCore();
-  const { exportPack, carryForward, readPack } = await import('../packages/core/dist/rules/pack.js');
+  const { PACK_FORMAT, exportPack, carryForward, readPack } = await import('../packages/core/dist/rules/pack.js');
+  if (verb === 'places') {
+    const { parse } = await import('csv-parse/sync');
+    const places = parse(readText(first), { columns: true, trim: true, bom: true, skip_empty_lines: true });
+    process.stdout.write(`${JSON.stringify({ format: PACK_FORMAT, name: first, rows: [], places }, null, 1)}\n`);
+    return;
+  }
   if (verb !== 'check') {
     const pack = isCarry ? carryForward(Number(first), second) : exportPack('What is loaded', first);
     process.stdout.write(`${JSON.stringify(pack, null, 1)}\n`);

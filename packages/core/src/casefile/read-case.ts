@@ -25,6 +25,7 @@ import {
 } from '../paycheck/input.js';
 import { EMPLOYER_KINDS, WORKER_KINDS, type EmployerKind, type WorkerKind } from '../paycheck/kinds.js';
 import { ownRules, readRows } from '../rules/pack.js';
+import { ownPlaces, readPlaceRows } from '../rules/places.js';
 import { isTaxCode, isWageBase, type TaxCode, type WageBase } from '../taxes/registry.js';
 import { Reader, isObject } from './reader.js';
 
@@ -51,6 +52,7 @@ const CASE_FIELDS = [
   'yearToDate',
   'monthToDate',
   'rules',
+  'places',
   'expect',
   'source',
 ];
@@ -432,6 +434,7 @@ export function readCase(value: unknown): ReadCase {
   const employerKind = (employer?.oneOf('kind', Object.keys(EMPLOYER_KINDS), 'business') ?? 'business') as EmployerKind;
   const expect = isObject(value['expect']) ? (value['expect'] as Record<string, string>) : {};
   const rest = {
+    places: reader.has('places') ? ownPlaces(readPlaceRows(value['places'], 'places', issues)) : null,
     rules: reader.has('rules') ? ownRules(readRows(value['rules'], 'rules', issues)) : null,
     daysInPeriod,
     worker,

@@ -79,3 +79,6 @@ export interface LocalRules {
   readonly places: readonly Locality[];
   readonly provenance: Provenance;
 }
+
+/** Localities of a firm's own, by state. */
+export type OwnPlaces = ReadonlyMap<string, readonly Locality[]>;

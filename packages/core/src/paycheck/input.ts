@@ -2,6 +2,7 @@ import type { LocalDate } from '../calendar/local-date.js';
 import type { PayFrequency } from '../calendar/pay-frequency.js';
 import type { DeductionItem, EarningItem, EmployerItem } from '../items/registry.js';
 import type { OwnRules } from '../jurisdictions/dated.js';
+import type { OwnPlaces } from '../jurisdictions/locality.js';
 import type { StateCertificate } from '../jurisdictions/state.js';
 import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
@@ -82,6 +83,8 @@ export interface PaycheckInput {
   readonly payFrequency: PayFrequency;
   /** Rules of the firm's own, in front of the product's. */
   readonly rules: OwnRules | null;
+  /** Localities of the firm's own, by state. */
+  readonly places: OwnPlaces | null;
   /** Days in a miscellaneous period; 1 for daily pay. Other frequencies do not look at it. */
   readonly daysInPeriod: number;
   readonly worker: WorkerKind;

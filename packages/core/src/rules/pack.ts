@@ -4,6 +4,7 @@ import { inForce, type Dated, type OwnRules, type Standing } from '../jurisdicti
 import { sourceOf, type Source } from '../jurisdictions/sources/register.js';
 import { differentMake, fromJson, toJson, type Unread } from './json.js';
 import { PARAMETERS, findParameter, type Parameter } from './parameters.js';
+import { readPlaceRows, type OwnPlace } from './places.js';
 
 /** The first line of every rule pack. */
 export const PACK_FORMAT = 'zakat-rules/1';
@@ -24,6 +25,8 @@ export interface RulePack {
   readonly format: typeof PACK_FORMAT;
   readonly name: string;
   readonly rows: readonly PackRow[];
+  /** Localities the product does not have, a row each (see places.ts). */
+  readonly places?: readonly Readonly<Record<string, string>>[];
 }
 /** A row that was read and checked. */
 export interface OwnRule {
@@ -120,16 +123,18 @@ export function readRows(value: unknown, path: string, issues: Issue[]): readonl
 export function readPack(value: unknown): {
   readonly name: string;
   readonly rules: readonly OwnRule[];
+  readonly places: readonly OwnPlace[];
   readonly issues: readonly Issue[];
 } {
   const issues: Issue[] = [];
   if (!isGiven(value) || value['format'] !== PACK_FORMAT) {
     const issue = problem('rules.format', 'format', { what: `its format is not ${PACK_FORMAT}` });
-    return { name: '', rules: [], issues: [issue] };
+    return { name: '', rules: [], places: [], issues: [issue] };
   }
   if (textOf(value, 'name') === '') issues.push(problem('input.missing', 'name', { what: 'the name of the pack' }));
   const rules = readRows(value['rows'], 'rows', issues);
-  return { name: textOf(value, 'name'), rules, issues };
+  const places = value['places'] === undefined ? [] : readPlaceRows(value['places'], 'places', issues);
+  return { name: textOf(value, 'name'), rules, places, issues };
 }
 
 /** Rules ready for a computation: later rows of one parameter stand before earlier ones. */

@@ -59,9 +59,15 @@ function lookUp(state: StateRules, name: string): Locality | null {
   return found;
 }
 
+/** A locality that the firm added stands before the product's of the same name. */
+function ownPlace(check: Check, state: StateRules, name: string): Locality | null {
+  const own = check.input.places?.get(state.code);
+  return own?.find((place) => exactly(place.name) === exactly(name) || plain(place.name) === plain(name)) ?? null;
+}
+
 /** The locality of a state by its name, code or another name; an issue and null when its rules are not loaded. */
 export function findPlace(check: Check, state: StateRules, name: string, field: string): Locality | null {
-  const found = lookUp(state, name);
+  const found = ownPlace(check, state, name) ?? lookUp(state, name);
   if (found) return found;
   const choices = (state.local?.places ?? []).slice(0, 12).map((place) => place.name);
   check.problem('rule.locality-unknown', field, {
@@ -485,9 +491,12 @@ export function localTaxes(check: Check, stateTaxes: ReadonlyMap<string, Cents>)
     done.push(code);
     if (!state) continue;
     const { home, work } = placesIn(check, state);
-    if (!state.local || workerIsWithout(input.worker, 'income')) continue;
+    if (workerIsWithout(input.worker, 'income') || home.length + work.length === 0) {
+      if (state.local?.method !== 'county') continue;
+    }
     const situation: Situation = { check, state, home, work, stateTax: stateTaxes.get(code) ?? null };
-    METHODS[state.local.method](situation);
+    // Places a firm adds to a state without any of ours pay where the work is.
+    METHODS[state.local?.method ?? 'work-place'](situation);
   }
 }
 

@@ -1,4 +1,4 @@
-import { ALL_STATES } from '../jurisdictions/states.js';
+import { ALL_STATES, findState } from '../jurisdictions/states.js';
 import type { LocalTax, Locality } from '../jurisdictions/locality.js';
 import type { Program } from '../jurisdictions/program.js';
 import type { StateCode, StateRules } from '../jurisdictions/state.js';
@@ -120,15 +120,49 @@ const BY_CODE = new Map(TAXES.map((tax) => [tax.code, tax]));
 
 /** The tax with this code; throws for a code that is not in the list (a programmer's error). */
 export function taxOf(code: TaxCode): Tax {
-  const tax = BY_CODE.get(code);
+  const tax = BY_CODE.get(code) ?? ownLocalTax(code);
   if (!tax) throw new RangeError(`no tax ${code}`);
   return tax;
 }
 
-export const isTaxCode = (code: string): code is TaxCode => BY_CODE.has(code as TaxCode);
+/** Kinds of local tax a firm can add a place with, by the last part of the code. */
+export const LOCAL_TAX_KINDS: Readonly<Record<string, { readonly label: string; readonly payer: Tax['payer'] }>> = {
+  LIT: { label: 'income tax', payer: 'employee' },
+  EIT: { label: 'earned income tax', payer: 'employee' },
+  OLF: { label: 'occupational license fee', payer: 'employee' },
+  SDIT: { label: 'school district tax', payer: 'employee' },
+  PET: { label: 'payroll tax', payer: 'employer' },
+};
+const OWN_LOCAL = /^([A-Z]{2})-([A-Z0-9-]+)-(LIT|EIT|OLF|SDIT|PET)$/;
+const ownLocal = new Map<string, Tax>();
+
+/** The tax of a locality that a firm added: its code says all that the registry needs. */
+function ownLocalTax(code: string): Tax | null {
+  const known = ownLocal.get(code);
+  if (known) return known;
+  const [, state = '', place = '', kind = ''] = OWN_LOCAL.exec(code) ?? [];
+  const rules = findState(state);
+  const found = LOCAL_TAX_KINDS[kind];
+  if (!rules || !found) return null;
+  const own = code as StateTaxCode;
+  const name = place.split('-').map((word) => word.charAt(0) + word.slice(1).toLowerCase());
+  const agency = (rules.local?.agency ?? `${state}-LOCAL`) as AgencyCode;
+  const tax: Tax = {
+    code: own,
+    label: `${name.join(' ')} ${found.label}`,
+    payer: found.payer,
+    agency,
+    base: own,
+    group: own,
+  };
+  ownLocal.set(code, tax);
+  return tax;
+}
+
+export const isTaxCode = (code: string): code is TaxCode => BY_CODE.has(code as TaxCode) || ownLocalTax(code) !== null;
 export const WAGE_BASES: readonly WageBase[] = [...new Set(TAXES.map((tax) => tax.base))];
 const BASES = new Set<string>(WAGE_BASES);
-export const isWageBase = (name: string): name is WageBase => BASES.has(name);
+export const isWageBase = (name: string): name is WageBase => BASES.has(name) || ownLocalTax(name) !== null;
 export const AGENCIES: Readonly<Record<AgencyCode, { readonly name: string; readonly short: string }>> = {
   IRS: { name: 'Internal Revenue Service', short: 'IRS' },
   ...Object.fromEntries(

@@ -1,0 +1,77 @@
+import { describe, expect, it } from '@jest/globals';
+import { runCase } from '../casefile/run-case.js';
+
+const bexley = (more: Record<string, unknown> = {}) => ({
+  state: 'OH',
+  name: 'Lower Harbor',
+  tax: 'LIT',
+  wages: 'medicare',
+  resident: '2.5',
+  nonresident: '2.5',
+  creditShare: '65',
+  creditRate: '2.0',
+  from: '2026-01-01',
+  publication: 'Ordinance 7',
+  publisher: 'Village of Lower Harbor',
+  edition: '2025',
+  ...more,
+});
+const check = (home: string, work: string, places: unknown[], state = 'OH') =>
+  runCase({
+    id: 'x',
+    checkDate: '2026-05-01',
+    payFrequency: 'biweekly',
+    employee: {
+      federal: { form: '2020', filingStatus: 'single' },
+      residence: { state, locality: home },
+      work: [{ state, locality: work }],
+    },
+    employer: { unemploymentRates: { [state]: '2.7' } },
+    earnings: [{ item: 'salary', amount: '2000.00' }],
+    ...(places.length > 0 ? { places } : {}),
+  });
+const local = (answer: ReturnType<typeof check>) =>
+  answer.taxes.filter((tax) => /-(LIT|PET)$/.test(tax.code)).map((tax) => `${tax.code} ${tax.amount}`);
+
+describe('localities of the firm’s own', () => {
+  it('a place that is missing is an error that says how to add it', () => {
+    const { problems } = check('Lower Harbor', 'Columbus', []);
+    expect(problems.map((problem) => problem.code)).toContain('rule.locality-unknown');
+    expect(problems.find((problem) => problem.code === 'rule.locality-unknown')?.fix).toContain('CSV');
+  });
+  it('an added place works by the method of its state, credit and all', () =>
+    // 65% of the smaller of 2.5% paid in Columbus and 2.0%: 26.00 off 50.00.
+    expect(local(check('Lower Harbor', 'Columbus', [bexley()]))).toEqual([
+      'OH-COLUMBUS-LIT 50.00',
+      'OH-LOWER-HARBOR-LIT 24.00',
+    ]));
+  it('the later row of a place counts', () =>
+    expect(
+      local(check('Lower Harbor', 'Lower Harbor', [bexley(), bexley({ from: '2026-04-01', resident: '3.0' })])),
+    ).toEqual(['OH-LOWER-HARBOR-LIT 60.00']));
+  it('in a state where we have no places the tax is where the work is', () =>
+    expect(
+      local(
+        check(
+          'Pier',
+          'Pier',
+          [bexley({ state: 'TX', name: 'Pier', tax: 'PET', resident: '1', nonresident: '1' })],
+          'TX',
+        ),
+      ),
+    ).toEqual(['TX-PIER-PET 20.00']));
+  it.each<[Record<string, unknown>, string]>([
+    [{ state: 'ZZ' }, 'places[0].state'],
+    [{ tax: 'SALES' }, 'places[0].tax'],
+    [{ resident: 'two' }, 'places[0].resident'],
+    [{ resident: '250' }, 'places[0].resident'],
+    [{ resident: '', nonresident: '' }, 'places[0].resident'],
+    [{ from: 'soon' }, 'places[0].from'],
+    [{ edition: '' }, 'places[0].edition'],
+    [{ colour: 'green' }, 'places[0].colour'],
+  ])('%j is named', (more, field) => {
+    const { problems, net } = check('Lower Harbor', 'Columbus', [bexley(more)]);
+    expect(problems.map((problem) => problem.field)).toContain(field);
+    expect(net).toBeNull();
+  });
+});

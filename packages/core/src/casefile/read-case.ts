@@ -307,7 +307,7 @@ function readWages(reader: Reader | null, issues: Issue[]): Partial<Record<WageB
       issues.push(
         problem('input.not-one-of', `${reader?.path ?? ''}.${name}`, {
           value: name,
-          choices: 'the wage bases of docs/taxes.md',
+          choices: 'the wage bases of docs/jurisdictions.md',
         }),
       );
   }
@@ -321,7 +321,7 @@ function readTaxes(reader: Reader | null, issues: Issue[]): Partial<Record<TaxCo
       issues.push(
         problem('input.not-one-of', `${reader?.path ?? ''}.${name}`, {
           value: name,
-          choices: 'the tax codes of docs/taxes.md',
+          choices: 'the tax codes of docs/jurisdictions.md',
         }),
       );
   }
@@ -346,7 +346,7 @@ function readOwnRates(reader: Reader | null, issues: Issue[]): Partial<Record<Ta
       issues.push(
         problem('input.not-one-of', `${reader?.path ?? ''}.${name}`, {
           value: name,
-          choices: 'the tax codes of docs/taxes.md',
+          choices: 'the tax codes of docs/jurisdictions.md',
         }),
       );
     else if (value && value.n * 4 > value.d)

@@ -22,7 +22,7 @@ export const ARIZONA: StateRules = {
         choiceField(
           'percent',
           'Percent elected',
-          ['0.5', '1.0', '1.5', '2.0', '2.5', '3.0', '3.5', '0'],
+          ['0.5', '1.0', '1.5', '2.0', '2.5', '3.0', '3.5', '1', '2', '3', '0'],
           '2.0',
           'Box 1 of Form A-4; `0` is the election of box 2.',
         ),

@@ -27,6 +27,13 @@ const byColumn = <T, U>(
 export const fixed = (by: Dollars): Quantity => ({ is: 'fixed', by: amounts(by) });
 export const count = (field: string, by: Dollars, atMost?: number): Quantity =>
   atMost === undefined ? { is: 'count', field, each: amounts(by) } : { is: 'count', field, each: amounts(by), atMost };
+/** As count, with the number to take when this one is left blank. */
+export const countOr = (field: string, otherwise: string, by: Dollars): Quantity => ({
+  is: 'count',
+  field,
+  otherwise,
+  each: amounts(by),
+});
 export const given = (field: string, per: 'year' | 'period' = 'year'): Quantity => ({ is: 'given', field, per });
 export const share = (by: string, limits: { least?: Dollars; most?: Dollars } = {}): Quantity => ({
   is: 'share',

@@ -10,7 +10,14 @@ export type ByColumn<T> = Readonly<Record<string, T>>;
 export type Quantity =
   | { readonly is: 'fixed'; readonly by: ByColumn<Cents> }
   /** A whole number on the certificate × an amount each; `atLeast` puts a floor under the number. */
-  | { readonly is: 'count'; readonly field: string; readonly each: ByColumn<Cents>; readonly atMost?: number }
+  | {
+      readonly is: 'count';
+      readonly field: string;
+      /** Another number that counts when this one is left out. */
+      readonly otherwise?: string;
+      readonly each: ByColumn<Cents>;
+      readonly atMost?: number;
+    }
   /** An amount as the certificate gives it, for the year or for each pay period. */
   | { readonly is: 'given'; readonly field: string; readonly per: 'year' | 'period' }
   | { readonly is: 'share'; readonly rate: Rate; readonly least?: ByColumn<Cents>; readonly most?: ByColumn<Cents> }

@@ -65,9 +65,8 @@ export function employerTaxes(checks: readonly PostedPaycheck[]): EmployerTaxTot
     const wagesByCheck = lines.map((line) => line?.wages ?? ZERO);
     const wages = sum(wagesByCheck);
     const rates = lines.flatMap((line) => (line ? [line.rate] : []));
-    const rate = rates[0];
-    const isOneRate =
-      rate !== undefined && rates.every((other) => other !== undefined && other.n * rate.d === rate.n * other.d);
+    const rate = rates[0] ?? null;
+    const isOneRate = rate !== null && rates.every((other) => other !== null && other.n * rate.d === rate.n * other.d);
     const amounts = lines.map((line) => line?.amount ?? ZERO);
     const amount = isOneRate ? round(times(wages, rate), 'half-up') : sum(amounts);
     return {

@@ -59,6 +59,14 @@ export function toDollars(amount: Cents): string {
 
 /** `1,234.56`, with a true minus sign: the form people read. */
 export function showDollars(amount: Cents): string {
-  const digits = String(Math.abs(amount)).padStart(3, '0');
-  return `${amount < 0 ? '−' : ''}${digits.slice(0, -2).replace(/\B(?=(\d{3})+$)/g, ',')}.${digits.slice(-2)}`;
+  const size = Math.abs(amount);
+  const rest = size % 100;
+  return `${amount < 0 ? '−' : ''}${inThousands((size - rest) / 100)}.${rest < 10 ? '0' : ''}${rest}`;
+}
+
+/** A whole number with a comma between thousands. */
+export function inThousands(value: number): string {
+  if (value < 1000) return String(value);
+  const rest = value % 1000;
+  return `${inThousands((value - rest) / 1000)},${rest < 100 ? '0' : ''}${rest < 10 ? '0' : ''}${rest}`;
 }

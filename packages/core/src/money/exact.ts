@@ -1,4 +1,4 @@
-import { cents, type Cents } from './cents.js';
+import { cents, inThousands, showDollars, type Cents } from './cents.js';
 import type { Rate } from './rate.js';
 
 /**
@@ -96,11 +96,29 @@ export const roundToDollar = (amount: Exact, mode: Rounding): Cents => {
 
 /** The exact amount with up to six decimals of a cent, for a working; marked when cut. */
 export function showExact({ n, d }: Exact): string {
-  const scaled = (BigInt(n < 0 ? -n : n) * 10n ** 6n) / BigInt(d);
-  const isCut = (BigInt(n < 0 ? -n : n) * 10n ** 6n) % BigInt(d) !== 0n;
-  const digits = scaled.toString().padStart(9, '0');
-  const whole = digits.slice(0, -8).replace(/\B(?=(\d{3})+$)/g, ',');
-  const fraction = digits.slice(-8);
-  const kept = fraction.slice(0, 2) + fraction.slice(2).replace(/0+$/, '');
-  return `${n < 0 ? '−' : ''}${whole}.${kept}${isCut ? '…' : ''}`;
+  if (d === 1) return showDollars(cents(n));
+  const size = n < 0 ? -n : n;
+  const wide = size * 1_000_000;
+  let millionths: number;
+  let isCut: boolean;
+  if (Number.isSafeInteger(wide)) {
+    const rest = wide % d;
+    millionths = (wide - rest) / d;
+    isCut = rest !== 0;
+  } else {
+    const all = BigInt(size) * 1_000_000n;
+    millionths = Number(all / BigInt(d));
+    isCut = all % BigInt(d) !== 0n;
+  }
+  // A dollar is a hundred million millionths of a cent.
+  const below = millionths % 100_000_000;
+  const digits = String(below).padStart(8, '0');
+  const kept = digits.slice(0, 2) + withoutZeros(digits.slice(2));
+  return `${n < 0 ? '−' : ''}${inThousands((millionths - below) / 100_000_000)}.${kept}${isCut ? '…' : ''}`;
+}
+
+function withoutZeros(digits: string): string {
+  let end = digits.length;
+  while (end > 0 && digits.charCodeAt(end - 1) === 48) end -= 1;
+  return digits.slice(0, end);
 }

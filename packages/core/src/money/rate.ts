@@ -38,8 +38,18 @@ export function showRate({ n, d }: Rate): string {
   return (n < 0 ? '-' : '') + text;
 }
 
+const shownPercents = new WeakMap<Rate, string>();
+
 /** `6.2%` */
-export function showPercent({ n, d }: Rate): string {
+export function showPercent(rate: Rate): string {
+  const known = shownPercents.get(rate);
+  if (known !== undefined) return known;
+  const shown = percentText(rate);
+  shownPercents.set(rate, shown);
+  return shown;
+}
+
+function percentText({ n, d }: Rate): string {
   const wide = d >= 100 ? { n, d: d / 100 } : { n: n * (100 / d), d: 1 };
   return `${showRate(wide)}%`;
 }

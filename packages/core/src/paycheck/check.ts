@@ -71,19 +71,21 @@ export class Check {
     );
   }
 
-  isExempt(...codes: readonly TaxCode[]): boolean {
-    if (this.input.exemptFrom.size === 0) return false;
-    return codes.some((code) => this.input.exemptFrom.has(code));
+  isExempt(code: TaxCode, other?: TaxCode): boolean {
+    const { exemptFrom } = this.input;
+    if (exemptFrom.size === 0) return false;
+    return exemptFrom.has(code) || (other !== undefined && exemptFrom.has(other));
   }
 
-  /** Adds a tax to the check; the parts of one tax (work in several places) become one line. */
-  push(code: TaxCode, subject: Cents, wages: Cents, amount: Cents, rate?: Rate): void {
-    const { payer } = taxOf(code);
-    let known = this.taxes.length - 1;
-    while (known >= 0 && this.taxes[known]?.code !== code) known -= 1;
+  push(code: TaxCode, subject: Cents, wages: Cents, amount: Cents, rate: Rate | null = null): void {
+    this.taxes.push({ code, payer: taxOf(code).payer, subject, wages, amount, rate });
+  }
+  /** As push, for a tax that work in several places may bring more than once: its parts are one line. */
+  pushPart(code: TaxCode, subject: Cents, wages: Cents, amount: Cents, rate: Rate | null = null): void {
+    const known = this.taxes.findIndex((line) => line.code === code);
     const before = this.taxes[known];
     if (!before) {
-      this.taxes.push(rate ? { code, payer, subject, wages, amount, rate } : { code, payer, subject, wages, amount });
+      this.push(code, subject, wages, amount, rate);
       return;
     }
     this.taxes[known] = {

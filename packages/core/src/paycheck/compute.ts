@@ -1,4 +1,3 @@
-import type { Dated } from '../jurisdictions/dated.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
 import {
   ADDITIONAL_HI,
@@ -23,11 +22,10 @@ import {
   type Cents,
 } from '../money/cents.js';
 import { dividedBy, round, times } from '../money/exact.js';
-import type { Rate } from '../money/rate.js';
-import { cappedTax, overMark, underBase } from '../taxes/capped-tax.js';
+import { cappedTax, overMark, underBase, writeCappedTax, type CappedTax } from '../taxes/capped-tax.js';
 import { federalIncomeTax } from '../taxes/federal-income-tax.js';
 import { localTaxes } from '../taxes/local-tax.js';
-import { taxOf, unemploymentCode, type TaxCode, type WageBase } from '../taxes/registry.js';
+import { taxOf, unemploymentCode, type Tax, type TaxCode } from '../taxes/registry.js';
 import type { Tape } from '../working/tape.js';
 import { Check } from './check.js';
 import { deductionLines } from './deductions.js';
@@ -72,36 +70,18 @@ function federalIncome(check: Check): void {
   check.push('US-FIT', wages.total, wages.total, result.tax);
 }
 
-/** rate × wages under a base (or over a mark) for one or both payers. */
-function capped(
-  check: Check,
-  codes: readonly TaxCode[],
-  given: {
-    base: WageBase;
-    subject: Cents;
-    taxed: Cents;
-    rate: Rate;
-    rateRow: Dated<unknown> | null;
-    limit?: { label: string; amount: Cents; row: Dated<unknown> };
-  },
-): void {
-  for (const code of codes) {
-    const amount = cappedTax(
-      {
-        figure: code,
-        label: taxOf(code).label,
-        subject: given.subject,
-        taxed: given.taxed,
-        toDate: check.toDate(given.base),
-        rate: given.rate,
-        rateRow: given.rateRow,
-        ...(given.limit ? { limit: given.limit } : {}),
-      },
-      check.tape,
-    );
-    check.push(code, given.subject, given.taxed, amount, given.rate);
+/** rate × wages under a base (or over a mark), the same for each of the taxes. */
+function capped(check: Check, taxes: readonly Tax[], given: CappedTax): void {
+  const amount = cappedTax(given);
+  for (const { code, label, payer } of taxes) {
+    if (check.tape) writeCappedTax(code, label, given, amount, check.tape);
+    check.taxes.push({ code, payer, subject: given.subject, wages: given.taxed, amount, rate: given.rate });
   }
 }
+const OASDI = [taxOf('US-OASDI-EE'), taxOf('US-OASDI-ER')];
+const HI = [taxOf('US-HI-EE'), taxOf('US-HI-ER')];
+const ADDITIONAL = [taxOf('US-HI-ADD')];
+const FEDERAL_UNEMPLOYMENT = [taxOf('US-FUTA')];
 
 /**
  * Wages of a worker whose OASDI and HI begin only when the year's wages reach a mark: nothing below it, and all of them,
@@ -137,10 +117,10 @@ function socialInsurance(check: Check): void {
     const toDate = check.toDate('US-OASDI');
     const covered = overCoverageMark(check, subject, toDate);
     const taxed = covered > subject ? smaller(covered, base.value) : underBase(covered, toDate, base.value);
-    capped(check, ['US-OASDI-EE', 'US-OASDI-ER'], {
-      base: 'US-OASDI',
+    capped(check, OASDI, {
       subject,
       taxed,
+      toDate,
       rate: oasdi.value,
       rateRow: oasdi,
       limit: { label: 'Wage base', amount: base.value, row: base },
@@ -149,12 +129,12 @@ function socialInsurance(check: Check): void {
   if (!check.isExempt('US-HI-EE', 'US-HI-ER')) {
     const toDate = check.toDate('US-HI');
     const covered = overCoverageMark(check, subject, toDate);
-    capped(check, ['US-HI-EE', 'US-HI-ER'], { base: 'US-HI', subject, taxed: covered, rate: hi.value, rateRow: hi });
+    capped(check, HI, { subject, taxed: covered, toDate, rate: hi.value, rateRow: hi, limit: null });
     const taxed = overMark(covered, toDate, additional.value.over);
-    capped(check, ['US-HI-ADD'], {
-      base: 'US-HI',
+    capped(check, ADDITIONAL, {
       subject,
       taxed,
+      toDate,
       rate: additional.value.rate,
       rateRow: additional,
       limit: { label: 'Withhold on wages over', amount: additional.value.over, row: additional },
@@ -177,14 +157,15 @@ function federalUnemployment(check: Check): void {
   const row = check.rule(FUTA, 'federal unemployment rate');
   if (!row) return;
   const subject = check.wages.of('unemployment').total;
-  const taxed = underBase(subject, check.toDate('US-FUTA'), row.value.base);
+  const toDate = check.toDate('US-FUTA');
+  const taxed = underBase(subject, toDate, row.value.base);
   // Wages that no state taxes earn no credit (IRC § 3302(a)).
   const state = input.unemploymentState ?? input.work[0]?.state ?? '';
   const isWithoutCredit = input.exemptFrom.size > 0 && input.exemptFrom.has(`${state}-SUI` as TaxCode);
-  capped(check, ['US-FUTA'], {
-    base: 'US-FUTA',
+  capped(check, FEDERAL_UNEMPLOYMENT, {
     subject,
     taxed,
+    toDate,
     rate: isWithoutCredit ? row.value.withoutCredit : row.value.rate,
     rateRow: row,
     limit: { label: 'Wage base', amount: row.value.base, row },
@@ -204,15 +185,10 @@ function stateUnemployment(check: Check): void {
       check.problem('employer.no-unemployment-rate', `employer.unemploymentRates.${state.code}`, { state: state.name });
     else {
       const subject = check.wages.of('state-unemployment', state.code).total;
-      const taxed = underBase(subject, check.toDate(code), base.value);
-      capped(check, [code], {
-        base: code,
-        subject,
-        taxed,
-        rate: own,
-        rateRow: null,
-        limit: { label: 'Wage base', amount: base.value, row: base },
-      });
+      const toDate = check.toDate(code);
+      const taxed = underBase(subject, toDate, base.value);
+      const limit = { label: 'Wage base', amount: base.value, row: base };
+      capped(check, [taxOf(code)], { subject, taxed, toDate, rate: own, rateRow: null, limit });
     }
   }
   programTaxes(check, state);
@@ -271,8 +247,7 @@ function trackedAmounts(check: Check, uncollected: { oasdi: Cents; hi: Cents }):
 /** Local taxes and state programs of the employee are one column of the register: their workings one after the other. */
 function writeOther(check: Check, tape: Tape): void {
   const others = check.taxes.filter((line) => line.payer === 'employee' && isOther(line.code));
-  for (const line of others)
-    for (const step of tape.figures.get(line.code) ?? []) tape.write(OTHER, { ...step, isResult: false });
+  for (const line of others) for (const step of tape.figures.get(line.code) ?? []) tape.write(OTHER, step);
   tape.write(OTHER, {
     label: 'Local tax and state programs',
     value: showDollars(sum(others.map((line) => line.amount))),
@@ -284,7 +259,7 @@ function writeOther(check: Check, tape: Tape): void {
 export const OTHER = 'other';
 export const isOther = (code: string): boolean => !code.startsWith('US-') && !code.endsWith('-SIT');
 
-function writeNet(check: Check, result: Omit<PaycheckResult, 'problems'>, withheld: Cents, deducted: Cents): void {
+function writeNet(check: Check, result: PaycheckResult, withheld: Cents, deducted: Cents): void {
   const { tape } = check;
   if (!tape) return;
   writeOther(check, tape);
@@ -360,9 +335,10 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
     garnishments: orders,
     taxes: check.taxes,
     tracked: trackedAmounts(check, uncollected),
+    problems: check.issues,
   };
   writeNet(check, result, withheld, deducted);
-  return { ...result, problems: check.issues };
+  return result;
 }
 
 const NO_ISSUES: Issue[] = [];

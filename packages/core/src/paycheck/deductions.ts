@@ -1,11 +1,11 @@
 import { yearOf } from '../calendar/local-date.js';
-import { DEDUCTION_ITEMS, type LegalLimit } from '../items/registry.js';
+import { DEDUCTION_ITEMS, type DeductionItem, type LegalLimit } from '../items/registry.js';
 import { inForce } from '../jurisdictions/dated.js';
 import { BENEFIT_LIMITS, type BenefitLimits } from '../jurisdictions/us/benefit-limits.js';
 import { warning, type Issue } from '../issues/issue.js';
-import { ZERO, notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
+import { ZERO, cents, notBelowZero, showDollars, subtract, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
-import type { PaycheckInput } from './input.js';
+import type { Deduction, PaycheckInput } from './input.js';
 import type { DeductionLine } from './result.js';
 
 /** The yearly limit of law that holds for a person of this age; null: none known for the year. */
@@ -38,44 +38,66 @@ const ITEMS_OF_LIMIT: ReadonlyMap<LegalLimit, readonly string[]> = new Map(
   ]),
 );
 
+const NONE: { lines: DeductionLine[]; issues: Issue[] } = { lines: [], issues: [] };
+
+/** What the law leaves for an item this year, after earlier checks and the lines of this one; null: no limit. */
+function legalRoom(
+  input: PaycheckInput,
+  item: DeductionItem,
+  limits: BenefitLimits,
+  age: number | null,
+  lines: readonly DeductionLine[],
+): Cents | null {
+  if (!item.limit) return null;
+  let used = 0;
+  for (const code of ITEMS_OF_LIMIT.get(item.limit) ?? []) {
+    used += input.deductionsToDate[code] ?? 0;
+    for (const line of lines) if (line.item === code) used += line.amount;
+  }
+  return cents(legalLimit(item.limit, limits, age) - used);
+}
+
+/** The amount under every limit, and the name of the one that counted last. */
+function limited(
+  input: PaycheckInput,
+  { item, limits }: Deduction,
+  wanted: Cents,
+  legal: Cents | null,
+): readonly [Cents, string] {
+  let amount = wanted;
+  let by = '';
+  if (limits.perCheck !== null && amount > limits.perCheck) [amount, by] = [limits.perCheck, 'check'];
+  if (limits.perYear !== null) {
+    const left = notBelowZero(subtract(limits.perYear, input.deductionsToDate[item.code] ?? ZERO));
+    if (amount > left) [amount, by] = [left, 'year'];
+  }
+  if (limits.balance !== null && amount > limits.balance) [amount, by] = [limits.balance, 'balance'];
+  if (legal !== null && amount > legal) [amount, by] = [notBelowZero(legal), 'legal yearly'];
+  return [amount, by];
+}
+
 /** What each deduction takes from a check of this gross, after its own limits and those of law (warnings say when). */
 export function deductionLines(input: PaycheckInput, gross: Cents): { lines: DeductionLine[]; issues: Issue[] } {
+  if (input.deductions.length === 0) return NONE;
   const issues: Issue[] = [];
   const row = inForce(BENEFIT_LIMITS, input.checkDate, input.rules);
   // Age at the end of the year decides about catch-up amounts (IRC § 414(v)).
   const age = input.birthDate === null ? null : yearOf(input.checkDate) - yearOf(input.birthDate);
-  const usedOfLaw = new Map<LegalLimit, number>();
-  const lines = input.deductions.map((deduction, index): DeductionLine => {
-    const { item, limits } = deduction;
+  const lines: DeductionLine[] = [];
+  for (const deduction of input.deductions) {
+    const { item } = deduction;
     const wanted = deduction.amount ?? (deduction.percent ? round(times(gross, deduction.percent), 'half-up') : ZERO);
-    let amount = wanted;
-    let by = '';
-    const lower = (most: Cents, name: string): void => {
-      if (amount <= most) return;
-      amount = notBelowZero(most);
-      by = name;
-    };
-    const before = input.deductionsToDate[item.code] ?? ZERO;
-    if (limits.perCheck !== null) lower(limits.perCheck, 'check');
-    if (limits.perYear !== null) lower(subtract(limits.perYear, before), 'year');
-    if (limits.balance !== null) lower(limits.balance, 'balance');
-    if (item.limit && row) {
-      let toDate = 0;
-      for (const code of ITEMS_OF_LIMIT.get(item.limit) ?? []) toDate += input.deductionsToDate[code] ?? 0;
-      const used = usedOfLaw.get(item.limit) ?? 0;
-      lower((legalLimit(item.limit, row.value, age) - toDate - used) as Cents, 'legal yearly');
-      usedOfLaw.set(item.limit, used + amount);
-    }
+    const [amount, by] = limited(input, deduction, wanted, row ? legalRoom(input, item, row.value, age, lines) : null);
     if (amount < wanted)
       issues.push(
-        warning('deduction.limited', `deductions[${index}]`, {
+        warning('deduction.limited', `deductions[${lines.length}]`, {
           item: item.label,
           amount: showDollars(amount),
           wanted: showDollars(wanted),
           limit: by,
         }),
       );
-    return { item: item.code, label: item.label, amount: smaller(amount, wanted) };
-  });
+    lines.push({ item: item.code, label: item.label, amount });
+  }
   return { lines, issues };
 }

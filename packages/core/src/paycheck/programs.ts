@@ -110,5 +110,5 @@ function programTax(check: Check, state: StateRules, program: Program): void {
     parameter: shownParameter(program.label, showPercent(rate), row),
   });
   const hasOneRate = taxOf(code).payer === 'employer' && !isByHour;
-  check.push(code, subject, taxed, amount, hasOneRate ? rate : undefined);
+  check.push(code, subject, taxed, amount, hasOneRate ? rate : null);
 }

@@ -23,7 +23,7 @@ export interface TaxLine {
   readonly wages: Cents;
   readonly amount: Cents;
   /** The one rate that the amount is of the wages, where there is one: employer taxes are also computed on the total. */
-  readonly rate?: Rate;
+  readonly rate: Rate | null;
 }
 /** Amounts of the check that year-end reporting needs and nothing is withheld by. */
 export interface Tracked {

@@ -35,7 +35,7 @@ function write(check: Check, state: StateRules, wages: StateWages & { readonly s
   if (state.incomeTax.kind === 'none' || check.isExempt(code)) return ZERO;
   const local = localBrackets(check, state);
   if (local === null) return ZERO;
-  const result = stateIncomeTax(check, state, state.incomeTax, { ...wages, local });
+  const result = stateIncomeTax(check, state, state.incomeTax, wages, local);
   if (!result) return ZERO;
   const left = notBelowZero(subtract(result.tax, credit));
   if (credit > 0)

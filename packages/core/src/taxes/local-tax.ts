@@ -167,7 +167,7 @@ function writeRate(
       ...(own === undefined ? { parameter: shownParameter('Rate', showPercent(applied), row) } : {}),
     });
   }
-  check.push(code, subject, taxed, amount, tiers || credit > 0 ? undefined : applied);
+  check.pushPart(code, subject, taxed, amount, tiers || credit > 0 ? null : applied);
   return amount;
 }
 function tierTax(tiers: readonly { readonly over: Cents; readonly rate: Rate }[], amount: Cents): Cents {
@@ -208,7 +208,7 @@ function writeFee(situation: Situation, place: Locality, tax: LocalTax, row: Dat
     isResult: true,
     parameter: shownParameter(tax.label, showDollars(fee), row),
   });
-  check.push(code, wages, wages, amount);
+  check.pushPart(code, wages, wages, amount);
 }
 
 function writeWorksheet(
@@ -222,9 +222,8 @@ function writeWorksheet(
   const { check, state } = situation;
   const code = localCode(state, place, tax);
   if (check.isExempt(code) || state.incomeTax.kind === 'none') return;
-  const filed = certificateFor(check, state, state.incomeTax);
-  if (filed['exempt'] === true) return;
-  const certificate = 'cityAllowances' in filed ? filed : { ...filed, cityAllowances: filed['allowances'] ?? 0 };
+  const certificate = certificateFor(check, state, state.incomeTax);
+  if (certificate['exempt'] === true) return;
   const all = check.wages.of('state-income', state.code);
   const isTogether = check.input.supplementalMethod === 'aggregate';
   const regular = share(isTogether ? add(all.regular, all.supplemental) : all.regular);

@@ -15,7 +15,6 @@ export interface StateWages {
   readonly regular: Cents;
   readonly supplemental: Cents;
   readonly items: readonly EarnedAmount[];
-  readonly local?: readonly Bracket[] | undefined;
 }
 export interface StateTax {
   /** Without the additional amount of the certificate. */
@@ -60,6 +59,8 @@ export function stateIncomeTax(
   state: StateRules,
   rule: WithheldIncomeTax,
   wages: StateWages,
+  /** County rates, where the state withholds them together with its own tax. */
+  local?: readonly Bracket[],
 ): StateTax | null {
   const { input, tape } = check;
   const figure = incomeTaxCode(state);
@@ -94,7 +95,7 @@ export function stateIncomeTax(
         periods: check.periods,
         federalTax: check.federalOnRegular,
         socialInsurance: check.socialInsurance,
-        ...(wages.local ? { local: wages.local } : {}),
+        local,
         tape: isShown ? tape : undefined,
       }),
     );

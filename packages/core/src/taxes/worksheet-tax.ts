@@ -31,7 +31,7 @@ export interface WorksheetInput {
   /** OASDI and HI of the employee for the period on the same wages. */
   readonly socialInsurance: Cents;
   /** County rates of the person, where the state withholds them together with its own tax. */
-  readonly local?: readonly Bracket[];
+  readonly local?: readonly Bracket[] | undefined;
   readonly tape?: Tape | undefined;
 }
 
@@ -44,24 +44,40 @@ function at<T>(by: ByColumn<T>, column: string): T {
   return value;
 }
 
-function holds(rule: ColumnRule, certificate: StateCertificate): boolean {
-  for (const field in rule.when) {
-    const wanted = rule.when[field];
-    const found = certificate[field];
-    if (typeof wanted === 'string') {
-      if (found !== wanted) return false;
-    } else if (typeof wanted === 'boolean') {
-      if ((found === true) !== wanted) return false;
-    } else if (Array.isArray(wanted)) {
-      if (!(wanted as readonly string[]).includes(String(found))) return false;
-    } else if (wanted !== undefined && Number(found ?? 0) < (wanted as { atLeast: number }).atLeast) return false;
+type Condition = (certificate: StateCertificate) => boolean;
+const conditionOf = (field: string, wanted: ColumnRule['when'][string]): Condition => {
+  if (typeof wanted === 'string') return (certificate) => certificate[field] === wanted;
+  if (typeof wanted === 'boolean') return (certificate) => (certificate[field] === true) === wanted;
+  if (isList(wanted)) return (certificate) => wanted.includes(String(certificate[field]));
+  return (certificate) => Number(certificate[field] ?? 0) >= wanted.atLeast;
+};
+const isList = (wanted: readonly string[] | { readonly atLeast: number }): wanted is readonly string[] =>
+  Array.isArray(wanted);
+
+/** The conditions of a worksheet's columns, made ready once. */
+const columnRules = new WeakMap<
+  Worksheet,
+  readonly { readonly column: string; readonly conditions: readonly Condition[] }[]
+>();
+function rulesOf(worksheet: Worksheet) {
+  let rules = columnRules.get(worksheet);
+  if (!rules) {
+    rules = worksheet.columns.map(({ column, when }) => ({
+      column,
+      conditions: Object.entries(when).map(([field, wanted]) => conditionOf(field, wanted)),
+    }));
+    columnRules.set(worksheet, rules);
   }
-  return true;
+  return rules;
 }
 
 /** The column of the tables that a certificate uses. */
 export function columnOf(worksheet: Worksheet, certificate: StateCertificate): string {
-  for (const rule of worksheet.columns) if (holds(rule, certificate)) return rule.column;
+  for (const { column, conditions } of rulesOf(worksheet)) {
+    let holds = true;
+    for (const condition of conditions) if (!condition(certificate)) holds = false;
+    if (holds) return column;
+  }
   throw new RangeError('a worksheet has no column for a certificate');
 }
 
@@ -73,6 +89,8 @@ export function certificateAmount(certificate: StateCertificate, field: string):
   if (amount === null) throw new RangeError(`unchecked certificate amount ${field}`);
   return amount;
 }
+const claimedOn = (certificate: StateCertificate, given: Extract<Quantity, { is: 'count' }>): number =>
+  Number(certificate[given.field] ?? (given.otherwise === undefined ? 0 : (certificate[given.otherwise] ?? 0)));
 const certificateCount = (certificate: StateCertificate, field: string): number => Number(certificate[field] ?? 0);
 
 /** Tables of one pay period made of a year's, as publications print them; kept, because they are asked for every check. */
@@ -143,7 +161,7 @@ class Filling {
       case 'fixed':
         return exact(scale(at(given.by, this.column)));
       case 'count': {
-        const claimed = certificateCount(certificate, given.field);
+        const claimed = claimedOn(certificate, given);
         const number = given.atMost === undefined ? claimed : Math.min(claimed, given.atMost);
         return number === 0 ? exact(ZERO) : exact(cents(scale(at(given.each, this.column)) * number));
       }
@@ -339,8 +357,7 @@ class Filling {
 
   private howOf(given: Quantity): string | undefined {
     const { certificate } = this.input;
-    if (given.is === 'count')
-      return `${certificateCount(certificate, given.field)} × ${showDollars(at(given.each, this.column))}`;
+    if (given.is === 'count') return `${claimedOn(certificate, given)} × ${showDollars(at(given.each, this.column))}`;
     if (given.is === 'tiers' && given.times !== undefined)
       return `${certificateCount(certificate, given.times)} × ${showDollars(tierAmount(at(given.rows, this.column), this.wages))}`;
     return undefined;

@@ -1,7 +1,7 @@
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, certificate, statusField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
-import { addTax, annual, columnIs, count, credit, deduct, federalTax, fixed, steps, tiers } from '../lines.js';
+import { addTax, annual, columnIs, credit, deduct, federalTax, fixed, steps, tiers } from '../lines.js';
 import type { Program } from '../program.js';
 import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
 import type { StateRules } from '../state.js';

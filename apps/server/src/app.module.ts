@@ -40,6 +40,8 @@ import { PaymentFile } from './modules/remittances/payment-file.js';
 import { RemittanceAnswers } from './modules/remittances/remittance-answers.js';
 import { RemittancesController } from './modules/remittances/remittances.controller.js';
 import { RemittancesService } from './modules/remittances/remittances.service.js';
+import { RulesController } from './modules/rules/rules.controller.js';
+import { RulesService } from './modules/rules/rules.service.js';
 import { TieOutController } from './modules/tie-out/tie-out.controller.js';
 import { TieOutService } from './modules/tie-out/tie-out.service.js';
 import { Executor } from './state-machines/executor.js';
@@ -53,6 +55,7 @@ const CONTROLLERS = [
   RemittancesController,
   FilingsController,
   TieOutController,
+  RulesController,
   AuditController,
   ClockController,
 ];
@@ -83,6 +86,7 @@ const PROVIDERS = [
   FilingsService,
   FilingAnswers,
   TieOutService,
+  RulesService,
   LadderService,
   Courier,
   Jobs,

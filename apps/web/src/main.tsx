@@ -77,6 +77,11 @@ const router = createBrowserRouter([
         path: 'filings/:filingId',
         lazy: async () => ({ Component: (await import('./routes/filing/filing.js')).FilingPage }),
       },
+      { path: 'rules', lazy: async () => ({ Component: (await import('./routes/rules/rules.js')).RulesPage }) },
+      {
+        path: 'rules/packs/:packId',
+        lazy: async () => ({ Component: (await import('./routes/rules/rule-pack.js')).RulePackPage }),
+      },
       { path: 'trail', lazy: async () => ({ Component: (await import('./routes/trail/trail.js')).TrailPage }) },
       { path: '*', lazy: async () => ({ Component: (await import('./routes/nowhere.js')).Nowhere }) },
     ],

@@ -93,6 +93,8 @@ export class PayrollView extends PayrollRow {
   @Text() einTail!: string;
   @Text() payFrequency!: string;
   @List(() => PayrollPerson) persons!: PayrollPerson[];
+  /** Rows of the firm's rule packs that hold on the check date, `rules` and `places`; the worker computes with them. */
+  @Json() own!: Record<string, unknown>;
   @List(() => EmployerTaxView) employerTaxes!: EmployerTaxView[];
   @List(() => JournalLineView) journal!: JournalLineView[];
 }

@@ -6,6 +6,7 @@ import { Filing } from '../modules/filings/entities.js';
 import { Payroll } from '../modules/payrolls/entities.js';
 import { Remittance, RemittanceItem } from '../modules/remittances/entities.js';
 import { FirstSchema1760000000000 } from './migrations/first-schema.js';
+import { RulePacks1763900000000 } from './migrations/rule-packs.js';
 
 // A `date` is a calendar day, not a moment: keep its text.
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
@@ -17,7 +18,7 @@ export const makeDataSource = (url: string): DataSource =>
     type: 'postgres',
     url,
     entities: ENTITIES,
-    migrations: [FirstSchema1760000000000],
+    migrations: [FirstSchema1760000000000, RulePacks1763900000000],
     migrationsTransactionMode: 'each',
     synchronize: false,
     poolSize: 20,

@@ -57,4 +57,14 @@ export const FILING_MACHINE = {
   ],
 } as const satisfies Machine<'draft' | 'checked' | 'released' | 'received' | 'accepted' | 'rejected'>;
 
-export const MACHINES = [PAYROLL_MACHINE, REMITTANCE_MACHINE, FILING_MACHINE] as const;
+export const RULE_PACK_MACHINE = {
+  name: 'rule pack',
+  table: 'rule_pack',
+  initial: 'proposed',
+  transitions: [
+    { act: 'accept', from: ['proposed'], to: 'in-force', by: ['administrator'], needsSecondPerson: true },
+    { act: 'withdraw', from: ['proposed', 'in-force'], to: 'withdrawn', by: ['administrator'] },
+  ],
+} as const satisfies Machine<'proposed' | 'in-force' | 'withdrawn'>;
+
+export const MACHINES = [PAYROLL_MACHINE, REMITTANCE_MACHINE, FILING_MACHINE, RULE_PACK_MACHINE] as const;

@@ -12,6 +12,24 @@ export const ladderQuery = queryOptions({ queryKey: ['ladder'], queryFn: () => t
 export const clientsQuery = queryOptions({ queryKey: ['clients'], queryFn: () => take(api.GET('/api/clients')) });
 export const trailQuery = queryOptions({ queryKey: ['trail'], queryFn: () => take(api.GET('/api/audit')) });
 
+export const jurisdictionsQuery = queryOptions({
+  queryKey: ['rules'],
+  queryFn: () => take(api.GET('/api/rules')),
+  staleTime: Infinity,
+});
+export const ruleRowsQuery = (jurisdiction: string) =>
+  queryOptions({
+    queryKey: ['rules', jurisdiction],
+    queryFn: () => take(api.GET('/api/rules/rows', { params: { query: { jurisdiction } } })),
+    staleTime: Infinity,
+  });
+export const rulePacksQuery = queryOptions({
+  queryKey: ['rule-packs'],
+  queryFn: () => take(api.GET('/api/rules/packs')),
+});
+export const rulePackQuery = (id: string) =>
+  queryOptions({ queryKey: ['rule-packs', id], queryFn: () => take(api.GET('/api/rules/packs/{id}', path(id))) });
+
 const path = (id: string) => ({ params: { path: { id } } });
 export const clientQuery = (id: string) =>
   queryOptions({ queryKey: ['client', id], queryFn: () => take(api.GET('/api/clients/{id}', path(id))) });
@@ -183,3 +201,12 @@ export const useFilingAct = (id: string) =>
       return take(api.POST('/api/filings/{id}/release', { ...path(id), body }));
     },
   );
+
+export const useProposeRulePack = () =>
+  useChange((body: Schemas['ProposeRulePack']) => take(api.POST('/api/rules/packs', { body })));
+export const useRulePackAct = (id: string) =>
+  useChange(({ act, version }: { act: 'accept' | 'withdraw'; version: number }) => {
+    const body = { version };
+    if (act === 'accept') return take(api.POST('/api/rules/packs/{id}/accept', { ...path(id), body }));
+    return take(api.POST('/api/rules/packs/{id}/withdraw', { ...path(id), body }));
+  });

@@ -608,6 +608,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rules": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["RulesController_jurisdictions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/rows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["RulesController_rows"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["RulesController_exported"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/carry/{year}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["RulesController_carried"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/packs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["RulesController_packs"];
+        put?: never;
+        post: operations["RulesController_propose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/packs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["RulesController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/packs/{id}/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["RulesController_accept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rules/packs/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["RulesController_withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/audit": {
         parameters: {
             query?: never;
@@ -1018,6 +1146,9 @@ export interface components {
             einTail: string;
             payFrequency: string;
             persons: components["schemas"]["PayrollPerson"][];
+            own: {
+                [key: string]: unknown;
+            };
             employerTaxes: components["schemas"]["EmployerTaxView"][];
             journal: components["schemas"]["JournalLineView"][];
         };
@@ -1297,6 +1428,84 @@ export interface components {
             payrollId: string | null;
             /** Format: uuid */
             remittanceId: string | null;
+        };
+        JurisdictionRow: {
+            code: string;
+            name: string;
+            parameters: number;
+            verified: number;
+            doubted: number;
+        };
+        RuleRow: {
+            parameter: string;
+            label: string;
+            jurisdiction: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            until: string | null;
+            value: string;
+            publication: string;
+            place: string;
+            /** @enum {string} */
+            standing: "verified" | "recalled";
+            doubt: string | null;
+        };
+        RulePackRow: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** @enum {string} */
+            status: "proposed" | "in-force" | "withdrawn";
+            rules: number;
+            places: number;
+            preparedBy: string;
+            acceptedBy: string | null;
+            createdAt: string;
+            version: number;
+        };
+        ProposeRulePack: {
+            content: {
+                [key: string]: unknown;
+            };
+        };
+        RuleChangeRow: {
+            parameter: string;
+            label: string;
+            /** Format: date */
+            from: string;
+            path: string;
+            before: string;
+            after: string;
+        };
+        RuleEffectRow: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** Format: date */
+            checkDate: string;
+            people: number;
+            moved: number;
+            netBefore: number;
+            netAfter: number;
+            employerBefore: number;
+            employerAfter: number;
+            note: string | null;
+        };
+        RulePackView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** @enum {string} */
+            status: "proposed" | "in-force" | "withdrawn";
+            rules: number;
+            places: number;
+            preparedBy: string;
+            acceptedBy: string | null;
+            createdAt: string;
+            version: number;
+            changes: components["schemas"]["RuleChangeRow"][];
+            effects: components["schemas"]["RuleEffectRow"][];
         };
         AuditRow: {
             seq: number;
@@ -2367,6 +2576,197 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LedgerEntryView"][];
+                };
+            };
+        };
+    };
+    RulesController_jurisdictions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JurisdictionRow"][];
+                };
+            };
+        };
+    };
+    RulesController_rows: {
+        parameters: {
+            query: {
+                jurisdiction: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RuleRow"][];
+                };
+            };
+        };
+    };
+    RulesController_exported: {
+        parameters: {
+            query: {
+                prefix: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    RulesController_carried: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                year: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    RulesController_packs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RulePackRow"][];
+                };
+            };
+        };
+    };
+    RulesController_propose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProposeRulePack"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    RulesController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RulePackView"];
+                };
+            };
+        };
+    };
+    RulesController_accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RulePackView"];
+                };
+            };
+        };
+    };
+    RulesController_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RulePackView"];
                 };
             };
         };

@@ -1,4 +1,4 @@
-import { composeCase, type TypedEntry } from '@zakat/core/casefile/compose';
+import { composeCase, type OwnRows, type TypedEntry } from '@zakat/core/casefile/compose';
 import { readCase } from '@zakat/core/casefile/read-case';
 import type { JsonObject } from '@zakat/core/casefile/reader';
 import { sentence, fix } from '@zakat/core/issues/issue';
@@ -13,6 +13,8 @@ export interface CalcRequest {
     readonly entry: TypedEntry;
     readonly isPaid: boolean;
   }[];
+  /** Rows of the firm's rule packs, the same for everybody. */
+  readonly own?: OwnRows | null;
   /** A figure whose working is wanted, of the first person. */
   readonly figure?: string;
 }
@@ -44,7 +46,7 @@ export function calculate(request: CalcRequest): CalcAnswer {
       checks[person.key] = NOTHING;
       return;
     }
-    const read = readCase(composeCase(person.base, person.entry));
+    const read = readCase(composeCase(person.base, person.entry, request.own));
     if (!read.input) {
       checks[person.key] = {
         ...NOTHING,

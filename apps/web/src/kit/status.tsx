@@ -21,6 +21,8 @@ const LOOKS: Readonly<Record<string, Look>> = {
   accepted: { shape: 'disc' },
   returned: { shape: 'struck', tone: 'wrong' },
   rejected: { shape: 'struck', tone: 'wrong' },
+  proposed: { shape: 'half', tone: 'wait' },
+  'in force': { shape: 'disc' },
   withdrawn: { shape: 'held' },
 };
 

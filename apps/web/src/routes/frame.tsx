@@ -14,6 +14,7 @@ import { Palette } from './palette.js';
 const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['l', 'the ladder'],
   ['c', 'clients'],
+  ['r', 'the rules'],
   ['t', 'the trail'],
   ['w, or Ctrl . while typing', 'open or close the working'],
   ['Ctrl K', 'go anywhere by name'],
@@ -35,6 +36,7 @@ function FramedPage(): ReactNode {
   useHotkeys([
     ['l', () => void navigate('/')],
     ['c', () => void navigate('/clients')],
+    ['r', () => void navigate('/rules')],
     ['t', () => void navigate('/trail')],
     ['w', toggle],
     ['shift+?', () => setShown('keys')],
@@ -75,6 +77,7 @@ function FramedPage(): ReactNode {
             Ladder
           </NavLink>
           <NavLink to="/clients">Clients</NavLink>
+          <NavLink to="/rules">Rules</NavLink>
           <NavLink to="/trail">Trail</NavLink>
         </nav>
         <span className="day">

@@ -26,6 +26,7 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
   const places: Place[] = [
     { label: 'Ladder', path: '/' },
     { label: 'Clients', path: '/clients' },
+    { label: 'Rules', path: '/rules' },
     { label: 'Trail', path: '/trail' },
     ...(clients ?? []).flatMap((client) =>
       CLIENT_PLACES.map(([label, tail]) => ({

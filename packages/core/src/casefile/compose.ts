@@ -14,9 +14,16 @@ export interface TypedEntry {
 const withoutBlanks = (line: object): JsonObject =>
   Object.fromEntries(Object.entries(line).filter(([, value]) => value !== undefined && value !== '')) as JsonObject;
 
+/** Rows of rule packs that a firm put in front of the product's rules. */
+export interface OwnRows {
+  readonly rules: readonly unknown[];
+  readonly places: readonly unknown[];
+}
+
 /** A person's case (certificates, places, year to date) with what was typed; the server and the worker use this one. */
-export const composeCase = (base: JsonObject, entry: TypedEntry): JsonObject => ({
+export const composeCase = (base: JsonObject, entry: TypedEntry, own: OwnRows | null = null): JsonObject => ({
   ...base,
   earnings: entry.earnings.map(withoutBlanks),
   deductions: entry.deductions.map(withoutBlanks),
+  ...(own ? { rules: own.rules, places: own.places } : {}),
 });

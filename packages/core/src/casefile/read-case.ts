@@ -8,6 +8,8 @@ import {
   type EarningItem,
   type EmployerItem,
 } from '../items/registry.js';
+import type { OwnRules } from '../jurisdictions/dated.js';
+import type { OwnPlaces } from '../jurisdictions/locality.js';
 import { findState } from '../jurisdictions/states.js';
 import type { StateCertificate } from '../jurisdictions/state.js';
 import { ZERO, type Cents } from '../money/cents.js';
@@ -358,6 +360,32 @@ function readOwnRates(reader: Reader | null, issues: Issue[]): Partial<Record<Ta
 const inner = (reader: Reader | null, field: string): Reader | null =>
   reader?.has(field) ? reader.object(field) : null;
 
+/** Rows are the same list for everybody of a payroll: read once, as long as the list lives. */
+interface Kept<T> {
+  readonly made: T;
+  readonly issues: readonly Issue[];
+}
+const RULES = new WeakMap<object, Kept<OwnRules | null>>();
+const PLACES = new WeakMap<object, Kept<OwnPlaces | null>>();
+function kept<T>(
+  known: WeakMap<object, Kept<T>>,
+  rows: unknown,
+  issues: Issue[],
+  read: (rows: unknown, found: Issue[]) => T,
+): T {
+  const key = typeof rows === 'object' && rows !== null ? rows : null;
+  const before = key ? known.get(key) : undefined;
+  if (before) {
+    issues.push(...before.issues);
+    return before.made;
+  }
+  const found: Issue[] = [];
+  const made = read(rows, found);
+  if (key) known.set(key, { made, issues: found });
+  issues.push(...found);
+  return made;
+}
+
 /** Reads one JSON value as a case. Never throws; everything that is wrong is in `issues`, all of it at once. */
 export function readCase(value: unknown): ReadCase {
   const issues: Issue[] = [];
@@ -434,8 +462,12 @@ export function readCase(value: unknown): ReadCase {
   const employerKind = (employer?.oneOf('kind', Object.keys(EMPLOYER_KINDS), 'business') ?? 'business') as EmployerKind;
   const expect = isObject(value['expect']) ? (value['expect'] as Record<string, string>) : {};
   const rest = {
-    places: reader.has('places') ? ownPlaces(readPlaceRows(value['places'], 'places', issues)) : null,
-    rules: reader.has('rules') ? ownRules(readRows(value['rules'], 'rules', issues)) : null,
+    places: reader.has('places')
+      ? kept(PLACES, value['places'], issues, (rows, found) => ownPlaces(readPlaceRows(rows, 'places', found)))
+      : null,
+    rules: reader.has('rules')
+      ? kept(RULES, value['rules'], issues, (rows, found) => ownRules(readRows(rows, 'rules', found)))
+      : null,
     daysInPeriod,
     worker,
     birthDate,

@@ -43,7 +43,7 @@ export class PayrollPoster {
         tracked: person.result.tracked,
         taxes: person.result.taxes,
       },
-      facts: { case: person.base, entry: person.entry },
+      facts: { case: person.base, entry: person.entry, own: person.own },
     }));
     await manager.query(
       `INSERT INTO paycheck (id, firm_id, client_id, payroll_id, employee_id, check_date, gross, net, supplemental, lines, facts)

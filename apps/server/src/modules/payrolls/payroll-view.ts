@@ -7,6 +7,7 @@ import {
   type EmployerTaxTotal,
   type PostedPaycheck,
 } from '@zakat/core/ledger/postings';
+import type { OwnRows } from '@zakat/core/casefile/compose';
 import { cents, sum } from '@zakat/core/money/cents';
 import { hasErrors } from '@zakat/core/paycheck/compute';
 import type { PaycheckResult } from '@zakat/core/paycheck/result';
@@ -91,13 +92,14 @@ export class PayrollViews {
   private async casesOf(manager: EntityManager, client: Client, payroll: Payroll): Promise<PersonCase[]> {
     const cases = await personCases(manager, client, payroll);
     if (payroll.status !== 'posted') return cases;
-    const rows = (await manager.query(`SELECT employee_id, facts->'case' AS base FROM paycheck WHERE payroll_id = $1`, [
-      payroll.id,
-    ])) as { employee_id: string; base: Record<string, unknown> }[];
-    return cases.map((person) => ({
-      ...person,
-      base: rows.find((row) => row.employee_id === person.employee.id)?.base ?? person.base,
-    }));
+    const rows = (await manager.query(
+      `SELECT employee_id, facts->'case' AS base, facts->'own' AS own FROM paycheck WHERE payroll_id = $1`,
+      [payroll.id],
+    )) as { employee_id: string; base: Record<string, unknown>; own: OwnRows | null }[];
+    return cases.map((person) => {
+      const posted = rows.find((row) => row.employee_id === person.employee.id);
+      return posted ? { ...person, base: posted.base, own: posted.own } : person;
+    });
   }
 
   async of(manager: EntityManager, id: string): Promise<PayrollView> {
@@ -148,6 +150,7 @@ export class PayrollViews {
       people: persons.filter((person) => person.isPaid).length,
       gross: sum(persons.map((person) => cents(person.paycheck.gross))),
       net: sum(persons.map((person) => cents(person.paycheck.net))),
+      own: { ...(people[0]?.own ?? {}) },
       persons,
       employerTaxes: employer.map((line) => ({
         tax: line.tax,

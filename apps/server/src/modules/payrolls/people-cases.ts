@@ -1,5 +1,5 @@
 import type { PayrollEntry } from '@zakat/contract/payrolls';
-import { composeCase } from '@zakat/core/casefile/compose';
+import { composeCase, type OwnRows } from '@zakat/core/casefile/compose';
 import { readCase } from '@zakat/core/casefile/read-case';
 import { parseDate, yearOf } from '@zakat/core/calendar/local-date';
 import { PERIODS_PER_YEAR, type PayFrequency } from '@zakat/core/calendar/pay-frequency';
@@ -14,6 +14,7 @@ import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import type { Client } from '../clients/entities.js';
 import { unemploymentRatesOn } from '../clients/clients.service.js';
+import { ownRowsOn } from '../rules/own-rules.js';
 import { Employee } from '../employees/entities.js';
 import { factsOnDay, loadFacts, type FactsOnDay } from '../employees/facts.js';
 import type { Payroll } from './entities.js';
@@ -23,6 +24,8 @@ export interface PersonCase {
   readonly employee: Employee;
   readonly facts: FactsOnDay;
   readonly base: Record<string, unknown>;
+  /** The firm's own rules on the check date: one list for everybody. */
+  readonly own: OwnRows | null;
 }
 
 interface YearToDate {
@@ -74,7 +77,11 @@ async function yearToDateOf(
 }
 
 /** The people of a client as cases for a payroll: certificates and places in force on the check date, year to date before it. */
-export async function personCases(manager: EntityManager, client: Client, payroll: Payroll): Promise<PersonCase[]> {
+export async function personCases(
+  manager: EntityManager,
+  client: Client,
+  payroll: Pick<Payroll, 'id' | 'periodEnd' | 'checkDate'>,
+): Promise<PersonCase[]> {
   const people = await manager.find(Employee, {
     where: { clientId: client.id, kind: 'employee' },
     order: { number: 'ASC' },
@@ -91,6 +98,7 @@ export async function personCases(manager: EntityManager, client: Client, payrol
   const unemploymentRates = Object.fromEntries(
     Object.entries(rates).map(([state, rate]) => [state, showRate({ n: rate.n * 100, d: rate.d })]),
   );
+  const ownRows = await ownRowsOn(manager, payroll.checkDate);
   return paid.map((employee) => {
     const own = factsOnDay(
       facts.filter((fact) => fact.employeeId === employee.id),
@@ -113,9 +121,14 @@ export async function personCases(manager: EntityManager, client: Client, payrol
       settings: { supplementalMethod: 'flat' },
       yearToDate,
     };
-    return { employee, facts: own, base };
+    return { employee, facts: own, base, own: ownRows };
   });
 }
+
+const NO_PAYROLL = '00000000-0000-0000-0000-000000000000';
+/** The people of a client as they would be paid on a day, outside any payroll. */
+export const peopleOn = (manager: EntityManager, client: Client, day: string): Promise<PersonCase[]> =>
+  personCases(manager, client, { id: NO_PAYROLL, periodEnd: day, checkDate: day });
 
 /** A 501(c)(3) employer owes no federal unemployment tax (IRC § 3306(c)(8)); governments neither (§ 3306(c)(7)). */
 const exemptions = (client: Client): string[] => (client.kindOfEmployer === 'N' ? [] : ['US-FUTA']);
@@ -150,7 +163,7 @@ function usualEarning(
 /** Computes the check of a person and an entry; an unpaid person has none. */
 export function computeEntry(person: PersonCase, entry: PayrollEntry, tape?: Tape): PaycheckResult {
   if (!entry.isPaid) return NOTHING;
-  const read = readCase(composeCase(person.base, entry));
+  const read = readCase(composeCase(person.base, entry, person.own));
   if (!read.input) return { ...NOTHING, problems: read.issues as Issue[] };
   return computePaycheck(read.input, tape);
 }

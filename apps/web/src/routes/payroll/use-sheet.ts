@@ -1,9 +1,10 @@
 import { useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Refused, Schemas } from '../../api/client.js';
 import { payrollQuery, useSavePayroll } from '../../api/resources.js';
 import { entryOf, rowOf, typed, type SheetRow } from '../../calc/sheet-row.js';
 import { useCalc } from '../../calc/use-calc.js';
+import type { OwnRows } from '@zakat/core/casefile/compose';
 import { useWorking } from '../../kit/working.js';
 import { TITLES } from './titles.js';
 
@@ -20,11 +21,16 @@ export interface Sheet {
   flush(): Promise<number>;
 }
 
+const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? (value as unknown[]) : []);
+const ownRows = (own: Record<string, unknown>): OwnRows | null =>
+  Object.keys(own).length === 0 ? null : { rules: listOf(own['rules']), places: listOf(own['places']) };
+
 /** The sheet's state: typed cells recompute at once in the worker and are saved after a short pause. */
 export function useSheet(payroll: Schemas['PayrollView']): Sheet {
   const [rows, setRows] = useState<readonly SheetRow[]>(() => payroll.persons.map(rowOf));
   const [saving, setSaving] = useState<Sheet['saving']>('saved');
   const [lineProblem, setLineProblem] = useState<string | null>(null);
+  const own = useMemo(() => ownRows(payroll.own), [payroll.own]);
   const latest = useRef(rows);
   const version = useRef(payroll.version);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
@@ -77,7 +83,7 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
       setLineProblem(problem);
       if (!row) return;
       const entry = entryOf(row);
-      void calc({ people: [{ key: employeeId, base: row.base, entry, isPaid: row.isPaid }] }).then((answer) => {
+      void calc({ people: [{ key: employeeId, base: row.base, entry, isPaid: row.isPaid }], own }).then((answer) => {
         const check = answer.checks[employeeId];
         if (check) change(employeeId, (current) => ({ ...current, check }));
       });
@@ -85,7 +91,7 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
       if (timer.current) clearTimeout(timer.current);
       timer.current = setTimeout(() => void saveRef.current().catch(() => undefined), PAUSE);
     },
-    [calc, change],
+    [calc, change, own],
   );
 
   const showFigure = useCallback(
@@ -95,9 +101,10 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
       void calc({
         people: [{ key: employeeId, base: row.base, entry: entryOf(row), isPaid: row.isPaid }],
         figure,
+        own,
       }).then((answer) => show({ title: `${TITLES[figure] ?? figure}, ${row.name}`, lines: answer.working ?? [] }));
     },
-    [calc, show],
+    [calc, own, show],
   );
 
   const flush = useCallback(

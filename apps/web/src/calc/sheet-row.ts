@@ -158,7 +158,7 @@ export const COMPUTED: readonly {
   },
   {
     id: 'other',
-    label: 'Local, other',
+    label: 'Other',
     figure: () => OTHER,
     amount: (check) => taxOfCheck(check, isOther),
   },

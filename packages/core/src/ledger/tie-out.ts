@@ -1,5 +1,5 @@
 import { ZERO, cents, subtract, sum, type Cents } from '../money/cents.js';
-import { taxOf, type TaxGroup } from '../taxes/registry.js';
+import { TAXES, taxOf, type TaxGroup } from '../taxes/registry.js';
 import { isLiability, isPayment, type LedgerEntry } from './entry.js';
 
 export const STATIONS = ['register', 'ledger', 'deposits', 'returns', 'wage-statements'] as const;
@@ -56,6 +56,13 @@ function difference(
 }
 
 /** Tie-out of one client and period: each tax across the five stations, and every difference with its cause. */
+/** The order of the registry: federal taxes, then each state's withholding, unemployment, programs and places. */
+const GROUPS = [...new Set(TAXES.map((tax) => tax.group))];
+const orderOf = (group: TaxGroup): number => {
+  const at = GROUPS.indexOf(group);
+  return at < 0 ? GROUPS.length : at;
+};
+
 export function tieOut(input: TieOutInput): TieOutRow[] {
   const groups = [
     ...new Set([
@@ -63,8 +70,7 @@ export function tieOut(input: TieOutInput): TieOutRow[] {
       ...[...input.register.keys()].map((code) => taxOf(code as never).group),
     ]),
   ];
-  const order = ['US-FIT', 'US-OASDI', 'US-HI', 'US-FUTA'];
-  groups.sort((a, b) => (order.indexOf(a) + 1 || 99) - (order.indexOf(b) + 1 || 99) || (a < b ? -1 : 1));
+  groups.sort((a, b) => orderOf(a) - orderOf(b) || (a < b ? -1 : 1));
   return groups.flatMap((group) => {
     const rows = [groupRow(group, input)];
     if (group === 'US-OASDI' || group === 'US-HI') rows.push(employeeShareRow(group, input));

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
-import { rulePackQuery, useRulePackAct } from '../../api/resources.js';
+import { rulePackQuery, sessionQuery, useRulePackAct } from '../../api/resources.js';
 import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
@@ -15,7 +15,16 @@ const MOST_CHANGES = 200;
 
 function Acts({ pack }: { readonly pack: Schemas['RulePackView'] }): ReactNode {
   const act = useRulePackAct(pack.id);
+  const { data: session } = useQuery(sessionQuery);
   if (pack.status === 'withdrawn') return null;
+  if (session?.user.role !== 'administrator')
+    return (
+      <p className="sub">
+        {pack.status === 'proposed'
+          ? 'It counts for nothing until an administrator accepts it.'
+          : 'It counts from its first day on; an administrator can withdraw it.'}
+      </p>
+    );
   return (
     <>
       <div className="actions">

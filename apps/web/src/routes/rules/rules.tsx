@@ -1,5 +1,6 @@
 import { Button, FileButton, NativeSelect, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
+import { addDays, parseDate } from '@zakat/core/calendar/local-date';
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
@@ -44,7 +45,7 @@ function Packs(): ReactNode {
     });
   };
   return (
-    <section aria-labelledby="packs">
+    <section aria-labelledby="packs" style={{ marginTop: 22 }}>
       <div className="lead">
         <h2 id="packs">Our own rules</h2>
         <span className="actions" style={{ margin: 0 }}>
@@ -113,6 +114,12 @@ function Packs(): ReactNode {
   );
 }
 
+/** Rules end where the next begins; people count the last day as theirs. */
+function dayBefore(until: string): string {
+  const day = parseDate(until);
+  return day ? addDays(day, -1) : until;
+}
+
 function Rows({ rows }: { readonly rows: readonly Schemas['RuleRow'][] }): ReactNode {
   return (
     <table className="ruled">
@@ -120,7 +127,7 @@ function Rows({ rows }: { readonly rows: readonly Schemas['RuleRow'][] }): React
         <tr>
           <th scope="col">Rule</th>
           <th scope="col">From</th>
-          <th scope="col">Until</th>
+          <th scope="col">Last day</th>
           <th scope="col">Value</th>
           <th scope="col">Publication</th>
         </tr>
@@ -136,7 +143,7 @@ function Rows({ rows }: { readonly rows: readonly Schemas['RuleRow'][] }): React
             <td className="nowrap">
               <Day day={row.from} />
             </td>
-            <td className="nowrap">{row.until === null ? '' : <Day day={row.until} />}</td>
+            <td className="nowrap">{row.until === null ? '' : <Day day={dayBefore(row.until)} />}</td>
             <td className="wrap" style={{ maxWidth: 300 }}>
               {row.value.length > 130 ? `${row.value.slice(0, 130)}…` : row.value}
             </td>

@@ -21,9 +21,10 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   identity: ['issues'],
   jurisdictions: ['money', 'calendar', 'issues'],
   items: [],
+  leave: ['money', 'calendar'],
   working: ['jurisdictions', 'calendar', 'money'],
   taxes: ['money', 'calendar', 'issues', 'jurisdictions', 'working', 'paycheck', 'items'],
-  paycheck: ['money', 'calendar', 'issues', 'jurisdictions', 'taxes', 'items', 'working'],
+  paycheck: ['money', 'calendar', 'issues', 'jurisdictions', 'leave', 'taxes', 'items', 'working'],
   ledger: ['money', 'calendar', 'jurisdictions', 'taxes', 'paycheck'],
   deposits: ['money', 'calendar', 'jurisdictions', 'taxes'],
   returns: ['money', 'calendar', 'ledger', 'deposits', 'taxes', 'working'],
@@ -31,7 +32,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   formats: ['money', 'calendar', 'issues', 'returns', 'yearend'],
   checks: ['money', 'calendar', 'issues', 'identity', 'returns', 'yearend'],
   rules: ['money', 'calendar', 'issues', 'jurisdictions', 'taxes', 'working'],
-  casefile: ['money', 'calendar', 'issues', 'items', 'jurisdictions', 'paycheck', 'rules', 'taxes', 'working'],
+  casefile: ['money', 'calendar', 'issues', 'items', 'jurisdictions', 'leave', 'paycheck', 'rules', 'taxes', 'working'],
 };
 
 function sources(folder: string): string[] {

@@ -12,6 +12,7 @@ import type { OwnRules } from '../jurisdictions/dated.js';
 import type { OwnPlaces } from '../jurisdictions/locality.js';
 import { findState } from '../jurisdictions/states.js';
 import type { StateCertificate } from '../jurisdictions/state.js';
+import { leaveHours, type LeavePlan } from '../leave/accrual.js';
 import { ZERO, type Cents } from '../money/cents.js';
 import { rate, showPercent, showRate, type Rate } from '../money/rate.js';
 import { GARNISHMENT_KINDS, type Garnishment } from '../paycheck/garnishment.js';
@@ -22,6 +23,7 @@ import {
   type Earning,
   type EmployerPaid,
   type FederalCertificate,
+  type LeaveAccount,
   type PaycheckInput,
   type WorkPlace,
 } from '../paycheck/input.js';
@@ -49,6 +51,7 @@ const CASE_FIELDS = [
   'earnings',
   'deductions',
   'employerPaid',
+  'leave',
   'settings',
   'grossUp',
   'yearToDate',
@@ -141,7 +144,7 @@ export function readStateCertificate(code: string, reader: Reader): StateCertifi
 }
 
 function readEarning(reader: Reader, issues: Issue[]): Earning[] {
-  reader.only(['item', 'hours', 'rate', 'amount']);
+  reader.only(['item', 'hours', 'rate', 'amount', 'regularRate']);
   const item = readItem(reader, 'earning', issues);
   const hours = reader.decimal('hours');
   const rate = reader.decimal('rate');
@@ -152,7 +155,7 @@ function readEarning(reader: Reader, issues: Issue[]): Earning[] {
   else if (amount === null && hours === null) issues.push(problem('earning.no-amount', path, { item: item.label }));
   else if (hours !== null && rate === null)
     issues.push(problem('earning.hours-without-rate', `${path}.rate`, { item: item.label }));
-  return [{ item, hours, rate, amount }];
+  return [{ item, hours, rate, amount, isOnRegularRate: reader.flag('regularRate') }];
 }
 
 type ItemOf<L> = Extract<PayItem, { list: L }>;
@@ -257,6 +260,38 @@ function readRates(reader: Reader | null, issues: Issue[]): Record<string, Rate>
     rates[state] = value;
   }
   return rates;
+}
+
+const RESET = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
+function readLeave(readers: readonly Reader[], issues: Issue[]): LeaveAccount[] {
+  return readers.flatMap((reader) => {
+    reader.only(['item', 'per', 'hours', 'balance', 'maximum', 'waitsUntil', 'resetOn', 'carryOver', 'lastCheck']);
+    const item = readItem(reader, 'earning', issues);
+    const per = reader.oneOf('per', ['period', 'hour', 'year'] as const);
+    const hours = reader.decimal('hours');
+    if (!reader.has('hours'))
+      issues.push(problem('input.missing', `${reader.path}.hours`, { what: 'the hours that build up' }));
+    const lastCheck = reader.date('lastCheck');
+    const optional = (name: string) => {
+      const value = reader.has(name) ? reader.decimal(name) : null;
+      return value ? leaveHours(value) : null;
+    };
+    const resetOn = reader.has('resetOn') ? (reader.text('resetOn') ?? '') : '';
+    const [, month, day] = RESET.exec(resetOn) ?? [];
+    if (resetOn !== '' && month === undefined)
+      issues.push(problem('input.not-a-date', `${reader.path}.resetOn`, { value: resetOn }));
+    if (!item || !per || !hours || !lastCheck) return [];
+    const plan: LeavePlan = {
+      item: item.code,
+      per,
+      hours: leaveHours(hours),
+      maximum: optional('maximum'),
+      waitsUntil: reader.has('waitsUntil') ? reader.date('waitsUntil') : null,
+      reset:
+        month === undefined ? null : { month: Number(month), day: Number(day), carryOver: optional('carryOver') ?? 0 },
+    };
+    return [{ plan, balance: optional('balance') ?? 0, lastCheck }];
+  });
 }
 
 interface Places {
@@ -477,6 +512,7 @@ export function readCase(value: unknown): ReadCase {
     stateCertificates,
     exemptFrom,
     garnishments,
+    leave: readLeave(reader.list('leave', false), issues),
     employerKind,
     employees: employer?.has('employees') ? employer.whole('employees') : null,
     quarterlyPayroll: employer?.has('quarterlyPayroll') ? employer.amount('quarterlyPayroll') : null,

@@ -1,4 +1,5 @@
 import { problem, sentence, fix, type Issue } from '../issues/issue.js';
+import { showLeaveHours } from '../leave/accrual.js';
 import { toDollars, type Cents } from '../money/cents.js';
 import { computePaycheck } from '../paycheck/compute.js';
 import { grossUp } from '../paycheck/gross-up.js';
@@ -29,6 +30,14 @@ export interface CaseAnswer {
     readonly label: string;
     readonly amount: string;
     readonly fee: string;
+  }[];
+  /** Hours of each leave plan of the case. */
+  readonly leave?: readonly {
+    readonly item: string;
+    readonly accrued: string;
+    readonly used: string;
+    readonly lost: string;
+    readonly balance: string;
   }[];
   /** Amounts that year-end reporting needs; left out when they are all zero. */
   readonly tracked?: Readonly<Record<string, string>>;
@@ -99,6 +108,17 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
             label,
             amount: toDollars(amount),
             fee: toDollars(fee),
+          })),
+        }
+      : {}),
+    ...(result.leave.length > 0
+      ? {
+          leave: result.leave.map(({ item, accrued, used, lost, balance }) => ({
+            item,
+            accrued: showLeaveHours(accrued),
+            used: showLeaveHours(used),
+            lost: showLeaveHours(lost),
+            balance: showLeaveHours(balance),
           })),
         }
       : {}),

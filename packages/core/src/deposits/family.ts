@@ -1,5 +1,5 @@
 import { findState } from '../jurisdictions/states.js';
-import { TAXES, agencyName, taxOf, type TaxCode } from '../taxes/registry.js';
+import { AGENCIES, TAXES, taxOf, type TaxCode } from '../taxes/registry.js';
 
 /** Taxes that are deposited together under one tax type of an agency. */
 export interface DepositFamily {
@@ -40,7 +40,12 @@ export function familyOf(tax: TaxCode): DepositFamily {
     };
   if (agency === income?.code)
     return { code: `${state.code}-SIT`, label: `${state.name} withholding`, taxType: '01101', calendar: 'withholding' };
-  return { code: agency, label: agencyName(agency), taxType: '01100', calendar: 'with-quarterly-report' };
+  return {
+    code: agency,
+    label: AGENCIES[agency]?.short ?? agency,
+    taxType: '01100',
+    calendar: 'with-quarterly-report',
+  };
 }
 
 const FEDERAL_AMOUNTS: Readonly<Record<string, string>> = {

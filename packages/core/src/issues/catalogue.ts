@@ -31,6 +31,7 @@ export const ISSUE_TEXTS = {
     'Nothing to do; the rest stays in net pay.',
   ),
   'deduction.needs-amount': entry('{item} needs an amount or a percentage, not both.', 'Give one of them.'),
+  'leave.exceeded': entry('The {item} balance falls to {balance} hours.', 'Pay fewer hours of it, or let it be owed.'),
   'garnishment.limited': entry(
     '{order}: {amount} of {ordered} is taken, because the law protects the rest.',
     'Tell the creditor when asked; the order stays.',

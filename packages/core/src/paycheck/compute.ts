@@ -13,6 +13,7 @@ import {
   ZERO,
   add,
   cents,
+  dollars,
   notBelowZero,
   showDollars,
   smaller,
@@ -22,6 +23,7 @@ import {
   type Cents,
 } from '../money/cents.js';
 import { dividedBy, round, times } from '../money/exact.js';
+import { accrue, leaveHours, showLeaveHours } from '../leave/accrual.js';
 import { cappedTax, overMark, underBase, writeCappedTax, type CappedTax } from '../taxes/capped-tax.js';
 import { federalIncomeTax } from '../taxes/federal-income-tax.js';
 import { localTaxes } from '../taxes/local-tax.js';
@@ -29,13 +31,13 @@ import { taxOf, unemploymentCode, type Tax, type TaxCode } from '../taxes/regist
 import type { Tape } from '../working/tape.js';
 import { Check } from './check.js';
 import { deductionLines } from './deductions.js';
-import { earningAmount } from './earnings.js';
+import { earningAmounts } from './earnings.js';
 import { garnishments, type GarnishmentLine } from './garnishment.js';
 import type { PaycheckInput } from './input.js';
 import { EMPLOYER_KINDS, workerIsWithout } from './kinds.js';
 import { programTaxes } from './programs.js';
 import type { DeductionLine, PaycheckResult, Tracked } from './result.js';
-import { stateIncomeTaxes, unemploymentState } from './state-taxes.js';
+import { hoursWorked, stateIncomeTaxes, unemploymentState } from './state-taxes.js';
 import { Wages } from './wages.js';
 
 function federalIncome(check: Check): void {
@@ -83,6 +85,11 @@ const HI = [taxOf('US-HI-EE'), taxOf('US-HI-ER')];
 const ADDITIONAL = [taxOf('US-HI-ADD')];
 const FEDERAL_UNEMPLOYMENT = [taxOf('US-FUTA')];
 
+/** Farm employers who pay 2,500 a year or more owe on all wages; only a payroll given as smaller keeps the 150 test. */
+const isUnderFarmTest = (input: PaycheckInput): boolean =>
+  input.quarterlyPayroll !== null && input.quarterlyPayroll < FARM_TEST;
+const FARM_TEST = dollars('2500');
+
 /**
  * Wages of a worker whose OASDI and HI begin only when the year's wages reach a mark: nothing below it, and all of them,
  * earlier checks included, on the check that reaches it.
@@ -94,7 +101,7 @@ function overCoverageMark(check: Check, subject: Cents, toDate: Cents): Cents {
       ? ELECTION_MARK
       : input.employerKind === 'household'
         ? HOUSEHOLD_MARK
-        : input.employerKind === 'agricultural'
+        : input.employerKind === 'agricultural' && isUnderFarmTest(input)
           ? FARM_MARK
           : null;
   const mark = rows ? check.inForce(rows) : null;
@@ -244,6 +251,21 @@ function trackedAmounts(check: Check, uncollected: { oasdi: Cents; hi: Cents }):
   };
 }
 
+const NO_LEAVE: PaycheckResult['leave'] = [];
+function leaveMoves(check: Check): PaycheckResult['leave'] {
+  const { input } = check;
+  const worked = hoursWorked(check) * 10;
+  return input.leave.map(({ plan, balance, lastCheck }, index) => {
+    const used = input.earnings
+      .filter((earning) => earning.item.code === plan.item)
+      .reduce((total, earning) => total + (earning.hours ? leaveHours(earning.hours) : 0), 0);
+    const move = accrue(plan, balance, { lastCheck, checkDate: input.checkDate, worked, used });
+    if (move.balance < 0)
+      check.warn('leave.exceeded', `leave[${index}]`, { item: plan.item, balance: showLeaveHours(move.balance) });
+    return { item: plan.item, ...move };
+  });
+}
+
 /** Local taxes and state programs of the employee are one column of the register: their workings one after the other. */
 function writeOther(check: Check, tape: Tape): void {
   const others = check.taxes.filter((line) => line.payer === 'employee' && isOther(line.code));
@@ -280,7 +302,8 @@ function writeNet(check: Check, result: PaycheckResult, withheld: Cents, deducte
 }
 
 function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
-  const earned = input.earnings.map((earning) => ({ item: earning.item, amount: earningAmount(earning) }));
+  const amounts = earningAmounts(input.earnings);
+  const earned = input.earnings.map(({ item }, index) => ({ item, amount: amounts[index] ?? ZERO }));
   let paid = 0;
   let tipped = 0;
   for (const { item, amount } of earned) {
@@ -334,6 +357,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
     employerPaid,
     garnishments: orders,
     taxes: check.taxes,
+    leave: input.leave.length === 0 ? NO_LEAVE : leaveMoves(check),
     tracked: trackedAmounts(check, uncollected),
     problems: check.issues,
   };
@@ -389,6 +413,7 @@ export const NOTHING: PaycheckResult = {
   employerPaid: [],
   garnishments: [],
   taxes: [],
+  leave: [],
   tracked: { qualifiedOvertime: ZERO, qualifiedTips: ZERO, uncollectedOasdi: ZERO, uncollectedHi: ZERO },
   problems: [],
 };

@@ -1,6 +1,6 @@
 import { PERIODS_PER_YEAR, type PayFrequency } from '../calendar/pay-frequency.js';
 import { cents, type Cents } from '../money/cents.js';
-import { round, times } from '../money/exact.js';
+import { exact, plus, round, times, type Exact } from '../money/exact.js';
 import { rate, type Rate } from '../money/rate.js';
 import { EARNING_ITEMS, type EarningItem } from '../items/registry.js';
 import type { Earning } from './input.js';
@@ -14,6 +14,39 @@ export function earningAmount(earning: Earning): Cents {
   if (earning.amount !== null) return earning.amount;
   if (earning.hours === null || earning.rate === null) throw new RangeError('an unchecked earning');
   return round(times(times(times(DOLLAR, earning.rate), factorOf(earning.item)), earning.hours), 'half-up');
+}
+
+/** Straight pay of a line: hours × rate without the factor, or the amount. */
+const straight = (earning: Earning): Exact =>
+  earning.amount !== null || earning.hours === null || earning.rate === null
+    ? exact(earning.amount ?? cents(0))
+    : times(times(DOLLAR, earning.rate), earning.hours);
+
+/**
+ * Pay for hours worked ÷ hours worked, an exact amount an hour; null without hours. Leave, benefits in kind and
+ * reimbursements are outside it (29 U.S.C. § 207(e); 29 CFR § 778.109).
+ */
+export function regularRate(earnings: readonly Earning[]): Exact | null {
+  let pay = exact(cents(0));
+  let hours = { n: 0, d: 1 };
+  for (const earning of earnings) {
+    const { item } = earning;
+    if (item.isLeave || item.isNoncash || item.outOf.includes('income')) continue;
+    pay = plus(pay, straight(earning));
+    if (earning.hours !== null) hours = plus(hours, earning.hours);
+  }
+  return hours.n === 0 ? null : times(pay, { n: hours.d, d: hours.n });
+}
+
+/** Every line's amount: overtime on the regular rate has its straight pay and the premium share of that rate. */
+export function earningAmounts(earnings: readonly Earning[]): Cents[] {
+  const own = earnings.some((earning) => earning.isOnRegularRate) ? regularRate(earnings) : null;
+  return earnings.map((earning) => {
+    if (!own || !earning.isOnRegularRate || earning.hours === null) return earningAmount(earning);
+    const factor = factorOf(earning.item);
+    const premium = times(times(own, { n: factor.n - factor.d, d: factor.d }), earning.hours);
+    return round(plus(straight(earning), premium), 'half-up');
+  });
 }
 
 /** A salary of one frequency as the amount of a period of another: amount × periods ÷ periods, rounded once. */

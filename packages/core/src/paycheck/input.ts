@@ -4,6 +4,7 @@ import type { DeductionItem, EarningItem, EmployerItem } from '../items/registry
 import type { OwnRules } from '../jurisdictions/dated.js';
 import type { OwnPlaces } from '../jurisdictions/locality.js';
 import type { StateCertificate } from '../jurisdictions/state.js';
+import type { LeaveHours, LeavePlan } from '../leave/accrual.js';
 import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
 import type { TaxCode, WageBase } from '../taxes/registry.js';
@@ -46,6 +47,8 @@ export interface Earning {
   /** Dollars an hour. */
   readonly rate: Rate | null;
   readonly amount: Cents | null;
+  /** The premium part is on the regular rate of the week: all pay for hours worked ÷ those hours (29 CFR § 778.109). */
+  readonly isOnRegularRate: boolean;
 }
 /** Limits of a deduction besides those of law, and what was taken before. */
 export interface DeductionLimits {
@@ -64,6 +67,13 @@ export interface Deduction {
 export interface EmployerPaid {
   readonly item: EmployerItem;
   readonly amount: Cents;
+}
+
+/** A leave plan with its balance before this check and the date of the check before. */
+export interface LeaveAccount {
+  readonly plan: LeavePlan;
+  readonly balance: LeaveHours;
+  readonly lastCheck: LocalDate;
 }
 
 /** A place of work and the share of the check's wages earned there. */
@@ -98,6 +108,7 @@ export interface PaycheckInput {
   readonly stateCertificates: Readonly<Record<string, StateCertificate>>;
   readonly exemptFrom: ReadonlySet<TaxCode>;
   readonly garnishments: readonly Garnishment[];
+  readonly leave: readonly LeaveAccount[];
   readonly employerKind: EmployerKind;
   /** Number of employees, where a premium depends on it. */
   readonly employees: number | null;

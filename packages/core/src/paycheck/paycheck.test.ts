@@ -23,7 +23,7 @@ const BASE = readCase({
 }).input as PaycheckInput;
 const input = (amount: Cents, more: Partial<PaycheckInput> = {}): PaycheckInput => ({
   ...BASE,
-  earnings: [{ item: salary, hours: null, rate: null, amount }],
+  earnings: [{ item: salary, hours: null, rate: null, amount, isOnRegularRate: false }],
   ...more,
 });
 const taking = (item: DeductionItem, amount: Cents): Deduction => ({
@@ -42,9 +42,11 @@ describe('earnings', () => {
     expect(toDollars(convertSalary(dollars('3190.00'), 'monthly', 'weekly'))).toBe('736.15'));
   it('1.5 on 14.27 gives 21.405 an hour, rounded once at the end', () => {
     const overtime = findItem('overtime') as EarningItem;
-    expect(toDollars(earningAmount({ item: overtime, hours: rate('7'), rate: rate('14.27'), amount: null }))).toBe(
-      '149.84',
-    );
+    expect(
+      toDollars(
+        earningAmount({ item: overtime, hours: rate('7'), rate: rate('14.27'), amount: null, isOnRegularRate: false }),
+      ),
+    ).toBe('149.84');
   });
 });
 

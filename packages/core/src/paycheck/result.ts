@@ -1,4 +1,5 @@
 import type { Issue } from '../issues/issue.js';
+import type { LeaveMove } from '../leave/accrual.js';
 import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
 import type { TaxCode } from '../taxes/registry.js';
@@ -47,6 +48,7 @@ export interface PaycheckResult {
   readonly employerPaid: readonly DeductionLine[];
   readonly garnishments: readonly GarnishmentLine[];
   readonly taxes: readonly TaxLine[];
+  readonly leave: readonly ({ readonly item: string } & LeaveMove)[];
   readonly tracked: Tracked;
   readonly problems: readonly Issue[];
 }

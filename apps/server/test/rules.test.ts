@@ -85,9 +85,9 @@ describe('what is loaded', () => {
       standing: string;
     }[];
     expect(rows.filter((row) => row.parameter === 'US.oasdi.base').map((row) => row.value)).toEqual([
-      '168600.00',
-      '176100.00',
-      '184500.00',
+      '168,600.00',
+      '176,100.00',
+      '184,500.00',
     ]);
   });
   it('is exported as a rule pack, and carried into a year without rules', async () => {

@@ -13,7 +13,17 @@ interface Parameter {
   readonly doubt?: string;
 }
 
-function Source({ parameter }: { readonly parameter: Parameter }): ReactNode {
+const printOf = ({ publication, edition, place, from, doubt }: Parameter): string =>
+  [publication, edition, place, from, doubt].join('|');
+
+/** Lines of one publication name it once: a line that follows says only its own value. */
+function Source({ parameter, isSame }: { readonly parameter: Parameter; readonly isSame: boolean }): ReactNode {
+  if (isSame)
+    return (
+      <small className="source">
+        {parameter.name}: {parameter.value}. As above.
+      </small>
+    );
   return (
     <>
       <small className="source">
@@ -29,7 +39,8 @@ function Source({ parameter }: { readonly parameter: Parameter }): ReactNode {
   );
 }
 
-function Line({ line }: { readonly line: WorkingLine }): ReactNode {
+function Line({ line, before }: { readonly line: WorkingLine; readonly before: Parameter | null }): ReactNode {
+  const parameter = line.parameter as Parameter | undefined;
   return (
     <li data-result={line.isResult || undefined}>
       <div className="tape-line">
@@ -38,10 +49,14 @@ function Line({ line }: { readonly line: WorkingLine }): ReactNode {
       </div>
       {line.how && <small>{line.how}</small>}
       {line.rounding && <small>Rounded: {line.rounding}</small>}
-      {line.parameter && <Source parameter={line.parameter as Parameter} />}
+      {parameter && <Source parameter={parameter} isSame={before !== null && printOf(before) === printOf(parameter)} />}
     </li>
   );
 }
+
+/** The parameter of the nearest line above that has one. */
+const parameterBefore = (lines: readonly WorkingLine[], index: number): Parameter | null =>
+  (lines.slice(0, index).findLast((line) => line.parameter !== undefined)?.parameter as Parameter | undefined) ?? null;
 
 /** The one place where a figure explains itself, at the right edge of every page. */
 export function WorkingPane(): ReactNode {
@@ -59,7 +74,7 @@ export function WorkingPane(): ReactNode {
         <>
           <ol>
             {working.lines.map((line, index) => (
-              <Line key={index} line={line} />
+              <Line key={index} line={line} before={parameterBefore(working.lines, index)} />
             ))}
           </ol>
           {working.lines.length === 0 && <p className="empty">There is nothing to add up here.</p>}

@@ -27,6 +27,7 @@ import {
   type PaycheckInput,
   type WorkPlace,
 } from '../paycheck/input.js';
+import type { WorkClass } from '../paycheck/workers-compensation.js';
 import { EMPLOYER_KINDS, WORKER_KINDS, type EmployerKind, type WorkerKind } from '../paycheck/kinds.js';
 import { ownRules, readRows } from '../rules/pack.js';
 import { ownPlaces, readPlaceRows } from '../rules/places.js';
@@ -262,6 +263,29 @@ function readRates(reader: Reader | null, issues: Issue[]): Record<string, Rate>
   return rates;
 }
 
+/** The person's class among those of the client's policy; a class the policy does not name is an issue. */
+function readWorkClass(employee: Reader | null, employer: Reader | null, issues: Issue[]): WorkClass | null {
+  const classes = (employer?.list('workersCompensation', false) ?? []).flatMap((reader): WorkClass[] => {
+    reader.only(['class', 'per', 'rate']);
+    const code = reader.text('class');
+    const per = reader.oneOf('per', ['hundred', 'hour'] as const, 'hundred');
+    const rate = reader.decimal('rate');
+    if (!rate) issues.push(problem('input.missing', `${reader.path}.rate`, { what: 'the rate of the class' }));
+    return code && per && rate ? [{ code, per, rate }] : [];
+  });
+  if (!employee?.has('workClass')) return null;
+  const wanted = employee.text('workClass');
+  const found = classes.find((candidate) => candidate.code === wanted);
+  if (!found)
+    issues.push(
+      problem('input.not-one-of', 'employee.workClass', {
+        value: String(wanted),
+        choices: classes.map((known) => known.code).join(', ') || 'none',
+      }),
+    );
+  return found ?? null;
+}
+
 const RESET = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
 function readLeave(readers: readonly Reader[], issues: Issue[]): LeaveAccount[] {
   return readers.flatMap((reader) => {
@@ -442,9 +466,10 @@ export function readCase(value: unknown): ReadCase {
     'exemptFrom',
     'unemploymentState',
     'garnishments',
+    'workClass',
   ]);
   const employer = inner(reader, 'employer');
-  employer?.only(['kind', 'employees', 'quarterlyPayroll', 'unemploymentRates', 'rates']);
+  employer?.only(['kind', 'employees', 'quarterlyPayroll', 'unemploymentRates', 'rates', 'workersCompensation']);
   const settings = inner(reader, 'settings');
   settings?.only([
     'supplementalMethod',
@@ -513,6 +538,7 @@ export function readCase(value: unknown): ReadCase {
     exemptFrom,
     garnishments,
     leave: readLeave(reader.list('leave', false), issues),
+    workClass: readWorkClass(employee, employer, issues),
     employerKind,
     employees: employer?.has('employees') ? employer.whole('employees') : null,
     quarterlyPayroll: employer?.has('quarterlyPayroll') ? employer.amount('quarterlyPayroll') : null,

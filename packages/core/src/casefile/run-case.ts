@@ -31,6 +31,13 @@ export interface CaseAnswer {
     readonly amount: string;
     readonly fee: string;
   }[];
+  /** What the policy takes for this check, when the case names a class of work. */
+  readonly workersCompensation?: {
+    readonly class: string;
+    readonly pay: string;
+    readonly hours: string;
+    readonly amount: string;
+  };
   /** Hours of each leave plan of the case. */
   readonly leave?: readonly {
     readonly item: string;
@@ -109,6 +116,16 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
             amount: toDollars(amount),
             fee: toDollars(fee),
           })),
+        }
+      : {}),
+    ...(result.workersCompensation
+      ? {
+          workersCompensation: {
+            class: result.workersCompensation.workClass,
+            pay: toDollars(result.workersCompensation.pay),
+            hours: result.workersCompensation.hours,
+            amount: toDollars(result.workersCompensation.amount),
+          },
         }
       : {}),
     ...(result.leave.length > 0

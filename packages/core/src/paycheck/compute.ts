@@ -39,6 +39,7 @@ import { programTaxes } from './programs.js';
 import type { DeductionLine, PaycheckResult, Tracked } from './result.js';
 import { hoursWorked, stateIncomeTaxes, unemploymentState } from './state-taxes.js';
 import { Wages } from './wages.js';
+import { compensationLine } from './workers-compensation.js';
 
 function federalIncome(check: Check): void {
   const { input } = check;
@@ -348,6 +349,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
     label: line.item.label,
     amount: line.amount,
   }));
+  const tracked = trackedAmounts(check, uncollected);
   const result = {
     gross,
     net,
@@ -358,7 +360,8 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
     garnishments: orders,
     taxes: check.taxes,
     leave: input.leave.length === 0 ? NO_LEAVE : leaveMoves(check),
-    tracked: trackedAmounts(check, uncollected),
+    workersCompensation: input.workClass ? compensationLine(check, input.workClass, tracked.qualifiedOvertime) : null,
+    tracked,
     problems: check.issues,
   };
   writeNet(check, result, withheld, deducted);
@@ -414,6 +417,7 @@ export const NOTHING: PaycheckResult = {
   garnishments: [],
   taxes: [],
   leave: [],
+  workersCompensation: null,
   tracked: { qualifiedOvertime: ZERO, qualifiedTips: ZERO, uncollectedOasdi: ZERO, uncollectedHi: ZERO },
   problems: [],
 };

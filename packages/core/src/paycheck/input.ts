@@ -10,6 +10,7 @@ import type { Rate } from '../money/rate.js';
 import type { TaxCode, WageBase } from '../taxes/registry.js';
 import type { Garnishment } from './garnishment.js';
 import type { EmployerKind, WorkerKind } from './kinds.js';
+import type { WorkClass } from './workers-compensation.js';
 
 export const FILING_STATUSES = ['single', 'married-jointly', 'married-separately', 'head-of-household'] as const;
 export type FilingStatus = (typeof FILING_STATUSES)[number];
@@ -109,6 +110,8 @@ export interface PaycheckInput {
   readonly exemptFrom: ReadonlySet<TaxCode>;
   readonly garnishments: readonly Garnishment[];
   readonly leave: readonly LeaveAccount[];
+  /** The class of the work under the client's workers' compensation policy. */
+  readonly workClass: WorkClass | null;
   readonly employerKind: EmployerKind;
   /** Number of employees, where a premium depends on it. */
   readonly employees: number | null;

@@ -4,6 +4,7 @@ import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
 import type { TaxCode } from '../taxes/registry.js';
 import type { GarnishmentLine } from './garnishment.js';
+import type { CompensationLine } from './workers-compensation.js';
 
 export interface EarningLine {
   readonly item: string;
@@ -49,6 +50,7 @@ export interface PaycheckResult {
   readonly garnishments: readonly GarnishmentLine[];
   readonly taxes: readonly TaxLine[];
   readonly leave: readonly ({ readonly item: string } & LeaveMove)[];
+  readonly workersCompensation: CompensationLine | null;
   readonly tracked: Tracked;
   readonly problems: readonly Issue[];
 }

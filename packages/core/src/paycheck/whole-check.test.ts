@@ -526,3 +526,25 @@ describe('leave in a case', () => {
     expect(problems(answer)).toContain('leave.exceeded');
   });
 });
+
+describe('workers’ compensation', () => {
+  const policy = {
+    workersCompensation: [
+      { class: '8810', rate: '0.25' },
+      { class: '5403', per: 'hour', rate: '3.125' },
+    ],
+    unemploymentRates: { TX: '2.7' },
+  };
+  const earnings = [
+    { item: 'regular', hours: '40', rate: '20.00' },
+    { item: 'overtime', hours: '10', rate: '20.00' },
+  ];
+  const line = (workClass: string) => runCase(make('TX', { employer: policy, earnings }, { workClass }));
+  // Common practice: the premium part of overtime is not in the pay.
+  it('by pay: 1,000.00 of 1,100.00 at 0.25 for each 100', () =>
+    expect(line('8810').workersCompensation).toEqual({ class: '8810', pay: '1000.00', hours: '0', amount: '2.50' }));
+  it('by hours: 50 at 3.125', () =>
+    expect(line('5403').workersCompensation).toMatchObject({ hours: '50', amount: '156.25' }));
+  it('a class the policy does not name is an issue', () =>
+    expect(line('9999').problems[0]?.field).toBe('employee.workClass'));
+});

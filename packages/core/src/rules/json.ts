@@ -19,8 +19,15 @@ export interface Unread {
   readonly found: string;
 }
 
+/** No rule of ours is written at a longer path; a file that nests without end stops here. */
+const DEEPEST = 400;
+
 /** The value of JSON made by `toJson`; what cannot be read is told by its path. */
 export function fromJson(value: unknown, path: string, faults: Unread[]): unknown {
+  if (path.length > DEEPEST) {
+    faults.push({ path: `${path.slice(0, 60)}…`, found: 'nested too deeply' });
+    return null;
+  }
   if (Array.isArray(value)) return value.map((entry, index) => fromJson(entry, `${path}[${index}]`, faults));
   if (typeof value !== 'object' || value === null) {
     if (typeof value === 'number' && !COUNTS.has(path.split('.').at(-1) ?? ''))

@@ -106,6 +106,11 @@ describe('what is wrong with a pack is named, and nothing of it is taken', () =>
     ['an amount that is none', pack(row({ value: { dollars: 'many' } })), 'rules.bad-value rows[0].value.dollars'],
     ['a rate where an amount belongs', pack(row({ value: { rate: '0.062' } })), 'rules.bad-value rows[0].value'],
     ['a bare number', pack(row({ value: 190200 })), 'rules.bad-value rows[0].value'],
+    [
+      'nested without end',
+      pack(row({ value: JSON.parse(`${'['.repeat(3000)}${']'.repeat(3000)}`) })),
+      `rules.bad-value ${`rows[0].value${'[0]'.repeat(20)}`.slice(0, 60)}…`,
+    ],
     ['no publication', pack(row({ publication: undefined })), 'input.missing rows[0].publication.title'],
     ['no standing', pack(row({ standing: 'sure' })), 'input.not-one-of rows[0].standing'],
     [

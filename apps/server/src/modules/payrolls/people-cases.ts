@@ -117,7 +117,7 @@ export async function personCases(
         certificates: own.certificates,
         exemptFrom: exemptions(client),
       },
-      employer: { unemploymentRates },
+      employer: { unemploymentRates, employees: paid.length },
       settings: { supplementalMethod: 'flat' },
       yearToDate,
     };

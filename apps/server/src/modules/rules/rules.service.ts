@@ -14,7 +14,8 @@ import { sentence } from '@zakat/core/issues/issue';
 import { sourceOf } from '@zakat/core/jurisdictions/sources/register';
 import { findState } from '@zakat/core/jurisdictions/states';
 import { employerTaxes } from '@zakat/core/ledger/postings';
-import { sum } from '@zakat/core/money/cents';
+import { parseDollars, showDollars, sum } from '@zakat/core/money/cents';
+import { parseRate, showPercent } from '@zakat/core/money/rate';
 import { changesOf } from '@zakat/core/rules/compare';
 import { toJson } from '@zakat/core/rules/json';
 import { PARAMETERS } from '@zakat/core/rules/parameters';
@@ -218,13 +219,26 @@ export class RulesService {
   }
 }
 
-/** A value as one line: an amount, a rate, or how large the table is. */
+/** A value as one line: an amount, a rate, the lines of a worksheet, or the parts of a table. */
 function shortValue(value: unknown): string {
-  if (typeof value !== 'object' || value === null) return String(value);
+  if (typeof value !== 'object' || value === null)
+    return value === 'together' ? 'together with regular wages' : String(value);
   if (Array.isArray(value)) return value.map(shortValue).join('; ');
-  const entries = Object.entries(value as Record<string, unknown>);
+  const parts = value as Record<string, unknown>;
+  if (Array.isArray(parts['lines']))
+    return (parts['lines'] as { label?: string }[]).map((line) => line.label ?? '').join('; ');
+  const entries = Object.entries(parts);
   const only = entries[0];
-  if (entries.length === 1 && only && (only[0] === 'dollars' || only[0] === 'rate') && typeof only[1] === 'string')
-    return only[1];
-  return entries.map(([name, inner]) => `${name} ${shortValue(inner)}`).join(', ');
+  if (entries.length === 1 && only && typeof only[1] === 'string') {
+    const amount = only[0] === 'dollars' ? parseDollars(only[1]) : null;
+    if (amount !== null) return showDollars(amount);
+    const by = only[0] === 'rate' ? parseRate(only[1]) : null;
+    if (by) return showPercent(by);
+  }
+  return entries
+    .map(([name, inner]) => (name === 'is' ? shortValue(inner) : `${inWords(name)} ${shortValue(inner)}`))
+    .join(', ');
 }
+/** `mostPerYear` as people read it. */
+const inWords = (name: string): string =>
+  name.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`).replace(/-/g, ' ');

@@ -1,0 +1,45 @@
+import { ZERO, cents, notBelowZero, showDollars, subtract, sum, type Cents } from '../money/cents.js';
+import { round, times } from '../money/exact.js';
+import type { Rate } from '../money/rate.js';
+import type { Check } from './check.js';
+import { hoursWorked } from './state-taxes.js';
+
+/** The premium of one class of work, from the client's policy: dollars for each 100.00 of pay, or for each hour. */
+export interface WorkClass {
+  readonly code: string;
+  readonly per: 'hundred' | 'hour';
+  readonly rate: Rate;
+}
+export interface CompensationLine {
+  readonly workClass: string;
+  /** Pay the premium is on; without the premium part of overtime (common practice, and the manuals of most states). */
+  readonly pay: Cents;
+  readonly hours: string;
+  readonly amount: Cents;
+}
+
+/** Workers' compensation premium of one check, in cents, half a cent up. The policy's audit has the last word. */
+export function compensationLine(check: Check, workClass: WorkClass, overtimePremium: Cents): CompensationLine {
+  const cash = sum(
+    check.wages.earnings
+      .filter((line) => !line.item.isNoncash && !line.item.outOf.includes('income'))
+      .map((line) => line.amount),
+  );
+  const pay = notBelowZero(subtract(cash, overtimePremium));
+  const thousandths = workClass.per === 'hour' ? hoursWorked(check) : 0;
+  const amount =
+    workClass.per === 'hundred'
+      ? round(times(times(pay, workClass.rate), { n: 1, d: 100 }), 'half-up')
+      : round(times(times(cents(100), workClass.rate), { n: thousandths, d: 1000 }), 'half-up');
+  check.tape?.write('workers-compensation', {
+    label: `Workers’ compensation, class ${workClass.code}`,
+    value: showDollars(amount),
+    how: workClass.per === 'hundred' ? 'pay without overtime premium ÷ 100 × rate' : 'hours × rate',
+  });
+  return {
+    workClass: workClass.code,
+    pay: workClass.per === 'hundred' ? pay : ZERO,
+    hours: String(thousandths / 1000),
+    amount,
+  };
+}

@@ -14,7 +14,7 @@ import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import type { Client } from '../clients/entities.js';
 import { unemploymentRatesOn } from '../clients/clients.service.js';
-import { ownRowsOn } from '../rules/own-rules.js';
+import { forStates, ownRowsOn } from '../rules/own-rules.js';
 import { Employee } from '../employees/entities.js';
 import { factsOnDay, loadFacts, type FactsOnDay } from '../employees/facts.js';
 import type { Payroll } from './entities.js';
@@ -76,6 +76,11 @@ async function yearToDateOf(
   return found;
 }
 
+const statesOf = (facts: readonly FactsOnDay[]): ReadonlySet<string> =>
+  new Set(
+    facts.flatMap(({ place }) => (place ? [place.residence, ...place.work].map((at) => String(at['state'])) : [])),
+  );
+
 /** The people of a client as cases for a payroll: certificates and places in force on the check date, year to date before it. */
 export async function personCases(
   manager: EntityManager,
@@ -98,8 +103,7 @@ export async function personCases(
   const unemploymentRates = Object.fromEntries(
     Object.entries(rates).map(([state, rate]) => [state, showRate({ n: rate.n * 100, d: rate.d })]),
   );
-  const ownRows = await ownRowsOn(manager, payroll.checkDate);
-  return paid.map((employee) => {
+  const cases = paid.map((employee) => {
     const own = factsOnDay(
       facts.filter((fact) => fact.employeeId === employee.id),
       payroll.checkDate,
@@ -121,8 +125,10 @@ export async function personCases(
       settings: { supplementalMethod: 'flat' },
       yearToDate,
     };
-    return { employee, facts: own, base, own: ownRows };
+    return { employee, facts: own, base };
   });
+  const ownRows = forStates(await ownRowsOn(manager, payroll.checkDate), statesOf(cases.map((person) => person.facts)));
+  return cases.map((person) => ({ ...person, own: ownRows }));
 }
 
 const NO_PAYROLL = '00000000-0000-0000-0000-000000000000';

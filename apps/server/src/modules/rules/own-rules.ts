@@ -30,3 +30,12 @@ export async function ownRowsOn(manager: EntityManager, day: string): Promise<Ow
     day,
   );
 }
+
+/** Only what can concern people of these states: a pack for a whole year is large, and travels with every payroll. */
+export function forStates(own: OwnRows | null, states: ReadonlySet<string>): OwnRows | null {
+  if (own === null) return null;
+  const concerns = (state: string): boolean => state === 'US' || states.has(state);
+  const rules = own.rules.filter((row) => isObject(row) && concerns(String(row['parameter']).split('.')[0] ?? ''));
+  const places = own.places.filter((row) => isObject(row) && concerns(String(row['state'])));
+  return rules.length + places.length === 0 ? null : { rules, places };
+}

@@ -51,7 +51,11 @@ const worksheet = annual(
   byStatus({ 'married-jointly': 'joint' }, 'other'),
   deduct(
     'Annual withholding allowance',
-    when('hasAllowance', given('annualAllowance'), fixed({ joint: '10000', other: '5000' })),
+    when(
+      'annualAllowance',
+      given('annualAllowance'),
+      when('hasAllowance', fixed('0'), fixed({ joint: '10000', other: '5000' })),
+    ),
   ),
   flat('0.044'),
 );
@@ -79,7 +83,7 @@ export const COLORADO: StateRules = {
         flagField(
           'hasAllowance',
           'Form DR 0004 given',
-          'The person gave Form DR 0004 with an annual withholding allowance.',
+          'The person gave Form DR 0004, with an allowance of zero when none is given here.',
         ),
         amountField('annualAllowance', 'Annual withholding allowance', 'DR 0004 line 2.'),
       ],

@@ -1,6 +1,6 @@
 import type { Schemas } from '../api/client.js';
 import type { CalcCheck } from './calc.worker.js';
-import { OTHER, isOther } from '@zakat/core/paycheck/compute';
+import { OTHER, isOther } from '@zakat/core/paycheck/after-taxes';
 import { readShortLine } from './short-line.js';
 
 export const HOUR_COLUMNS = ['regular', 'overtime', 'holiday', 'sick', 'vacation'] as const;

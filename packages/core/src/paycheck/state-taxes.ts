@@ -2,7 +2,7 @@ import type { Bracket } from '../jurisdictions/brackets.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
 import { ZERO, add, cents, larger, notBelowZero, showDollars, subtract, sum, type Cents } from '../money/cents.js';
-import { countyBrackets, findPlace } from '../taxes/local-tax.js';
+import { countyBrackets, findPlace } from '../taxes/local-places.js';
 import { incomeTaxCode } from '../taxes/registry.js';
 import { stateIncomeTax, type StateWages } from '../taxes/state-income-tax.js';
 import type { Check } from './check.js';

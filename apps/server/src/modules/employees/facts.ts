@@ -1,5 +1,5 @@
 import type { Fact, FactView } from '@zakat/contract/clients';
-import { readFederalCertificate, readStateCertificate } from '@zakat/core/casefile/read-case';
+import { readFederalCertificate, readStateCertificate } from '@zakat/core/casefile/read-certificates';
 import { Reader, isObject } from '@zakat/core/casefile/reader';
 import { PAY_FREQUENCIES } from '@zakat/core/calendar/pay-frequency';
 import { problem, type Issue } from '@zakat/core/issues/issue';

@@ -10,7 +10,7 @@ import type {
 } from '@zakat/contract/payrolls';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { sum } from '@zakat/core/money/cents';
-import { OTHER } from '@zakat/core/paycheck/compute';
+import { OTHER } from '@zakat/core/paycheck/after-taxes';
 import { isTaxCode, taxOf } from '@zakat/core/taxes/registry';
 import { Tape } from '@zakat/core/working/tape';
 import { randomUUID } from 'node:crypto';

@@ -1,0 +1,169 @@
+import { type Issue, problem } from '../issues/issue.js';
+import { type DeductionItem, type EmployerItem, PAY_ITEMS, type PayItem, findItem } from '../items/registry.js';
+import { type LeavePlan, leaveHours } from '../leave/accrual.js';
+import type { Cents } from '../money/cents.js';
+import { GARNISHMENT_KINDS, type Garnishment } from '../paycheck/garnishment.js';
+import {
+  type Deduction,
+  type Earning,
+  type EmployerPaid,
+  FILING_STATUSES,
+  type LeaveAccount,
+} from '../paycheck/input.js';
+import type { WorkClass } from '../paycheck/workers-compensation.js';
+import { Reader } from './reader.js';
+
+export function readEarning(reader: Reader, issues: Issue[]): Earning[] {
+  reader.only(['item', 'hours', 'rate', 'amount', 'regularRate']);
+  const item = readItem(reader, 'earning', issues);
+  const hours = reader.decimal('hours');
+  const rate = reader.decimal('rate');
+  const amount = reader.has('amount') ? reader.amount('amount') : null;
+  if (!item || item.list !== 'earning') return [];
+  const path = reader.path;
+  if (amount !== null && hours !== null) issues.push(problem('earning.both', path, { item: item.label }));
+  else if (amount === null && hours === null) issues.push(problem('earning.no-amount', path, { item: item.label }));
+  else if (hours !== null && rate === null)
+    issues.push(problem('earning.hours-without-rate', `${path}.rate`, { item: item.label }));
+  return [{ item, hours, rate, amount, isOnRegularRate: reader.flag('regularRate') }];
+}
+
+type ItemOf<L> = Extract<PayItem, { list: L }>;
+
+export function readItem<L extends PayItem['list']>(reader: Reader, wanted: L, issues: Issue[]): ItemOf<L> | null {
+  const code = reader.text('item');
+  if (code === null) return null;
+  const item = findItem(code);
+  const path = `${reader.path}.item`;
+  if (!item) {
+    const choices = PAY_ITEMS.filter((known) => known.list === wanted).map((known) => known.code);
+    issues.push(problem('item.unknown', path, { item: code, choices: choices.join(', ') }));
+    return null;
+  }
+  if (item.list !== wanted) {
+    issues.push(problem('item.wrong-list', path, { item: item.label, kind: item.list, wanted }));
+    return null;
+  }
+  return item as ItemOf<L>;
+}
+
+export function readDeductions(readers: readonly Reader[], issues: Issue[]): Deduction[] {
+  return readers.flatMap((reader) => {
+    reader.only(['item', 'amount', 'percent', 'perCheck', 'perYear', 'balance']);
+    const item: DeductionItem | null = readItem(reader, 'deduction', issues);
+    const optional = (field: string): Cents | null => (reader.has(field) ? reader.amount(field) : null);
+    const percent = reader.has('percent') ? reader.percent('percent') : null;
+    const amount = optional('amount');
+    if (amount === null && percent === null && !reader.has('percent'))
+      issues.push(problem('input.missing', `${reader.path}.amount`, { what: 'the amount' }));
+    if (amount !== null && percent !== null)
+      issues.push(problem('deduction.needs-amount', reader.path, { item: item?.label ?? 'The deduction' }));
+    if (percent && percent.n > percent.d) issues.push(problem('input.too-large', `${reader.path}.percent`));
+    const limits = { perCheck: optional('perCheck'), perYear: optional('perYear'), balance: optional('balance') };
+    return item ? [{ item, amount, percent, limits }] : [];
+  });
+}
+
+export function readEmployerPaid(readers: readonly Reader[], issues: Issue[]): EmployerPaid[] {
+  return readers.flatMap((reader) => {
+    reader.only(['item', 'amount']);
+    const item: EmployerItem | null = readItem(reader, 'employer', issues);
+    const amount = reader.amount('amount');
+    return item ? [{ item, amount }] : [];
+  });
+}
+
+export function readGarnishments(readers: readonly Reader[]): Garnishment[] {
+  return readers.flatMap((reader) => {
+    reader.only([
+      'kind',
+      'label',
+      'amount',
+      'priority',
+      'supportsOthers',
+      'inArrears',
+      'filingStatus',
+      'dependents',
+      'fee',
+      'balance',
+    ]);
+    const kind = reader.oneOf('kind', GARNISHMENT_KINDS);
+    if (kind === null) return [];
+    return [
+      {
+        kind,
+        label: reader.has('label') ? (reader.text('label') ?? kind) : kind,
+        amount: reader.has('amount') ? reader.amount('amount') : null,
+        priority: reader.has('priority') ? reader.whole('priority') : null,
+        supportsOthers: reader.flag('supportsOthers'),
+        isInArrears: reader.flag('inArrears'),
+        levy:
+          kind === 'federal-levy'
+            ? {
+                filingStatus:
+                  reader.oneOf('filingStatus', FILING_STATUSES, 'married-separately') ?? 'married-separately',
+                dependents: reader.whole('dependents'),
+              }
+            : null,
+        fee: reader.amount('fee'),
+        balance: reader.has('balance') ? reader.amount('balance') : null,
+      },
+    ];
+  });
+}
+
+/** The person's class among those of the client's policy; a class the policy does not name is an issue. */
+export function readWorkClass(employee: Reader | null, employer: Reader | null, issues: Issue[]): WorkClass | null {
+  const classes = (employer?.list('workersCompensation', false) ?? []).flatMap((reader): WorkClass[] => {
+    reader.only(['class', 'per', 'rate']);
+    const code = reader.text('class');
+    const per = reader.oneOf('per', ['hundred', 'hour'] as const, 'hundred');
+    const rate = reader.decimal('rate');
+    if (!rate) issues.push(problem('input.missing', `${reader.path}.rate`, { what: 'the rate of the class' }));
+    return code && per && rate ? [{ code, per, rate }] : [];
+  });
+  if (!employee?.has('workClass')) return null;
+  const wanted = employee.text('workClass');
+  const found = classes.find((candidate) => candidate.code === wanted);
+  if (!found)
+    issues.push(
+      problem('input.not-one-of', 'employee.workClass', {
+        value: String(wanted),
+        choices: classes.map((known) => known.code).join(', ') || 'none',
+      }),
+    );
+  return found ?? null;
+}
+
+const RESET = /^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/;
+
+export function readLeave(readers: readonly Reader[], issues: Issue[]): LeaveAccount[] {
+  return readers.flatMap((reader) => {
+    reader.only(['item', 'per', 'hours', 'balance', 'maximum', 'waitsUntil', 'resetOn', 'carryOver', 'lastCheck']);
+    const item = readItem(reader, 'earning', issues);
+    const per = reader.oneOf('per', ['period', 'hour', 'year'] as const);
+    const hours = reader.decimal('hours');
+    if (!reader.has('hours'))
+      issues.push(problem('input.missing', `${reader.path}.hours`, { what: 'the hours that build up' }));
+    const lastCheck = reader.date('lastCheck');
+    const optional = (name: string) => {
+      const value = reader.has(name) ? reader.decimal(name) : null;
+      return value ? leaveHours(value) : null;
+    };
+    const resetOn = reader.has('resetOn') ? (reader.text('resetOn') ?? '') : '';
+    const [, month, day] = RESET.exec(resetOn) ?? [];
+    if (resetOn !== '' && month === undefined)
+      issues.push(problem('input.not-a-date', `${reader.path}.resetOn`, { value: resetOn }));
+    if (!item || !per || !hours || !lastCheck) return [];
+    const plan: LeavePlan = {
+      item: item.code,
+      per,
+      hours: leaveHours(hours),
+      maximum: optional('maximum'),
+      waitsUntil: reader.has('waitsUntil') ? reader.date('waitsUntil') : null,
+      reset:
+        month === undefined ? null : { month: Number(month), day: Number(day), carryOver: optional('carryOver') ?? 0 },
+    };
+    return [{ plan, balance: optional('balance') ?? 0, lastCheck }];
+  });
+}

@@ -1,0 +1,111 @@
+import { HI_RATE, OASDI_RATE } from '../jurisdictions/us/parameters.js';
+import { accrue, leaveHours, showLeaveHours } from '../leave/accrual.js';
+import { type Cents, ZERO, add, cents, showDollars, smaller, subtract, sum } from '../money/cents.js';
+import { dividedBy, round, times } from '../money/exact.js';
+import { type TaxCode, taxOf } from '../taxes/registry.js';
+import type { Tape } from '../working/tape.js';
+import { Check } from './check.js';
+import type { PaycheckResult, Tracked } from './result.js';
+import { hoursWorked } from './state-taxes.js';
+
+export function withheldFrom(check: Check): Cents {
+  let total = 0;
+  for (const line of check.taxes) if (line.payer === 'employee') total += line.amount;
+  return cents(total);
+}
+
+/** Takes back what the cash of the check cannot pay: income tax first, then OASDI and HI on tips (Publication 15, section 6). */
+export function leaveUncollected(check: Check, cash: Cents, tips: Cents): { oasdi: Cents; hi: Cents } {
+  const rates = tips > 0 ? { oasdi: check.inForce(OASDI_RATE), hi: check.inForce(HI_RATE) } : null;
+  let short = rates ? subtract(withheldFrom(check), cash) : ZERO;
+  if (!rates?.oasdi || !rates.hi || short <= 0) return { oasdi: ZERO, hi: ZERO };
+  const lower = (code: TaxCode, most: Cents): Cents => {
+    const index = check.taxes.findIndex((line) => line.code === code);
+    const line = check.taxes[index];
+    if (!line || short <= 0) return ZERO;
+    const off = smaller(smaller(line.amount, most), short);
+    check.taxes[index] = { ...line, amount: subtract(line.amount, off) };
+    short = subtract(short, off);
+    return off;
+  };
+  const everything = Number.MAX_SAFE_INTEGER as Cents;
+  for (const line of [...check.taxes])
+    if (line.payer === 'employee' && /-(SIT|LIT|EIT)$/.test(line.code)) lower(line.code, everything);
+  lower('US-FIT', everything);
+  const hi = lower('US-HI-EE', round(times(tips, rates.hi.value), 'half-up'));
+  const oasdi = lower('US-OASDI-EE', round(times(tips, rates.oasdi.value), 'half-up'));
+  if (hi + oasdi > 0) check.warn('tips.uncollected', 'earnings', { amount: showDollars(add(hi, oasdi)) });
+  return { oasdi, hi };
+}
+
+export function trackedAmounts(check: Check, uncollected: { oasdi: Cents; hi: Cents }): Tracked {
+  let overtime = ZERO;
+  let tips = ZERO;
+  for (const { item, amount } of check.wages.earnings) {
+    if (item.overtimePremium)
+      overtime = add(
+        overtime,
+        round(dividedBy(cents(amount * item.overtimePremium.part), item.overtimePremium.of), 'half-up'),
+      );
+    if (item.isTips) tips = add(tips, amount);
+  }
+  return {
+    qualifiedOvertime: overtime,
+    qualifiedTips: tips,
+    uncollectedOasdi: uncollected.oasdi,
+    uncollectedHi: uncollected.hi,
+  };
+}
+
+export const NO_LEAVE: PaycheckResult['leave'] = [];
+
+export function leaveMoves(check: Check): PaycheckResult['leave'] {
+  const { input } = check;
+  const worked = hoursWorked(check) * 10;
+  return input.leave.map(({ plan, balance, lastCheck }, index) => {
+    const used = input.earnings
+      .filter((earning) => earning.item.code === plan.item)
+      .reduce((total, earning) => total + (earning.hours ? leaveHours(earning.hours) : 0), 0);
+    const move = accrue(plan, balance, { lastCheck, checkDate: input.checkDate, worked, used });
+    if (move.balance < 0)
+      check.warn('leave.exceeded', `leave[${index}]`, { item: plan.item, balance: showLeaveHours(move.balance) });
+    return { item: plan.item, ...move };
+  });
+}
+
+/** Local taxes and state programs of the employee are one column of the register: their workings one after the other. */
+function writeOther(check: Check, tape: Tape): void {
+  const others = check.taxes.filter((line) => line.payer === 'employee' && isOther(line.code));
+  for (const line of others) for (const step of tape.figures.get(line.code) ?? []) tape.write(OTHER, step);
+  tape.write(OTHER, {
+    label: 'Local tax and state programs',
+    value: showDollars(sum(others.map((line) => line.amount))),
+    how: others.map((line) => showDollars(line.amount)).join(' + '),
+    isResult: true,
+  });
+}
+
+/** The figure that gathers them. */
+export const OTHER = 'other';
+
+export const isOther = (code: string): boolean => !code.startsWith('US-') && !code.endsWith('-SIT');
+
+export function writeNet(check: Check, result: PaycheckResult, withheld: Cents, deducted: Cents): void {
+  const { tape } = check;
+  if (!tape) return;
+  writeOther(check, tape);
+  for (const line of result.earnings) tape.write('gross', { label: line.label, value: showDollars(line.amount) });
+  tape.write('gross', { label: 'Gross pay', value: showDollars(result.gross), isResult: true });
+  tape.write('net', { label: 'Gross pay', value: showDollars(result.gross) });
+  for (const tax of result.taxes)
+    if (tax.payer === 'employee')
+      tape.write('net', { label: taxOf(tax.code).label, value: showDollars(subtract(ZERO, tax.amount)) });
+  for (const line of [...result.deductions, ...result.garnishments])
+    tape.write('net', { label: line.label, value: showDollars(subtract(ZERO, line.amount)) });
+  tape.write('net', {
+    label: 'Net pay',
+    value: showDollars(result.net),
+    how: `${showDollars(result.gross)} − ${showDollars(withheld)} − ${showDollars(deducted)}`,
+    isResult: true,
+  });
+}

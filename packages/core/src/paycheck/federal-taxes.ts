@@ -1,0 +1,185 @@
+import {
+  ADDITIONAL_HI,
+  ELECTION_MARK,
+  FARM_MARK,
+  FUTA,
+  HI_RATE,
+  HOUSEHOLD_MARK,
+  OASDI_BASE,
+  OASDI_RATE,
+} from '../jurisdictions/us/parameters.js';
+import { type Cents, ZERO, add, cents, dollars, smaller } from '../money/cents.js';
+import { type CappedTax, cappedTax, overMark, underBase, writeCappedTax } from '../taxes/capped-tax.js';
+import { federalIncomeTax } from '../taxes/federal-income-tax.js';
+import { type Tax, type TaxCode, taxOf, unemploymentCode } from '../taxes/registry.js';
+import { Check } from './check.js';
+import type { PaycheckInput } from './input.js';
+import { EMPLOYER_KINDS, workerIsWithout } from './kinds.js';
+import { programTaxes } from './programs.js';
+import { unemploymentState } from './state-taxes.js';
+
+export function federalIncome(check: Check): void {
+  const { input } = check;
+  const wages = check.wages.of('income');
+  if (check.isExempt('US-FIT') || workerIsWithout(input.worker, 'income')) {
+    // Wages without withholding are still reported in box 1.
+    if (workerIsWithout(input.worker, 'income') && input.worker !== 'contractor')
+      check.push('US-FIT', wages.total, wages.total, ZERO);
+    return;
+  }
+  const result = federalIncomeTax(
+    {
+      checkDate: input.checkDate,
+      payFrequency: input.payFrequency,
+      daysInPeriod: input.daysInPeriod,
+      certificate: input.federal,
+      regularWages: wages.regular,
+      supplementalWages: wages.supplemental,
+      supplementalMethod: input.supplementalMethod,
+      supplementalToDate: input.supplementalToDate,
+      method: input.withholdingMethod,
+      toDollar: input.roundWithholdingToDollar,
+      lastRegular: input.lastRegular,
+      rules: input.rules,
+    },
+    check.tape,
+  );
+  check.issues.push(...result.problems);
+  check.federalOnRegular = result.onRegular;
+  check.federalOnSupplemental = result.onSupplemental;
+  check.push('US-FIT', wages.total, wages.total, result.tax);
+}
+
+/** rate × wages under a base (or over a mark), the same for each of the taxes. */
+function capped(check: Check, taxes: readonly Tax[], given: CappedTax): void {
+  const amount = cappedTax(given);
+  for (const { code, label, payer } of taxes) {
+    if (check.tape) writeCappedTax(code, label, given, amount, check.tape);
+    check.taxes.push({ code, payer, subject: given.subject, wages: given.taxed, amount, rate: given.rate });
+  }
+}
+
+export const OASDI = [taxOf('US-OASDI-EE'), taxOf('US-OASDI-ER')];
+
+export const HI = [taxOf('US-HI-EE'), taxOf('US-HI-ER')];
+
+const ADDITIONAL = [taxOf('US-HI-ADD')];
+
+const FEDERAL_UNEMPLOYMENT = [taxOf('US-FUTA')];
+
+/** Farm employers who pay 2,500 a year or more owe on all wages; only a payroll given as smaller keeps the 150 test. */
+const isUnderFarmTest = (input: PaycheckInput): boolean =>
+  input.quarterlyPayroll !== null && input.quarterlyPayroll < FARM_TEST;
+
+const FARM_TEST = dollars('2500');
+
+/**
+ * Wages of a worker whose OASDI and HI begin only when the year's wages reach a mark: nothing below it, and all of them,
+ * earlier checks included, on the check that reaches it.
+ */
+function overCoverageMark(check: Check, subject: Cents, toDate: Cents): Cents {
+  const { input } = check;
+  const rows =
+    input.worker === 'election-worker'
+      ? ELECTION_MARK
+      : input.employerKind === 'household'
+        ? HOUSEHOLD_MARK
+        : input.employerKind === 'agricultural' && isUnderFarmTest(input)
+          ? FARM_MARK
+          : null;
+  const mark = rows ? check.inForce(rows) : null;
+  if (!mark) return subject;
+  const after = add(toDate, subject);
+  if (after < mark.value) return ZERO;
+  return toDate < mark.value ? after : subject;
+}
+
+export function socialInsurance(check: Check): void {
+  const { input } = check;
+  const without = workerIsWithout(input.worker, 'social');
+  const base = check.rule(OASDI_BASE, 'OASDI wage base');
+  const oasdi = check.rule(OASDI_RATE, 'OASDI rate');
+  const hi = check.rule(HI_RATE, 'HI rate');
+  const additional = check.rule(ADDITIONAL_HI, 'additional Medicare rate');
+  if (without || !base || !oasdi || !hi || !additional) return;
+  const subject = check.wages.of('social').total;
+  if (!check.isExempt('US-OASDI-EE', 'US-OASDI-ER')) {
+    const toDate = check.toDate('US-OASDI');
+    const covered = overCoverageMark(check, subject, toDate);
+    const taxed = covered > subject ? smaller(covered, base.value) : underBase(covered, toDate, base.value);
+    capped(check, OASDI, {
+      subject,
+      taxed,
+      toDate,
+      rate: oasdi.value,
+      rateRow: oasdi,
+      limit: { label: 'Wage base', amount: base.value, row: base },
+    });
+  }
+  if (!check.isExempt('US-HI-EE', 'US-HI-ER')) {
+    const toDate = check.toDate('US-HI');
+    const covered = overCoverageMark(check, subject, toDate);
+    capped(check, HI, { subject, taxed: covered, toDate, rate: hi.value, rateRow: hi, limit: null });
+    const taxed = overMark(covered, toDate, additional.value.over);
+    capped(check, ADDITIONAL, {
+      subject,
+      taxed,
+      toDate,
+      rate: additional.value.rate,
+      rateRow: additional,
+      limit: { label: 'Withhold on wages over', amount: additional.value.over, row: additional },
+    });
+  }
+  let withheld = 0;
+  for (const line of check.taxes)
+    if (line.payer === 'employee' && line.code.startsWith('US-') && line.code !== 'US-FIT') withheld += line.amount;
+  check.socialInsurance = cents(withheld);
+}
+
+export function federalUnemployment(check: Check): void {
+  const { input } = check;
+  if (
+    check.isExempt('US-FUTA') ||
+    workerIsWithout(input.worker, 'unemployment') ||
+    !EMPLOYER_KINDS[input.employerKind].owesFederalUnemployment
+  )
+    return;
+  const row = check.rule(FUTA, 'federal unemployment rate');
+  if (!row) return;
+  const subject = check.wages.of('unemployment').total;
+  const toDate = check.toDate('US-FUTA');
+  const taxed = underBase(subject, toDate, row.value.base);
+  // Wages that no state taxes earn no credit (IRC § 3302(a)).
+  const state = input.unemploymentState ?? input.work[0]?.state ?? '';
+  const isWithoutCredit = input.exemptFrom.size > 0 && input.exemptFrom.has(`${state}-SUI` as TaxCode);
+  capped(check, FEDERAL_UNEMPLOYMENT, {
+    subject,
+    taxed,
+    toDate,
+    rate: isWithoutCredit ? row.value.withoutCredit : row.value.rate,
+    rateRow: row,
+    limit: { label: 'Wage base', amount: row.value.base, row },
+  });
+}
+
+export function stateUnemployment(check: Check): void {
+  const { input } = check;
+  if (workerIsWithout(input.worker, 'unemployment')) return;
+  const state = unemploymentState(check);
+  if (!state) return;
+  const code = unemploymentCode(state);
+  const base = check.rule(state.unemployment.base, `${state.name} unemployment wage base`);
+  const own = input.unemploymentRates[state.code];
+  if (!check.isExempt(code) && base) {
+    if (own === undefined)
+      check.problem('employer.no-unemployment-rate', `employer.unemploymentRates.${state.code}`, { state: state.name });
+    else {
+      const subject = check.wages.of('state-unemployment', state.code).total;
+      const toDate = check.toDate(code);
+      const taxed = underBase(subject, toDate, base.value);
+      const limit = { label: 'Wage base', amount: base.value, row: base };
+      capped(check, [taxOf(code)], { subject, taxed, toDate, rate: own, rateRow: null, limit });
+    }
+  }
+  programTaxes(check, state);
+}

@@ -1,0 +1,216 @@
+import type { Dated } from '../jurisdictions/dated.js';
+import type { LocalFee, LocalRates, LocalTax, Locality } from '../jurisdictions/locality.js';
+import type { StateRules } from '../jurisdictions/state.js';
+import type { Worksheet } from '../jurisdictions/worksheet.js';
+import { type Cents, ZERO, add, cents, notBelowZero, showDollars, smaller, subtract } from '../money/cents.js';
+import { dividedBy, round, showExact, times } from '../money/exact.js';
+import { type Rate, showPercent } from '../money/rate.js';
+import type { Check } from '../paycheck/check.js';
+import { shownParameter } from '../working/tape.js';
+import { overMark, underBase } from './capped-tax.js';
+import { localCode } from './registry.js';
+import { certificateFor } from './state-income-tax.js';
+import { certificateAmount, rateAt, worksheetTax } from './worksheet-tax.js';
+
+export interface Situation {
+  readonly check: Check;
+  readonly state: StateRules;
+  /** Localities of residence in this state. */
+  readonly home: readonly Locality[];
+  /** Localities of each place of work in this state, with the index of the work place. */
+  readonly work: readonly { readonly place: Locality; readonly index: number }[];
+  readonly stateTax: Cents | null;
+}
+
+export function wagesFor(check: Check, state: StateRules, tax: LocalTax): Cents {
+  switch (tax.wages) {
+    case 'gross':
+      return check.wages.of('local', state.code).total;
+    case 'income':
+      return check.wages.of('income').total;
+    case 'medicare':
+      return check.wages.of('social').total;
+    case 'state-income':
+      return check.wages.of('state-income', state.code).total;
+  }
+}
+
+/** Exemptions of a place's own kind, in dollars of one pay period. */
+function exemptionOf(check: Check, state: StateRules, rates: LocalRates): Cents {
+  if (!rates.exemption || state.incomeTax.kind === 'none') return ZERO;
+  const certificate = check.input.stateCertificates[state.code] ?? {};
+  const number = Number(certificate['cityExemptions'] ?? (state.code === 'OH' ? certificate['allowances'] : 0) ?? 0);
+  return number === 0 ? ZERO : round(dividedBy(cents(rates.exemption * number), check.periods), 'half-up');
+}
+
+export function writeRate(
+  situation: Situation,
+  place: Locality,
+  tax: LocalTax,
+  row: Dated<LocalRates>,
+  subject: Cents,
+  rate: Rate,
+  credit: Cents = ZERO,
+): Cents {
+  const { check, state } = situation;
+  const code = localCode(state, place, tax);
+  if (check.isExempt(code)) return ZERO;
+  const own = check.input.ownRates[code];
+  const { base, over, tiers } = row.value;
+  const toDate = check.toDate(code);
+  const exemption = exemptionOf(check, state, row.value);
+  let taxed = notBelowZero(subtract(subject, exemption));
+  if (base !== undefined) taxed = underBase(taxed, toDate, base);
+  if (over !== undefined) taxed = overMark(taxed, toDate, over);
+  const before = own === undefined && tiers ? tierTax(tiers, toDate) : ZERO;
+  const after = own === undefined && tiers ? tierTax(tiers, add(toDate, taxed)) : ZERO;
+  const applied = own ?? rate;
+  const full = own === undefined && tiers ? subtract(after, before) : round(times(taxed, applied), 'half-up');
+  const amount = notBelowZero(subtract(full, credit));
+  if (check.tape) {
+    const { tape } = check;
+    tape.write(code, { label: 'Wages', value: showDollars(subject) });
+    if (exemption > 0) tape.write(code, { label: 'Exemptions of the period', value: showDollars(exemption) });
+    if (credit > 0) tape.write(code, { label: 'Credit for tax where the work is', value: showDollars(credit) });
+    tape.write(code, {
+      label: tax.label,
+      value: showDollars(amount),
+      how:
+        tiers && own === undefined
+          ? `tax on ${showDollars(add(toDate, taxed))} of the year less tax on ${showDollars(toDate)}`
+          : `${showDollars(taxed)} × ${showPercent(applied)} = ${showExact(times(taxed, applied))}`,
+      rounding: 'half a cent up',
+      isResult: true,
+      ...(own === undefined ? { parameter: shownParameter('Rate', showPercent(applied), row) } : {}),
+    });
+  }
+  check.pushPart(code, subject, taxed, amount, tiers || credit > 0 ? null : applied);
+  return amount;
+}
+
+function tierTax(tiers: readonly { readonly over: Cents; readonly rate: Rate }[], amount: Cents): Cents {
+  let total = ZERO;
+  tiers.forEach((tier, index) => {
+    const next = tiers[index + 1];
+    const upper = next ? smaller(amount, next.over) : amount;
+    if (upper > tier.over) total = add(total, round(times(subtract(upper, tier.over), tier.rate), 'half-up'));
+  });
+  return total;
+}
+
+export function writeFee(
+  situation: Situation,
+  place: Locality,
+  tax: LocalTax,
+  row: Dated<LocalFee>,
+  wages: Cents,
+): void {
+  const { check, state } = situation;
+  const code = localCode(state, place, tax);
+  if (check.isExempt(code) || wages <= 0) return;
+  const { amount: fee, per, fromWages } = row.value;
+  const periods = check.periods;
+  let amount: Cents;
+  let how: string;
+  if (per === 'year-spread') {
+    // Rounded down to the cent (Act 7 of 2007); a low-income exemption follows the expected wages of the year.
+    amount = wages * periods < fromWages ? ZERO : round(dividedBy(fee, periods), 'down');
+    how = `${showDollars(fee)} a year ÷ ${periods} periods, rounded down`;
+  } else if (per === 'week') {
+    amount = round(times(fee, { n: 52, d: periods }), 'half-up');
+    how = `${showDollars(fee)} a week`;
+  } else {
+    const taken = check.input.taxesThisMonth[code] ?? ZERO;
+    const ofMonth = add(check.input.wagesThisMonth, wages);
+    amount = ofMonth >= fromWages ? notBelowZero(subtract(fee, taken)) : ZERO;
+    how = `due once a month from wages of ${showDollars(fromWages)}; ${showDollars(ofMonth)} so far`;
+  }
+  check.tape?.write(code, {
+    label: tax.label,
+    value: showDollars(amount),
+    how,
+    isResult: true,
+    parameter: shownParameter(tax.label, showDollars(fee), row),
+  });
+  check.pushPart(code, wages, wages, amount);
+}
+
+export function writeWorksheet(
+  situation: Situation,
+  place: Locality,
+  tax: LocalTax,
+  row: Dated<Worksheet>,
+  supplementalRate: Rate,
+  share: (amount: Cents) => Cents,
+): void {
+  const { check, state } = situation;
+  const code = localCode(state, place, tax);
+  if (check.isExempt(code) || state.incomeTax.kind === 'none') return;
+  const certificate = certificateFor(check, state, state.incomeTax);
+  if (certificate['exempt'] === true) return;
+  const all = check.wages.of('state-income', state.code);
+  const isTogether = check.input.supplementalMethod === 'aggregate';
+  const regular = share(isTogether ? add(all.regular, all.supplemental) : all.regular);
+  const supplemental = isTogether ? ZERO : share(all.supplemental);
+  let amount = check.perPeriod(regular, (wages) =>
+    worksheetTax({
+      figure: code,
+      row,
+      certificate,
+      wages,
+      periods: check.periods,
+      federalTax: check.federalOnRegular,
+      socialInsurance: check.socialInsurance,
+      tape: check.tape,
+    }),
+  );
+  if (supplemental > 0) {
+    const flat = round(times(supplemental, supplementalRate), 'half-up');
+    amount = add(amount, flat);
+    check.tape?.write(code, {
+      label: 'Supplemental wages, flat rate',
+      value: showDollars(flat),
+      how: `${showDollars(supplemental)} × ${showPercent(supplementalRate)}`,
+    });
+  }
+  const extraField = place.code === 'NYC' ? 'cityExtraWithholding' : 'yonkersExtraWithholding';
+  amount = add(amount, certificateAmount(certificate, extraField));
+  check.tape?.write(code, { label: tax.label, value: showDollars(amount), isResult: true });
+  check.push(code, share(all.total), share(all.total), amount);
+}
+
+export function writeShareOfState(situation: Situation, place: Locality, tax: LocalTax, row: Dated<Rate>): void {
+  const { check, state } = situation;
+  const code = localCode(state, place, tax);
+  if (check.isExempt(code) || situation.stateTax === null) return;
+  const amount = round(times(situation.stateTax, row.value), 'half-up');
+  check.tape?.write(code, {
+    label: tax.label,
+    value: showDollars(amount),
+    how: `${showDollars(situation.stateTax)} of state tax × ${showPercent(row.value)}`,
+    rounding: 'half a cent up',
+    isResult: true,
+    parameter: shownParameter('Share of the state tax', showPercent(row.value), row),
+  });
+  const subject = check.wages.of('state-income', state.code).total;
+  check.push(code, subject, subject, amount);
+}
+
+/** The employer's rate by its payroll of the quarter; the largest employers' and a warning when that is not given. */
+export function payrollRate(
+  check: Check,
+  state: StateRules,
+  place: Locality,
+  tax: LocalTax,
+  rates: LocalRates,
+): Rate | undefined {
+  const { byPayroll } = rates;
+  if (!byPayroll) return undefined;
+  const { quarterlyPayroll } = check.input;
+  if (quarterlyPayroll === null) {
+    if (check.input.ownRates[localCode(state, place, tax)] === undefined)
+      check.warn('employer.payroll-assumed', 'employer.quarterlyPayroll', { tax: tax.label });
+    return byPayroll.at(-1)?.rate;
+  }
+  return rateAt(byPayroll, quarterlyPayroll);
+}

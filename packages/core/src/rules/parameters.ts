@@ -38,7 +38,7 @@ function ofState(state: StateRules): Parameter[] {
   const { code: jurisdiction } = state;
   const own = (code: string, label: string, rows: readonly Dated<unknown>[]): Parameter => ({
     code: `${jurisdiction}.${code}`,
-    label: `${state.name}: ${label}`,
+    label: label.includes(state.name) ? label : `${state.name}: ${label}`,
     jurisdiction,
     rows,
   });

@@ -39,7 +39,7 @@ export function wagesFor(check: Check, state: StateRules, tax: LocalTax): Cents 
 function exemptionOf(check: Check, state: StateRules, rates: LocalRates): Cents {
   if (!rates.exemption || state.incomeTax.kind === 'none') return ZERO;
   const certificate = check.input.stateCertificates[state.code] ?? {};
-  const number = Number(certificate['cityExemptions'] ?? (state.code === 'OH' ? certificate['allowances'] : 0) ?? 0);
+  const number = Number(certificate['cityExemptions'] ?? certificate['allowances'] ?? 0);
   return number === 0 ? ZERO : round(dividedBy(cents(rates.exemption * number), check.periods), 'half-up');
 }
 

@@ -28,7 +28,11 @@ export const MICHIGAN: StateRules = {
       'Form MI-W4',
       [
         ALLOWANCES,
-        wholeField('cityExemptions', 'City exemptions', 'The exemptions of the city certificate; left out, none.'),
+        wholeField(
+          'cityExemptions',
+          'City exemptions',
+          'The exemptions of the city certificate; left out, as many as on the MI-W4.',
+        ),
       ],
       { allowances: 0 },
       'Withhold with no exemptions.',

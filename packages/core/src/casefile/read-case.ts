@@ -20,7 +20,7 @@ import {
   readLeave,
   readWorkClass,
 } from './read-lines.js';
-import { readPlaces } from './read-places.js';
+import { readLocalization, readPlaces } from './read-places.js';
 import { readDeductionsToDate, readTaxes, readWages } from './read-to-date.js';
 import { Reader, isObject } from './reader.js';
 
@@ -76,6 +76,7 @@ export function readCase(value: unknown): ReadCase {
     'certificates',
     'exemptFrom',
     'unemploymentState',
+    'localization',
     'garnishments',
     'workClass',
   ]);
@@ -145,6 +146,7 @@ export function readCase(value: unknown): ReadCase {
     federal,
     ...places,
     unemploymentState: employee?.has('unemploymentState') ? employee.text('unemploymentState') : null,
+    localization: readLocalization(inner(employee, 'localization')),
     stateCertificates,
     exemptFrom,
     garnishments,

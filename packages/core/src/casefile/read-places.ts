@@ -1,6 +1,6 @@
 import { type Issue, problem } from '../issues/issue.js';
 import { rate, showRate } from '../money/rate.js';
-import type { WorkPlace } from '../paycheck/input.js';
+import type { Localization, WorkPlace } from '../paycheck/input.js';
 import { Reader } from './reader.js';
 
 interface Places {
@@ -43,4 +43,16 @@ export function readPlaces(employee: Reader, issues: Issue[]): Places {
   if (work.length > 0 && sum !== whole)
     issues.push(problem('rule.shares', 'employee.work', { sum: showRate({ n: sum, d: whole }) }));
   return { work, residenceState, residenceLocalities: localitiesOf(residence, issues) };
+}
+
+/** What the tests of unemployment coverage ask, when the case answers them. */
+export function readLocalization(reader: Reader | null): Localization | null {
+  if (!reader) return null;
+  reader.only(['localizedIn', 'baseOfOperations', 'directedFrom']);
+  const state = (name: string): string | null => (reader.has(name) ? reader.text(name) : null);
+  return {
+    localizedIn: state('localizedIn'),
+    baseOfOperations: state('baseOfOperations'),
+    directedFrom: state('directedFrom'),
+  };
 }

@@ -95,7 +95,7 @@ export const ISSUE_TEXTS = {
   ),
   'unemployment.state-unclear': entry(
     'The state of unemployment coverage is not clear for work in several states.',
-    'Give employee.unemploymentState by the localization tests (localized work, base of operations, direction, residence).',
+    'Give employee.localization (where the work is localized, its base of operations, where it is directed from), or employee.unemploymentState.',
   ),
   'employer.own-rate-missing': entry("The client's own rate for {tax} is missing.", 'Enter the rate from the notice.'),
   'employer.size-assumed': entry(

@@ -77,6 +77,14 @@ export interface LeaveAccount {
   readonly lastCheck: LocalDate;
 }
 
+/** States by the tests of coverage for work in several states, in the order in which they decide (UIPL 20-04). */
+export interface Localization {
+  /** All work is here, but for what is incidental to it. */
+  readonly localizedIn: string | null;
+  readonly baseOfOperations: string | null;
+  readonly directedFrom: string | null;
+}
+
 /** A place of work and the share of the check's wages earned there. */
 export interface WorkPlace {
   readonly state: string;
@@ -106,6 +114,8 @@ export interface PaycheckInput {
   readonly residenceLocalities: readonly string[];
   /** The state of unemployment coverage when it is not the only work state. */
   readonly unemploymentState: string | null;
+  /** What the localization tests ask, for work in several states. */
+  readonly localization: Localization | null;
   readonly stateCertificates: Readonly<Record<string, StateCertificate>>;
   readonly exemptFrom: ReadonlySet<TaxCode>;
   readonly garnishments: readonly Garnishment[];

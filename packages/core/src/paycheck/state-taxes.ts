@@ -6,6 +6,7 @@ import { countyBrackets, findPlace } from '../taxes/local-places.js';
 import { incomeTaxCode } from '../taxes/registry.js';
 import { stateIncomeTax, type StateWages } from '../taxes/state-income-tax.js';
 import type { Check } from './check.js';
+import type { PaycheckInput } from './input.js';
 import { workerIsWithout } from './kinds.js';
 
 /** The state that may tax the work at a place: the office's, when working elsewhere is only convenient. */
@@ -143,12 +144,24 @@ export function stateIncomeTaxes(check: Check): ReadonlyMap<string, Cents> {
   return taxes;
 }
 
-/** The state of unemployment coverage: given, or the only one of work. Source: localization tests, UIPL 20-04. */
-export function unemploymentState(check: Check): StateRules | null {
-  const { input } = check;
+/**
+ * The state of unemployment coverage: given, the only one of work, or by the localization tests: where the work is
+ * localized, else the base of operations, else where it is directed from, else the residence – each of the last three
+ * only where some of the work is done. Source: UIPL 20-04, attachment I.
+ */
+function coverageState(input: PaycheckInput): string | undefined {
+  if (input.unemploymentState !== null) return input.unemploymentState;
   const first = input.work[0]?.state;
-  const isOnlyOne = input.work.every((place) => place.state === first);
-  const code = input.unemploymentState ?? (isOnlyOne ? first : undefined);
+  if (input.work.every((place) => place.state === first)) return first;
+  const { localization } = input;
+  if (!localization) return undefined;
+  if (localization.localizedIn !== null) return localization.localizedIn;
+  const hasWork = (state: string | null): state is string => input.work.some((place) => place.state === state);
+  return [localization.baseOfOperations, localization.directedFrom, input.residenceState].find(hasWork);
+}
+
+export function unemploymentState(check: Check): StateRules | null {
+  const code = coverageState(check.input);
   if (code === undefined) {
     check.problem('unemployment.state-unclear', 'employee.unemploymentState');
     return null;

@@ -150,6 +150,21 @@ describe('work and residence in different states', () => {
     };
     expect(problems(runCase(make('IL', {}, split)))).toContain('unemployment.state-unclear');
   });
+  it.each([
+    [{ localizedIn: 'IN' }, 'IN-SUI'],
+    [{ baseOfOperations: 'IL', directedFrom: 'IN' }, 'IL-SUI'],
+    [{ baseOfOperations: 'OH', directedFrom: 'IN' }, 'IN-SUI'],
+    [{ baseOfOperations: 'OH', directedFrom: 'OH' }, 'IL-SUI'],
+  ])('or follows from the localization tests, in their order: %j is %s', (localization, code) => {
+    const work = [
+      { state: 'IL', share: '0.5' },
+      { state: 'IN', share: '0.5' },
+    ];
+    const answer = runCase(
+      make('IL', { employer: { unemploymentRates: { IL: '2.7', IN: '2.7', OH: '2.7' } } }, { work, localization }),
+    );
+    expect(amount(answer, code)).toBe('81.00');
+  });
   it('a Maryland resident without a county is an error, not a guess', () =>
     expect(problems(runCase(make('MD', {}, { residence: { state: 'MD' } })))).toContain('rule.county-missing'));
 });

@@ -122,6 +122,15 @@ describe('a rule pack', () => {
       ((await preparer('GET', `/payrolls/${payroll}`)).body as { own: { rules: unknown[] } }).own.rules,
     ).toHaveLength(1);
   });
+  it('for a year without rules shows what it makes possible, and no figure where none can be computed', async () => {
+    const content = (await preparer('GET', '/rules/carry/2027')).body as Record<string, unknown>;
+    const { id } = (await preparer('POST', '/rules/packs', { content })).body as { id: string };
+    const view = (await preparer('GET', `/rules/packs/${id}`)).body as View & { effects: { note: string }[] };
+    expect(view.effects[0]).toMatchObject({ netBefore: null, checkDate: '2027-01-01' });
+    expect(view.effects[0]?.netAfter).toBeGreaterThan(0);
+    expect(view.effects[0]?.note).toMatch(/Without the pack: There is no federal withholding table for 2027/);
+    await administrator('POST', `/rules/packs/${id}/withdraw`, { version: 1 });
+  });
   it('accepted ten times at once counts once', async () => {
     const { id } = (await preparer('POST', '/rules/packs', pack({ name: 'Again' }))).body as { id: string };
     const answers = await Promise.all(

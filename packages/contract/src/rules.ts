@@ -31,17 +31,17 @@ export class RuleChangeRow {
   @Text(400) before!: string;
   @Text(400) after!: string;
 }
-/** What a pack does to the first payroll of a client on or after its first day, with everybody's usual pay. */
+/** What a pack does to the first payroll of a client on or after its first day, with everybody's usual pay. An amount is null where it cannot be computed. */
 export class RuleEffectRow {
   @Id() clientId!: string;
   @Text() clientName!: string;
   @Day() checkDate!: string;
   @Whole() people!: number;
   @Whole() moved!: number;
-  @Amount() netBefore!: number;
-  @Amount() netAfter!: number;
-  @Amount() employerBefore!: number;
-  @Amount() employerAfter!: number;
+  @Amount({ nullable: true }) netBefore!: number | null;
+  @Amount({ nullable: true }) netAfter!: number | null;
+  @Amount({ nullable: true }) employerBefore!: number | null;
+  @Amount({ nullable: true }) employerAfter!: number | null;
   /** Why there is no comparison: a rule is missing without (or with) the pack. */
   @Text(600, { nullable: true }) note!: string | null;
 }

@@ -1486,10 +1486,10 @@ export interface components {
             checkDate: string;
             people: number;
             moved: number;
-            netBefore: number;
-            netAfter: number;
-            employerBefore: number;
-            employerAfter: number;
+            netBefore: number | null;
+            netAfter: number | null;
+            employerBefore: number | null;
+            employerAfter: number | null;
             note: string | null;
         };
         RulePackView: {

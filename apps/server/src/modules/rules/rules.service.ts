@@ -181,6 +181,9 @@ export class RulesService {
       const faults = now.flatMap(({ result }) => result.problems.filter((issue) => issue.severity === 'error'));
       const faultsBefore = old.flatMap(({ result }) => result.problems.filter((issue) => issue.severity === 'error'));
       const fault = faults[0] ?? faultsBefore[0];
+      // With a rule missing there is no figure, rather than one without that tax.
+      const amountOf = <T>(isSound: boolean, amount: () => T): T | null => (isSound ? amount() : null);
+      const [isOldSound, isNowSound] = [faultsBefore.length === 0, faults.length === 0];
       rows.push({
         clientId: client.id,
         clientName: client.legalName,
@@ -189,10 +192,10 @@ export class RulesService {
         moved: now.filter(
           (check, index) => JSON.stringify(check.result.taxes) !== JSON.stringify(old[index]?.result.taxes),
         ).length,
-        netBefore: sum(old.map(({ result }) => result.net)),
-        netAfter: sum(now.map(({ result }) => result.net)),
-        employerBefore: sum(employerTaxes(old).map((tax) => tax.amount)),
-        employerAfter: sum(employerTaxes(now).map((tax) => tax.amount)),
+        netBefore: amountOf(isOldSound, () => sum(old.map(({ result }) => result.net))),
+        netAfter: amountOf(isNowSound, () => sum(now.map(({ result }) => result.net))),
+        employerBefore: amountOf(isOldSound, () => sum(employerTaxes(old).map((tax) => tax.amount))),
+        employerAfter: amountOf(isNowSound, () => sum(employerTaxes(now).map((tax) => tax.amount))),
         note: fault ? cut(`${faults[0] ? 'With' : 'Without'} the pack: ${sentence(fault)}`) : null,
       });
     }

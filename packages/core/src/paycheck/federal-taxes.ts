@@ -59,9 +59,9 @@ function capped(check: Check, taxes: readonly Tax[], given: CappedTax): void {
   }
 }
 
-export const OASDI = [taxOf('US-OASDI-EE'), taxOf('US-OASDI-ER')];
+const OASDI = [taxOf('US-OASDI-EE'), taxOf('US-OASDI-ER')];
 
-export const HI = [taxOf('US-HI-EE'), taxOf('US-HI-ER')];
+const HI = [taxOf('US-HI-EE'), taxOf('US-HI-ER')];
 
 const ADDITIONAL = [taxOf('US-HI-ADD')];
 

@@ -29,14 +29,14 @@ function cityTaxes(situation: Situation): void {
     for (const tax of place.taxes) {
       const part = (amount: Cents): Cents => check.partAt(amount, index);
       if (tax.terms.is === 'fee') {
-        const row = check.inForce(tax.terms.rows);
+        const row = check.rule(tax.terms.rows, tax.label);
         if (row) writeFee(situation, place, tax, row, part(wagesFor(check, state, tax)));
       } else if (tax.terms.is === 'worksheet' && tax.terms.for === 'nonresident' && !isResident) {
-        const row = check.inForce(tax.terms.rows);
-        const flat = check.inForce(tax.terms.supplemental);
+        const row = check.rule(tax.terms.rows, tax.label);
+        const flat = check.rule(tax.terms.supplemental, tax.label);
         if (row && flat) writeWorksheet(situation, place, tax, row, flat.value, part);
       } else if (tax.terms.is === 'rates' && (tax.payer === 'employer' || !isResident)) {
-        const row = check.inForce(tax.terms.rows);
+        const row = check.rule(tax.terms.rows, tax.label);
         const rate = row ? (payrollRate(check, state, place, tax, row.value) ?? row.value.nonresident) : undefined;
         if (!row || !rate) continue;
         const wages = part(wagesFor(check, state, tax));
@@ -49,14 +49,14 @@ function cityTaxes(situation: Situation): void {
     for (const tax of place.taxes) {
       if (tax.payer === 'employer') continue;
       if (tax.terms.is === 'share-of-state') {
-        const row = check.inForce(tax.terms.rows);
+        const row = check.rule(tax.terms.rows, tax.label);
         if (row) writeShareOfState(situation, place, tax, row);
       } else if (tax.terms.is === 'worksheet' && tax.terms.for === 'resident') {
-        const row = check.inForce(tax.terms.rows);
-        const flat = check.inForce(tax.terms.supplemental);
+        const row = check.rule(tax.terms.rows, tax.label);
+        const flat = check.rule(tax.terms.supplemental, tax.label);
         if (row && flat) writeWorksheet(situation, place, tax, row, flat.value, (amount) => amount);
       } else if (tax.terms.is === 'rates') {
-        const row = check.inForce(tax.terms.rows);
+        const row = check.rule(tax.terms.rows, tax.label);
         const rate = row?.value.resident;
         if (!row || !rate) continue;
         const allowed = row.value.credit;
@@ -82,7 +82,6 @@ function higherOfTwo(situation: Situation): void {
   };
   const residence = rated(home[0]);
   const places = work.length > 0 ? work : [{ place: undefined, index: -1 }];
-  let covered = false;
   for (const { place, index } of places) {
     const there = rated(place);
     const part = (amount: Cents): Cents => (index < 0 ? amount : check.partAt(amount, index));
@@ -108,21 +107,11 @@ function higherOfTwo(situation: Situation): void {
     } else if (there && thereRate.n > 0) {
       writeRate(situation, there.place, there.tax, there.row, part(wagesFor(check, state, there.tax)), thereRate);
     }
-    covered = true;
     for (const tax of place?.taxes ?? []) {
-      const row = tax.terms.is === 'fee' ? check.inForce(tax.terms.rows) : null;
+      const row = tax.terms.is === 'fee' ? check.rule(tax.terms.rows, tax.label) : null;
       if (place && row) writeFee(situation, place, tax, row, part(wagesFor(check, state, tax)));
     }
   }
-  if (!covered && residence)
-    writeRate(
-      situation,
-      residence.place,
-      residence.tax,
-      residence.row,
-      wagesFor(check, state, residence.tax),
-      residence.row.value.resident ?? ZERO_RATE,
-    );
 }
 
 /** Indiana: the county of residence on January 1, or of work for people from elsewhere, on the state's taxable wages. */
@@ -179,10 +168,10 @@ function workPlaceTaxes(situation: Situation): void {
     for (const tax of place.taxes) {
       const wages = check.partAt(wagesFor(check, state, tax), index);
       if (tax.terms.is === 'fee') {
-        const row = check.inForce(tax.terms.rows);
+        const row = check.rule(tax.terms.rows, tax.label);
         if (row) writeFee(situation, place, tax, row, wages);
       } else if (tax.terms.is === 'rates') {
-        const row = check.inForce(tax.terms.rows);
+        const row = check.rule(tax.terms.rows, tax.label);
         const rate = isResident ? row?.value.resident : row?.value.nonresident;
         if (row && (rate || row.value.tiers)) writeRate(situation, place, tax, row, wages, rate ?? ZERO_RATE);
       }
@@ -219,9 +208,9 @@ export function localTaxes(check: Check, stateTaxes: ReadonlyMap<string, Cents>)
     done.push(code);
     if (!state) continue;
     const { home, work } = placesIn(check, state);
-    if (workerIsWithout(input.worker, 'income') || home.length + work.length === 0) {
-      if (state.local?.method !== 'county') continue;
-    }
+    if (workerIsWithout(input.worker, 'income')) continue;
+    // Where every resident has a county, none given is worth a word; elsewhere there is nothing to do.
+    if (home.length + work.length === 0 && state.local?.method !== 'county') continue;
     const situation: Situation = { check, state, home, work, stateTax: stateTaxes.get(code) ?? null };
     // Places a firm adds to a state without any of ours pay where the work is.
     METHODS[state.local?.method ?? 'work-place'](situation);

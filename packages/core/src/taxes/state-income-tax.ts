@@ -1,4 +1,3 @@
-import { inForce } from '../jurisdictions/dated.js';
 import type { Bracket } from '../jurisdictions/brackets.js';
 import type { StateCertificate, StateRules, WithheldIncomeTax } from '../jurisdictions/state.js';
 import { ZERO, add, cents, notBelowZero, showDollars, subtract, type Cents } from '../money/cents.js';
@@ -66,7 +65,7 @@ export function stateIncomeTax(
   const figure = incomeTaxCode(state);
   const certificate = certificateFor(check, state, rule);
   const row = check.rule(rule.worksheets, `${state.name} withholding table`);
-  const supplemental = inForce(rule.supplemental, input.checkDate, input.rules);
+  const supplemental = check.rule(rule.supplemental, `${state.name} rule for supplemental wages`);
   if (!row || !supplemental) return null;
   if (rule.frequencies && !rule.frequencies.includes(input.payFrequency)) {
     check.problem('rule.frequency-unknown', 'payFrequency', {

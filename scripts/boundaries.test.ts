@@ -18,7 +18,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   money: [],
   issues: [],
   calendar: ['issues'],
-  identity: ['issues'],
+  identity: ['issues', 'calendar', 'jurisdictions'],
   jurisdictions: ['money', 'calendar', 'issues'],
   items: [],
   leave: ['money', 'calendar'],
@@ -32,6 +32,11 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   formats: ['money', 'calendar', 'issues', 'returns', 'yearend'],
   checks: ['money', 'calendar', 'issues', 'identity', 'returns', 'yearend'],
   rules: ['money', 'calendar', 'issues', 'jurisdictions', 'taxes', 'working'],
+  facts: ['calendar', 'casefile', 'identity', 'issues', 'items', 'jurisdictions', 'money', 'paycheck', 'taxes'],
+  crossings: ['casefile', 'money', 'paycheck', 'taxes'],
+  readiness: ['calendar', 'facts', 'identity', 'issues', 'jurisdictions', 'taxes'],
+  'people-file': ['calendar', 'facts', 'identity', 'issues', 'jurisdictions'],
+  'new-hires': ['calendar', 'jurisdictions'],
   casefile: ['money', 'calendar', 'issues', 'items', 'jurisdictions', 'leave', 'paycheck', 'rules', 'taxes', 'working'],
 };
 

@@ -8,6 +8,26 @@ import { ProblemFilter } from './http/problem-filter.js';
 import { Courier } from './jobs/courier.js';
 import { Jobs } from './jobs/jobs.js';
 import { AuditController } from './modules/audit/audit.controller.js';
+import { FactStore } from './modules/facts/fact-store.js';
+import { FirmController } from './modules/firm/firm.controller.js';
+import { FirmService } from './modules/firm/firm.service.js';
+import { UsersService } from './modules/firm/users.service.js';
+import { SecondFactor } from './modules/identity/second-factor.js';
+import { ClientFactsService } from './modules/clients/client-facts.service.js';
+import { TakeOn } from './modules/employees/take-on.js';
+import { PeopleCases } from './modules/payrolls/people-cases.js';
+import { ExportPeople } from './modules/people-files/export-people.js';
+import { PeopleFiles } from './modules/people-files/people-files.service.js';
+import { PeopleFilesController } from './modules/people-files/people-files.controller.js';
+import { NewHiresController } from './modules/new-hires/new-hires.controller.js';
+import { NewHiresService } from './modules/new-hires/new-hires.service.js';
+import { QuestionsService } from './modules/readiness/questions.service.js';
+import { ReadinessController } from './modules/readiness/readiness.controller.js';
+import { ReadinessGate } from './modules/readiness/readiness-gate.js';
+import { ReadinessService } from './modules/readiness/readiness.service.js';
+import { SearchController } from './modules/search/search.controller.js';
+import { TrialsController } from './modules/trials/trials.controller.js';
+import { TrialsService } from './modules/trials/trials.service.js';
 import { Audit } from './modules/audit/audit.js';
 import { ClientsController } from './modules/clients/clients.controller.js';
 import { ClientsService } from './modules/clients/clients.service.js';
@@ -48,6 +68,12 @@ import { Executor } from './state-machines/executor.js';
 
 const CONTROLLERS = [
   SessionController,
+  FirmController,
+  SearchController,
+  ReadinessController,
+  TrialsController,
+  PeopleFilesController,
+  NewHiresController,
   LadderController,
   ClientsController,
   EmployeesController,
@@ -61,6 +87,20 @@ const CONTROLLERS = [
 ];
 const PROVIDERS = [
   FirmDatabase,
+  FactStore,
+  ClientFactsService,
+  FirmService,
+  UsersService,
+  SecondFactor,
+  TakeOn,
+  PeopleCases,
+  ReadinessGate,
+  ReadinessService,
+  QuestionsService,
+  TrialsService,
+  PeopleFiles,
+  ExportPeople,
+  NewHiresService,
   Secrets,
   Clock,
   Audit,

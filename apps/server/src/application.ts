@@ -44,7 +44,7 @@ export async function makeApplication(config: Config, dataSource: DataSource): P
       strictTransportSecurity: config.publicUrl.startsWith('https:'),
     }),
   );
-  app.use(express.json({ limit: '8mb' }));
+  app.use(express.json({ limit: '12mb' }));
   app.use(cookieParser());
   app.setGlobalPrefix('api');
   app.useGlobalPipes(

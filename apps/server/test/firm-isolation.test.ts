@@ -20,7 +20,7 @@ afterAll(() => stack.stop(), 30_000);
 
 describe('another firm', () => {
   it('sees no client, and none of its pages', async () => {
-    expect((await birch('GET', '/clients')).body).toEqual([]);
+    expect((await birch('GET', '/clients')).body).toEqual({ rows: [], total: 0 });
     expect((await birch('GET', '/ladder')).body).toEqual([]);
     const paths = [
       `/clients/${client.id}`,
@@ -30,6 +30,14 @@ describe('another firm', () => {
       `/clients/${client.id}/tie-out?year=2026`,
       `/clients/${client.id}/ledger?year=2026&group=all`,
       `/employees/${client.employeeIds[0] ?? ''}`,
+      `/employees/${client.employeeIds[0] ?? ''}/crossings`,
+      `/clients/${client.id}/readiness`,
+      `/clients/${client.id}/questions`,
+      `/clients/${client.id}/proofs`,
+      `/clients/${client.id}/people-files`,
+      `/clients/${client.id}/new-hires`,
+      `/clients/${client.id}/people.csv`,
+      `/clients/${client.id}/letter.pdf`,
       `/payrolls/${payrollId}`,
     ];
     for (const path of paths) expect([path, (await birch('GET', path)).status]).toEqual([path, 404]);

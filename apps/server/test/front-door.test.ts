@@ -159,7 +159,7 @@ describe('bad input is named, and nothing is kept', () => {
       (
         await preparer('POST', `/clients/${client.id}/tax-accounts`, {
           agency: 'NY-DOL',
-          accountNumber: '1',
+          accountNumber: '49-00123',
           unemploymentRate: '41',
           from: '2026-06-01',
         })
@@ -179,7 +179,7 @@ describe('bad input is named, and nothing is kept', () => {
     ).body as { id: string };
     const refused = await preparer('POST', `/payrolls/${id}/review`, { version: 1 });
     expect(refused.status).toBe(422);
-    expect(refused.body.problems.map((problem: { field: string }) => problem.field).join(' ')).toContain('Sprague2');
+    expect(refused.body.problems.map((problem: { field: string }) => problem.field).join(' ')).toContain('SpragueB');
   });
   it('a person’s number is never in an answer or an error', async () => {
     const answers = await Promise.all(

@@ -111,7 +111,7 @@ describe('a year of payrolls', () => {
       })
     ).body as { id: string };
     expect(((await preparer('GET', `/payrolls/${id}`)).body.persons as Person[]).map((person) => person.name)).toEqual([
-      'Wil Sprague1',
+      'Wil SpragueA',
     ]);
   });
   it('a 501(c)(3) owes no federal unemployment tax (IRC § 3306(c)(8))', async () => {
@@ -138,7 +138,7 @@ describe('a year of payrolls', () => {
     };
     await preparer('POST', `/clients/${id}/tax-accounts`, {
       agency: 'NY-DOL',
-      accountNumber: '1',
+      accountNumber: '49-00123',
       unemploymentRate: '2.0',
       from: '2024-01-01',
     });
@@ -182,7 +182,7 @@ describe('a year of payrolls', () => {
       title: string;
       lines: { value: string; isResult?: boolean; parameter?: { publication: string } }[];
     };
-    expect(working.title).toBe('Federal income tax, Wil Sprague1');
+    expect(working.title).toBe('Federal income tax, Wil SpragueA');
     expect(working.lines.at(-1)?.value.replace(',', '')).toBe(toDollars(cents(tax(paid, id, 'US-FIT')?.amount ?? 0)));
     expect(working.lines.some((line) => line.parameter?.publication.includes('Publication 15-T'))).toBe(true);
   });

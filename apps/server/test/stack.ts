@@ -196,7 +196,7 @@ export const employee = (number: string, more: Record<string, unknown> = {}) => 
   number,
   firstName: 'Wil',
   middleName: '',
-  lastName: `Sprague${number}`,
+  lastName: `Sprague${String.fromCharCode(64 + Number(number))}`,
   suffix: '',
   ssn: `8991234${number.padStart(2, '0')}`,
   street: '1 Row',
@@ -204,7 +204,7 @@ export const employee = (number: string, more: Record<string, unknown> = {}) => 
   state: 'NY',
   zip: '13999',
   hiredOn: '2024-01-02',
-  bornOn: null,
+  bornOn: '1990-05-04',
   kind: 'employee',
   isRetirementPlan: false,
   facts: [
@@ -247,14 +247,14 @@ export async function takeOn(
     newYorkDays: 5,
   });
   const { id } = client.body as { id: string };
-  for (const [agency, rate] of [
-    ['NY-DOL', '4.1'],
-    ['TX-TWC', '2.7'],
-    ['NY-TAX', null],
+  for (const [agency, accountNumber, rate] of [
+    ['NY-DOL', '49-00123', '4.1'],
+    ['TX-TWC', '99-001234-5', '2.7'],
+    ['NY-TAX', '47-1234561', null],
   ])
     await preparer('POST', `/clients/${id}/tax-accounts`, {
       agency,
-      accountNumber: '49-00123',
+      accountNumber,
       unemploymentRate: rate,
       from: '2024-01-01',
     });

@@ -33,6 +33,15 @@ const router = createBrowserRouter([
     children: [
       { index: true, lazy: async () => ({ Component: (await import('./routes/ladder/ladder.js')).LadderPage }) },
       { path: 'clients', lazy: async () => ({ Component: (await import('./routes/clients/clients.js')).ClientsPage }) },
+      { path: 'firm', lazy: async () => ({ Component: (await import('./routes/firm/firm.js')).FirmPage }) },
+      {
+        path: 'clients/new',
+        lazy: async () => ({ Component: (await import('./routes/clients/new-client.js')).NewClientPage }),
+      },
+      {
+        path: 'people-files/:fileId',
+        lazy: async () => ({ Component: (await import('./routes/people-file/people-file.js')).PeopleFilePage }),
+      },
       {
         path: 'clients/:clientId',
         lazy: async () => ({ Component: (await import('./routes/clients/client-frame.js')).ClientFrame }),
@@ -58,6 +67,12 @@ const router = createBrowserRouter([
             path: 'ledger',
             lazy: async () => ({ Component: (await import('./routes/clients/ledger.js')).LedgerPage }),
           },
+          {
+            path: 'readiness',
+            lazy: async () => ({ Component: (await import('./routes/clients/readiness.js')).ReadinessPage }),
+          },
+          { path: 'items', lazy: async () => ({ Component: (await import('./routes/clients/items.js')).ItemsPage }) },
+          { path: 'proof', lazy: async () => ({ Component: (await import('./routes/clients/proof.js')).ProofPage }) },
           { path: 'facts', lazy: async () => ({ Component: (await import('./routes/clients/facts.js')).FactsPage }) },
         ],
       },

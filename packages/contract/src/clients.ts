@@ -1,18 +1,22 @@
 import { PAY_FREQUENCIES } from '@zakat/core/calendar/pay-frequency';
+import { CLIENT_FACT_KINDS } from '@zakat/core/facts/client-facts';
+import { EMPLOYEE_FACT_KINDS } from '@zakat/core/facts/employee-facts';
 import { Amount, Choice, Day, Flag, Id, Json, List, Text, Texts, Whole } from './field.js';
 import { ProblemDetail } from './problem.js';
 
 export const KINDS_OF_EMPLOYER = ['F', 'S', 'T', 'Y', 'N'] as const;
 export const DEPOSIT_SCHEDULES = ['monthly', 'semiweekly'] as const;
-export const WORKER_KINDS = ['employee', 'partner'] as const;
-export const FACT_KINDS = ['pay', 'federal-certificate', 'state-certificate', 'place'] as const;
+export const WORKER_KINDS = ['employee', 'partner', 'contractor'] as const;
+export const FACT_KINDS = EMPLOYEE_FACT_KINDS;
 
 /** Identity of an employer: what returns and files carry. */
 export class ClientIdentity {
   @Text(57, { min: 1 }) legalName!: string;
   @Text(57) tradeName!: string;
-  @Text(12, { min: 9 }) ein!: string;
-  @Text(4, { min: 1 }) nameControl!: string;
+  /** Blank while it is applied for. */
+  @Text(12) ein!: string;
+  /** Blank: proposed from the legal name. */
+  @Text(4) nameControl!: string;
   @Text(22) street!: string;
   @Text(22) city!: string;
   @Text(2) state!: string;
@@ -23,14 +27,32 @@ export class ClientIdentity {
   @Text(35) signerName!: string;
   @Text(35) signerTitle!: string;
 }
+/** An effective-dated fact about a client, or among the firm's client defaults. */
+export class ClientFact {
+  @Choice(CLIENT_FACT_KINDS) kind!: string;
+  @Day() from!: string;
+  @Json() value!: Record<string, unknown>;
+}
+export class ClientFactView extends ClientFact {
+  @Text(600) sentence!: string;
+  @Flag() isInForce!: boolean;
+  @Text() recordedBy!: string;
+  @Text() recordedAt!: string;
+}
 export class CreateClient extends ClientIdentity {
   @Text(12, { min: 2 }) key!: string;
-  @Choice(KINDS_OF_EMPLOYER) kindOfEmployer!: (typeof KINDS_OF_EMPLOYER)[number];
-  @Choice(PAY_FREQUENCIES) payFrequency!: (typeof PAY_FREQUENCIES)[number];
-  @Amount() lookbackAmount!: number;
-  @Whole({ min: 3 }) newYorkDays!: number;
+  @Choice(KINDS_OF_EMPLOYER, { optional: true }) kindOfEmployer?: (typeof KINDS_OF_EMPLOYER)[number];
+  @Choice(PAY_FREQUENCIES, { optional: true }) payFrequency?: (typeof PAY_FREQUENCIES)[number];
+  @Amount({ optional: true }) lookbackAmount?: number;
+  @Whole({ min: 3, optional: true }) newYorkDays?: number;
+  /** The EIN typed a second time; where it is given it must be the same. */
+  @Text(12, { optional: true }) einAgain?: string;
+  @List(() => ClientFact, { optional: true, most: 200 }) facts?: ClientFact[];
+  /** `defaults`, or the id of a client whose rules (never people or history) the new one starts from. */
+  @Text(36, { optional: true }) startFrom?: string;
 }
 export class UpdateClientIdentity extends ClientIdentity {
+  @Text(12, { optional: true }) einAgain?: string;
   @Whole({ min: 1 }) version!: number;
 }
 export class CreateTaxAccount {
@@ -38,6 +60,11 @@ export class CreateTaxAccount {
   @Text(30) accountNumber!: string;
   @Text(12, { nullable: true }) unemploymentRate!: string | null;
   @Day() from!: string;
+  /** The number is applied for: returns and deposits say so until it comes. */
+  @Flag({ optional: true }) isApplied?: boolean;
+  /** The number stands so on the agency's letter, whatever the usual format. */
+  @Flag({ optional: true }) isAsPrinted?: boolean;
+  @Text(20, { optional: true }) depositFrequency?: string;
 }
 export class TaxAccountView extends CreateTaxAccount {
   @Id() id!: string;
@@ -67,6 +94,16 @@ export class ClientRow {
   @Choice(DEPOSIT_SCHEDULES) depositSchedule!: (typeof DEPOSIT_SCHEDULES)[number];
   @Whole() people!: number;
 }
+export class ClientList {
+  @List(() => ClientRow) rows!: ClientRow[];
+  @Whole() total!: number;
+}
+export class ScheduledCheck {
+  @Day() start!: string;
+  @Day() end!: string;
+  @Day() checkDate!: string;
+  @Day({ nullable: true }) movedFrom!: string | null;
+}
 export class ClientView extends ClientIdentity {
   @Id() id!: string;
   @Text() key!: string;
@@ -77,6 +114,8 @@ export class ClientView extends ClientIdentity {
   @Whole() version!: number;
   @List(() => TaxAccountView) taxAccounts!: TaxAccountView[];
   @List(() => BankAccountView) bankAccounts!: BankAccountView[];
+  @List(() => ClientFactView) facts!: ClientFactView[];
+  @List(() => ScheduledCheck) nextChecks!: ScheduledCheck[];
 }
 
 export class EmployeeIdentity {
@@ -97,7 +136,7 @@ export class Fact {
 export class CreateEmployee extends EmployeeIdentity {
   @Text(12, { min: 1 }) number!: string;
   @Text(11, { min: 9 }) ssn!: string;
-  @Day() hiredOn!: string;
+  @Day({ nullable: true }) hiredOn!: string | null;
   @Day({ nullable: true }) bornOn!: string | null;
   @Choice(WORKER_KINDS) kind!: (typeof WORKER_KINDS)[number];
   @Flag() isRetirementPlan!: boolean;
@@ -106,6 +145,11 @@ export class CreateEmployee extends EmployeeIdentity {
 export class UpdateEmployeeIdentity extends EmployeeIdentity {
   /** Blank leaves the number as it is. */
   @Text(11) ssn!: string;
+  @Text(12, { optional: true, min: 1 }) number?: string;
+  @Day({ optional: true, nullable: true }) hiredOn?: string | null;
+  @Day({ optional: true, nullable: true }) bornOn?: string | null;
+  @Choice(WORKER_KINDS, { optional: true }) kind?: (typeof WORKER_KINDS)[number];
+  @Flag({ optional: true }) isRetirementPlan?: boolean;
   @Whole({ min: 1 }) version!: number;
 }
 export class EmployeeRow {
@@ -117,6 +161,12 @@ export class EmployeeRow {
   @Text() paySentence!: string;
   @Choice(WORKER_KINDS) kind!: (typeof WORKER_KINDS)[number];
 }
+export class EmployeeList {
+  @List(() => EmployeeRow) rows!: EmployeeRow[];
+  @Whole() total!: number;
+  /** The next free number. */
+  @Text() nextNumber!: string;
+}
 export class FactView extends Fact {
   @Text(400) sentence!: string;
   @Flag() isInForce!: boolean;
@@ -127,7 +177,7 @@ export class EmployeeView extends EmployeeIdentity {
   @Text() clientName!: string;
   @Text() number!: string;
   @Text() ssnTail!: string;
-  @Day() hiredOn!: string;
+  @Day({ nullable: true }) hiredOn!: string | null;
   @Day({ nullable: true }) bornOn!: string | null;
   @Choice(WORKER_KINDS) kind!: (typeof WORKER_KINDS)[number];
   @Flag() isRetirementPlan!: boolean;

@@ -133,3 +133,8 @@ export class AuditRow {
   @Text() subject!: string;
   @Json() detail!: Record<string, unknown>;
 }
+export class AuditVerification {
+  @Whole() entries!: number;
+  /** The first entry that does not fit the chain; null when all do. */
+  @Whole({ nullable: true }) brokenAt!: number | null;
+}

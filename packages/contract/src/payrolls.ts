@@ -18,7 +18,12 @@ export class EntryEarning {
 }
 export class EntryDeduction {
   @Text(40) item!: string;
-  @Text(14) amount!: string;
+  @Text(14, { optional: true }) amount?: string;
+  /** Of gross, instead of an amount. */
+  @Text(14, { optional: true }) percent?: string;
+  @Text(14, { optional: true }) perCheck?: string;
+  @Text(14, { optional: true }) perYear?: string;
+  @Text(14, { optional: true }) balance?: string;
 }
 export class PayrollEntry {
   @Id() employeeId!: string;
@@ -42,8 +47,15 @@ export class TaxFigure {
 }
 export class ItemFigure {
   @Text() item!: string;
+  @Text(200, { optional: true }) name?: string;
   @Text() label!: string;
   @Amount() amount!: number;
+}
+export class OrderFigure {
+  @Text() kind!: string;
+  @Text() label!: string;
+  @Amount() amount!: number;
+  @Amount() fee!: number;
 }
 export class PaycheckView {
   @Id({ nullable: true }) id!: string | null;
@@ -51,6 +63,8 @@ export class PaycheckView {
   @Amount() net!: number;
   @List(() => ItemFigure) earnings!: ItemFigure[];
   @List(() => ItemFigure) deductions!: ItemFigure[];
+  @List(() => ItemFigure) employerPaid!: ItemFigure[];
+  @List(() => OrderFigure) garnishments!: OrderFigure[];
   @List(() => TaxFigure) taxes!: TaxFigure[];
   @List(() => ProblemDetail) problems!: ProblemDetail[];
 }

@@ -6,6 +6,8 @@ export type Role = (typeof ROLES)[number];
 export class SignIn {
   @Text(200, { min: 1 }) email!: string;
   @Text(200, { min: 1 }) password!: string;
+  /** Six digits, where the account has a second factor. */
+  @Text(6, { optional: true }) code?: string;
 }
 export class UserView {
   @Id() id!: string;
@@ -18,6 +20,7 @@ export class SessionView {
   @Text() firmName!: string;
   @Day() today!: string;
   @Flag() requiresSecondPerson!: boolean;
+  @Flag() hasSecondFactor!: boolean;
 }
 export class MoveClock {
   @Day() today!: string;

@@ -15,6 +15,10 @@ const CONSTRAINTS: Readonly<Record<string, () => Refusal>> = {
     ),
   tax_account_from_unique: () =>
     refuseField('from', 'This account already has an entry from that day.', 'Use another day.'),
+  tax_account_applied_has_no_number: () =>
+    refuseField('accountNumber', 'An account that is applied for has no number yet.', 'Leave the number blank.'),
+  question_open_unique: () => conflict('This was asked already and waits for its answer.'),
+  new_hire_report_once: () => conflict('One of these hires was reported a moment ago. Look again.'),
   payroll_regular_unique: () =>
     conflict('A regular payroll for this period exists already. Open it, or make an extra payroll.'),
   paycheck_unique: () => conflict('This payroll was posted by somebody else a moment ago.'),

@@ -5,6 +5,7 @@ import { Employee } from '../modules/employees/entities.js';
 import { Filing } from '../modules/filings/entities.js';
 import { Payroll } from '../modules/payrolls/entities.js';
 import { Remittance, RemittanceItem } from '../modules/remittances/entities.js';
+import { ClientSetUp1764000000000 } from './migrations/client-set-up.js';
 import { FirstSchema1760000000000 } from './migrations/first-schema.js';
 import { RulePacks1763900000000 } from './migrations/rule-packs.js';
 
@@ -18,7 +19,7 @@ export const makeDataSource = (url: string): DataSource =>
     type: 'postgres',
     url,
     entities: ENTITIES,
-    migrations: [FirstSchema1760000000000, RulePacks1763900000000],
+    migrations: [FirstSchema1760000000000, RulePacks1763900000000, ClientSetUp1764000000000],
     migrationsTransactionMode: 'each',
     synchronize: false,
     poolSize: 20,

@@ -27,7 +27,7 @@ export class Executor {
   async apply<S extends string>(manager: EntityManager, actor: Actor, machine: Machine<S>, step: Step): Promise<void> {
     const transition = machine.transitions.find((candidate) => candidate.act === step.act);
     if (!transition) throw new Error(`${machine.name} has no act ${step.act}`);
-    const preparedBy = machine.name === 'payroll' ? 'created_by' : 'prepared_by';
+    const preparedBy = PREPARED_BY[machine.name] ?? 'prepared_by';
     const rows = (await manager.query(
       `SELECT status, version, ${preparedBy} AS prepared_by FROM ${machine.table} WHERE id = $1 FOR UPDATE`,
       [step.id],
@@ -76,6 +76,9 @@ export class Executor {
   }
 }
 
+/** The column that says who prepared a subject, where it is not `prepared_by`. */
+const PREPARED_BY: Readonly<Record<string, string>> = { payroll: 'created_by', question: 'answered_by' };
+
 const PAST: Readonly<Record<string, string>> = {
   review: 'reviewed',
   reopen: 'reopened',
@@ -89,4 +92,5 @@ const PAST: Readonly<Record<string, string>> = {
   receive: 'received',
   accept: 'accepted',
   reject: 'rejected',
+  answer: 'answered',
 };

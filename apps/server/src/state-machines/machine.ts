@@ -67,4 +67,23 @@ export const RULE_PACK_MACHINE = {
   ],
 } as const satisfies Machine<'proposed' | 'in-force' | 'withdrawn'>;
 
-export const MACHINES = [PAYROLL_MACHINE, REMITTANCE_MACHINE, FILING_MACHINE, RULE_PACK_MACHINE] as const;
+/** The answer to a question goes into the record when another person than the one who wrote it down accepts it. */
+export const QUESTION_MACHINE = {
+  name: 'question',
+  table: 'question',
+  initial: 'asked',
+  transitions: [
+    { act: 'answer', from: ['asked'], to: 'answered', by: ANYBODY },
+    { act: 'reopen', from: ['answered'], to: 'asked', by: ANYBODY },
+    { act: 'accept', from: ['answered'], to: 'accepted', by: SENIOR, needsSecondPerson: true },
+    { act: 'withdraw', from: ['asked', 'answered'], to: 'withdrawn', by: ANYBODY },
+  ],
+} as const satisfies Machine<'asked' | 'answered' | 'accepted' | 'withdrawn'>;
+
+export const MACHINES = [
+  PAYROLL_MACHINE,
+  REMITTANCE_MACHINE,
+  FILING_MACHINE,
+  RULE_PACK_MACHINE,
+  QUESTION_MACHINE,
+] as const;

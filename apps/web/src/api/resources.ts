@@ -1,4 +1,10 @@
-import { queryOptions, useMutation, useQueryClient, type UseMutationResult } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  queryOptions,
+  useMutation,
+  useQueryClient,
+  type UseMutationResult,
+} from '@tanstack/react-query';
 import { Refused, api, take, type Schemas } from './client.js';
 
 /** Query options and mutations, one block a resource. Server state comes from nowhere else. */
@@ -9,7 +15,19 @@ export const sessionQuery = queryOptions({
   staleTime: 30_000,
 });
 export const ladderQuery = queryOptions({ queryKey: ['ladder'], queryFn: () => take(api.GET('/api/ladder')) });
-export const clientsQuery = queryOptions({ queryKey: ['clients'], queryFn: () => take(api.GET('/api/clients')) });
+export const clientsQuery = (find: string) =>
+  queryOptions({
+    queryKey: ['clients', find],
+    queryFn: () => take(api.GET('/api/clients', { params: { query: { find } } })),
+    placeholderData: keepPreviousData,
+  });
+export const searchQuery = (find: string) =>
+  queryOptions({
+    queryKey: ['search', find],
+    queryFn: () => take(api.GET('/api/search', { params: { query: { find } } })),
+    placeholderData: keepPreviousData,
+    enabled: find.trim().length >= 2,
+  });
 export const trailQuery = queryOptions({ queryKey: ['trail'], queryFn: () => take(api.GET('/api/audit')) });
 
 export const jurisdictionsQuery = queryOptions({
@@ -30,13 +48,14 @@ export const rulePacksQuery = queryOptions({
 export const rulePackQuery = (id: string) =>
   queryOptions({ queryKey: ['rule-packs', id], queryFn: () => take(api.GET('/api/rules/packs/{id}', path(id))) });
 
-const path = (id: string) => ({ params: { path: { id } } });
+export const path = (id: string) => ({ params: { path: { id } } });
 export const clientQuery = (id: string) =>
   queryOptions({ queryKey: ['client', id], queryFn: () => take(api.GET('/api/clients/{id}', path(id))) });
-export const employeesQuery = (id: string) =>
+export const employeesQuery = (id: string, find = '') =>
   queryOptions({
-    queryKey: ['client', id, 'employees'],
-    queryFn: () => take(api.GET('/api/clients/{id}/employees', path(id))),
+    queryKey: ['client', id, 'employees', find],
+    queryFn: () => take(api.GET('/api/clients/{id}/employees', { params: { path: { id }, query: { find } } })),
+    placeholderData: keepPreviousData,
   });
 export const payrollsQuery = (id: string) =>
   queryOptions({
@@ -131,7 +150,7 @@ export const filingSlipQuery = (id: string, version: number) =>
   });
 
 /** A change: whatever it answers, everything derived is asked for again. */
-function useChange<In, Out>(change: (input: In) => Promise<Out>): UseMutationResult<Out, Refused, In> {
+export function useChange<In, Out>(change: (input: In) => Promise<Out>): UseMutationResult<Out, Refused, In> {
   const queries = useQueryClient();
   return useMutation<Out, Refused, In>({
     mutationFn: change,

@@ -16,6 +16,534 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/firm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FirmController_view"];
+        put: operations["FirmController_update"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/firm/second-person": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["FirmController_secondPerson"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/firm/defaults": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FirmController_addDefault"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/users": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FirmController_list"];
+        put?: never;
+        post: operations["FirmController_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/users/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["FirmController_change"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/users/{id}/sign-out-everywhere": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FirmController_signOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/second-factor": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FirmController_offer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/second-factor/confirm": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FirmController_confirm"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/second-factor/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FirmController_remove"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["FirmController_password"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/search": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["SearchController_find"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/readiness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReadinessController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/gap-passes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ReadinessController_pass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/questions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReadinessController_list"];
+        put?: never;
+        post: operations["ReadinessController_ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/letter.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReadinessController_letter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/questions/{id}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ReadinessController_answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/questions/{id}/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ReadinessController_accept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/questions/{id}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ReadinessController_reopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/questions/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ReadinessController_withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/trials": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TrialsController_trial"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/employees/{id}/crossings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TrialsController_crossings"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/proofs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TrialsController_proofs"];
+        put?: never;
+        post: operations["TrialsController_keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/{id}/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TrialsController_accept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proofs/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TrialsController_withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/people-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PeopleFilesController_list"];
+        put?: never;
+        post: operations["PeopleFilesController_upload"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/people.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PeopleFilesController_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/people.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PeopleFilesController_xlsx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people-files/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PeopleFilesController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people-files/{id}/mapping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["PeopleFilesController_map"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people-files/{id}/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PeopleFilesController_accept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people-files/{id}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PeopleFilesController_undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people-files/{id}/discard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PeopleFilesController_discard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/new-hires": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["NewHiresController_list"];
+        put?: never;
+        post: operations["NewHiresController_report"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/ladder": {
         parameters: {
             query?: never;
@@ -74,6 +602,22 @@ export interface paths {
         get?: never;
         put: operations["ClientsController_update"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/facts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ClientsController_addFact"];
         delete?: never;
         options?: never;
         head?: never;
@@ -736,6 +1280,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/audit/verification": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["AuditController_verify"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/audit": {
         parameters: {
             query?: never;
@@ -775,6 +1335,7 @@ export interface components {
         SignIn: {
             email: string;
             password: string;
+            code?: string;
         };
         UserView: {
             /** Format: uuid */
@@ -790,6 +1351,385 @@ export interface components {
             /** Format: date */
             today: string;
             requiresSecondPerson: boolean;
+            hasSecondFactor: boolean;
+        };
+        ClientFactView: {
+            /** @enum {string} */
+            kind: "employer" | "schedule" | "lookback" | "withholding" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrolment";
+            /** Format: date */
+            from: string;
+            value: {
+                [key: string]: unknown;
+            };
+            sentence: string;
+            isInForce: boolean;
+            recordedBy: string;
+            recordedAt: string;
+        };
+        FirmView: {
+            name: string;
+            ein: string;
+            street: string;
+            city: string;
+            state: string;
+            zip: string;
+            phone: string;
+            email: string;
+            contactName: string;
+            preparerName: string;
+            preparerPtin: string;
+            efw2UserId: string;
+            cushionDays: number;
+            version: number;
+            requiresSecondPerson: boolean;
+            defaults: components["schemas"]["ClientFactView"][];
+        };
+        UpdateFirm: {
+            name: string;
+            ein: string;
+            street: string;
+            city: string;
+            state: string;
+            zip: string;
+            phone: string;
+            email: string;
+            contactName: string;
+            preparerName: string;
+            preparerPtin: string;
+            efw2UserId: string;
+            cushionDays: number;
+            version: number;
+        };
+        SwitchSecondPerson: {
+            isRequired: boolean;
+            reason: string;
+        };
+        ClientFact: {
+            /** @enum {string} */
+            kind: "employer" | "schedule" | "lookback" | "withholding" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrolment";
+            /** Format: date */
+            from: string;
+            value: {
+                [key: string]: unknown;
+            };
+        };
+        UserRow: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            email: string;
+            /** @enum {string} */
+            role: "preparer" | "reviewer" | "administrator";
+            isActive: boolean;
+            hasSecondFactor: boolean;
+            sessions: number;
+        };
+        CreateUser: {
+            name: string;
+            email: string;
+            /** @enum {string} */
+            role: "preparer" | "reviewer" | "administrator";
+            password: string;
+        };
+        UpdateUser: {
+            name: string;
+            /** @enum {string} */
+            role: "preparer" | "reviewer" | "administrator";
+            isActive: boolean;
+        };
+        SecondFactorOffer: {
+            secret: string;
+            uri: string;
+            picture: string;
+        };
+        SecondFactorCode: {
+            code: string;
+        };
+        ChangePassword: {
+            current: string;
+            next: string;
+        };
+        Found: {
+            /** @enum {string} */
+            kind: "client" | "person";
+            /** Format: uuid */
+            id: string;
+            label: string;
+            detail: string;
+        };
+        GapView: {
+            key: string;
+            /** Format: uuid */
+            personId: string | null;
+            who: string;
+            says: string;
+            fix: string;
+            neededFor: string[];
+            /** Format: date */
+            by: string | null;
+            /** @enum {string} */
+            move: "client" | "firm" | "agency";
+            blocksPaycheck: boolean;
+            field: string;
+            question: string | null;
+            passedBecause: string | null;
+        };
+        LetterLine: {
+            about: string;
+            asks: string[];
+            /** Format: date */
+            by: string | null;
+        };
+        ReadinessView: {
+            /** Format: date */
+            on: string;
+            gaps: components["schemas"]["GapView"][];
+            letter: components["schemas"]["LetterLine"][];
+        };
+        PassGap: {
+            key: string;
+            /** Format: uuid */
+            personId: string | null;
+            reason: string;
+        };
+        QuestionView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            personId: string | null;
+            who: string;
+            asks: string;
+            /** @enum {string} */
+            status: "asked" | "answered" | "accepted" | "withdrawn";
+            answer: string;
+            /** Format: date */
+            askedOn: string;
+            /** Format: date */
+            chaseOn: string;
+            field: string;
+            version: number;
+        };
+        AskQuestions: {
+            /** Format: date */
+            chaseOn: string;
+        };
+        AnswerQuestion: {
+            version: number;
+            answer: string;
+        };
+        AtVersion: {
+            version: number;
+        };
+        Fact: {
+            /** @enum {string} */
+            kind: "pay" | "federal-certificate" | "state-certificate" | "place" | "worker" | "standing" | "garnishment" | "leave" | "bank" | "consent" | "employment" | "own-field";
+            /** Format: date */
+            from: string;
+            value: {
+                [key: string]: unknown;
+            };
+        };
+        AskTrial: {
+            /** Format: uuid */
+            employeeId: string | null;
+            /** Format: date */
+            checkDate: string | null;
+            /** Format: date */
+            bornOn: string | null;
+            facts: components["schemas"]["Fact"][];
+        };
+        EntryEarning: {
+            item: string;
+            hours?: string;
+            rate?: string;
+            amount?: string;
+        };
+        EntryDeduction: {
+            item: string;
+            amount?: string;
+            percent?: string;
+            perCheck?: string;
+            perYear?: string;
+            balance?: string;
+        };
+        ItemFigure: {
+            item: string;
+            name?: string;
+            label: string;
+            amount: number;
+        };
+        OrderFigure: {
+            kind: string;
+            label: string;
+            amount: number;
+            fee: number;
+        };
+        TaxFigure: {
+            code: string;
+            payer: string;
+            subject: number;
+            wages: number;
+            amount: number;
+        };
+        ProblemDetail: {
+            code: string;
+            field: string;
+            /** @enum {string} */
+            severity: "error" | "warning";
+            sentence: string;
+            fix: string;
+        };
+        PaycheckView: {
+            /** Format: uuid */
+            id: string | null;
+            gross: number;
+            net: number;
+            earnings: components["schemas"]["ItemFigure"][];
+            deductions: components["schemas"]["ItemFigure"][];
+            employerPaid: components["schemas"]["ItemFigure"][];
+            garnishments: components["schemas"]["OrderFigure"][];
+            taxes: components["schemas"]["TaxFigure"][];
+            problems: components["schemas"]["ProblemDetail"][];
+        };
+        PayrollPerson: {
+            /** Format: uuid */
+            employeeId: string;
+            isPaid: boolean;
+            earnings: components["schemas"]["EntryEarning"][];
+            deductions: components["schemas"]["EntryDeduction"][];
+            number: string;
+            name: string;
+            workState: string;
+            base: {
+                [key: string]: unknown;
+            };
+            paycheck: components["schemas"]["PaycheckView"];
+            previousGross: number | null;
+        };
+        TrialView: {
+            /** Format: date */
+            checkDate: string;
+            why: string;
+            payFrequency: string;
+            person: components["schemas"]["PayrollPerson"] | null;
+            own: {
+                [key: string]: unknown;
+            };
+            problems: components["schemas"]["ProblemDetail"][];
+        };
+        CrossingView: {
+            /** Format: date */
+            checkDate: string;
+            figure: string;
+            label: string;
+            subject: number;
+            below: number;
+            /** @enum {string} */
+            what: "stops" | "starts";
+        };
+        ProofFigure: {
+            figure: string;
+            label: string;
+            expected: number | null;
+            now: number | null;
+        };
+        ProofView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            employeeId: string;
+            employeeName: string;
+            name: string;
+            /** Format: date */
+            checkDate: string;
+            /** Format: date */
+            computedFor: string;
+            agreedBy: string;
+            agreedAt: string;
+            isMoved: boolean;
+            figures: components["schemas"]["ProofFigure"][];
+            problems: components["schemas"]["ProblemDetail"][];
+        };
+        KeepProof: {
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+            /** Format: date */
+            checkDate: string | null;
+        };
+        Accepted: {
+            /** Format: uuid */
+            id: string;
+            warnings: components["schemas"]["ProblemDetail"][];
+        };
+        ImportRow: {
+            /** Format: uuid */
+            id: string;
+            fileName: string;
+            status: string;
+            people: number;
+            by: string;
+            at: string;
+        };
+        UploadPeople: {
+            fileName: string;
+            content: string;
+        };
+        PeopleColumnView: {
+            name: string;
+            label: string;
+        };
+        ImportRowView: {
+            row: number;
+            number: string;
+            name: string;
+            says: string[];
+            problems: components["schemas"]["ProblemDetail"][];
+        };
+        ImportView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            fileName: string;
+            /** @enum {string} */
+            status: "previewed" | "accepted" | "undone" | "discarded";
+            version: number;
+            headings: string[];
+            mapping: string[];
+            columns: components["schemas"]["PeopleColumnView"][];
+            problems: components["schemas"]["ProblemDetail"][];
+            people: number;
+            wrong: number;
+            rows: components["schemas"]["ImportRowView"][];
+            by: string;
+            at: string;
+        };
+        ChooseMapping: {
+            version: number;
+            mapping: string[];
+        };
+        NewHireRow: {
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+            state: string;
+            /** Format: date */
+            hiredOn: string;
+            /** Format: date */
+            due: string;
+            rule: string;
+            missing: string[];
+            /** Format: date */
+            reportedOn: string | null;
+        };
+        ReportNewHires: {
+            state: string;
+        };
+        NewHireFile: {
+            fileName: string;
+            content: string;
+            people: number;
         };
         Rung: {
             key: string;
@@ -821,12 +1761,19 @@ export interface components {
             depositSchedule: "monthly" | "semiweekly";
             people: number;
         };
+        ClientList: {
+            rows: components["schemas"]["ClientRow"][];
+            total: number;
+        };
         TaxAccountView: {
             agency: string;
             accountNumber: string;
             unemploymentRate: string | null;
             /** Format: date */
             from: string;
+            isApplied?: boolean;
+            isAsPrinted?: boolean;
+            depositFrequency?: string;
             /** Format: uuid */
             id: string;
             agencyName: string;
@@ -839,6 +1786,16 @@ export interface components {
             bankName: string;
             routing: string;
             accountTail: string;
+        };
+        ScheduledCheck: {
+            /** Format: date */
+            start: string;
+            /** Format: date */
+            end: string;
+            /** Format: date */
+            checkDate: string;
+            /** Format: date */
+            movedFrom: string | null;
         };
         ClientView: {
             legalName: string;
@@ -865,6 +1822,8 @@ export interface components {
             version: number;
             taxAccounts: components["schemas"]["TaxAccountView"][];
             bankAccounts: components["schemas"]["BankAccountView"][];
+            facts: components["schemas"]["ClientFactView"][];
+            nextChecks: components["schemas"]["ScheduledCheck"][];
         };
         CreateClient: {
             legalName: string;
@@ -882,24 +1841,14 @@ export interface components {
             signerTitle: string;
             key: string;
             /** @enum {string} */
-            kindOfEmployer: "F" | "S" | "T" | "Y" | "N";
+            kindOfEmployer?: "F" | "S" | "T" | "Y" | "N";
             /** @enum {string} */
-            payFrequency: "weekly" | "biweekly" | "semimonthly" | "monthly" | "quarterly" | "semiannually" | "annually" | "daily" | "miscellaneous";
-            lookbackAmount: number;
-            newYorkDays: number;
-        };
-        ProblemDetail: {
-            code: string;
-            field: string;
-            /** @enum {string} */
-            severity: "error" | "warning";
-            sentence: string;
-            fix: string;
-        };
-        Accepted: {
-            /** Format: uuid */
-            id: string;
-            warnings: components["schemas"]["ProblemDetail"][];
+            payFrequency?: "weekly" | "biweekly" | "semimonthly" | "monthly" | "quarterly" | "semiannually" | "annually" | "daily" | "miscellaneous";
+            lookbackAmount?: number;
+            newYorkDays?: number;
+            einAgain?: string;
+            facts?: components["schemas"]["ClientFact"][];
+            startFrom?: string;
         };
         UpdateClientIdentity: {
             legalName: string;
@@ -915,6 +1864,7 @@ export interface components {
             contactName: string;
             signerName: string;
             signerTitle: string;
+            einAgain?: string;
             version: number;
         };
         CreateTaxAccount: {
@@ -923,6 +1873,9 @@ export interface components {
             unemploymentRate: string | null;
             /** Format: date */
             from: string;
+            isApplied?: boolean;
+            isAsPrinted?: boolean;
+            depositFrequency?: string;
         };
         CreateBankAccount: {
             label: string;
@@ -939,16 +1892,12 @@ export interface components {
             workState: string;
             paySentence: string;
             /** @enum {string} */
-            kind: "employee" | "partner";
+            kind: "employee" | "partner" | "contractor";
         };
-        Fact: {
-            /** @enum {string} */
-            kind: "pay" | "federal-certificate" | "state-certificate" | "place";
-            /** Format: date */
-            from: string;
-            value: {
-                [key: string]: unknown;
-            };
+        EmployeeList: {
+            rows: components["schemas"]["EmployeeRow"][];
+            total: number;
+            nextNumber: string;
         };
         CreateEmployee: {
             firstName: string;
@@ -962,17 +1911,17 @@ export interface components {
             number: string;
             ssn: string;
             /** Format: date */
-            hiredOn: string;
+            hiredOn: string | null;
             /** Format: date */
             bornOn: string | null;
             /** @enum {string} */
-            kind: "employee" | "partner";
+            kind: "employee" | "partner" | "contractor";
             isRetirementPlan: boolean;
             facts: components["schemas"]["Fact"][];
         };
         FactView: {
             /** @enum {string} */
-            kind: "pay" | "federal-certificate" | "state-certificate" | "place";
+            kind: "pay" | "federal-certificate" | "state-certificate" | "place" | "worker" | "standing" | "garnishment" | "leave" | "bank" | "consent" | "employment" | "own-field";
             /** Format: date */
             from: string;
             value: {
@@ -998,11 +1947,11 @@ export interface components {
             number: string;
             ssnTail: string;
             /** Format: date */
-            hiredOn: string;
+            hiredOn: string | null;
             /** Format: date */
             bornOn: string | null;
             /** @enum {string} */
-            kind: "employee" | "partner";
+            kind: "employee" | "partner" | "contractor";
             isRetirementPlan: boolean;
             version: number;
             /** Format: date */
@@ -1020,6 +1969,14 @@ export interface components {
             state: string;
             zip: string;
             ssn: string;
+            number?: string;
+            /** Format: date */
+            hiredOn?: string | null;
+            /** Format: date */
+            bornOn?: string | null;
+            /** @enum {string} */
+            kind?: "employee" | "partner" | "contractor";
+            isRetirementPlan?: boolean;
             version: number;
         };
         RevealedNumber: {
@@ -1063,53 +2020,6 @@ export interface components {
             checkDate: string;
             /** @enum {string} */
             kind: "regular" | "extra";
-        };
-        EntryEarning: {
-            item: string;
-            hours?: string;
-            rate?: string;
-            amount?: string;
-        };
-        EntryDeduction: {
-            item: string;
-            amount: string;
-        };
-        ItemFigure: {
-            item: string;
-            label: string;
-            amount: number;
-        };
-        TaxFigure: {
-            code: string;
-            payer: string;
-            subject: number;
-            wages: number;
-            amount: number;
-        };
-        PaycheckView: {
-            /** Format: uuid */
-            id: string | null;
-            gross: number;
-            net: number;
-            earnings: components["schemas"]["ItemFigure"][];
-            deductions: components["schemas"]["ItemFigure"][];
-            taxes: components["schemas"]["TaxFigure"][];
-            problems: components["schemas"]["ProblemDetail"][];
-        };
-        PayrollPerson: {
-            /** Format: uuid */
-            employeeId: string;
-            isPaid: boolean;
-            earnings: components["schemas"]["EntryEarning"][];
-            deductions: components["schemas"]["EntryDeduction"][];
-            number: string;
-            name: string;
-            workState: string;
-            base: {
-                [key: string]: unknown;
-            };
-            paycheck: components["schemas"]["PaycheckView"];
-            previousGross: number | null;
         };
         EmployerTaxView: {
             tax: string;
@@ -1162,9 +2072,6 @@ export interface components {
         SavePayroll: {
             version: number;
             entries: components["schemas"]["PayrollEntry"][];
-        };
-        AtVersion: {
-            version: number;
         };
         TapeLineView: {
             label: string;
@@ -1507,6 +2414,10 @@ export interface components {
             changes: components["schemas"]["RuleChangeRow"][];
             effects: components["schemas"]["RuleEffectRow"][];
         };
+        AuditVerification: {
+            entries: number;
+            brokenAt: number | null;
+        };
         AuditRow: {
             seq: number;
             at: string;
@@ -1587,6 +2498,865 @@ export interface operations {
             };
         };
     };
+    FirmController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirmView"];
+                };
+            };
+        };
+    };
+    FirmController_update: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UpdateFirm"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirmView"];
+                };
+            };
+        };
+    };
+    FirmController_secondPerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SwitchSecondPerson"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirmView"];
+                };
+            };
+        };
+    };
+    FirmController_addDefault: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClientFact"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirmView"];
+                };
+            };
+        };
+    };
+    FirmController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UserRow"][];
+                };
+            };
+        };
+    };
+    FirmController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CreateUser"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UserRow"][];
+                };
+            };
+        };
+    };
+    FirmController_change: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UpdateUser"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UserRow"][];
+                };
+            };
+        };
+    };
+    FirmController_signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    FirmController_offer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SecondFactorOffer"];
+                };
+            };
+        };
+    };
+    FirmController_confirm: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SecondFactorCode"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    FirmController_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SecondFactorCode"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    FirmController_password: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChangePassword"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    SearchController_find: {
+        parameters: {
+            query: {
+                find: unknown;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Found"][];
+                };
+            };
+        };
+    };
+    ReadinessController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReadinessView"];
+                };
+            };
+        };
+    };
+    ReadinessController_pass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PassGap"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ReadinessController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuestionView"][];
+                };
+            };
+        };
+    };
+    ReadinessController_ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskQuestions"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuestionView"][];
+                };
+            };
+        };
+    };
+    ReadinessController_letter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ReadinessController_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerQuestion"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ReadinessController_accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ReadinessController_reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ReadinessController_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    TrialsController_trial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskTrial"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrialView"];
+                };
+            };
+        };
+    };
+    TrialsController_crossings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CrossingView"][];
+                };
+            };
+        };
+    };
+    TrialsController_proofs: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofView"][];
+                };
+            };
+        };
+    };
+    TrialsController_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepProof"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    TrialsController_accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProofView"];
+                };
+            };
+        };
+    };
+    TrialsController_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    PeopleFilesController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportRow"][];
+                };
+            };
+        };
+    };
+    PeopleFilesController_upload: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UploadPeople"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+        };
+    };
+    PeopleFilesController_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    PeopleFilesController_xlsx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    PeopleFilesController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+        };
+    };
+    PeopleFilesController_map: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChooseMapping"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+        };
+    };
+    PeopleFilesController_accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+        };
+    };
+    PeopleFilesController_undo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+        };
+    };
+    PeopleFilesController_discard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    NewHiresController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewHireRow"][];
+                };
+            };
+        };
+    };
+    NewHiresController_report: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReportNewHires"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NewHireFile"];
+                };
+            };
+        };
+    };
     LadderController_rungs: {
         parameters: {
             query?: never;
@@ -1608,7 +3378,11 @@ export interface operations {
     };
     ClientsController_list: {
         parameters: {
-            query?: never;
+            query?: {
+                find?: string;
+                from?: string;
+                count?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -1620,7 +3394,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ClientRow"][];
+                    "application/json": components["schemas"]["ClientList"];
                 };
             };
         };
@@ -1694,6 +3468,31 @@ export interface operations {
             };
         };
     };
+    ClientsController_addFact: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClientFact"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
     ClientsController_addTaxAccount: {
         parameters: {
             query?: never;
@@ -1746,7 +3545,11 @@ export interface operations {
     };
     EmployeesController_list: {
         parameters: {
-            query?: never;
+            query?: {
+                find?: string;
+                from?: string;
+                count?: string;
+            };
             header?: never;
             path: {
                 id: string;
@@ -1760,7 +3563,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["EmployeeRow"][];
+                    "application/json": components["schemas"]["EmployeeList"];
                 };
             };
         };
@@ -2767,6 +4570,25 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RulePackView"];
+                };
+            };
+        };
+    };
+    AuditController_verify: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AuditVerification"];
                 };
             };
         };

@@ -31,7 +31,17 @@ const person = (
   workState: 'NY',
   base,
   previousGross: null,
-  paycheck: { id: null, gross: 0, net: 0, earnings: [], deductions: [], taxes: [], problems: [] },
+  paycheck: {
+    id: null,
+    gross: 0,
+    net: 0,
+    earnings: [],
+    deductions: [],
+    employerPaid: [],
+    garnishments: [],
+    taxes: [],
+    problems: [],
+  },
 });
 const hourly = (hours: string) =>
   person([{ item: 'regular', hours, rate: '31.40' }], [{ item: '401k', amount: '50.00' }]);

@@ -24,6 +24,11 @@ export interface SheetRow {
   readonly line: string;
 }
 
+/** An amount and nothing else: what has a percentage or a limit is no cell of a column. */
+const isPlainAmount = (deduction: Entry['deductions'][number]): boolean =>
+  (DEDUCTION_COLUMNS as readonly string[]).includes(deduction.item) &&
+  Object.keys(deduction).every((name) => name === 'item' || name === 'amount');
+
 export function rowOf(person: Schemas['PayrollPerson']): SheetRow {
   const values: Record<string, string> = {};
   const otherEarnings: Entry['earnings'] = [];
@@ -40,8 +45,8 @@ export function rowOf(person: Schemas['PayrollPerson']): SheetRow {
     values[earning.item] = (isHours ? earning.hours : earning.amount) ?? '';
   }
   for (const deduction of person.deductions) {
-    if ((DEDUCTION_COLUMNS as readonly string[]).includes(deduction.item) && values[deduction.item] === undefined)
-      values[deduction.item] = deduction.amount;
+    if (isPlainAmount(deduction) && values[deduction.item] === undefined)
+      values[deduction.item] = deduction.amount ?? '';
     else otherDeductions.push(deduction);
   }
   const { paycheck } = person;

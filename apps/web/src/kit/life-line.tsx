@@ -5,6 +5,8 @@ import type { ReactNode } from 'react';
 export interface LifeMark {
   readonly day: string;
   readonly label: string;
+  /** Foreseen, not recorded: drawn in pencil. */
+  readonly isAhead?: boolean;
 }
 interface Props {
   readonly marks: readonly LifeMark[];
@@ -25,12 +27,13 @@ export function LifeLine({ marks, on, onPick }: Props): ReactNode {
   const grouped = [...new Set(marks.map((mark) => mark.day))].map((day) => ({
     day,
     labels: marks.filter((mark) => mark.day === day).map((mark) => mark.label),
+    isAhead: marks.filter((mark) => mark.day === day).every((mark) => mark.isAhead === true),
   }));
   return (
     <div className="lifeline">
       <svg viewBox={`0 0 ${WIDTH} 58`} role="group" aria-label="Life line">
         <path d={`M10 30H${WIDTH - 10}`} stroke="var(--ink)" />
-        {grouped.map(({ day, labels }) => (
+        {grouped.map(({ day, labels, isAhead }) => (
           <g
             key={day}
             role="button"
@@ -40,7 +43,12 @@ export function LifeLine({ marks, on, onPick }: Props): ReactNode {
             onClick={() => onPick(day)}
             onKeyDown={(event) => event.key === 'Enter' && onPick(day)}
           >
-            <path d={`M${at(day)} 22V38`} stroke="var(--ink)" strokeWidth={2} />
+            <path
+              d={`M${at(day)} 22V38`}
+              stroke={isAhead ? 'var(--wait)' : 'var(--ink)'}
+              strokeWidth={2}
+              {...(isAhead ? { strokeDasharray: '2 3' } : {})}
+            />
             <text x={at(day)} y={52} textAnchor={at(day) > WIDTH - 160 ? 'end' : 'start'}>
               {day} {labels.length > 1 ? `${labels.length} entries` : labels[0]}
             </text>

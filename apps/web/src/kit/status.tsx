@@ -24,6 +24,16 @@ const LOOKS: Readonly<Record<string, Look>> = {
   proposed: { shape: 'half', tone: 'wait' },
   'in force': { shape: 'disc' },
   withdrawn: { shape: 'held' },
+  asked: { shape: 'ring', tone: 'wait' },
+  answered: { shape: 'half', tone: 'wait' },
+  reported: { shape: 'disc' },
+  ready: { shape: 'disc' },
+  held: { shape: 'held', tone: 'wait' },
+  agrees: { shape: 'disc' },
+  moved: { shape: 'struck', tone: 'wrong' },
+  previewed: { shape: 'half', tone: 'wait' },
+  undone: { shape: 'held' },
+  discarded: { shape: 'held' },
 };
 
 function Mark({ shape }: { readonly shape: Shape }): ReactNode {

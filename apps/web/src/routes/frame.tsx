@@ -9,6 +9,7 @@ import { Day } from '../kit/day.js';
 import { RefusedNote } from '../kit/problems.js';
 import { WorkingPane } from '../kit/working-pane.js';
 import { WorkingProvider, useWorking } from '../kit/working.js';
+import { forgetDrafts } from './fact-forms/use-draft.js';
 import { Palette } from './palette.js';
 
 const KEYS: readonly (readonly [key: string, what: string])[] = [
@@ -16,6 +17,8 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['c', 'clients'],
   ['r', 'the rules'],
   ['t', 'the trail'],
+  ['f', 'the firm'],
+  ['shift N', 'take on a client'],
   ['w, or Ctrl . while typing', 'open or close the working'],
   ['Ctrl K', 'go anywhere by name'],
   ['n', 'next difference, on a tie-out sheet'],
@@ -38,6 +41,8 @@ function FramedPage(): ReactNode {
     ['c', () => void navigate('/clients')],
     ['r', () => void navigate('/rules')],
     ['t', () => void navigate('/trail')],
+    ['f', () => void navigate('/firm')],
+    ['shift+N', () => void navigate('/clients/new')],
     ['w', toggle],
     ['shift+?', () => setShown('keys')],
     ['?', () => setShown('keys')],
@@ -63,6 +68,7 @@ function FramedPage(): ReactNode {
     signOut.mutate(undefined, {
       onSettled: () => {
         queries.clear();
+        forgetDrafts();
         void navigate('/sign-in');
       },
     });
@@ -79,6 +85,7 @@ function FramedPage(): ReactNode {
           <NavLink to="/clients">Clients</NavLink>
           <NavLink to="/rules">Rules</NavLink>
           <NavLink to="/trail">Trail</NavLink>
+          <NavLink to="/firm">Firm</NavLink>
         </nav>
         <span className="day">
           <Day day={session.today} />

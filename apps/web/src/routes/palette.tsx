@@ -2,7 +2,8 @@ import { Modal, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { clientsQuery } from '../api/resources.js';
+import type { Schemas } from '../api/client.js';
+import { searchQuery } from '../api/resources.js';
 
 interface Place {
   readonly label: string;
@@ -15,31 +16,36 @@ const CLIENT_PLACES: readonly (readonly [label: string, tail: string])[] = [
   ['deposits', '/deposits'],
   ['returns', '/returns'],
   ['facts', '/facts'],
+  ['readiness', '/readiness'],
 ];
+
+/** A client opens in several places; the first hit shows them all. */
+const placesOf = (hit: Schemas['Found'], index: number): Place[] => {
+  if (hit.kind === 'person') return [{ label: `${hit.label}, ${hit.detail}`, path: `/employees/${hit.id}` }];
+  const shown = index === 0 ? CLIENT_PLACES : CLIENT_PLACES.slice(0, 1);
+  return shown.map(([label, tail]) => ({ label: `${hit.label}: ${label}`, path: `/clients/${hit.id}${tail}` }));
+};
 
 /** Goes to any place by typing parts of its name. */
 export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }): ReactNode {
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
   const navigate = useNavigate();
-  const { data: clients } = useQuery({ ...clientsQuery, enabled: isOpen });
+  const { data: hits } = useQuery({ ...searchQuery(typed), enabled: isOpen && typed.trim().length >= 2 });
   const places: Place[] = [
     { label: 'Ladder', path: '/' },
     { label: 'Clients', path: '/clients' },
     { label: 'Rules', path: '/rules' },
     { label: 'Trail', path: '/trail' },
-    ...(clients ?? []).flatMap((client) =>
-      CLIENT_PLACES.map(([label, tail]) => ({
-        label: `${client.legalName}: ${label}`,
-        path: `/clients/${client.id}${tail}`,
-      })),
-    ),
+    { label: 'Firm', path: '/firm' },
+    { label: 'Take on a client', path: '/clients/new' },
   ];
   const words = typed
     .toLowerCase()
     .split(/\s+/)
     .filter((word) => word !== '');
-  const found = places.filter((place) => words.every((word) => place.label.toLowerCase().includes(word))).slice(0, 12);
+  const known = places.filter((place) => words.every((word) => place.label.toLowerCase().includes(word)));
+  const found = [...known, ...(typed.trim().length < 2 ? [] : (hits ?? []).flatMap(placesOf))].slice(0, 14);
   const go = (place: Place | undefined): void => {
     if (!place) return;
     onClose();
@@ -57,8 +63,8 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
   return (
     <Modal opened={isOpen} onClose={onClose} title="Go to">
       <TextInput
-        aria-label="Place or client"
-        placeholder="a client, a place"
+        aria-label="Place, client or person"
+        placeholder="a client, a person, a place"
         value={typed}
         onChange={(event) => {
           setTyped(event.currentTarget.value);

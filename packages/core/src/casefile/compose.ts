@@ -1,6 +1,7 @@
+import { findItem } from '../items/registry.js';
 import type { JsonObject } from './reader.js';
 
-/** What is typed for one person in a payroll: earnings and deductions as the case file writes them. */
+/** What is typed for one person in a payroll: earnings, and deductions or employer-paid amounts, as the case file writes them. */
 export interface TypedEntry {
   readonly earnings: readonly {
     readonly item: string;
@@ -8,7 +9,21 @@ export interface TypedEntry {
     readonly rate?: string | undefined;
     readonly amount?: string | undefined;
   }[];
-  readonly deductions: readonly { readonly item: string; readonly amount: string }[];
+  readonly deductions: readonly {
+    readonly item: string;
+    readonly amount?: string | undefined;
+    readonly percent?: string | undefined;
+    readonly perCheck?: string | undefined;
+    readonly perYear?: string | undefined;
+    readonly balance?: string | undefined;
+  }[];
+}
+
+/** A pay item of a client's own: its name, and the standard item it is treated as. */
+export interface OwnItem {
+  readonly code: string;
+  readonly label: string;
+  readonly like: string;
 }
 
 const withoutBlanks = (line: object): JsonObject =>
@@ -20,10 +35,34 @@ export interface OwnRows {
   readonly places: readonly unknown[];
 }
 
-/** A person's case (certificates, places, year to date) with what was typed; the server and the worker use this one. */
-export const composeCase = (base: JsonObject, entry: TypedEntry, own: OwnRows | null = null): JsonObject => ({
-  ...base,
-  earnings: entry.earnings.map(withoutBlanks),
-  deductions: entry.deductions.map(withoutBlanks),
-  ...(own ? { rules: own.rules, places: own.places } : {}),
-});
+/** The standard item that a code stands for. */
+export const standardItem = (code: string, own: readonly OwnItem[]): string =>
+  own.find((item) => item.code === code)?.like ?? code;
+
+/**
+ * A person's case (certificates, places, year to date) with what was typed; the server and the worker use this one.
+ * `items` of the base are the client's own pay items: a line of one becomes a line of the standard item with its name.
+ */
+export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | null = null): JsonObject {
+  const { items, ...rest } = base;
+  const ownItems = Array.isArray(items) ? (items as readonly OwnItem[]) : [];
+  const line = (typed: { readonly item: string }): JsonObject => {
+    const found = ownItems.find((item) => item.code === typed.item);
+    return withoutBlanks(found ? { ...typed, item: found.like, name: found.code, label: found.label } : typed);
+  };
+  const isEmployerPaid = (code: string): boolean => findItem(standardItem(code, ownItems))?.list === 'employer';
+  const employerPaid = entry.deductions.filter((typed) => isEmployerPaid(typed.item));
+  return {
+    ...rest,
+    earnings: entry.earnings.map(line),
+    deductions: entry.deductions.filter((typed) => !isEmployerPaid(typed.item)).map(line),
+    ...(employerPaid.length > 0
+      ? {
+          employerPaid: employerPaid.map(({ item, amount }) =>
+            line({ item, ...(amount === undefined ? {} : { amount }) }),
+          ),
+        }
+      : {}),
+    ...(own ? { rules: own.rules, places: own.places } : {}),
+  };
+}

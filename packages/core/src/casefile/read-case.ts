@@ -21,7 +21,7 @@ import {
   readWorkClass,
 } from './read-lines.js';
 import { readLocalization, readPlaces } from './read-places.js';
-import { readDeductionsToDate, readTaxes, readWages } from './read-to-date.js';
+import { readDeductionsToDate, readOwnDeductionsToDate, readTaxes, readWages } from './read-to-date.js';
 import { Reader, isObject } from './reader.js';
 
 /** A case of the case file, read and checked. `input` is null when there are issues. */
@@ -91,7 +91,7 @@ export function readCase(value: unknown): ReadCase {
     'lastRegular',
   ]);
   const toDate = inner(reader, 'yearToDate');
-  toDate?.only(['wages', 'supplementalWages', 'taxes', 'deductions']);
+  toDate?.only(['wages', 'supplementalWages', 'taxes', 'deductions', 'ownDeductions']);
   const month = inner(reader, 'monthToDate');
   month?.only(['wages', 'taxes']);
 
@@ -170,6 +170,7 @@ export function readCase(value: unknown): ReadCase {
     wagesToDate: readWages(inner(toDate, 'wages'), issues),
     taxesToDate: readTaxes(inner(toDate, 'taxes'), issues),
     deductionsToDate: readDeductionsToDate(inner(toDate, 'deductions'), issues),
+    ownDeductionsToDate: readOwnDeductionsToDate(inner(toDate, 'ownDeductions')),
     supplementalToDate: toDate?.amount('supplementalWages') ?? ZERO,
     wagesThisMonth: month?.amount('wages') ?? ZERO,
     taxesThisMonth: readTaxes(inner(month, 'taxes'), issues),

@@ -9,12 +9,13 @@ import {
   type EmployerPaid,
   FILING_STATUSES,
   type LeaveAccount,
+  type OwnItemName,
 } from '../paycheck/input.js';
 import type { WorkClass } from '../paycheck/workers-compensation.js';
 import { Reader } from './reader.js';
 
 export function readEarning(reader: Reader, issues: Issue[]): Earning[] {
-  reader.only(['item', 'hours', 'rate', 'amount', 'regularRate']);
+  reader.only(['item', 'name', 'label', 'hours', 'rate', 'amount', 'regularRate']);
   const item = readItem(reader, 'earning', issues);
   const hours = reader.decimal('hours');
   const rate = reader.decimal('rate');
@@ -25,8 +26,15 @@ export function readEarning(reader: Reader, issues: Issue[]): Earning[] {
   else if (amount === null && hours === null) issues.push(problem('earning.no-amount', path, { item: item.label }));
   else if (hours !== null && rate === null)
     issues.push(problem('earning.hours-without-rate', `${path}.rate`, { item: item.label }));
-  return [{ item, hours, rate, amount, isOnRegularRate: reader.flag('regularRate') }];
+  return [{ item, ...readOwn(reader), hours, rate, amount, isOnRegularRate: reader.flag('regularRate') }];
 }
+
+/** The firm's own name and label of a line, when it has them: the item is still the one it is treated as. */
+const readOwn = (reader: Reader): { own: OwnItemName | null } => {
+  const name = reader.has('name') ? reader.text('name') : null;
+  if (name === null) return { own: null };
+  return { own: { name, label: reader.has('label') ? (reader.text('label') ?? name) : name } };
+};
 
 type ItemOf<L> = Extract<PayItem, { list: L }>;
 
@@ -49,7 +57,7 @@ export function readItem<L extends PayItem['list']>(reader: Reader, wanted: L, i
 
 export function readDeductions(readers: readonly Reader[], issues: Issue[]): Deduction[] {
   return readers.flatMap((reader) => {
-    reader.only(['item', 'amount', 'percent', 'perCheck', 'perYear', 'balance']);
+    reader.only(['item', 'name', 'label', 'amount', 'percent', 'perCheck', 'perYear', 'balance']);
     const item: DeductionItem | null = readItem(reader, 'deduction', issues);
     const optional = (field: string): Cents | null => (reader.has(field) ? reader.amount(field) : null);
     const percent = reader.has('percent') ? reader.percent('percent') : null;
@@ -60,16 +68,16 @@ export function readDeductions(readers: readonly Reader[], issues: Issue[]): Ded
       issues.push(problem('deduction.needs-amount', reader.path, { item: item?.label ?? 'The deduction' }));
     if (percent && percent.n > percent.d) issues.push(problem('input.too-large', `${reader.path}.percent`));
     const limits = { perCheck: optional('perCheck'), perYear: optional('perYear'), balance: optional('balance') };
-    return item ? [{ item, amount, percent, limits }] : [];
+    return item ? [{ item, ...readOwn(reader), amount, percent, limits }] : [];
   });
 }
 
 export function readEmployerPaid(readers: readonly Reader[], issues: Issue[]): EmployerPaid[] {
   return readers.flatMap((reader) => {
-    reader.only(['item', 'amount']);
+    reader.only(['item', 'name', 'label', 'amount']);
     const item: EmployerItem | null = readItem(reader, 'employer', issues);
     const amount = reader.amount('amount');
-    return item ? [{ item, amount }] : [];
+    return item ? [{ item, ...readOwn(reader), amount }] : [];
   });
 }
 

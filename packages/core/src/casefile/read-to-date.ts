@@ -45,3 +45,7 @@ export function readDeductionsToDate(reader: Reader | null, issues: Issue[]): Re
   }
   return taken;
 }
+
+/** Amounts by the firm's own names: any name may stand here, because the lines of a case name them too. */
+export const readOwnDeductionsToDate = (reader: Reader | null): Record<string, Cents> =>
+  Object.fromEntries((reader?.names() ?? []).map((name) => [name, reader?.amount(name) ?? ZERO]));

@@ -9,6 +9,7 @@ import { earningAmounts } from './earnings.js';
 import { federalIncome, federalUnemployment, socialInsurance, stateUnemployment } from './federal-taxes.js';
 import { type GarnishmentLine, garnishments } from './garnishment.js';
 import type { PaycheckInput } from './input.js';
+import { named } from './named.js';
 import type { DeductionLine, PaycheckResult } from './result.js';
 import { stateIncomeTaxes } from './state-taxes.js';
 import { Wages } from './wages.js';
@@ -16,7 +17,7 @@ import { compensationLine } from './workers-compensation.js';
 
 function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   const amounts = earningAmounts(input.earnings);
-  const earned = input.earnings.map(({ item }, index) => ({ item, amount: amounts[index] ?? ZERO }));
+  const earned = input.earnings.map(({ item, own }, index) => ({ item, own, amount: amounts[index] ?? ZERO }));
   let paid = 0;
   let tipped = 0;
   for (const { item, amount } of earned) {
@@ -57,8 +58,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   const net = subtract(subtract(gross, withheld), deducted);
   if (net < 0) check.problem('deduction.over-net', 'deductions', { net: toDollars(net) });
   const employerPaid: DeductionLine[] = input.employerPaid.map((line) => ({
-    item: line.item.code,
-    label: line.item.label,
+    ...named(line.item, line.own),
     amount: line.amount,
   }));
   const tracked = trackedAmounts(check, uncollected);
@@ -66,7 +66,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
     gross,
     net,
     supplemental: check.wages.of('income').supplemental,
-    earnings: earned.map(({ item, amount }) => ({ item: item.code, label: item.label, amount })),
+    earnings: earned.map(({ item, amount, own }) => ({ ...named(item, own), amount })),
     deductions: deductions.lines,
     employerPaid,
     garnishments: orders,

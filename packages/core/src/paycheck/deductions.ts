@@ -6,6 +6,7 @@ import { warning, type Issue } from '../issues/issue.js';
 import { ZERO, cents, notBelowZero, showDollars, subtract, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import type { Deduction, PaycheckInput } from './input.js';
+import { named } from './named.js';
 import type { DeductionLine } from './result.js';
 
 /** The yearly limit of law that holds for a person of this age; null: none known for the year. */
@@ -60,7 +61,7 @@ function legalRoom(
 /** The amount under every limit, and the name of the one that counted last. */
 function limited(
   input: PaycheckInput,
-  { item, limits }: Deduction,
+  { item, own, limits }: Deduction,
   wanted: Cents,
   legal: Cents | null,
 ): readonly [Cents, string] {
@@ -68,7 +69,8 @@ function limited(
   let by = '';
   if (limits.perCheck !== null && amount > limits.perCheck) [amount, by] = [limits.perCheck, 'check'];
   if (limits.perYear !== null) {
-    const left = notBelowZero(subtract(limits.perYear, input.deductionsToDate[item.code] ?? ZERO));
+    const taken = own ? input.ownDeductionsToDate[own.name] : input.deductionsToDate[item.code];
+    const left = notBelowZero(subtract(limits.perYear, taken ?? ZERO));
     if (amount > left) [amount, by] = [left, 'year'];
   }
   if (limits.balance !== null && amount > limits.balance) [amount, by] = [limits.balance, 'balance'];
@@ -91,13 +93,13 @@ export function deductionLines(input: PaycheckInput, gross: Cents): { lines: Ded
     if (amount < wanted)
       issues.push(
         warning('deduction.limited', `deductions[${lines.length}]`, {
-          item: item.label,
+          item: deduction.own?.label ?? item.label,
           amount: showDollars(amount),
           wanted: showDollars(wanted),
           limit: by,
         }),
       );
-    lines.push({ item: item.code, label: item.label, amount });
+    lines.push({ ...named(item, deduction.own), amount });
   }
   return { lines, issues };
 }

@@ -8,7 +8,7 @@ import type { PaycheckResult } from './result.js';
 
 const withAmount = (input: PaycheckInput, item: EarningItem, amount: Cents): PaycheckInput => ({
   ...input,
-  earnings: [...input.earnings, { item, hours: null, rate: null, amount, isOnRegularRate: false }],
+  earnings: [...input.earnings, { item, own: null, hours: null, rate: null, amount, isOnRegularRate: false }],
 });
 
 /** How far around the found gross the whole-cent neighbours are tried; rounding moves the net by a few cents only. */

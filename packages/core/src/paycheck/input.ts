@@ -42,8 +42,14 @@ export interface CertificatePre2020 extends CertificateBase {
 }
 export type FederalCertificate = Certificate2020 | CertificatePre2020;
 
+/** What a firm calls an item of its own; the standard item it is treated as stands beside it. */
+export interface OwnItemName {
+  readonly name: string;
+  readonly label: string;
+}
 export interface Earning {
   readonly item: EarningItem;
+  readonly own: OwnItemName | null;
   readonly hours: Rate | null;
   /** Dollars an hour. */
   readonly rate: Rate | null;
@@ -60,6 +66,7 @@ export interface DeductionLimits {
 }
 export interface Deduction {
   readonly item: DeductionItem;
+  readonly own: OwnItemName | null;
   readonly amount: Cents | null;
   /** A share of gross pay instead of an amount. */
   readonly percent: Rate | null;
@@ -67,6 +74,7 @@ export interface Deduction {
 }
 export interface EmployerPaid {
   readonly item: EmployerItem;
+  readonly own: OwnItemName | null;
   readonly amount: Cents;
 }
 
@@ -144,6 +152,8 @@ export interface PaycheckInput {
   /** Tax before this check, where a tax has a yearly limit in money. */
   readonly taxesToDate: Readonly<Partial<Record<TaxCode, Cents>>>;
   readonly deductionsToDate: Readonly<Record<string, Cents>>;
+  /** The same by the firm's own names, where a line has one. */
+  readonly ownDeductionsToDate: Readonly<Record<string, Cents>>;
   readonly supplementalToDate: Cents;
   /** Wages and taxes of the calendar month before this check, for fees that are due once a month. */
   readonly wagesThisMonth: Cents;

@@ -23,7 +23,7 @@ const BASE = readCase({
 }).input as PaycheckInput;
 const input = (amount: Cents, more: Partial<PaycheckInput> = {}): PaycheckInput => ({
   ...BASE,
-  earnings: [{ item: salary, hours: null, rate: null, amount, isOnRegularRate: false }],
+  earnings: [{ item: salary, own: null, hours: null, rate: null, amount, isOnRegularRate: false }],
   ...more,
 });
 const taking = (item: DeductionItem, amount: Cents): Deduction => ({
@@ -44,7 +44,14 @@ describe('earnings', () => {
     const overtime = findItem('overtime') as EarningItem;
     expect(
       toDollars(
-        earningAmount({ item: overtime, hours: rate('7'), rate: rate('14.27'), amount: null, isOnRegularRate: false }),
+        earningAmount({
+          item: overtime,
+          own: null,
+          hours: rate('7'),
+          rate: rate('14.27'),
+          amount: null,
+          isOnRegularRate: false,
+        }),
       ),
     ).toBe('149.84');
   });

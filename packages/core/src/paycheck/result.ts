@@ -8,11 +8,14 @@ import type { CompensationLine } from './workers-compensation.js';
 
 export interface EarningLine {
   readonly item: string;
+  /** The firm's own name of the item; `item` is the standard one it is treated as. */
+  readonly name?: string;
   readonly label: string;
   readonly amount: Cents;
 }
 export interface DeductionLine {
   readonly item: string;
+  readonly name?: string;
   readonly label: string;
   readonly amount: Cents;
 }

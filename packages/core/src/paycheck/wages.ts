@@ -1,8 +1,9 @@
 import type { BaseFamily } from '../items/registry.js';
 import { cents, type Cents } from '../money/cents.js';
 import { itemsOutOf } from '../taxes/item-views.js';
-import type { DeductionLine } from './result.js';
 import type { EarningItem } from '../items/registry.js';
+import type { OwnItemName } from './input.js';
+import type { DeductionLine } from './result.js';
 
 /** Wages of one base in this check, split as withholding needs them. Deductions lower the regular part first. */
 export interface BaseWages {
@@ -13,6 +14,7 @@ export interface BaseWages {
   readonly total: Cents;
 }
 export interface EarnedAmount {
+  readonly own: OwnItemName | null;
   readonly item: EarningItem;
   readonly amount: Cents;
 }

@@ -1,8 +1,9 @@
 import { Controller, Get, Inject } from '@nestjs/common';
-import { AuditRow } from '@zakat/contract/filings';
+import { AuditRow, AuditVerification } from '@zakat/contract/filings';
 import { FirmDatabase } from '../../database/firm-database.js';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
+import { Audit } from './audit.js';
 import type { Session } from '../identity/sessions.js';
 
 interface Row {
@@ -17,7 +18,17 @@ interface Row {
 
 @Controller('audit')
 export class AuditController {
-  constructor(@Inject(FirmDatabase) private readonly database: FirmDatabase) {}
+  constructor(
+    @Inject(FirmDatabase) private readonly database: FirmDatabase,
+    @Inject(Audit) private readonly audit: Audit,
+  ) {}
+
+  /** Recomputes the whole chain of the firm. */
+  @Get('verification')
+  @Answers(AuditVerification)
+  verify(@CurrentSession() session: Session): Promise<AuditVerification> {
+    return this.database.run(session, (manager) => this.audit.verify(manager));
+  }
 
   /** The newest 500 entries of the trail. */
   @Get()

@@ -1,13 +1,16 @@
-import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
 import {
   Accepted,
-  ClientRow,
+  ClientFact,
+  ClientList,
   ClientView,
   CreateBankAccount,
   CreateClient,
   CreateTaxAccount,
   UpdateClientIdentity,
 } from '@zakat/contract/clients';
+import { ApiQuery } from '@nestjs/swagger';
+import { wholeFrom } from '../../http/whole.js';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
@@ -20,9 +23,21 @@ export class ClientsController {
   constructor(@Inject(ClientsService) private readonly clients: ClientsService) {}
 
   @Get()
-  @Answers(ClientRow, 'list')
-  list(@CurrentSession() session: Session): Promise<ClientRow[]> {
-    return this.clients.list(session);
+  @ApiQuery({ name: 'find', required: false })
+  @ApiQuery({ name: 'from', required: false })
+  @ApiQuery({ name: 'count', required: false })
+  @Answers(ClientList)
+  list(
+    @CurrentSession() session: Session,
+    @Query('find') find?: string,
+    @Query('from') from?: string,
+    @Query('count') count?: string,
+  ): Promise<ClientList> {
+    return this.clients.list(session, {
+      find: find ?? '',
+      from: wholeFrom(from, 'from', 0),
+      count: wholeFrom(count, 'count', 200),
+    });
   }
 
   @Get(':id')
@@ -45,6 +60,16 @@ export class ClientsController {
     @Body() body: UpdateClientIdentity,
   ): Promise<ClientView> {
     return this.clients.updateIdentity(session, id, body);
+  }
+
+  @Post(':id/facts')
+  @Answers(Accepted, 'one', 201)
+  async addFact(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: ClientFact,
+  ): Promise<Accepted> {
+    return accepted(await this.clients.addFact(session, id, body));
   }
 
   @Post(':id/tax-accounts')

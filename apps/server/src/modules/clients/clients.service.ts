@@ -1,7 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type {
   BankAccountView,
-  ClientRow,
+  ClientFact,
+  ClientList,
   ClientView,
   CreateBankAccount,
   CreateClient,
@@ -9,8 +10,12 @@ import type {
   TaxAccountView,
   UpdateClientIdentity,
 } from '@zakat/contract/clients';
+import { makeDate, yearOf } from '@zakat/core/calendar/local-date';
+import { payrollsFrom } from '@zakat/core/calendar/pay-schedule';
+import { clientOnDay } from '@zakat/core/facts/on-day';
 import { scheduleFromLookback } from '@zakat/core/deposits/federal-schedule';
-import { checkEin, checkRouting, normalDigits, proposeNameControl } from '@zakat/core/identity/numbers';
+import { checkAccountNumber } from '@zakat/core/identity/account-formats';
+import { checkRouting, normalDigits, proposeNameControl } from '@zakat/core/identity/numbers';
 import { problem } from '@zakat/core/issues/issue';
 import { cents } from '@zakat/core/money/cents';
 import { parsePercent, parseRate, ratePerThousand, showRate, type Rate } from '@zakat/core/money/rate';
@@ -22,6 +27,12 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { conflict, notFound, refuse } from '../../http/refusal.js';
 import { Audit } from '../audit/audit.js';
+import { rawCents } from '../../database/cents-column.js';
+import { Clock } from '../clock/clock.js';
+import { FactStore } from '../facts/fact-store.js';
+import { scheduleOf } from '../payrolls/next-payroll.js';
+import { ClientFactsService } from './client-facts.service.js';
+import { clientIssues, keyIssues } from './client-checks.js';
 import { BankAccount, Client, TaxAccount } from './entities.js';
 
 const IDENTITY_FIELDS = [
@@ -39,30 +50,49 @@ const IDENTITY_FIELDS = [
   'signerName',
   'signerTitle',
 ] as const;
+/** A page of clients at the most. */
+const MOST_ROWS = 2000;
+
 @Injectable()
 export class ClientsService {
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Secrets) private readonly secrets: Secrets,
+    @Inject(Clock) private readonly clock: Clock,
+    @Inject(ClientFactsService) private readonly facts: ClientFactsService,
+    @Inject(FactStore) private readonly store: FactStore,
   ) {}
 
-  list(actor: Actor): Promise<ClientRow[]> {
+  list(actor: Actor, asked: { find: string; from: number; count: number }): Promise<ClientList> {
     return this.database.run(actor, async (manager) => {
-      const clients = await manager.find(Client, { order: { legalName: 'ASC' } });
-      const counts = (await manager.query(
-        'SELECT client_id, count(*)::int AS people FROM employee GROUP BY client_id',
-      )) as { client_id: string; people: number }[];
-      return clients.map((client) => ({
-        id: client.id,
-        key: client.key,
-        legalName: client.legalName,
-        tradeName: client.tradeName,
-        einTail: client.ein.slice(-4),
-        state: client.state,
-        depositSchedule: scheduleFromLookback(client.lookbackAmount).schedule,
-        people: counts.find((row) => row.client_id === client.id)?.people ?? 0,
-      }));
+      const words = asked.find
+        .trim()
+        .toLowerCase()
+        .replace(/[%_\\]/g, '\\$&');
+      const where = `$1 = '' OR lower(legal_name || ' ' || trade_name || ' ' || key) LIKE '%' || $1 || '%' OR right(ein, 4) = $1`;
+      const counted = (await manager.query(`SELECT count(*)::int AS total FROM client WHERE ${where}`, [words])) as {
+        total: number;
+      }[];
+      const rows = (await manager.query(
+        `SELECT c.id, c.key, c.legal_name, c.trade_name, c.ein, c.state, c.lookback_amount,
+           (SELECT count(*)::int FROM employee e WHERE e.client_id = c.id AND NOT e.is_withdrawn) AS people
+         FROM client c WHERE ${where} ORDER BY c.legal_name, c.id LIMIT $2 OFFSET $3`,
+        [words, Math.min(asked.count, MOST_ROWS), asked.from],
+      )) as Record<string, string | number>[];
+      return {
+        rows: rows.map((row) => ({
+          id: String(row['id']),
+          key: String(row['key']),
+          legalName: String(row['legal_name']),
+          tradeName: String(row['trade_name']),
+          einTail: String(row['ein']).slice(-4),
+          state: String(row['state']),
+          depositSchedule: scheduleFromLookback(rawCents(row['lookback_amount'])).schedule,
+          people: Number(row['people']),
+        })),
+        total: counted[0]?.total ?? 0,
+      };
     });
   }
 
@@ -90,36 +120,60 @@ export class ClientsService {
       version: client.version,
       taxAccounts: accounts.map(accountView),
       bankAccounts: banks.map(bankView),
+      facts: await this.facts.views(manager, id),
+      nextChecks: await this.nextChecks(manager, id),
     };
+  }
+
+  private async nextChecks(manager: EntityManager, id: string): Promise<ClientView['nextChecks']> {
+    const today = await this.clock.today(manager);
+    const schedule = scheduleOf(clientOnDay(await this.store.ofClient(manager, id), today));
+    return schedule ? payrollsFrom(schedule, today, 4) : [];
   }
 
   create(actor: Actor, input: CreateClient): Promise<{ id: string }> {
     const ein = normalDigits(input.ein);
-    const issues = checkEin(ein, 'ein');
+    const issues = [...keyIssues(input.key), ...clientIssues(input)];
+    const { newYorkDays = 5, lookbackAmount = 0, startFrom = '', einAgain: _again, facts = [], ...rest } = input;
+    if (newYorkDays !== 3 && newYorkDays !== 5)
+      issues.push(problem('input.not-one-of', 'newYorkDays', { value: String(newYorkDays), choices: '3, 5' }));
     if (issues.length > 0) throw refuse(issues);
     return this.database.run(actor, async (manager) => {
       const id = randomUUID();
-      const { newYorkDays, lookbackAmount, ...rest } = input;
-      if (newYorkDays !== 3 && newYorkDays !== 5)
-        throw refuse([problem('input.not-one-of', 'newYorkDays', { value: String(newYorkDays), choices: '3, 5' })]);
       await manager.insert(Client, {
+        kindOfEmployer: 'N',
+        payFrequency: 'biweekly',
         ...rest,
         id,
         firmId: actor.firmId,
         ein,
-        newYorkDays,
+        newYorkDays: newYorkDays === 3 ? 3 : 5,
         lookbackAmount: cents(lookbackAmount),
         nameControl: input.nameControl || proposeNameControl(input.legalName),
         version: 1,
       });
-      await this.audit.record(manager, actor, 'client.create', 'client', id, { key: input.key });
+      await this.audit.record(manager, actor, 'client.create', 'client', id, { key: input.key, startFrom });
+      if (startFrom !== '') {
+        const source = startFrom === 'defaults' ? null : (await findClient(manager, startFrom)).id;
+        const day = facts[0]?.from ?? makeDate(yearOf(await this.clock.today(manager)), 1, 1);
+        await this.facts.add(manager, actor, id, await this.facts.toCopy(manager, source, day), 'startFrom');
+      }
+      await this.facts.add(manager, actor, id, facts);
+      return { id };
+    });
+  }
+
+  addFact(actor: Actor, id: string, fact: ClientFact): Promise<{ id: string }> {
+    return this.database.run(actor, async (manager) => {
+      await findClient(manager, id);
+      await this.facts.add(manager, actor, id, [fact]);
       return { id };
     });
   }
 
   updateIdentity(actor: Actor, id: string, input: UpdateClientIdentity): Promise<ClientView> {
     const ein = normalDigits(input.ein);
-    const issues = checkEin(ein, 'ein');
+    const issues = clientIssues(input);
     if (issues.length > 0) throw refuse(issues);
     return this.database.run(actor, async (manager) => {
       const before = await findClient(manager, id);
@@ -150,6 +204,15 @@ export class ClientsService {
     if (input.unemploymentRate !== null && !rate)
       throw refuse([problem('input.not-a-decimal', 'unemploymentRate', { value: input.unemploymentRate })]);
     const highest = findState(unemploymentStateOf(input.agency) ?? '')?.unemployment.highestPlausibleRate;
+    const shape =
+      input.isApplied && input.accountNumber !== ''
+        ? [problem('account.applied-with-number', 'accountNumber')]
+        : !input.isApplied && input.accountNumber === ''
+          ? [problem('account.number-missing', 'accountNumber')]
+          : input.isApplied || input.isAsPrinted
+            ? []
+            : checkAccountNumber(input.agency, input.accountNumber, 'accountNumber');
+    if (shape.length > 0) throw refuse(shape);
     if (rate && highest && rate.n * highest.d > highest.n * rate.d)
       throw refuse([problem('employer.rate-implausible', 'unemploymentRate', { rate: `${input.unemploymentRate}%` })]);
     return this.database.run(actor, async (manager) => {
@@ -163,6 +226,9 @@ export class ClientsService {
         accountNumber: input.accountNumber,
         unemploymentRate: rate ? showRate(rate) : null,
         from: input.from,
+        isApplied: input.isApplied ?? false,
+        isAsPrinted: input.isAsPrinted ?? false,
+        depositFrequency: input.depositFrequency ?? '',
       });
       await this.audit.record(manager, actor, 'tax-account.add', 'client', clientId, {
         agency: input.agency,
@@ -240,6 +306,9 @@ function accountView(account: TaxAccount): TaxAccountView {
     unemploymentRate: percent,
     rateInWords: rate ? ratePerThousand(rate) : null,
     from: account.from,
+    isApplied: account.isApplied,
+    isAsPrinted: account.isAsPrinted,
+    depositFrequency: account.depositFrequency,
   };
 }
 const bankView = (bank: BankAccount): BankAccountView => ({

@@ -19,6 +19,7 @@ export class Firm {
   @Column('text', { name: 'efw2_user_id' }) efw2UserId!: string;
   @Column('boolean', { name: 'requires_second_person' }) requiresSecondPerson!: boolean;
   @Column('int', { name: 'cushion_days' }) cushionDays!: number;
+  @Column('int') version!: number;
 }
 
 @Entity('client')
@@ -56,6 +57,9 @@ export class TaxAccount {
   /** Decimal text, 0.041 for 4.1 percent. */
   @Column('numeric', { name: 'unemployment_rate', nullable: true }) unemploymentRate!: string | null;
   @Column('date', { name: 'effective_from' }) from!: string;
+  @Column('boolean', { name: 'is_applied' }) isApplied!: boolean;
+  @Column('boolean', { name: 'is_as_printed' }) isAsPrinted!: boolean;
+  @Column('text', { name: 'deposit_frequency' }) depositFrequency!: string;
 }
 
 @Entity('bank_account')

@@ -2,7 +2,7 @@ import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Post, Put, Query }
 import {
   Accepted,
   CreateEmployee,
-  EmployeeRow,
+  EmployeeList,
   EmployeeView,
   Fact,
   RevealedNumber,
@@ -10,19 +10,33 @@ import {
 } from '@zakat/contract/clients';
 import { ApiQuery } from '@nestjs/swagger';
 import { Answers } from '../../http/answers.js';
+import { wholeFrom } from '../../http/whole.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
 import { dayFrom } from '../../http/day.js';
-import { EmployeesService } from './employees.service.js';
+import { EmployeesService, warningsOf } from './employees.service.js';
 
 @Controller()
 export class EmployeesController {
   constructor(@Inject(EmployeesService) private readonly employees: EmployeesService) {}
 
   @Get('clients/:id/employees')
-  @Answers(EmployeeRow, 'list')
-  list(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<EmployeeRow[]> {
-    return this.employees.list(session, id);
+  @ApiQuery({ name: 'find', required: false })
+  @ApiQuery({ name: 'from', required: false })
+  @ApiQuery({ name: 'count', required: false })
+  @Answers(EmployeeList)
+  list(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query('find') find?: string,
+    @Query('from') from?: string,
+    @Query('count') count?: string,
+  ): Promise<EmployeeList> {
+    return this.employees.list(session, id, {
+      find: find ?? '',
+      from: wholeFrom(from, 'from', 0),
+      count: wholeFrom(count, 'count', 200),
+    });
   }
 
   @Post('clients/:id/employees')
@@ -32,7 +46,8 @@ export class EmployeesController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: CreateEmployee,
   ): Promise<Accepted> {
-    return { ...(await this.employees.create(session, id, body)), warnings: [] };
+    const { id: made, warnings } = await this.employees.create(session, id, body);
+    return { id: made, warnings: warningsOf(warnings) };
   }
 
   @Get('employees/:id')

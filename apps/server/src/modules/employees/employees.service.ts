@@ -1,29 +1,45 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type {
   CreateEmployee,
+  EmployeeList,
   EmployeeRow,
   EmployeeView,
   Fact,
   RevealedNumber,
   UpdateEmployeeIdentity,
 } from '@zakat/contract/clients';
+import { EMPLOYEE_FACTS, type EmployeeFactKind } from '@zakat/core/facts/employee-facts';
+import { placeOf } from '@zakat/core/facts/on-day';
+import { inForceOn } from '@zakat/core/facts/in-force';
 import { checkSsn, normalDigits } from '@zakat/core/identity/numbers';
+import { nextEmployeeNumber, personIssues, type PersonIdentity } from '@zakat/core/identity/person';
 import { findState } from '@zakat/core/jurisdictions/states';
-import { problem } from '@zakat/core/issues/issue';
-import { randomUUID } from 'node:crypto';
+import type { Issue } from '@zakat/core/issues/issue';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
-import { conflict, notFound, refuse } from '../../http/refusal.js';
+import { detailOf, conflict, notFound, refuse } from '../../http/refusal.js';
 import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
 import { Clock } from '../clock/clock.js';
+import { FactStore, employeeFactIssues, inForceIds, withoutSecrets, type StoredFact } from '../facts/fact-store.js';
 import { Employee } from './entities.js';
-import { factIssues, factSentence, factView, factsOnDay, inForceOn, loadFacts } from './facts.js';
+import { TakeOn } from './take-on.js';
 
 const NAME_FIELDS = ['firstName', 'middleName', 'lastName', 'suffix', 'street', 'city', 'state', 'zip'] as const;
+const OTHER_FIELDS = ['number', 'hiredOn', 'bornOn', 'kind', 'isRetirementPlan'] as const;
 export const fullName = (person: Pick<Employee, 'firstName' | 'middleName' | 'lastName' | 'suffix'>): string =>
   [person.firstName, person.middleName, person.lastName, person.suffix].filter((part) => part !== '').join(' ');
+const errorsOf = (issues: readonly Issue[]): Issue[] => issues.filter((issue) => issue.severity === 'error');
+
+export interface PeopleAsked {
+  readonly find: string;
+  readonly from: number;
+  readonly count: number;
+}
+const PAGE = 200;
+/** A page of people may be as large as the largest file that may be imported. */
+const MOST = 5000;
 
 @Injectable()
 export class EmployeesService {
@@ -32,34 +48,38 @@ export class EmployeesService {
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Secrets) private readonly secrets: Secrets,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(FactStore) private readonly store: FactStore,
+    @Inject(TakeOn) private readonly takeOn: TakeOn,
   ) {}
 
-  list(actor: Actor, clientId: string): Promise<EmployeeRow[]> {
+  list(actor: Actor, clientId: string, asked: Partial<PeopleAsked>): Promise<EmployeeList> {
     return this.database.run(actor, async (manager) => {
       await findClient(manager, clientId);
-      const people = await manager.find(Employee, { where: { clientId }, order: { number: 'ASC' } });
-      const facts = await loadFacts(
+      const words = (asked.find ?? '').trim().toLowerCase();
+      const where = `client_id = $1 AND NOT is_withdrawn AND ($2 = '' OR lower(first_name || ' ' || last_name || ' ' || number) LIKE '%' || $2 || '%' OR ssn_tail = $2)`;
+      const like = words.replace(/[%_\\]/g, '\\$&');
+      const counted = (await manager.query(`SELECT count(*)::int AS total FROM employee WHERE ${where}`, [
+        clientId,
+        like,
+      ])) as { total: number }[];
+      const ids = (await manager.query(
+        `SELECT id FROM employee WHERE ${where} ORDER BY length(number), number LIMIT $3 OFFSET $4`,
+        [clientId, like, Math.min(asked.count ?? PAGE, MOST), asked.from ?? 0],
+      )) as { id: string }[];
+      const people = await peopleById(
+        manager,
+        ids.map((row) => row.id),
+      );
+      const facts = await this.store.ofPeople(
         manager,
         people.map((person) => person.id),
       );
       const today = await this.clock.today(manager);
-      return people.map((person) => {
-        const own = inForceOn(
-          facts.filter((fact) => fact.employeeId === person.id),
-          today,
-        );
-        const pay = own.find((fact) => fact.kind === 'pay');
-        const place = own.find((fact) => fact.kind === 'place');
-        return {
-          id: person.id,
-          number: person.number,
-          name: fullName(person),
-          ssnTail: person.ssnTail,
-          kind: person.kind,
-          workState: String(place?.value['work'] ?? ''),
-          paySentence: pay ? factSentence(pay) : 'No pay entered',
-        };
-      });
+      return {
+        rows: people.map((person) => rowOf(person, facts.get(person.id) ?? [], today)),
+        total: counted[0]?.total ?? 0,
+        nextNumber: nextEmployeeNumber(await numbersOf(manager, clientId)),
+      };
     });
   }
 
@@ -68,9 +88,10 @@ export class EmployeesService {
       const person = await findEmployee(manager, id);
       const client = await findClient(manager, person.clientId);
       const day = on ?? (await this.clock.today(manager));
-      const facts = await loadFacts(manager, [id]);
-      const current = inForceOn(facts, day);
-      const work = factsOnDay(facts, day).place?.work[0]?.['state'];
+      const facts = (await this.store.ofPeople(manager, [id])).get(id) ?? [];
+      const current = inForceIds(facts, day, EMPLOYEE_FACTS);
+      const place = inForceOn(facts, day, EMPLOYEE_FACTS.slotOf).find((fact) => fact.kind === 'place');
+      const work = place ? placeOf(place.value).work[0]?.['state'] : undefined;
       const rule = typeof work === 'string' ? findState(work)?.incomeTax : undefined;
       return {
         ...(Object.fromEntries(NAME_FIELDS.map((field) => [field, person[field]])) as Record<
@@ -88,59 +109,64 @@ export class EmployeesService {
         isRetirementPlan: person.isRetirementPlan,
         version: person.version,
         on: day,
-        facts: facts.map((fact) => factView(fact, current)),
+        facts: facts.map((fact) => ({
+          kind: fact.kind as EmployeeFactKind,
+          from: fact.from,
+          value: withoutSecrets(fact.value),
+          sentence: EMPLOYEE_FACTS.says(fact.kind, fact.value),
+          isInForce: current.has(fact.id),
+        })),
         certificateFields:
           rule?.kind === 'worksheet' ? rule.certificate.fields.map((field) => `${field.label}: ${field.help}`) : [],
       };
     });
   }
 
-  create(actor: Actor, clientId: string, input: CreateEmployee): Promise<{ id: string }> {
+  /** Takes on one person; what is only doubtful is answered as warnings. */
+  create(actor: Actor, clientId: string, input: CreateEmployee): Promise<{ id: string; warnings: Issue[] }> {
     const ssn = normalDigits(input.ssn);
-    const issues = [
-      ...checkSsn(ssn, 'ssn'),
-      ...input.facts.flatMap((fact, index) => factIssues(fact, `facts[${index}]`)),
-    ];
-    if (issues.length > 0) throw refuse(issues);
     return this.database.run(actor, async (manager) => {
-      await findClient(manager, clientId);
-      const id = randomUUID();
-      const { facts, ssn: _given, ...rest } = input;
-      await manager.insert(Employee, {
-        ...rest,
-        id,
-        firmId: actor.firmId,
+      const client = await findClient(manager, clientId);
+      const today = await this.clock.today(manager);
+      const issues = [...checkSsn(ssn, 'ssn'), ...personIssues(input, today), ...employeeFactIssues(input.facts)];
+      if (errorsOf(issues).length > 0) throw refuse(errorsOf(issues));
+      const [id] = await this.takeOn.people(manager, actor, client.id, [{ ...input, ssn }]);
+      await this.audit.record(manager, actor, 'employee.create', 'employee', id ?? '', {
         clientId,
-        ssnCipher: this.secrets.seal(ssn),
-        ssnTail: ssn.slice(-4),
-        ssnMark: this.secrets.mark(ssn),
-        version: 1,
+        number: input.number,
       });
-      for (const fact of facts) await this.insertFact(manager, actor, id, fact);
-      await this.audit.record(manager, actor, 'employee.create', 'employee', id, { clientId, number: input.number });
-      return { id };
+      return { id: id ?? '', warnings: issues };
     });
   }
 
   addFact(actor: Actor, id: string, fact: Fact): Promise<{ id: string }> {
-    const issues = factIssues(fact, 'fact');
+    const issues = EMPLOYEE_FACTS.issues(fact.kind, fact.value, 'fact.value');
     if (issues.length > 0) throw refuse(issues);
     return this.database.run(actor, async (manager) => {
       await findEmployee(manager, id);
-      await this.insertFact(manager, actor, id, fact);
-      await this.audit.record(manager, actor, `employee.${fact.kind}`, 'employee', id, { from: fact.from });
+      await this.store.addToPeople(manager, actor, [{ ...fact, employeeId: id }]);
+      await this.audit.record(manager, actor, `employee.${fact.kind}`, 'employee', id, {
+        from: fact.from,
+        ...(fact.kind === 'bank' ? {} : { says: EMPLOYEE_FACTS.says(fact.kind, fact.value) }),
+      });
       return { id };
     });
   }
 
   updateIdentity(actor: Actor, id: string, input: UpdateEmployeeIdentity): Promise<EmployeeView> {
     const ssn = normalDigits(input.ssn);
-    const issues = ssn === '' ? [] : checkSsn(ssn, 'ssn');
-    if (issues.length > 0) throw refuse(issues);
     return this.database
       .run(actor, async (manager) => {
         const before = await findEmployee(manager, id);
-        const next = Object.fromEntries(NAME_FIELDS.map((field) => [field, input[field]]));
+        const today = await this.clock.today(manager);
+        const given = Object.fromEntries(
+          [...NAME_FIELDS, ...OTHER_FIELDS]
+            .filter((field) => input[field] !== undefined)
+            .map((field) => [field, input[field]]),
+        );
+        const identity: PersonIdentity = { ...before, ...given };
+        const issues = errorsOf([...(ssn === '' ? [] : checkSsn(ssn, 'ssn')), ...personIssues(identity, today)]);
+        if (issues.length > 0) throw refuse(issues);
         const number =
           ssn === ''
             ? {}
@@ -148,11 +174,11 @@ export class EmployeesService {
         const result = await manager.update(
           Employee,
           { id, version: input.version },
-          { ...next, ...number, version: input.version + 1 },
+          { ...given, ...number, version: input.version + 1 },
         );
         if (result.affected !== 1)
           throw conflict('Somebody changed this person meanwhile. Look again before you save.');
-        const changed = NAME_FIELDS.filter((field) => before[field] !== input[field]);
+        const changed = Object.keys(given).filter((field) => before[field as keyof Employee] !== given[field]);
         await this.audit.record(manager, actor, 'employee.identity', 'employee', id, {
           changed: [...changed, ...(ssn === '' ? [] : ['ssn'])],
         });
@@ -169,18 +195,42 @@ export class EmployeesService {
       return { ssn: `${ssn.slice(0, 3)}-${ssn.slice(3, 5)}-${ssn.slice(5)}` };
     });
   }
+}
 
-  private async insertFact(manager: EntityManager, actor: Actor, employeeId: string, fact: Fact): Promise<void> {
-    if (actor.userId === null) throw refuse([problem('input.missing', 'user', { what: 'a person who records it' })]);
-    await manager.query(
-      'INSERT INTO employee_fact (firm_id, employee_id, kind, effective_from, value, recorded_by, recorded_at) VALUES ($1,$2,$3,$4,$5,$6,$7)',
-      [actor.firmId, employeeId, fact.kind, fact.from, fact.value, actor.userId, await this.clock.now(manager)],
-    );
-  }
+function rowOf(person: Employee, facts: readonly StoredFact[], today: string): EmployeeRow {
+  const own = inForceOn(facts, today, EMPLOYEE_FACTS.slotOf);
+  const pay = own.find((fact) => fact.kind === 'pay');
+  const place = own.find((fact) => fact.kind === 'place');
+  return {
+    id: person.id,
+    number: person.number,
+    name: fullName(person),
+    ssnTail: person.ssnTail,
+    kind: person.kind,
+    workState: String(place?.value['work'] ?? ''),
+    paySentence: pay ? EMPLOYEE_FACTS.says('pay', pay.value) : 'No pay entered',
+  };
+}
+
+/** People by id, in the order asked. */
+export async function peopleById(manager: EntityManager, ids: readonly string[]): Promise<Employee[]> {
+  const people = await manager.createQueryBuilder(Employee, 'person').where('person.id = ANY(:ids)', { ids }).getMany();
+  const byId = new Map(people.map((person) => [person.id, person]));
+  return ids.flatMap((id) => byId.get(id) ?? []);
+}
+
+/** Numbers of the people of a client that are taken. */
+export async function numbersOf(manager: EntityManager, clientId: string): Promise<string[]> {
+  const rows = (await manager.query('SELECT number FROM employee WHERE client_id = $1 AND NOT is_withdrawn', [
+    clientId,
+  ])) as { number: string }[];
+  return rows.map((row) => row.number);
 }
 
 export async function findEmployee(manager: EntityManager, id: string): Promise<Employee> {
-  const person = await manager.findOneBy(Employee, { id });
+  const person = await manager.findOneBy(Employee, { id, isWithdrawn: false });
   if (!person) throw notFound('person');
   return person;
 }
+
+export const warningsOf = (issues: readonly Issue[]) => issues.map(detailOf);

@@ -17,9 +17,12 @@ export class Employee {
   @Column('text') city!: string;
   @Column('text') state!: string;
   @Column('text') zip!: string;
-  @Column('date', { name: 'hired_on' }) hiredOn!: string;
+  @Column('date', { name: 'hired_on', nullable: true }) hiredOn!: string | null;
   @Column('date', { name: 'born_on', nullable: true }) bornOn!: string | null;
-  @Column('text') kind!: 'employee' | 'partner';
+  @Column('text') kind!: 'employee' | 'partner' | 'contractor';
   @Column('boolean', { name: 'is_retirement_plan' }) isRetirementPlan!: boolean;
+  @Column('uuid', { name: 'import_id', nullable: true }) importId!: string | null;
+  /** Taken back with the import it came from; kept as evidence, shown nowhere. */
+  @Column('boolean', { name: 'is_withdrawn' }) isWithdrawn!: boolean;
   @Column('int') version!: number;
 }

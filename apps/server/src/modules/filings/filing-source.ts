@@ -44,7 +44,7 @@ export class FilingSource {
   async w2Set(manager: EntityManager, client: Client, year: number): Promise<W2Set> {
     const entries = await this.ledger.entries(manager, client.id, date(`${year}-01-01`), date(`${year}-12-31`));
     const people = await manager.find(Employee, {
-      where: { clientId: client.id, kind: 'employee' },
+      where: { clientId: client.id, kind: 'employee', isWithdrawn: false },
       order: { lastName: 'ASC', firstName: 'ASC' },
     });
     const rows = (await manager.query(

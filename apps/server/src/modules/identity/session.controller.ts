@@ -21,7 +21,7 @@ export class SessionController {
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ): Promise<void> {
-    const token = await this.sessions.signIn(body.email, body.password, request.ip ?? '');
+    const token = await this.sessions.signIn(body.email, body.password, request.ip ?? '', body.code ?? '');
     response.cookie(COOKIE, token, {
       httpOnly: true,
       sameSite: 'strict',

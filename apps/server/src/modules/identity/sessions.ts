@@ -2,11 +2,13 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { Role, SessionView } from '@zakat/contract/session';
 import argon2 from 'argon2';
 import { createHash, randomBytes } from 'node:crypto';
+import type { EntityManager } from 'typeorm';
 import { Secrets } from '../../database/secrets.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Refusal } from '../../http/refusal.js';
 import { Audit } from '../audit/audit.js';
 import { Clock } from '../clock/clock.js';
+import { stepOfCode } from './second-factor.js';
 
 export interface Session extends Actor {
   readonly userId: string;
@@ -33,7 +35,7 @@ export class Sessions {
   ) {}
 
   /** Signs in; answers with the session token. Five failures in a quarter of an hour close the account for that long. */
-  async signIn(email: string, password: string, address: string): Promise<string> {
+  async signIn(email: string, password: string, address: string, code = ''): Promise<string> {
     const account = this.secrets.mark(`account ${email.trim().toLowerCase()}`);
     const from = this.secrets.mark(`address ${address}`);
     const user = await this.database.runWithoutFirm(async (manager) => {
@@ -52,10 +54,18 @@ export class Sessions {
         id: string;
         firm_id: string;
         password_hash: string;
+        totp_cipher: Buffer | null;
+        totp_last_step: string;
       }[];
       return rows[0] ?? null;
     });
-    const isRight = await argon2.verify(user?.password_hash ?? (await this.nobody), password);
+    const isPasswordRight = await argon2.verify(user?.password_hash ?? (await this.nobody), password);
+    if (user?.totp_cipher && isPasswordRight && code === '')
+      throw new Refusal(401, 'second-factor', 'Type the six digits of your second factor too.');
+    const step = user?.totp_cipher ? stepOfCode(this.secrets.open(user.totp_cipher), code) : null;
+    // A code counts once: the step of the last one used is kept.
+    const isCodeRight = !user?.totp_cipher || (step !== null && step > Number(user.totp_last_step));
+    const isRight = isPasswordRight && isCodeRight;
     await this.database.runWithoutFirm((manager) =>
       manager.query('INSERT INTO sign_in_attempt (account_hash, address_hash, succeeded) VALUES ($1, $2, $3)', [
         account,
@@ -63,10 +73,17 @@ export class Sessions {
         isRight && user !== null,
       ]),
     );
+    if (user && isPasswordRight && !isCodeRight)
+      throw new Refusal(
+        401,
+        'second-factor-wrong',
+        'This code is not right, or was used already. Wait for the next one.',
+      );
     if (!user || !isRight) throw new Refusal(401, 'sign-in-failed', 'E-mail and password do not belong together.');
     const token = randomBytes(32).toString('base64url');
     const actor: Actor = { firmId: user.firm_id, userId: user.id, role: 'system' };
     await this.database.run(actor, async (manager) => {
+      if (step !== null) await this.useStep(manager, user.id, step);
       await manager.query(
         `INSERT INTO session (token_hash, firm_id, user_id, expires_at) VALUES ($1, $2, $3, now() + interval '${HOURS} hours')`,
         [tokenHash(token), user.firm_id, user.id],
@@ -74,6 +91,16 @@ export class Sessions {
       await this.audit.record(manager, actor, 'session.start', 'user', user.id);
     });
     return token;
+  }
+
+  /** Takes a code's step; the same code a moment later finds it taken. */
+  private async useStep(manager: EntityManager, userId: string, step: number): Promise<void> {
+    const [, count] = (await manager.query(
+      'UPDATE app_user SET totp_last_step = $2 WHERE id = $1 AND totp_last_step < $2',
+      [userId, step],
+    )) as [unknown, number];
+    if (count !== 1)
+      throw new Refusal(401, 'second-factor-wrong', 'This code was used already. Wait for the next one.');
   }
 
   async find(token: string): Promise<Session | null> {
@@ -99,9 +126,13 @@ export class Sessions {
 
   async view(session: Session): Promise<SessionView> {
     return this.database.run(session, async (manager) => {
-      const rows = (await manager.query('SELECT name, requires_second_person FROM firm')) as {
+      const rows = (await manager.query(
+        'SELECT f.name, f.requires_second_person, u.totp_cipher IS NOT NULL AS has_second_factor FROM firm f, app_user u WHERE u.id = $1',
+        [session.userId],
+      )) as {
         name: string;
         requires_second_person: boolean;
+        has_second_factor: boolean;
       }[];
       const firm = rows[0];
       return {
@@ -109,6 +140,7 @@ export class Sessions {
         firmName: firm?.name ?? '',
         today: await this.clock.today(manager),
         requiresSecondPerson: firm?.requires_second_person !== false,
+        hasSecondFactor: firm?.has_second_factor === true,
       };
     });
   }

@@ -6,8 +6,10 @@ import { quarterOf } from '@zakat/core/calendar/quarter';
 import { form941Due, formW2Due } from '@zakat/core/deposits/due';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
+import { formFamilyOf } from '../clients/form-family.js';
 import { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
+import { FactStore } from '../facts/fact-store.js';
 import { Filing } from '../filings/entities.js';
 import { Payroll } from '../payrolls/entities.js';
 import { nextPayroll } from '../payrolls/next-payroll.js';
@@ -23,6 +25,7 @@ export class LadderService {
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(Deposits) private readonly deposits: Deposits,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(FactStore) private readonly facts: FactStore,
   ) {}
 
   rungs(actor: Actor): Promise<Rung[]> {
@@ -70,7 +73,7 @@ export class LadderService {
 
   /** The client's next payroll, once its check date comes near and nobody has begun it. */
   private async expectedPayroll(manager: EntityManager, client: Client, today: LocalDate): Promise<Rung[]> {
-    const next = await nextPayroll(manager, client);
+    const next = await nextPayroll(manager, this.facts, client);
     if (!next || next.checkDate > addDays(today, DAYS_AHEAD)) return [];
     const sendBy = addBusinessDays(date(next.checkDate), -1, 'banking');
     return [
@@ -134,7 +137,9 @@ export class LadderService {
       `SELECT DISTINCT extract(year FROM liability_date)::int AS year, extract(quarter FROM liability_date)::int AS quarter FROM ledger_entry WHERE client_id = $1 AND cause = 'payroll'`,
       [client.id],
     )) as { year: number; quarter: 1 | 2 | 3 | 4 }[];
-    for (const { year, quarter } of paid) {
+    // Forms of other families are not prepared here; their own readiness line says so.
+    const files941 = (await formFamilyOf(manager, this.facts, client, today)) === '941';
+    for (const { year, quarter } of files941 ? paid : []) {
       const filing = filings.find(
         (candidate) => candidate.form === '941' && candidate.year === year && candidate.quarter === quarter,
       );

@@ -39,6 +39,7 @@ export class PayrollPoster {
         earnings: person.result.earnings,
         deductions: person.result.deductions,
         garnishments: person.result.garnishments,
+        leave: person.result.leave,
         employerPaid: person.result.employerPaid,
         tracked: person.result.tracked,
         taxes: person.result.taxes,

@@ -1,4 +1,4 @@
-import { Injectable } from '@nestjs/common';
+import { Inject, Injectable } from '@nestjs/common';
 import type { PaycheckView, PayrollEntry, PayrollView } from '@zakat/contract/payrolls';
 import {
   ACCOUNT_LABELS,
@@ -7,6 +7,7 @@ import {
   type EmployerTaxTotal,
   type PostedPaycheck,
 } from '@zakat/core/ledger/postings';
+import type { Place } from '@zakat/core/facts/on-day';
 import type { OwnRows } from '@zakat/core/casefile/compose';
 import { cents, sum } from '@zakat/core/money/cents';
 import { hasErrors } from '@zakat/core/paycheck/compute';
@@ -17,11 +18,10 @@ import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { detailOf, notFound } from '../../http/refusal.js';
 import { findClient } from '../clients/clients.service.js';
-import type { Place } from '../employees/facts.js';
 import type { Client } from '../clients/entities.js';
 import { fullName } from '../employees/employees.service.js';
 import { Payroll } from './entities.js';
-import { computeEntry, personCases, usualEntry, type PersonCase } from './people-cases.js';
+import { PeopleCases, computeEntry, usualEntry, type PersonCase } from './people-cases.js';
 
 export interface ComputedPerson extends PersonCase {
   readonly entry: PayrollEntry;
@@ -34,12 +34,14 @@ interface StoredLine {
   readonly deductions: PayrollEntry['deductions'];
 }
 
-const viewOf = (id: string | null, result: PaycheckResult): PaycheckView => ({
+export const viewOf = (id: string | null, result: PaycheckResult): PaycheckView => ({
   id,
   gross: result.gross,
   net: result.net,
   earnings: [...result.earnings],
   deductions: [...result.deductions],
+  employerPaid: [...result.employerPaid],
+  garnishments: result.garnishments.map(({ kind, label, amount, fee }) => ({ kind, label, amount, fee })),
   taxes: [...result.taxes],
   problems: result.problems.map(detailOf),
 });
@@ -63,6 +65,8 @@ export const digestOf = (people: readonly ComputedPerson[]): string =>
 /** A payroll with every check computed, as the screens and the posting see it. */
 @Injectable()
 export class PayrollViews {
+  constructor(@Inject(PeopleCases) private readonly peopleCases: PeopleCases) {}
+
   /** The people of a payroll with their checks: from what was posted, or computed afresh while it is open. */
   async computed(
     manager: EntityManager,
@@ -81,7 +85,7 @@ export class PayrollViews {
       if (!line && payroll.status === 'posted') return [];
       const entry: PayrollEntry = line
         ? { employeeId: person.employee.id, isPaid: line.is_paid, earnings: line.earnings, deductions: line.deductions }
-        : usualEntry(person, client, payroll.kind);
+        : usualEntry(person, payroll.kind);
       return [{ ...person, entry, result: computeEntry(person, entry) }];
     });
     const employer = employerTaxes(paidOnly(people));
@@ -90,7 +94,7 @@ export class PayrollViews {
 
   /** While a payroll is open its cases follow the records; once posted they are the ones it was computed from. */
   private async casesOf(manager: EntityManager, client: Client, payroll: Payroll): Promise<PersonCase[]> {
-    const cases = await personCases(manager, client, payroll);
+    const cases = await this.peopleCases.forPayroll(manager, client, payroll);
     if (payroll.status !== 'posted') return cases;
     const rows = (await manager.query(
       `SELECT employee_id, facts->'case' AS base, facts->'own' AS own FROM paycheck WHERE payroll_id = $1`,
@@ -121,7 +125,17 @@ export class PayrollViews {
     const persons = people.map((person) => {
       const stored = posted.find((row) => row.employee_id === person.employee.id);
       const paycheck = stored
-        ? { id: stored.id, gross: rawCents(stored.gross), net: rawCents(stored.net), ...stored.lines, problems: [] }
+        ? {
+            id: stored.id,
+            gross: rawCents(stored.gross),
+            net: rawCents(stored.net),
+            earnings: stored.lines.earnings,
+            deductions: stored.lines.deductions,
+            employerPaid: stored.lines.employerPaid,
+            garnishments: stored.lines.garnishments,
+            taxes: stored.lines.taxes,
+            problems: [],
+          }
         : viewOf(null, person.result);
       const before = previous.find((row) => row.employee_id === person.employee.id);
       return {
@@ -140,7 +154,7 @@ export class PayrollViews {
       clientId: client.id,
       clientName: client.legalName,
       einTail: client.ein.slice(-4),
-      payFrequency: client.payFrequency,
+      payFrequency: people[0] ? String(people[0].base['payFrequency']) : client.payFrequency,
       periodStart: payroll.periodStart,
       periodEnd: payroll.periodEnd,
       checkDate: payroll.checkDate,
@@ -181,5 +195,5 @@ export async function findPayroll(manager: EntityManager, id: string): Promise<P
 }
 
 /** `NY`, or `NY, NJ` for work in several states. */
-const workStates = (place: Place | null): string =>
+export const workStates = (place: Place | null): string =>
   [...new Set((place?.work ?? []).map((at) => String(at['state'])))].join(', ');

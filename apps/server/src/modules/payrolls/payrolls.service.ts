@@ -27,8 +27,10 @@ import { fullName } from '../employees/employees.service.js';
 import { Payroll } from './entities.js';
 import { nextPayroll } from './next-payroll.js';
 import { PayrollPoster } from './payroll-poster.js';
+import { ReadinessGate } from '../readiness/readiness-gate.js';
+import { FactStore } from '../facts/fact-store.js';
 import { PayrollViews, digestOf, findPayroll, type ComputedPerson } from './payroll-view.js';
-import { computeEntry, personCases, usualEntry } from './people-cases.js';
+import { PeopleCases, computeEntry, usualEntry } from './people-cases.js';
 
 @Injectable()
 export class PayrollsService {
@@ -38,6 +40,9 @@ export class PayrollsService {
     @Inject(Executor) private readonly executor: Executor,
     @Inject(PayrollPoster) private readonly poster: PayrollPoster,
     @Inject(PayrollViews) private readonly views: PayrollViews,
+    @Inject(PeopleCases) private readonly peopleCases: PeopleCases,
+    @Inject(ReadinessGate) private readonly gate: ReadinessGate,
+    @Inject(FactStore) private readonly facts: FactStore,
   ) {}
 
   list(actor: Actor, clientId: string): Promise<PayrollRow[]> {
@@ -68,7 +73,7 @@ export class PayrollsService {
   /** The next period of the client's schedule, its check date moved before weekends and bank holidays. */
   suggest(actor: Actor, clientId: string): Promise<PayrollSuggestion> {
     return this.database.run(actor, async (manager) => {
-      const next = await nextPayroll(manager, await findClient(manager, clientId));
+      const next = await nextPayroll(manager, this.facts, await findClient(manager, clientId));
       return (
         next ?? {
           periodStart: '',
@@ -109,12 +114,12 @@ export class PayrollsService {
         reviewedDigest: null,
       };
       await manager.insert(Payroll, payroll);
-      const people = await personCases(manager, client, payroll);
+      const people = await this.peopleCases.forPayroll(manager, client, payroll);
       await this.writeLines(
         manager,
         actor,
         id,
-        people.map((person) => usualEntry(person, client, input.kind)),
+        people.map((person) => usualEntry(person, input.kind)),
       );
       await this.audit.record(manager, actor, 'payroll.create', 'payroll', id, {
         clientId,
@@ -140,7 +145,9 @@ export class PayrollsService {
           'Somebody else saved this payroll meanwhile. Look again; what you typed is still on your screen.',
         );
       const client = await findClient(manager, payroll.clientId);
-      const known = new Set((await personCases(manager, client, payroll)).map((person) => person.employee.id));
+      const known = new Set(
+        (await this.peopleCases.forPayroll(manager, client, payroll)).map((person) => person.employee.id),
+      );
       const strangers = input.entries.filter((entry) => !known.has(entry.employeeId));
       if (strangers.length > 0)
         throw refuseField('entries', 'An entry is for a person who is not in this payroll.', 'Load the payroll again.');
@@ -158,6 +165,7 @@ export class PayrollsService {
     return this.database.run(actor, async (manager) => {
       const { people, employer } = await this.views.computed(manager, id);
       this.refuseUnsound(people);
+      await this.gate.refuseGaps(manager, people);
       const total = sum(people.map((person) => person.result.gross));
       await this.executor.apply(manager, actor, PAYROLL_MACHINE, {
         id,

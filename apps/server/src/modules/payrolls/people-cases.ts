@@ -1,29 +1,42 @@
+import { Inject, Injectable } from '@nestjs/common';
 import type { PayrollEntry } from '@zakat/contract/payrolls';
 import { composeCase, type OwnRows } from '@zakat/core/casefile/compose';
 import { readCase } from '@zakat/core/casefile/read-case';
-import { parseDate, yearOf } from '@zakat/core/calendar/local-date';
-import { PERIODS_PER_YEAR, type PayFrequency } from '@zakat/core/calendar/pay-frequency';
+import { date, yearOf } from '@zakat/core/calendar/local-date';
+import type { PayFrequency } from '@zakat/core/calendar/pay-frequency';
+import {
+  employeePart,
+  employerPart,
+  leavePart,
+  ownItems,
+  settingsPart,
+  usualLines,
+} from '@zakat/core/facts/case-parts';
+import { newestFirst } from '@zakat/core/facts/in-force';
+import { clientOnDay, personOnDay, type ClientOnDay, type PersonOnDay } from '@zakat/core/facts/on-day';
 import type { Issue } from '@zakat/core/issues/issue';
-import { parseDollars, toDollars, ZERO } from '@zakat/core/money/cents';
+import { toDollars } from '@zakat/core/money/cents';
 import { showRate } from '@zakat/core/money/rate';
 import { NOTHING, computePaycheck } from '@zakat/core/paycheck/compute';
-import { convertSalary } from '@zakat/core/paycheck/earnings';
 import type { PaycheckResult } from '@zakat/core/paycheck/result';
 import type { Tape } from '@zakat/core/working/tape';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
-import type { Client } from '../clients/entities.js';
 import { unemploymentRatesOn } from '../clients/clients.service.js';
-import { forStates, ownRowsOn } from '../rules/own-rules.js';
+import type { Client } from '../clients/entities.js';
 import { Employee } from '../employees/entities.js';
-import { factsOnDay, loadFacts, type FactsOnDay } from '../employees/facts.js';
+import { FactStore, type StoredFact } from '../facts/fact-store.js';
+import { forStates, ownRowsOn } from '../rules/own-rules.js';
 import type { Payroll } from './entities.js';
+import { leaveStands, takenSince } from './standing-balances.js';
 
 /** A person of a payroll with everything but what is typed. */
 export interface PersonCase {
   readonly employee: Employee;
-  readonly facts: FactsOnDay;
+  readonly facts: PersonOnDay;
   readonly base: Record<string, unknown>;
+  /** What a regular check of this person has unless something else is typed. */
+  readonly usual: Pick<PayrollEntry, 'earnings' | 'deductions'>;
   /** The firm's own rules on the check date: one list for everybody. */
   readonly own: OwnRows | null;
 }
@@ -32,9 +45,16 @@ interface YearToDate {
   readonly wages: Record<string, string>;
   readonly taxes: Record<string, string>;
   readonly deductions: Record<string, string>;
+  readonly ownDeductions: Record<string, string>;
   supplementalWages: string;
 }
-const nothingYet = (): YearToDate => ({ wages: {}, taxes: {}, deductions: {}, supplementalWages: '0.00' });
+const nothingYet = (): YearToDate => ({
+  wages: {},
+  taxes: {},
+  deductions: {},
+  ownDeductions: {},
+  supplementalWages: '0.00',
+});
 
 async function yearToDateOf(
   manager: EntityManager,
@@ -73,97 +93,131 @@ async function yearToDateOf(
   for (const row of taxes) of(row.id).taxes[row.tax] = toDollars(rawCents(row.amount));
   for (const row of deductions) of(row.id).deductions[row.item] = toDollars(rawCents(row.amount));
   for (const row of supplemental) of(row.id).supplementalWages = toDollars(rawCents(row.amount));
+  const named = (await manager.query(
+    `SELECT p.employee_id AS id, l.name, sum(l.amount)::bigint AS amount FROM paycheck p,
+       jsonb_to_recordset(p.lines -> 'deductions') AS l(name text, amount bigint)
+     WHERE p.client_id = $1 AND p.check_date >= $2 AND p.check_date < $3 AND p.payroll_id <> $4 AND l.name IS NOT NULL GROUP BY p.employee_id, l.name`,
+    [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
+  )) as { id: string; name: string; amount: string }[];
+  for (const row of named) of(row.id).ownDeductions[row.name] = toDollars(rawCents(row.amount));
   return found;
 }
 
-const statesOf = (facts: readonly FactsOnDay[]): ReadonlySet<string> =>
+const statesOf = (facts: readonly PersonOnDay[]): ReadonlySet<string> =>
   new Set(
     facts.flatMap(({ place }) => (place ? [place.residence, ...place.work].map((at) => String(at['state'])) : [])),
   );
 
-/** The people of a client as cases for a payroll: certificates and places in force on the check date, year to date before it. */
-export async function personCases(
-  manager: EntityManager,
-  client: Client,
-  payroll: Pick<Payroll, 'id' | 'periodEnd' | 'checkDate'>,
-): Promise<PersonCase[]> {
-  const people = await manager.find(Employee, {
-    where: { clientId: client.id, kind: 'employee' },
-    order: { number: 'ASC' },
-  });
-  const paid = people.filter((person) => person.hiredOn <= payroll.periodEnd);
-  const facts = await loadFacts(
-    manager,
-    paid.map((person) => person.id),
-  );
-  const checkDate = parseDate(payroll.checkDate);
-  if (!checkDate) throw new Error('a stored check date is not a day');
-  const toDate = await yearToDateOf(manager, client.id, yearOf(checkDate), payroll.id);
-  const rates = await unemploymentRatesOn(manager, client.id, payroll.checkDate);
-  const unemploymentRates = Object.fromEntries(
-    Object.entries(rates).map(([state, rate]) => [state, showRate({ n: rate.n * 100, d: rate.d })]),
-  );
-  const cases = paid.map((employee) => {
-    const own = factsOnDay(
-      facts.filter((fact) => fact.employeeId === employee.id),
-      payroll.checkDate,
+const NO_PAYROLL = '00000000-0000-0000-0000-000000000000';
+
+/** Makes the cases of a client's people: facts in force on the check date, year to date before it. */
+@Injectable()
+export class PeopleCases {
+  constructor(@Inject(FactStore) private readonly store: FactStore) {}
+
+  async forPayroll(
+    manager: EntityManager,
+    client: Client,
+    payroll: Pick<Payroll, 'id' | 'periodEnd' | 'checkDate'>,
+  ): Promise<PersonCase[]> {
+    const people = await manager.find(Employee, {
+      where: { clientId: client.id, kind: 'employee', isWithdrawn: false },
+      order: { number: 'ASC' },
+    });
+    const paid = people.filter((person) => person.hiredOn === null || person.hiredOn <= payroll.periodEnd);
+    const facts = await this.store.ofPeople(
+      manager,
+      paid.map((person) => person.id),
     );
-    const yearToDate = toDate.get(employee.id) ?? nothingYet();
-    const base = {
-      id: employee.number,
-      checkDate: payroll.checkDate,
-      payFrequency: client.payFrequency,
-      employee: {
-        ...(own.federal ? { federal: own.federal } : {}),
-        residence: own.place?.residence ?? { state: '' },
-        work: own.place?.work ?? [],
-        ...(own.place?.unemploymentState ? { unemploymentState: own.place.unemploymentState } : {}),
-        certificates: own.certificates,
-        exemptFrom: exemptions(client),
-      },
-      employer: { unemploymentRates, employees: paid.length },
-      settings: { supplementalMethod: 'flat' },
-      yearToDate,
-    };
-    return { employee, facts: own, base };
-  });
-  const ownRows = forStates(await ownRowsOn(manager, payroll.checkDate), statesOf(cases.map((person) => person.facts)));
-  return cases.map((person) => ({ ...person, own: ownRows }));
+    const cases = await this.forPeople(manager, client, payroll, paid, facts);
+    return cases.filter((person) => person.facts.employment?.['standing'] !== 'ended');
+  }
+
+  /** The people of a client as they would be paid on a day, outside any payroll. */
+  on(manager: EntityManager, client: Client, day: string): Promise<PersonCase[]> {
+    return this.forPayroll(manager, client, { id: NO_PAYROLL, periodEnd: day, checkDate: day });
+  }
+
+  /** One person, stored or not, with facts that may be only considered. */
+  async forOne(
+    manager: EntityManager,
+    client: Client,
+    checkDate: string,
+    person: Employee,
+    facts: readonly StoredFact[],
+  ): Promise<PersonCase | null> {
+    const payroll = { id: NO_PAYROLL, periodEnd: checkDate, checkDate };
+    const all = new Map([[person.id, newestFirst(facts)]]);
+    return (await this.forPeople(manager, client, payroll, [person], all))[0] ?? null;
+  }
+
+  private async forPeople(
+    manager: EntityManager,
+    client: Client,
+    payroll: Pick<Payroll, 'id' | 'checkDate'>,
+    people: readonly Employee[],
+    facts: ReadonlyMap<string, readonly StoredFact[]>,
+  ): Promise<PersonCase[]> {
+    const { checkDate } = payroll;
+    const day = date(checkDate);
+    const toDate = await yearToDateOf(manager, client.id, yearOf(day), payroll.id);
+    const clientDay = clientOnDay(await this.store.ofClient(manager, client.id), checkDate);
+    const rates = await unemploymentRatesOn(manager, client.id, checkDate);
+    const unemploymentRates = Object.fromEntries(
+      Object.entries(rates).map(([state, rate]) => [state, showRate({ n: rate.n * 100, d: rate.d })]),
+    );
+    const ids = people.map((person) => person.id);
+    const taken = await takenSince(manager, ids, facts, payroll.id);
+    const leave = await leaveStands(manager, ids, facts, payroll.id);
+    const frequency = frequencyOf(client, clientDay);
+    const items = ownItems(clientDay);
+    const cases = people.map((employee) => {
+      const own = personOnDay(facts.get(employee.id) ?? [], checkDate);
+      const leaves = leavePart(own, (fact) => leave(employee.id, fact));
+      const base = {
+        id: employee.number,
+        checkDate,
+        payFrequency: frequency,
+        employee: employeePart(own, employee.bornOn, exemptions(client, clientDay), (kind, fact) =>
+          taken(employee.id, kind, fact),
+        ),
+        employer: employerPart(clientDay, unemploymentRates, people.length),
+        settings: settingsPart(clientDay),
+        ...(leaves.length > 0 ? { leave: leaves } : {}),
+        ...(items.length > 0 ? { items } : {}),
+        yearToDate: toDate.get(employee.id) ?? nothingYet(),
+      };
+      const usual = usualLines(own, clientDay, frequency, (kind, fact) => taken(employee.id, kind, fact));
+      return { employee, facts: own, base, usual };
+    });
+    const ownRows = forStates(await ownRowsOn(manager, checkDate), statesOf(cases.map((person) => person.facts)));
+    return cases.map((person) => ({ ...person, own: ownRows }));
+  }
 }
 
-const NO_PAYROLL = '00000000-0000-0000-0000-000000000000';
-/** The people of a client as they would be paid on a day, outside any payroll. */
-export const peopleOn = (manager: EntityManager, client: Client, day: string): Promise<PersonCase[]> =>
-  personCases(manager, client, { id: NO_PAYROLL, periodEnd: day, checkDate: day });
+export const frequencyOf = (client: Client, facts: ClientOnDay): PayFrequency =>
+  (facts.schedule?.['frequency'] ?? client.payFrequency) as PayFrequency;
 
-/** A 501(c)(3) employer owes no federal unemployment tax (IRC § 3306(c)(8)); governments neither (§ 3306(c)(7)). */
-const exemptions = (client: Client): string[] => (client.kindOfEmployer === 'N' ? [] : ['US-FUTA']);
+/**
+ * Taxes the whole client is exempt from. A 501(c)(3) employer or a government owes no federal unemployment tax: the core
+ * knows that by the kind of employer; W-3 kinds stand in where no such fact is recorded (IRC § 3306(c)(7), (8)).
+ */
+const exemptions = (client: Client, facts: ClientOnDay): string[] => [
+  ...(facts.employer === null && client.kindOfEmployer !== 'N' ? ['US-FUTA'] : []),
+  ...facts.exemptions.map((fact) => String(fact['tax'])),
+];
 
 /** What a person is usually paid: the entry that a new payroll starts with. */
-export function usualEntry(person: PersonCase, client: Client, kind: 'regular' | 'extra'): PayrollEntry {
-  const pay = person.facts.pay;
-  if (kind === 'extra' || !pay)
-    return { employeeId: person.employee.id, isPaid: kind === 'regular', earnings: [], deductions: [] };
-  const deductions = Array.isArray(pay['deductions']) ? (pay['deductions'] as { item: string; amount: string }[]) : [];
-  return {
-    employeeId: person.employee.id,
-    isPaid: true,
-    earnings: [usualEarning(pay, client.payFrequency as PayFrequency)],
-    deductions: deductions.map(({ item, amount }) => ({ item, amount })),
-  };
-}
-
-function usualEarning(
-  pay: Record<string, unknown>,
-  frequency: PayFrequency,
-): { item: string; hours?: string; rate?: string; amount?: string } {
-  if (pay['basis'] === 'hourly') {
-    const usual =
-      pay['hours'] === undefined ? String(Math.floor((40 * 52) / PERIODS_PER_YEAR[frequency])) : String(pay['hours']);
-    return { item: 'regular', hours: usual, rate: String(pay['rate']) };
-  }
-  const amount = parseDollars(String(pay['amount'])) ?? ZERO;
-  return { item: 'salary', amount: toDollars(convertSalary(amount, pay['frequency'] as PayFrequency, frequency)) };
+export function usualEntry(person: PersonCase, kind: 'regular' | 'extra'): PayrollEntry {
+  const onLeave = person.facts.employment?.['standing'] === 'leave';
+  if (kind === 'extra' || onLeave || person.usual.earnings.length === 0)
+    return {
+      employeeId: person.employee.id,
+      isPaid: kind === 'regular' && !onLeave && person.facts.pay?.['basis'] !== 'none',
+      earnings: [],
+      deductions: [],
+    };
+  return { employeeId: person.employee.id, isPaid: true, ...person.usual };
 }
 
 /** Computes the check of a person and an entry; an unpaid person has none. */

@@ -29,7 +29,7 @@ import { RULE_PACK_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/audit.js';
 import { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
-import { computeEntry, peopleOn, usualEntry } from '../payrolls/people-cases.js';
+import { PeopleCases, computeEntry, usualEntry } from '../payrolls/people-cases.js';
 import { ownRowsOn, rowsOn } from './own-rules.js';
 
 interface StoredPack {
@@ -66,6 +66,7 @@ export class RulesService {
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Executor) private readonly executor: Executor,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(PeopleCases) private readonly peopleCases: PeopleCases,
   ) {}
 
   jurisdictions(): JurisdictionRow[] {
@@ -170,12 +171,12 @@ export class RulesService {
         : { rules: [...(before?.rules ?? []), ...own.rules], places: [...(before?.places ?? []), ...own.places] };
     const rows: RuleEffectRow[] = [];
     for (const client of clients) {
-      const people = await peopleOn(manager, client, checkDate);
+      const people = await this.peopleCases.on(manager, client, checkDate);
       if (people.length === 0) continue;
       const compute = (with_: typeof before) =>
         people.map((person) => ({
           employeeId: person.employee.id,
-          result: computeEntry({ ...person, own: with_ }, usualEntry(person, client, 'regular')),
+          result: computeEntry({ ...person, own: with_ }, usualEntry(person, 'regular')),
         }));
       const [old, now] = [compute(before), compute(after)];
       const faults = now.flatMap(({ result }) => result.problems.filter((issue) => issue.severity === 'error'));

@@ -13,6 +13,9 @@ const PLACES: readonly (readonly [path: string, label: string])[] = [
   ['people', 'People'],
   ['ledger', 'Ledger'],
   ['facts', 'Facts'],
+  ['items', 'Pay items'],
+  ['readiness', 'Readiness'],
+  ['proof', 'Proof set'],
 ];
 export const useClient = (): Schemas['ClientView'] => useOutletContext<Schemas['ClientView']>();
 
@@ -27,7 +30,7 @@ export function ClientFrame(): ReactNode {
           <div className="lead">
             <h1>{data.legalName}</h1>
             <p className="beside">
-              EIN ending {data.ein.slice(-4)} · {data.key}
+              {data.ein === '' ? 'EIN applied for' : `EIN ending ${data.ein.slice(-4)}`} · {data.key}
               <br />
               {data.depositSchedule} depositor, {data.payFrequency} pay
             </p>

@@ -1,66 +1,73 @@
+import { Button, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { TextInput } from '@mantine/core';
 import type { ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { clientsQuery } from '../../api/resources.js';
 import { Waiting } from '../../kit/waiting.js';
 
 export function ClientsPage(): ReactNode {
-  const clients = useQuery(clientsQuery);
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
-  const words = (search.get('find') ?? '').toLowerCase();
+  const words = search.get('find') ?? '';
+  const clients = useQuery(clientsQuery(words));
   return (
     <>
       <div className="lead">
         <h1>Clients</h1>
-        <TextInput
-          aria-label="Find a client"
-          placeholder="name, key or EIN tail"
-          value={search.get('find') ?? ''}
-          onChange={(event) =>
-            setSearch(event.currentTarget.value ? { find: event.currentTarget.value } : {}, { replace: true })
-          }
-        />
+        <div className="actions" style={{ margin: 0 }}>
+          <TextInput
+            aria-label="Find a client"
+            placeholder="name, key or EIN tail"
+            value={words}
+            onChange={(event) =>
+              setSearch(event.currentTarget.value ? { find: event.currentTarget.value } : {}, { replace: true })
+            }
+          />
+          <Button onClick={() => void navigate('/clients/new')}>Take on a client</Button>
+        </div>
       </div>
       <Waiting query={clients}>
-        {(rows) => {
-          const shown = rows.filter((row) =>
-            `${row.legalName} ${row.tradeName} ${row.key} ${row.einTail}`.toLowerCase().includes(words),
-          );
-          return shown.length === 0 ? (
-            <p className="empty">No client has these words.</p>
+        {({ rows, total }) =>
+          rows.length === 0 ? (
+            <p className="empty">{words ? 'No client has these words.' : 'No client yet. Take on the first.'}</p>
           ) : (
-            <table className="ruled">
-              <thead>
-                <tr>
-                  <th scope="col">Client</th>
-                  <th scope="col">Key</th>
-                  <th scope="col">EIN</th>
-                  <th scope="col">State</th>
-                  <th scope="col">Federal depositor</th>
-                  <th scope="col" className="num">
-                    People
-                  </th>
-                </tr>
-              </thead>
-              <tbody>
-                {shown.map((row) => (
-                  <tr key={row.id} className="go" onClick={() => void navigate(`/clients/${row.id}`)}>
-                    <td>
-                      <Link to={`/clients/${row.id}`}>{row.legalName}</Link>
-                    </td>
-                    <td>{row.key}</td>
-                    <td>ending {row.einTail}</td>
-                    <td>{row.state}</td>
-                    <td>{row.depositSchedule}</td>
-                    <td className="num">{row.people}</td>
+            <>
+              <table className="ruled">
+                <thead>
+                  <tr>
+                    <th scope="col">Client</th>
+                    <th scope="col">Key</th>
+                    <th scope="col">EIN</th>
+                    <th scope="col">State</th>
+                    <th scope="col">Federal depositor</th>
+                    <th scope="col" className="num">
+                      People
+                    </th>
                   </tr>
-                ))}
-              </tbody>
-            </table>
-          );
-        }}
+                </thead>
+                <tbody>
+                  {rows.map((row) => (
+                    <tr key={row.id} className="go" onClick={() => void navigate(`/clients/${row.id}`)}>
+                      <td>
+                        <Link to={`/clients/${row.id}`}>{row.legalName}</Link>
+                      </td>
+                      <td>{row.key}</td>
+                      <td>{row.einTail === '' ? 'applied for' : `ending ${row.einTail}`}</td>
+                      <td>{row.state}</td>
+                      <td>{row.depositSchedule}</td>
+                      <td className="num">{row.people}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+              {total > rows.length && (
+                <p className="note">
+                  The first {rows.length} of {total}. Type a part of the name to find the others.
+                </p>
+              )}
+            </>
+          )
+        }
       </Waiting>
     </>
   );

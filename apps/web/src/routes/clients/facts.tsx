@@ -1,29 +1,24 @@
+import { useQuery } from '@tanstack/react-query';
+import { CLIENT_FACTS } from '@zakat/core/facts/client-facts';
 import type { ReactNode } from 'react';
-import { useSaveClient } from '../../api/resources.js';
-import { IdentityForm, type IdentityField } from '../identity-form.js';
+import { sessionQuery, useSaveClient } from '../../api/resources.js';
+import { useAddClientFact } from '../../api/set-up.js';
+import { Day } from '../../kit/day.js';
+import { FactSheet } from '../fact-forms/fact-sheet.js';
+import { IdentityForm } from '../identity-form.js';
+import { BankAccounts, TaxAccounts } from './accounts.js';
+import { CLIENT_FIELDS } from './client-fields.js';
 import { useClient } from './client-frame.js';
 
-const FIELDS: readonly IdentityField[] = [
-  { name: 'legalName', label: 'Legal name', max: 57, help: 'As on the EIN notice' },
-  { name: 'tradeName', label: 'Trade name', max: 57 },
-  { name: 'ein', label: 'EIN', max: 12 },
-  { name: 'nameControl', label: 'Name control', max: 4, help: 'Four characters the IRS keeps with the EIN' },
-  { name: 'street', label: 'Street', max: 22 },
-  { name: 'city', label: 'City', max: 22 },
-  { name: 'state', label: 'State', max: 2 },
-  { name: 'zip', label: 'ZIP', max: 5 },
-  { name: 'phone', label: 'Telephone', max: 15 },
-  { name: 'email', label: 'E-mail', max: 40 },
-  { name: 'contactName', label: 'Contact', max: 27 },
-  { name: 'signerName', label: 'Signer of returns', max: 35 },
-  { name: 'signerTitle', label: 'Title of the signer', max: 35 },
-];
+const SHOWN = CLIENT_FACTS.kinds.map((kind) => kind.kind).filter((kind) => kind !== 'pay-item' && kind !== 'enrolment');
 
 export function FactsPage(): ReactNode {
   const client = useClient();
+  const { data: session } = useQuery(sessionQuery);
   const save = useSaveClient(client.id);
+  const add = useAddClientFact(client.id);
   const values = Object.fromEntries(
-    FIELDS.map((field) => [field.name, String(client[field.name as keyof typeof client])]),
+    CLIENT_FIELDS.map((field) => [field.name, String(client[field.name as keyof typeof client])]),
   );
   return (
     <>
@@ -31,8 +26,9 @@ export function FactsPage(): ReactNode {
         <h2>Identity</h2>
         <IdentityForm
           key={client.version}
-          fields={FIELDS}
+          fields={CLIENT_FIELDS}
           values={values}
+          draftKey={`client.${client.id}`}
           isSaving={save.isPending}
           error={save.error}
           onSave={(given, done) =>
@@ -43,45 +39,42 @@ export function FactsPage(): ReactNode {
           }
         />
       </section>
+      <TaxAccounts client={client} />
       <section className="section">
-        <h2>Tax accounts</h2>
-        <table className="ruled">
-          <thead>
-            <tr>
-              <th scope="col">Agency</th>
-              <th scope="col">Account</th>
-              <th scope="col">Unemployment rate</th>
-              <th scope="col">From</th>
-            </tr>
-          </thead>
-          <tbody>
-            {client.taxAccounts.map((account) => (
-              <tr key={account.id}>
-                <td>{account.agencyName}</td>
-                <td>{account.accountNumber}</td>
-                <td>{account.rateInWords ?? ''}</td>
-                <td>{account.from}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <h2>
+          What stands <small>each entry counts from its day; nothing is overwritten</small>
+        </h2>
+        {session && (
+          <FactSheet
+            kinds={CLIENT_FACTS}
+            shown={SHOWN}
+            facts={client.facts}
+            today={session.today}
+            draftKey={`client.${client.id}`}
+            isSaving={add.isPending}
+            error={add.error}
+            onSave={(fact, done) => add.mutate(fact, { onSuccess: done })}
+          />
+        )}
+        <p className="note">
+          {client.depositScheduleWhy}
+          {client.nextChecks.length > 0 && (
+            <>
+              {' '}
+              Next checks:{' '}
+              {client.nextChecks.map((check, index) => (
+                <span key={check.end}>
+                  {index > 0 && ', '}
+                  <Day day={check.checkDate} />
+                  {check.movedFrom && ` (moved from ${check.movedFrom})`}
+                </span>
+              ))}
+              .
+            </>
+          )}
+        </p>
       </section>
-      <section className="section">
-        <h2>Bank accounts</h2>
-        <table className="ruled">
-          <tbody>
-            {client.bankAccounts.map((bank) => (
-              <tr key={bank.id}>
-                <td>{bank.label}</td>
-                <td>{bank.bankName}</td>
-                <td>routing {bank.routing}</td>
-                <td>account ending {bank.accountTail}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-        <p className="note">{client.depositScheduleWhy}</p>
-      </section>
+      <BankAccounts client={client} />
     </>
   );
 }

@@ -1,46 +1,80 @@
+import { TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import { employeesQuery } from '../../api/resources.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
+import { PeopleFiles } from './people-files.js';
+import { QuickEntry } from './quick-entry.js';
+
+const KINDS: Readonly<Record<string, string>> = {
+  partner: 'A partner: a draw is not wages',
+  contractor: 'A contractor: nothing is withheld',
+};
 
 export function PeoplePage(): ReactNode {
   const client = useClient();
   const navigate = useNavigate();
-  const people = useQuery(employeesQuery(client.id));
+  const [search, setSearch] = useSearchParams();
+  const words = search.get('find') ?? '';
+  const people = useQuery(employeesQuery(client.id, words));
   return (
-    <Waiting query={people}>
-      {(rows) =>
-        rows.length === 0 ? (
-          <p className="empty">Nobody works here yet.</p>
-        ) : (
-          <table className="ruled">
-            <thead>
-              <tr>
-                <th scope="col">Number</th>
-                <th scope="col">Name</th>
-                <th scope="col">SSN</th>
-                <th scope="col">Works in</th>
-                <th scope="col">Pay</th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map((row) => (
-                <tr key={row.id} className="go" onClick={() => void navigate(`/employees/${row.id}`)}>
-                  <td>{row.number}</td>
-                  <td>
-                    <Link to={`/employees/${row.id}`}>{row.name}</Link>
-                  </td>
-                  <td>ending {row.ssnTail}</td>
-                  <td>{row.workState}</td>
-                  <td>{row.kind === 'partner' ? 'A partner: a draw is not wages' : row.paySentence}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        )
-      }
-    </Waiting>
+    <>
+      <QuickEntry client={client} nextNumber={people.data?.nextNumber ?? ''} />
+      <div className="actions">
+        <TextInput
+          aria-label="Find a person"
+          placeholder="name, number or SSN tail"
+          value={words}
+          onChange={(event) =>
+            setSearch(event.currentTarget.value ? { find: event.currentTarget.value } : {}, { replace: true })
+          }
+        />
+        <span className="soft">
+          {people.data ? `${people.data.total} ${people.data.total === 1 ? 'person' : 'people'}` : ''}
+        </span>
+      </div>
+      <Waiting query={people}>
+        {({ rows, total }) =>
+          rows.length === 0 ? (
+            <p className="empty">{words === '' ? 'Nobody works here yet.' : 'Nobody has these words.'}</p>
+          ) : (
+            <>
+              <table className="ruled">
+                <thead>
+                  <tr>
+                    <th scope="col">Number</th>
+                    <th scope="col">Name</th>
+                    <th scope="col">SSN</th>
+                    <th scope="col">Works in</th>
+                    <th scope="col">Pay</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {rows.map((row) => (
+                    <tr key={row.id} className="go" onClick={() => void navigate(`/employees/${row.id}`)}>
+                      <td>{row.number}</td>
+                      <td>
+                        <Link to={`/employees/${row.id}`}>{row.name}</Link>
+                      </td>
+                      <td>ending {row.ssnTail}</td>
+                      <td>{row.workState}</td>
+                      <td>{KINDS[row.kind] ?? row.paySentence}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+              {total > rows.length && (
+                <p className="note">
+                  The first {rows.length} of {total}. Type a part of the name to find the others.
+                </p>
+              )}
+            </>
+          )
+        }
+      </Waiting>
+      <PeopleFiles clientId={client.id} />
+    </>
   );
 }

@@ -12,20 +12,23 @@ export function SignInPage(): ReactNode {
   const navigate = useNavigate();
   const [search] = useSearchParams();
   const form = useForm({
-    initialValues: { email: '', password: '' },
+    initialValues: { email: '', password: '', code: '' },
     validate: {
       email: (value) => (value.includes('@') ? null : 'Enter your e-mail address.'),
       password: (value) => (value ? null : 'Enter your password.'),
     },
   });
   const enter = form.onSubmit((values) =>
-    signIn.mutate(values, {
-      onSuccess: () => {
-        queries.clear();
-        const next = search.get('next') ?? '/';
-        void navigate(next.startsWith('/') && !next.startsWith('//') ? next : '/', { replace: true });
+    signIn.mutate(
+      { email: values.email, password: values.password, ...(values.code ? { code: values.code } : {}) },
+      {
+        onSuccess: () => {
+          queries.clear();
+          const next = search.get('next') ?? '/';
+          void navigate(next.startsWith('/') && !next.startsWith('//') ? next : '/', { replace: true });
+        },
       },
-    }),
+    ),
   );
   return (
     <main className="signin">
@@ -47,6 +50,18 @@ export function SignInPage(): ReactNode {
           mb="md"
           {...form.getInputProps('password')}
         />
+        {signIn.error?.problem.code.startsWith('second-factor') && (
+          <TextInput
+            label="Second factor, six digits"
+            inputMode="numeric"
+            autoComplete="one-time-code"
+            autoFocus
+            maxLength={6}
+            size="sm"
+            mb="md"
+            {...form.getInputProps('code')}
+          />
+        )}
         <RefusedNote error={signIn.error} />
         <Button type="submit" loading={signIn.isPending} size="sm">
           Sign in

@@ -1,16 +1,25 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { trailQuery } from '../../api/resources.js';
+import { verificationQuery } from '../../api/set-up.js';
 import { Waiting } from '../../kit/waiting.js';
 
 /** Who did what, newest first; each entry is chained to the one before. */
 export function TrailPage(): ReactNode {
   const trail = useQuery(trailQuery);
+  const verified = useQuery(verificationQuery);
   return (
     <>
       <div className="lead">
         <h1>The trail</h1>
-        <p className="beside">the newest 500 acts; each entry carries the hash of the one before</p>
+        <p className="beside">
+          the newest 500 acts; each entry carries the hash of the one before
+          <br />
+          {verified.data &&
+            (verified.data.brokenAt === null
+              ? `all ${verified.data.entries} entries recomputed: the chain holds`
+              : `the chain is broken at entry ${verified.data.brokenAt}`)}
+        </p>
       </div>
       <Waiting query={trail}>
         {(rows) => (

@@ -1,0 +1,104 @@
+import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import { ClientFact } from '@zakat/contract/clients';
+import {
+  ChangePassword,
+  CreateUser,
+  FirmView,
+  SecondFactorCode,
+  SecondFactorOffer,
+  SwitchSecondPerson,
+  UpdateFirm,
+  UpdateUser,
+  UserRow,
+} from '@zakat/contract/firm';
+import { Answers } from '../../http/answers.js';
+import { CurrentSession } from '../identity/guard.js';
+import { SecondFactor } from '../identity/second-factor.js';
+import type { Session } from '../identity/sessions.js';
+import { FirmService } from './firm.service.js';
+import { UsersService } from './users.service.js';
+
+@Controller()
+export class FirmController {
+  constructor(
+    @Inject(FirmService) private readonly firm: FirmService,
+    @Inject(UsersService) private readonly users: UsersService,
+    @Inject(SecondFactor) private readonly factor: SecondFactor,
+  ) {}
+
+  @Get('firm')
+  @Answers(FirmView)
+  view(@CurrentSession() session: Session): Promise<FirmView> {
+    return this.firm.view(session);
+  }
+
+  @Put('firm')
+  @Answers(FirmView)
+  update(@CurrentSession() session: Session, @Body() body: UpdateFirm): Promise<FirmView> {
+    return this.firm.update(session, body);
+  }
+
+  @Put('firm/second-person')
+  @Answers(FirmView)
+  secondPerson(@CurrentSession() session: Session, @Body() body: SwitchSecondPerson): Promise<FirmView> {
+    return this.firm.switchSecondPerson(session, body);
+  }
+
+  @Post('firm/defaults')
+  @Answers(FirmView, 'one', 201)
+  addDefault(@CurrentSession() session: Session, @Body() body: ClientFact): Promise<FirmView> {
+    return this.firm.addDefault(session, body);
+  }
+
+  @Get('users')
+  @Answers(UserRow, 'list')
+  list(@CurrentSession() session: Session): Promise<UserRow[]> {
+    return this.users.list(session);
+  }
+
+  @Post('users')
+  @Answers(UserRow, 'list', 201)
+  create(@CurrentSession() session: Session, @Body() body: CreateUser): Promise<UserRow[]> {
+    return this.users.create(session, body);
+  }
+
+  @Put('users/:id')
+  @Answers(UserRow, 'list')
+  change(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: UpdateUser,
+  ): Promise<UserRow[]> {
+    return this.users.update(session, id, body);
+  }
+
+  @Post('users/:id/sign-out-everywhere')
+  @HttpCode(204)
+  signOut(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    return this.users.signOutEverywhere(session, id);
+  }
+
+  @Post('session/second-factor')
+  @Answers(SecondFactorOffer, 'one', 201)
+  offer(@CurrentSession() session: Session): Promise<SecondFactorOffer> {
+    return this.factor.offer(session);
+  }
+
+  @Post('session/second-factor/confirm')
+  @HttpCode(204)
+  confirm(@CurrentSession() session: Session, @Body() body: SecondFactorCode): Promise<void> {
+    return this.factor.confirm(session, body.code);
+  }
+
+  @Post('session/second-factor/remove')
+  @HttpCode(204)
+  remove(@CurrentSession() session: Session, @Body() body: SecondFactorCode): Promise<void> {
+    return this.factor.remove(session, body.code);
+  }
+
+  @Put('session/password')
+  @HttpCode(204)
+  password(@CurrentSession() session: Session, @Body() body: ChangePassword): Promise<void> {
+    return this.factor.changePassword(session, body);
+  }
+}

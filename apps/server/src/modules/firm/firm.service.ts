@@ -1,0 +1,116 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { ClientFact } from '@zakat/contract/clients';
+import type { FirmView, SwitchSecondPerson, UpdateFirm } from '@zakat/contract/firm';
+import { addressIssues } from '@zakat/core/identity/person';
+import { checkEin, normalDigits } from '@zakat/core/identity/numbers';
+import { problem } from '@zakat/core/issues/issue';
+import type { EntityManager } from 'typeorm';
+import { FirmDatabase, type Actor } from '../../database/firm-database.js';
+import { conflict, refuse } from '../../http/refusal.js';
+import { Audit } from '../audit/audit.js';
+import { emailIssues, phoneIssues } from '../clients/client-checks.js';
+import { ClientFactsService } from '../clients/client-facts.service.js';
+import { Firm } from '../clients/entities.js';
+import { refuseUnlessAdministrator } from './administrator.js';
+
+const FIELDS = [
+  'name',
+  'ein',
+  'street',
+  'city',
+  'state',
+  'zip',
+  'phone',
+  'email',
+  'contactName',
+  'preparerName',
+  'preparerPtin',
+  'efw2UserId',
+  'cushionDays',
+] as const;
+const PTIN = /^P\d{8}$/;
+
+/** The firm's own facts, its rule of two persons, and the defaults its new clients start from. */
+@Injectable()
+export class FirmService {
+  constructor(
+    @Inject(FirmDatabase) private readonly database: FirmDatabase,
+    @Inject(Audit) private readonly audit: Audit,
+    @Inject(ClientFactsService) private readonly facts: ClientFactsService,
+  ) {}
+
+  view(actor: Actor): Promise<FirmView> {
+    return this.database.run(actor, (manager) => this.viewIn(manager));
+  }
+
+  update(actor: Actor, input: UpdateFirm): Promise<FirmView> {
+    refuseUnlessAdministrator(actor, "change the firm's facts");
+    const ein = normalDigits(input.ein);
+    const issues = [
+      ...checkEin(ein, 'ein'),
+      ...addressIssues(input).filter((issue) => issue.severity === 'error'),
+      ...phoneIssues(input.phone, 'phone'),
+      ...emailIssues(input.email, 'email'),
+      ...(input.preparerPtin === '' || PTIN.test(input.preparerPtin)
+        ? []
+        : [problem('ptin.shape', 'preparerPtin', { value: input.preparerPtin })]),
+      ...(input.cushionDays > 10 || input.cushionDays < 0 ? [problem('input.too-large', 'cushionDays')] : []),
+    ];
+    if (issues.length > 0) throw refuse(issues);
+    return this.database.run(actor, async (manager) => {
+      const before = await findFirm(manager);
+      const { version, ...rest } = input;
+      const next = { ...rest, ein };
+      const result = await manager.update(Firm, { id: before.id, version }, { ...next, version: version + 1 });
+      if (result.affected !== 1)
+        throw conflict("Somebody changed the firm's facts meanwhile. Look again before you save.");
+      const detail = Object.fromEntries(
+        FIELDS.filter((field) => before[field] !== next[field]).map((field) => [
+          field,
+          { from: before[field], to: next[field] },
+        ]),
+      );
+      await this.audit.record(manager, actor, 'firm.facts', 'firm', before.id, detail);
+      return this.viewIn(manager);
+    });
+  }
+
+  /** Switches the rule of two persons. Who did it, and why, stands in the trail for good. */
+  switchSecondPerson(actor: Actor, input: SwitchSecondPerson): Promise<FirmView> {
+    refuseUnlessAdministrator(actor, 'switch the rule of two persons');
+    return this.database.run(actor, async (manager) => {
+      const firm = await findFirm(manager);
+      await manager.update(Firm, { id: firm.id }, { requiresSecondPerson: input.isRequired });
+      await this.audit.record(manager, actor, 'firm.second-person', 'firm', firm.id, {
+        from: firm.requiresSecondPerson,
+        to: input.isRequired,
+        reason: input.reason,
+      });
+      return this.viewIn(manager);
+    });
+  }
+
+  addDefault(actor: Actor, fact: ClientFact): Promise<FirmView> {
+    refuseUnlessAdministrator(actor, 'change the client defaults');
+    return this.database.run(actor, async (manager) => {
+      await this.facts.add(manager, actor, null, [fact]);
+      return this.viewIn(manager);
+    });
+  }
+
+  private async viewIn(manager: EntityManager): Promise<FirmView> {
+    const firm = await findFirm(manager);
+    return {
+      ...(Object.fromEntries(FIELDS.map((field) => [field, firm[field]])) as Pick<FirmView, (typeof FIELDS)[number]>),
+      version: firm.version,
+      requiresSecondPerson: firm.requiresSecondPerson,
+      defaults: await this.facts.views(manager, null),
+    };
+  }
+}
+
+async function findFirm(manager: EntityManager): Promise<Firm> {
+  const firm = (await manager.find(Firm))[0];
+  if (!firm) throw new Error('the firm has no record');
+  return firm;
+}

@@ -1,0 +1,105 @@
+import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Res } from '@nestjs/common';
+import { ChooseMapping, ImportRow, ImportView, UploadPeople } from '@zakat/contract/people';
+import { AtVersion } from '@zakat/contract/payrolls';
+import type { Response } from 'express';
+import { Answers } from '../../http/answers.js';
+import { CurrentSession } from '../identity/guard.js';
+import type { Session } from '../identity/sessions.js';
+import { ExportPeople } from './export-people.js';
+import { PeopleFiles } from './people-files.service.js';
+
+const MEDIA_TYPES = {
+  csv: 'text/csv; charset=utf-8',
+  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+} as const;
+
+@Controller()
+export class PeopleFilesController {
+  constructor(
+    @Inject(PeopleFiles) private readonly files: PeopleFiles,
+    @Inject(ExportPeople) private readonly exports: ExportPeople,
+  ) {}
+
+  @Get('clients/:id/people-files')
+  @Answers(ImportRow, 'list')
+  list(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<ImportRow[]> {
+    return this.files.list(session, id);
+  }
+
+  @Post('clients/:id/people-files')
+  @Answers(ImportView, 'one', 201)
+  upload(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: UploadPeople,
+  ): Promise<ImportView> {
+    return this.files.upload(session, id, body);
+  }
+
+  @Get('clients/:id/people.csv')
+  async csv(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Res() response: Response) {
+    await this.send(session, id, 'csv', response);
+  }
+
+  @Get('clients/:id/people.xlsx')
+  async xlsx(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Res() response: Response) {
+    await this.send(session, id, 'xlsx', response);
+  }
+
+  @Get('people-files/:id')
+  @Answers(ImportView)
+  view(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<ImportView> {
+    return this.files.view(session, id);
+  }
+
+  @Put('people-files/:id/mapping')
+  @Answers(ImportView)
+  map(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: ChooseMapping,
+  ): Promise<ImportView> {
+    return this.files.chooseMapping(session, id, body);
+  }
+
+  @Post('people-files/:id/accept')
+  @HttpCode(200)
+  @Answers(ImportView)
+  accept(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<ImportView> {
+    return this.files.accept(session, id, body.version);
+  }
+
+  @Post('people-files/:id/undo')
+  @HttpCode(200)
+  @Answers(ImportView)
+  undo(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<ImportView> {
+    return this.files.undo(session, id, body.version);
+  }
+
+  @Post('people-files/:id/discard')
+  @HttpCode(204)
+  discard(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<void> {
+    return this.files.discard(session, id, body.version);
+  }
+
+  private async send(session: Session, id: string, format: 'csv' | 'xlsx', response: Response): Promise<void> {
+    const { name, content } = await this.exports.as(session, id, format);
+    response
+      .type(MEDIA_TYPES[format])
+      .setHeader('Content-Disposition', `attachment; filename="${name}"`)
+      .setHeader('Cache-Control', 'no-store')
+      .send(content);
+  }
+}

@@ -1,0 +1,263 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { ChooseMapping, ImportRow, ImportRowView, ImportView, UploadPeople } from '@zakat/contract/people';
+import { EMPLOYEE_FACTS } from '@zakat/core/facts/employee-facts';
+import { problem, sentence } from '@zakat/core/issues/issue';
+import { PEOPLE_COLUMNS, certificateColumns, findColumn, proposeMapping } from '@zakat/core/people-file/columns';
+import { readPeople, statesWithCertificate, type ReadPeople, type ReadRow } from '@zakat/core/people-file/read-people';
+import { STATE_CODES } from '@zakat/core/jurisdictions/state';
+import { randomUUID } from 'node:crypto';
+import type { EntityManager } from 'typeorm';
+import { FirmDatabase, type Actor } from '../../database/firm-database.js';
+import { Secrets } from '../../database/secrets.js';
+import { conflict, detailOf, notFound, refuse } from '../../http/refusal.js';
+import { Audit } from '../audit/audit.js';
+import { findClient } from '../clients/clients.service.js';
+import type { Client } from '../clients/entities.js';
+import { Clock } from '../clock/clock.js';
+import { numbersOf } from '../employees/employees.service.js';
+import { TakeOn } from '../employees/take-on.js';
+import { readTable } from './people-table.js';
+
+interface StoredImport {
+  readonly id: string;
+  readonly client_id: string;
+  readonly file_name: string;
+  readonly table_cipher: Buffer | null;
+  readonly headings: string[];
+  readonly mapping: string[];
+  readonly status: 'previewed' | 'accepted' | 'undone' | 'discarded';
+  readonly people: number;
+  readonly version: number;
+  readonly by: string;
+  readonly created_at: Date;
+}
+/** Rows of a preview that are sent to the screen: those that are wrong first. */
+const MOST_SHOWN = 300;
+
+/** Files of people: read, mapped, previewed row by row, taken on all or none, undone as a whole. */
+@Injectable()
+export class PeopleFiles {
+  constructor(
+    @Inject(FirmDatabase) private readonly database: FirmDatabase,
+    @Inject(Audit) private readonly audit: Audit,
+    @Inject(Clock) private readonly clock: Clock,
+    @Inject(Secrets) private readonly secrets: Secrets,
+    @Inject(TakeOn) private readonly takeOn: TakeOn,
+  ) {}
+
+  async upload(actor: Actor, clientId: string, input: UploadPeople): Promise<ImportView> {
+    const table = await readTable(Buffer.from(input.content, 'base64'));
+    const headings = table[0] ?? [];
+    if (table.length < 2) throw refuse([problem('file.no-rows', 'file')]);
+    return this.database.run(actor, async (manager) => {
+      const client = await findClient(manager, clientId);
+      const id = randomUUID();
+      await manager.query(
+        `INSERT INTO people_import (id, firm_id, client_id, file_name, table_cipher, headings, mapping, created_by, created_at) VALUES ($1,$2,$3,$4,$5,$6,$7,$8,$9)`,
+        [
+          id,
+          actor.firmId,
+          clientId,
+          input.fileName,
+          this.secrets.seal(JSON.stringify(table)),
+          JSON.stringify(headings),
+          JSON.stringify(await this.rememberedMapping(manager, clientId, headings)),
+          actor.userId,
+          await this.clock.now(manager),
+        ],
+      );
+      await this.audit.record(manager, actor, 'people-file.read', 'client', clientId, { rows: table.length - 1 });
+      return this.viewIn(manager, client, id);
+    });
+  }
+
+  list(actor: Actor, clientId: string): Promise<ImportRow[]> {
+    return this.database.run(actor, async (manager) => {
+      await findClient(manager, clientId);
+      const rows = (await manager.query(
+        `SELECT i.id, i.file_name, i.status, i.people, u.name AS by, i.created_at FROM people_import i JOIN app_user u ON u.id = i.created_by WHERE i.client_id = $1 AND i.status IN ('accepted','undone','previewed') ORDER BY i.created_at DESC LIMIT 50`,
+        [clientId],
+      )) as StoredImport[];
+      return rows.map((row) => ({
+        id: row.id,
+        fileName: row.file_name,
+        status: row.status,
+        people: row.people,
+        by: row.by,
+        at: row.created_at.toISOString(),
+      }));
+    });
+  }
+
+  view(actor: Actor, id: string): Promise<ImportView> {
+    return this.database.run(actor, async (manager) => {
+      const stored = await this.find(manager, id);
+      return this.viewIn(manager, await findClient(manager, stored.client_id), id);
+    });
+  }
+
+  chooseMapping(actor: Actor, id: string, input: ChooseMapping): Promise<ImportView> {
+    return this.database.run(actor, async (manager) => {
+      const stored = await this.find(manager, id);
+      if (input.mapping.length !== stored.headings.length)
+        throw refuse([problem('input.missing', 'mapping', { what: 'a column for each heading' })]);
+      await this.move(manager, stored, input.version, 'previewed', { mapping: JSON.stringify(input.mapping) });
+      await manager.query(
+        `INSERT INTO column_mapping (firm_id, client_id, headings, mapping) VALUES ($1,$2,$3,$4) ON CONFLICT (client_id, headings) DO UPDATE SET mapping = EXCLUDED.mapping`,
+        [actor.firmId, stored.client_id, headingsKey(stored.headings), JSON.stringify(input.mapping)],
+      );
+      return this.viewIn(manager, await findClient(manager, stored.client_id), id);
+    });
+  }
+
+  /** Takes on everybody in the file, or nobody: one wrong row refuses them all. */
+  accept(actor: Actor, id: string, version: number): Promise<ImportView> {
+    return this.database.run(actor, async (manager) => {
+      const stored = await this.find(manager, id);
+      const client = await findClient(manager, stored.client_id);
+      await manager.query('SELECT id FROM client WHERE id = $1 FOR UPDATE', [client.id]);
+      const read = await this.read(manager, client, stored);
+      const wrong = [...read.issues, ...read.rows.flatMap(errorsOfRow)];
+      if (wrong.length > 0) throw refuse(wrong.slice(0, 50));
+      const people = read.rows.flatMap((row) => (row.person ? [row.person] : []));
+      await this.move(manager, stored, version, 'accepted', { people: people.length });
+      await this.takeOn.people(manager, actor, client.id, people, id);
+      await this.audit.record(manager, actor, 'people-file.accept', 'client', client.id, {
+        importId: id,
+        people: people.length,
+      });
+      return this.viewIn(manager, client, id);
+    });
+  }
+
+  /** Takes everybody of the file back, as long as nobody of them was paid. */
+  undo(actor: Actor, id: string, version: number): Promise<ImportView> {
+    return this.database.run(actor, async (manager) => {
+      const stored = await this.find(manager, id);
+      const client = await findClient(manager, stored.client_id);
+      await manager.query('SELECT id FROM client WHERE id = $1 FOR UPDATE', [client.id]);
+      const paid = (await manager.query(
+        'SELECT count(DISTINCT p.employee_id)::int AS count FROM paycheck p JOIN employee e ON e.id = p.employee_id WHERE e.import_id = $1',
+        [id],
+      )) as { count: number }[];
+      if ((paid[0]?.count ?? 0) > 0)
+        throw conflict(
+          `${paid[0]?.count} of these people have been paid since. The import can no longer be undone; end their employment instead.`,
+        );
+      await this.move(manager, stored, version, 'undone', {});
+      await manager.query(
+        `DELETE FROM payroll_line l USING employee e, payroll p WHERE l.employee_id = e.id AND p.id = l.payroll_id AND e.import_id = $1 AND p.status = 'open'`,
+        [id],
+      );
+      await manager.query('UPDATE employee SET is_withdrawn = true, version = version + 1 WHERE import_id = $1', [id]);
+      await this.audit.record(manager, actor, 'people-file.undo', 'client', client.id, { importId: id });
+      return this.viewIn(manager, client, id);
+    });
+  }
+
+  discard(actor: Actor, id: string, version: number): Promise<void> {
+    return this.database.run(actor, async (manager) => {
+      const stored = await this.find(manager, id);
+      await this.move(manager, stored, version, 'discarded', { table_cipher: null });
+    });
+  }
+
+  private async move(
+    manager: EntityManager,
+    stored: StoredImport,
+    version: number,
+    to: StoredImport['status'],
+    set: Readonly<Record<string, unknown>>,
+  ): Promise<void> {
+    const from = to === 'undone' ? 'accepted' : 'previewed';
+    const names = Object.keys(set);
+    const [, count] = (await manager.query(
+      `UPDATE people_import SET status = $3, version = version + 1${names.map((name, index) => `, ${name} = $${index + 5}`).join('')} WHERE id = $1 AND version = $2 AND status = $4`,
+      [stored.id, version, to, from, ...Object.values(set)],
+    )) as [unknown, number];
+    if (count !== 1) throw conflict(`This import is ${stored.status}; somebody acted on it meanwhile. Look again.`);
+  }
+
+  private async find(manager: EntityManager, id: string): Promise<StoredImport> {
+    const rows = (await manager.query(
+      'SELECT i.*, u.name AS by FROM people_import i JOIN app_user u ON u.id = i.created_by WHERE i.id = $1',
+      [id],
+    )) as StoredImport[];
+    const row = rows[0];
+    if (!row) throw notFound('import');
+    return row;
+  }
+
+  private async rememberedMapping(manager: EntityManager, clientId: string, headings: string[]): Promise<string[]> {
+    const rows = (await manager.query('SELECT mapping FROM column_mapping WHERE client_id = $1 AND headings = $2', [
+      clientId,
+      headingsKey(headings),
+    ])) as { mapping: string[] }[];
+    return rows[0]?.mapping ?? proposeMapping(headings);
+  }
+
+  private async read(manager: EntityManager, client: Client, stored: StoredImport): Promise<ReadPeople> {
+    if (!stored.table_cipher) return { issues: [], rows: [] };
+    const table = JSON.parse(this.secrets.open(stored.table_cipher)) as string[][];
+    const marks = (await manager.query(
+      `SELECT encode(ssn_mark, 'hex') AS mark FROM employee WHERE client_id = $1 AND NOT is_withdrawn`,
+      [client.id],
+    )) as { mark: string }[];
+    const known = new Set(marks.map((row) => row.mark));
+    return readPeople(
+      { table, mapping: stored.mapping },
+      {
+        today: await this.clock.today(manager),
+        numbers: new Set(await numbersOf(manager, client.id)),
+        hasSsn: (ssn) => known.has(this.secrets.mark(ssn).toString('hex')),
+        clientState: client.state,
+      },
+    );
+  }
+
+  private async viewIn(manager: EntityManager, client: Client, id: string): Promise<ImportView> {
+    const stored = await this.find(manager, id);
+    const read: ReadPeople =
+      stored.status === 'previewed' ? await this.read(manager, client, stored) : { issues: [], rows: [] };
+    const wrong = read.rows.filter((row) => row.person === null);
+    const shown = [...wrong, ...read.rows.filter((row) => row.person !== null)].slice(0, MOST_SHOWN);
+    return {
+      id,
+      clientId: client.id,
+      fileName: stored.file_name,
+      status: stored.status,
+      version: stored.version,
+      headings: stored.headings,
+      mapping: stored.mapping,
+      columns: COLUMN_CHOICES,
+      problems: read.issues.map(detailOf),
+      people: stored.status === 'previewed' ? read.rows.length : stored.people,
+      wrong: wrong.length,
+      rows: shown.map(rowView),
+      by: stored.by,
+      at: stored.created_at.toISOString(),
+    };
+  }
+}
+
+const COLUMN_CHOICES = [...PEOPLE_COLUMNS, ...certificateColumns(statesWithCertificate(STATE_CODES))].map(
+  ({ name, label }) => ({ name, label }),
+);
+const headingsKey = (headings: readonly string[]): string => JSON.stringify(headings);
+
+const errorsOfRow = (row: ReadRow) =>
+  row.issues
+    .filter((issue) => issue.severity === 'error')
+    .map((issue) => ({ ...issue, field: `row ${row.row}: ${findColumn(issue.field)?.label ?? issue.field}` }));
+
+const rowView = (row: ReadRow): ImportRowView => ({
+  row: row.row,
+  number: row.person?.number ?? '',
+  name: row.person ? [row.person.lastName, row.person.firstName].join(', ') : '',
+  says: row.person ? row.person.facts.map((fact) => EMPLOYEE_FACTS.says(fact.kind, fact.value)) : [],
+  problems: row.issues.map((issue) => ({
+    ...detailOf(issue),
+    field: findColumn(issue.field)?.label ?? issue.field,
+    sentence: sentence(issue),
+  })),
+});

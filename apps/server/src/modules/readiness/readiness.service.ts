@@ -1,0 +1,158 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { PassGap, ReadinessView } from '@zakat/contract/people';
+import { addBusinessDays } from '@zakat/core/calendar/business-days';
+import { addDays, date, yearOf, type LocalDate } from '@zakat/core/calendar/local-date';
+import { quarterOf } from '@zakat/core/calendar/quarter';
+import { form941Due, formW2Due } from '@zakat/core/deposits/due';
+import { clientOnDay } from '@zakat/core/facts/on-day';
+import { gapsOf, questionLines, type ClientStanding, type Gap, type PurposeDates } from '@zakat/core/readiness/gaps';
+import type { EntityManager } from 'typeorm';
+import { FirmDatabase, type Actor } from '../../database/firm-database.js';
+import { Refusal, refuseField } from '../../http/refusal.js';
+import { Audit } from '../audit/audit.js';
+import { findClient } from '../clients/clients.service.js';
+import { BankAccount, TaxAccount, type Client } from '../clients/entities.js';
+import { Clock } from '../clock/clock.js';
+import { Employee } from '../employees/entities.js';
+import { FactStore } from '../facts/fact-store.js';
+import { PeopleCases, computeEntry, usualEntry } from '../payrolls/people-cases.js';
+import { nextPayroll } from '../payrolls/next-payroll.js';
+import { OLD_HIRE_DAYS } from './readiness-gate.js';
+import { passKey, passes, personStanding, reportedHires } from './standing.js';
+
+/** What is missing of a client and its people, for what, by when, and whose move it is. */
+@Injectable()
+export class ReadinessService {
+  constructor(
+    @Inject(FirmDatabase) private readonly database: FirmDatabase,
+    @Inject(Audit) private readonly audit: Audit,
+    @Inject(Clock) private readonly clock: Clock,
+    @Inject(FactStore) private readonly store: FactStore,
+    @Inject(PeopleCases) private readonly peopleCases: PeopleCases,
+  ) {}
+
+  view(actor: Actor, clientId: string): Promise<ReadinessView> {
+    return this.database.run(actor, async (manager) => {
+      const client = await findClient(manager, clientId);
+      const today = await this.clock.today(manager);
+      const gaps = await this.gapsIn(manager, client, today);
+      const passed = await passes(manager, clientId);
+      return {
+        on: today,
+        gaps: gaps.map((gap) => ({
+          ...gap,
+          neededFor: [...gap.neededFor],
+          passedBecause: passed.get(passKey(gap.personId, gap.key)) ?? null,
+        })),
+        letter: questionLines(gaps).map((line) => ({ ...line, asks: [...line.asks] })),
+      };
+    });
+  }
+
+  async gapsIn(manager: EntityManager, client: Client, today: LocalDate): Promise<Gap[]> {
+    const next = await nextPayroll(manager, this.store, client);
+    const checkDate = next ? date(next.checkDate) : today;
+    const cases = await this.peopleCases.on(manager, client, checkDate);
+    const reported = await reportedHires(manager, client.id, addDays(today, -OLD_HIRE_DAYS));
+    const computed = cases.map((person) => ({ person, result: computeEntry(person, usualEntry(person, 'regular')) }));
+    const people = computed.map(({ person, result }) =>
+      personStanding(person.employee, person.facts, result, reported, today),
+    );
+    const others = await manager.find(Employee, { where: { clientId: client.id, isWithdrawn: false } });
+    const known = new Set(people.map((person) => person.id));
+    const partners = others
+      .filter((person) => !known.has(person.id) && person.kind === 'contractor')
+      .map((person) => personStanding(person, NO_FACTS, { problems: [], taxes: [] }, reported, today));
+    return gapsOf(
+      await this.clientStanding(manager, client, checkDate),
+      [...people, ...partners],
+      dates(next ? checkDate : null, today),
+      yearOf(checkDate),
+    );
+  }
+
+  /** A reviewer lets a gap pass: the next payroll no longer waits for it. The reason is kept. */
+  pass(actor: Actor, clientId: string, input: PassGap): Promise<void> {
+    return this.database.run(actor, async (manager) => {
+      const client = await findClient(manager, clientId);
+      if (actor.role !== 'reviewer' && actor.role !== 'administrator')
+        throw new Refusal(403, 'role', `A ${actor.role} cannot let a gap pass. Ask a reviewer or administrator.`);
+      const gaps = await this.gapsIn(manager, client, await this.clock.today(manager));
+      if (!gaps.some((gap) => gap.key === input.key && gap.personId === input.personId))
+        throw refuseField('key', 'There is no such gap any more.', 'Look again.');
+      await manager.query(
+        'INSERT INTO gap_pass (firm_id, client_id, employee_id, gap_key, reason, passed_by, passed_at) VALUES ($1,$2,$3,$4,$5,$6,$7)',
+        [actor.firmId, clientId, input.personId, input.key, input.reason, actor.userId, await this.clock.now(manager)],
+      );
+      await this.audit.record(
+        manager,
+        actor,
+        'gap.pass',
+        input.personId ? 'employee' : 'client',
+        input.personId ?? clientId,
+        {
+          gap: input.key,
+          reason: input.reason,
+        },
+      );
+    });
+  }
+
+  private async clientStanding(manager: EntityManager, client: Client, day: LocalDate): Promise<ClientStanding> {
+    const accounts = await manager.find(TaxAccount, { where: { clientId: client.id }, order: { from: 'ASC' } });
+    const byAgency = new Map<string, ClientStanding['accounts'][number]>();
+    for (const account of accounts) {
+      if (account.from > day) continue;
+      byAgency.set(account.agency, {
+        agency: account.agency,
+        number: account.accountNumber,
+        isApplied: account.isApplied,
+        hasRate: account.unemploymentRate !== null || byAgency.get(account.agency)?.hasRate === true,
+      });
+    }
+    const banks = await manager.count(BankAccount, { where: { clientId: client.id } });
+    return {
+      legalName: client.legalName,
+      ein: client.ein,
+      street: client.street,
+      city: client.city,
+      state: client.state,
+      zip: client.zip,
+      phone: client.phone,
+      email: client.email,
+      contactName: client.contactName,
+      signerName: client.signerName,
+      signerTitle: client.signerTitle,
+      hasBank: banks > 0,
+      accounts: [...byAgency.values()],
+      facts: clientOnDay(await this.store.ofClient(manager, client.id), day),
+    };
+  }
+}
+
+const NO_FACTS = {
+  pay: null,
+  federal: null,
+  certificates: {},
+  place: null,
+  worker: null,
+  employment: null,
+  consent: null,
+  standing: [],
+  garnishments: [],
+  leave: [],
+  banks: [],
+};
+
+/** When each purpose comes next, from the next check date on. */
+function dates(checkDate: LocalDate | null, today: LocalDate): PurposeDates {
+  const quarter = quarterOf(checkDate ?? today);
+  const paid = checkDate ?? today;
+  return {
+    paycheck: checkDate,
+    'new-hire': null,
+    deposit: checkDate === null ? null : addBusinessDays(paid, 1, 'banking'),
+    return: form941Due(quarter.year, quarter.quarter).due,
+    'wage-statement': formW2Due(quarter.year).due,
+  };
+}

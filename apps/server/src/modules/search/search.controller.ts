@@ -1,0 +1,38 @@
+import { Controller, Get, Inject, Query } from '@nestjs/common';
+import { ApiQuery } from '@nestjs/swagger';
+import { Found } from '@zakat/contract/people';
+import { FirmDatabase } from '../../database/firm-database.js';
+import { Answers } from '../../http/answers.js';
+import { CurrentSession } from '../identity/guard.js';
+import type { Session } from '../identity/sessions.js';
+
+const MOST = 12;
+
+/** Finds clients and people of the firm by parts of a name, a key, a number or the tail of an identity number. */
+@Controller('search')
+export class SearchController {
+  constructor(@Inject(FirmDatabase) private readonly database: FirmDatabase) {}
+
+  @Get()
+  @ApiQuery({ name: 'find', required: true })
+  @Answers(Found, 'list')
+  find(@CurrentSession() session: Session, @Query('find') find = ''): Promise<Found[]> {
+    const words = find
+      .trim()
+      .toLowerCase()
+      .slice(0, 60)
+      .replace(/[%_\\]/g, '\\$&');
+    if (words.length < 2) return Promise.resolve([]);
+    return this.database.run(session, async (manager) => {
+      const rows = (await manager.query(
+        `(SELECT 'client' AS kind, id, legal_name AS label, key AS detail FROM client
+            WHERE lower(legal_name || ' ' || trade_name || ' ' || key) LIKE '%' || $1 || '%' ORDER BY legal_name LIMIT $2)
+         UNION ALL
+         (SELECT 'person', e.id, e.first_name || ' ' || e.last_name, c.legal_name || ', number ' || e.number FROM employee e JOIN client c ON c.id = e.client_id
+            WHERE NOT e.is_withdrawn AND lower(e.first_name || ' ' || e.last_name || ' ' || e.number) LIKE '%' || $1 || '%' LIMIT $2)`,
+        [words, MOST],
+      )) as Found[];
+      return rows;
+    });
+  }
+}

@@ -1,0 +1,60 @@
+import { TextInput } from '@mantine/core';
+import { useState, type FormEvent, type ReactNode } from 'react';
+import type { Schemas } from '../../api/client.js';
+import { useQuestionAct } from '../../api/set-up.js';
+import { RefusedNote } from '../../kit/problems.js';
+import { Status } from '../../kit/status.js';
+
+/** One question on its way: asked, answered in the client's words, accepted by a second person. */
+export function QuestionLine({
+  question,
+  isSenior,
+}: {
+  readonly question: Schemas['QuestionView'];
+  readonly isSenior: boolean;
+}): ReactNode {
+  const act = useQuestionAct();
+  const [answer, setAnswer] = useState('');
+  const go = (what: 'answer' | 'reopen' | 'accept' | 'withdraw'): void =>
+    act.mutate({ id: question.id, act: what, version: question.version, answer });
+  const save = (event: FormEvent): void => {
+    event.preventDefault();
+    go('answer');
+  };
+  return (
+    <div className="question">
+      <Status word={question.status} />
+      <div>
+        <b>{question.who === '' ? 'The business' : question.who}</b>: {question.asks}
+        {question.status === 'answered' && <p className="answer">{question.answer}</p>}
+        <RefusedNote error={act.error} />
+      </div>
+      <div className="question-acts">
+        {question.status === 'asked' && (
+          <form onSubmit={save}>
+            <TextInput
+              aria-label={`Answer: ${question.asks}`}
+              placeholder="the answer that came"
+              value={answer}
+              onChange={(event) => setAnswer(event.currentTarget.value)}
+            />
+          </form>
+        )}
+        {question.status === 'answered' && isSenior && (
+          <button type="button" className="plain" onClick={() => go('accept')}>
+            accept
+          </button>
+        )}
+        {question.status === 'answered' && (
+          <button type="button" className="plain" onClick={() => go('reopen')}>
+            ask again
+          </button>
+        )}
+        <button type="button" className="plain" onClick={() => go('withdraw')}>
+          withdraw
+        </button>
+        <span className="soft nowrap">chase {question.chaseOn}</span>
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,171 @@
+import { Button, TextInput } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { PURPOSE_WORDS, type Purpose } from '@zakat/core/readiness/gaps';
+import { addDays, parseDate } from '@zakat/core/calendar/local-date';
+import { useState, type FormEvent, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { sessionQuery } from '../../api/resources.js';
+import { questionsQuery, readinessQuery, useAskQuestions, usePassGap } from '../../api/set-up.js';
+import { Day } from '../../kit/day.js';
+import { RefusedNote } from '../../kit/problems.js';
+import { Status } from '../../kit/status.js';
+import { Waiting } from '../../kit/waiting.js';
+import { useClient } from './client-frame.js';
+import { NewHires } from './new-hires.js';
+import { QuestionLine } from './question-line.js';
+
+type Gap = Schemas['GapView'];
+const MOVES: Readonly<Record<Gap['move'], string>> = { client: 'the client', firm: 'us', agency: 'the agency' };
+
+/** Where the field of a gap is entered. */
+function placeOf(gap: Gap, clientId: string): string {
+  if (gap.personId !== null) return `/employees/${gap.personId}?field=${encodeURIComponent(gap.field)}`;
+  if (gap.field === 'people') return `/clients/${clientId}/people`;
+  return `/clients/${clientId}/facts?field=${encodeURIComponent(gap.field)}`;
+}
+
+function Pass({ gap, clientId }: { readonly gap: Gap; readonly clientId: string }): ReactNode {
+  const [isOpen, setOpen] = useState(false);
+  const [reason, setReason] = useState('');
+  const pass = usePassGap(clientId);
+  if (gap.passedBecause !== null) return <span className="soft">let pass: {gap.passedBecause}</span>;
+  if (!isOpen)
+    return (
+      <button
+        type="button"
+        className="plain"
+        onClick={() => setOpen(true)}
+        aria-label={`Let pass: ${gap.who} ${gap.says}`}
+      >
+        let it pass
+      </button>
+    );
+  const save = (event: FormEvent): void => {
+    event.preventDefault();
+    pass.mutate({ key: gap.key, personId: gap.personId, reason });
+  };
+  return (
+    <form onSubmit={save}>
+      <TextInput
+        aria-label="Reason"
+        placeholder="the reason, for the trail"
+        autoFocus
+        value={reason}
+        onChange={(event) => setReason(event.currentTarget.value)}
+      />
+      <RefusedNote error={pass.error} />
+    </form>
+  );
+}
+
+function Gaps({
+  gaps,
+  clientId,
+  isSenior,
+}: {
+  readonly gaps: readonly Gap[];
+  readonly clientId: string;
+  readonly isSenior: boolean;
+}): ReactNode {
+  return (
+    <table className="ruled gaps">
+      <thead>
+        <tr>
+          <th scope="col">By</th>
+          <th scope="col">Of whom</th>
+          <th scope="col">Missing or doubtful</th>
+          <th scope="col">Needed for</th>
+          <th scope="col">Move of</th>
+          <th scope="col">Next paycheck</th>
+        </tr>
+      </thead>
+      <tbody>
+        {gaps.map((gap) => (
+          <tr key={`${gap.personId ?? ''} ${gap.key}`}>
+            <td className="nowrap">{gap.by ? <Day day={gap.by} /> : <span className="soft">no day set</span>}</td>
+            <td>{gap.who}</td>
+            <td>
+              {gap.says} <Link to={placeOf(gap, clientId)}>{gap.fix}</Link>
+            </td>
+            <td>{gap.neededFor.map((purpose) => PURPOSE_WORDS[purpose as Purpose]).join(', ')}</td>
+            <td>{MOVES[gap.move]}</td>
+            <td>
+              {gap.blocksPaycheck && gap.passedBecause === null && <span className="tag-wait">waits for it</span>}{' '}
+              {gap.blocksPaycheck && (isSenior || gap.passedBecause !== null) && <Pass gap={gap} clientId={clientId} />}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** What is missing of the client and its people: for what, by when, whose move; and the one letter that asks for it. */
+export function ReadinessPage(): ReactNode {
+  const client = useClient();
+  const readiness = useQuery(readinessQuery(client.id));
+  const questions = useQuery(questionsQuery(client.id));
+  const { data: session } = useQuery(sessionQuery);
+  const ask = useAskQuestions(client.id);
+  const today = parseDate(session?.today ?? '');
+  const isSenior = session?.user.role !== 'preparer';
+  return (
+    <Waiting query={readiness}>
+      {({ gaps, letter }) => {
+        const blocking = gaps.filter((gap) => gap.blocksPaycheck && gap.passedBecause === null);
+        const open = (questions.data ?? []).filter((question) => ['asked', 'answered'].includes(question.status));
+        return (
+          <>
+            <p className="sub" style={{ fontSize: 16 }}>
+              {gaps.length === 0 ? (
+                <>
+                  <Status word="ready" /> Nothing is missing: paychecks, deposits, returns and wage statements can be
+                  made.
+                </>
+              ) : blocking.length === 0 ? (
+                <>
+                  <Status word="ready" /> Nothing holds the next payroll. {gaps.length}{' '}
+                  {gaps.length === 1 ? 'fact is' : 'facts are'} still needed later.
+                </>
+              ) : (
+                <>
+                  <Status word="held" /> {blocking.length} of {gaps.length} missing facts hold the next payroll.
+                </>
+              )}
+            </p>
+            {gaps.length > 0 && <Gaps gaps={gaps} clientId={client.id} isSenior={isSenior} />}
+            <section className="section">
+              <h2>
+                Questions to the client
+                <small>
+                  <a href={`/api/clients/${client.id}/letter.pdf`} target="_blank" rel="noreferrer">
+                    the letter as PDF
+                  </a>
+                </small>
+              </h2>
+              {letter.length === 0 && open.length === 0 && <p className="empty">There is nothing to ask.</p>}
+              {open.map((question) => (
+                <QuestionLine key={question.id} question={question} isSenior={isSenior} />
+              ))}
+              {letter.length > 0 && (
+                <div className="actions">
+                  <Button
+                    loading={ask.isPending}
+                    disabled={!today}
+                    onClick={() => today && ask.mutate({ chaseOn: addDays(today, 7) })}
+                  >
+                    Ask everything that is not asked yet
+                  </Button>
+                  <span className="soft">chased after seven days</span>
+                </div>
+              )}
+              <RefusedNote error={ask.error} />
+            </section>
+            <NewHires clientId={client.id} />
+          </>
+        );
+      }}
+    </Waiting>
+  );
+}

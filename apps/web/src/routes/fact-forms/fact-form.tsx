@@ -1,0 +1,139 @@
+import { Button, TextInput } from '@mantine/core';
+import type { FactKind } from '@zakat/core/facts/fact-kind';
+import { isAsked, type FactField } from '@zakat/core/facts/field';
+import { fix, sentence, type Issue } from '@zakat/core/issues/issue';
+import { readDay } from '@zakat/core/people-file/read-cell';
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+import { Refused } from '../../api/client.js';
+import { RefusedNote } from '../../kit/problems.js';
+import { FieldInput } from './field-input.js';
+import { typedFrom, valueFrom, type Typed } from './fact-value.js';
+import { useDraft } from './use-draft.js';
+
+export interface FormFact {
+  readonly kind: string;
+  readonly from: string;
+  readonly value: Record<string, unknown>;
+}
+interface Props {
+  readonly kind: FactKind;
+  readonly fields: readonly FactField[];
+  readonly initial: Readonly<Record<string, unknown>>;
+  readonly today: string;
+  /** Keeps what is typed apart from that of other forms. */
+  readonly draftKey: string;
+  readonly check: (value: Record<string, unknown>) => readonly Issue[];
+  /** The typed fields as the stored value, where they are not the same (a state's certificate). */
+  readonly wrap?: (value: Record<string, unknown>) => Record<string, unknown>;
+  readonly isSaving: boolean;
+  readonly error: Error | null;
+  readonly onSave: (fact: FormFact, done: () => void) => void;
+  readonly onConsider?: (fact: FormFact | null) => void;
+  readonly onClose: () => void;
+}
+interface Draft {
+  readonly from: string;
+  readonly typed: Typed;
+}
+
+const tailOf = (field: string): string => field.replace(/^.*?value\./, '').replace(/^certificate\./, '');
+
+/** What the date an entry counts from means. */
+const fromWords = (from: string, today: string): string =>
+  from > today
+    ? 'Counts from then; until then everything stays.'
+    : from < today
+      ? 'In the past: posted checks stay as they are, the next one is computed with it.'
+      : 'Counts from today.';
+
+/** A form for one effective-dated fact, drawn from its table of fields; what it will say is read back while typing. */
+export function FactForm(props: Props): ReactNode {
+  const { kind, fields, initial, today, draftKey, check, isSaving, error, onSave, onConsider, onClose } = props;
+  const wrap = props.wrap ?? ((value: Record<string, unknown>) => value);
+  const [draft, setDraft, clear] = useDraft<Draft>(draftKey, { from: today, typed: typedFrom(fields, initial) });
+  const [wasTried, setTried] = useState(false);
+  const form = useRef<HTMLFormElement>(null);
+  const value = wrap(valueFrom(fields, draft.typed));
+  const issues = check(value);
+  const from = readDay(draft.from) ?? '';
+  const errors: Record<string, string> = {};
+  if (wasTried) for (const issue of issues) errors[tailOf(issue.field)] ??= `${sentence(issue)} ${fix(issue)}`;
+  if (error instanceof Refused)
+    for (const detail of error.problem.problems) errors[tailOf(detail.field)] ??= `${detail.sentence} ${detail.fix}`;
+  const isSound = issues.length === 0 && from !== '';
+  const considered = JSON.stringify(isSound ? { kind: kind.kind, from, value } : null);
+  useEffect(() => {
+    onConsider?.(JSON.parse(considered) as FormFact | null);
+    return () => onConsider?.(null);
+    // Told again only when what is typed says something else.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [considered]);
+  useEffect(() => {
+    form.current?.querySelector<HTMLElement>('input, select')?.focus();
+  }, []);
+  const asked = fields.filter((field) => isAsked(field, valueFrom(fields, draft.typed)));
+  return (
+    <form
+      ref={form}
+      className="fact-form"
+      aria-label={kind.label}
+      onKeyDown={(event) => {
+        if (event.key === 'Escape') onClose();
+      }}
+      onSubmit={(event) => {
+        event.preventDefault();
+        setTried(true);
+        if (!isSound) {
+          form.current?.querySelector<HTMLElement>('[data-error], [aria-invalid="true"]')?.focus();
+          return;
+        }
+        onSave({ kind: kind.kind, from, value }, () => {
+          clear();
+          onClose();
+        });
+      }}
+    >
+      <div className="fields">
+        {asked.map((field) => (
+          <FieldInput
+            key={field.name}
+            field={field}
+            id={`${draftKey}-${field.name}`}
+            value={draft.typed[field.name]}
+            error={errors[field.name]}
+            errors={errors}
+            onChange={(next) => setDraft({ ...draft, typed: { ...draft.typed, [field.name]: next } })}
+          />
+        ))}
+        <TextInput
+          label="From"
+          value={draft.from}
+          error={wasTried && from === '' ? 'Write it like 2026-01-31.' : undefined}
+          description={from === '' ? undefined : fromWords(from, today)}
+          onChange={(event) => setDraft({ ...draft, from: event.currentTarget.value })}
+        />
+      </div>
+      {isSound && (
+        <p className="reads" aria-live="polite">
+          {kind.says(value)}
+        </p>
+      )}
+      <RefusedNote error={error} />
+      <div className="actions">
+        <Button type="submit" loading={isSaving}>
+          Record
+        </Button>
+        <button
+          type="button"
+          className="plain"
+          onClick={() => {
+            clear();
+            onClose();
+          }}
+        >
+          leave it as it is
+        </button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,109 @@
+import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core';
+import type { FactField } from '@zakat/core/facts/field';
+import type { ReactNode } from 'react';
+import { percentEcho, type Typed } from './fact-value.js';
+import { itemChoices } from './item-choices.js';
+
+interface Props {
+  readonly field: FactField;
+  readonly id: string;
+  readonly value: Typed[string] | undefined;
+  readonly error: string | undefined;
+  readonly errors: Readonly<Record<string, string>>;
+  readonly onChange: (value: Typed[string]) => void;
+}
+
+const describe = (field: FactField, text: string): string | undefined =>
+  (field.kind === 'percent' ? percentEcho(text) : null) ?? field.help;
+
+/** One field of a fact, whatever its kind. */
+export function FieldInput({ field, id, value, error, errors, onChange }: Props): ReactNode {
+  const text = typeof value === 'string' ? value : '';
+  const common = { id, label: field.label, error, description: describe(field, text) };
+  switch (field.kind) {
+    case 'flag':
+      return (
+        <Checkbox
+          id={id}
+          label={field.label}
+          description={field.help}
+          error={error}
+          checked={value === true}
+          onChange={(event) => onChange(event.currentTarget.checked)}
+          className="check-field"
+        />
+      );
+    case 'choice':
+    case 'item': {
+      const choices = field.kind === 'item' ? itemChoices(field.lists ?? []) : (field.choices ?? []);
+      return (
+        <NativeSelect
+          {...common}
+          value={text}
+          data={[{ value: '', label: '' }, ...choices.map(([choice, word]) => ({ value: choice, label: word }))]}
+          onChange={(event) => onChange(event.currentTarget.value)}
+        />
+      );
+    }
+    case 'rows':
+      return (
+        <Rows
+          field={field}
+          id={id}
+          rows={Array.isArray(value) ? (value as readonly Typed[]) : []}
+          errors={errors}
+          onChange={onChange}
+        />
+      );
+    default:
+      return (
+        <TextInput
+          {...common}
+          value={text}
+          autoComplete="off"
+          {...(field.kind === 'date' ? { placeholder: '2026-01-31' } : {})}
+          {...(field.kind === 'state' ? { maxLength: 2, style: { textTransform: 'uppercase' } } : {})}
+          onChange={(event) => onChange(event.currentTarget.value)}
+        />
+      );
+  }
+}
+
+interface RowsProps {
+  readonly field: FactField;
+  readonly id: string;
+  readonly rows: readonly Typed[];
+  readonly errors: Readonly<Record<string, string>>;
+  readonly onChange: (value: readonly Typed[]) => void;
+}
+
+function Rows({ field, id, rows, errors, onChange }: RowsProps): ReactNode {
+  const put = (index: number, name: string, value: Typed[string]): void =>
+    onChange(rows.map((row, at) => (at === index ? { ...row, [name]: value } : row)));
+  return (
+    <fieldset className="rows-field">
+      <legend>{field.label}</legend>
+      {rows.map((row, index) => (
+        <div key={index} className="rows-line">
+          {(field.of ?? []).map((inner) => (
+            <FieldInput
+              key={inner.name}
+              field={inner}
+              id={`${id}-${index}-${inner.name}`}
+              value={row[inner.name]}
+              error={errors[`${field.name}[${index}].${inner.name}`]}
+              errors={{}}
+              onChange={(value) => put(index, inner.name, value)}
+            />
+          ))}
+          <button type="button" className="plain" onClick={() => onChange(rows.filter((_, at) => at !== index))}>
+            take out
+          </button>
+        </div>
+      ))}
+      <Button variant="outline" onClick={() => onChange([...rows, {}])}>
+        Add
+      </Button>
+    </fieldset>
+  );
+}

@@ -1,0 +1,155 @@
+import { Button, TextInput } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { CLIENT_FACTS, COPIED_KINDS } from '@zakat/core/facts/client-facts';
+import { useState, type FormEvent, type ReactNode } from 'react';
+import type { Schemas } from '../../api/client.js';
+import { sessionQuery } from '../../api/resources.js';
+import { firmQuery, useAddDefault, useSwitchSecondPerson, useUpdateFirm } from '../../api/set-up.js';
+import { RefusedNote } from '../../kit/problems.js';
+import { Waiting } from '../../kit/waiting.js';
+import { FactSheet } from '../fact-forms/fact-sheet.js';
+import { IdentityForm, type IdentityField } from '../identity-form.js';
+import { OwnSignIn } from './own-sign-in.js';
+import { Users } from './users.js';
+
+const FIELDS: readonly IdentityField[] = [
+  { name: 'name', label: 'Firm', max: 57 },
+  { name: 'ein', label: 'EIN', max: 12 },
+  { name: 'street', label: 'Street', max: 22 },
+  { name: 'city', label: 'City', max: 22 },
+  { name: 'state', label: 'State', max: 2 },
+  { name: 'zip', label: 'ZIP', max: 5 },
+  { name: 'phone', label: 'Telephone', max: 15 },
+  { name: 'email', label: 'E-mail', max: 40 },
+  { name: 'contactName', label: 'Contact in the files', max: 27 },
+  { name: 'preparerName', label: 'Paid preparer', max: 35 },
+  { name: 'preparerPtin', label: 'PTIN', max: 9, help: 'P and eight digits' },
+  { name: 'efw2UserId', label: 'User ID for wage files', max: 8, help: 'Of Business Services Online' },
+  {
+    name: 'cushionDays',
+    label: 'Cushion',
+    max: 2,
+    help: 'Banking days a deposit is sent ahead of the last safe moment',
+  },
+];
+
+function SecondPerson({
+  firm,
+  isAdministrator,
+}: {
+  readonly firm: Schemas['FirmView'];
+  readonly isAdministrator: boolean;
+}): ReactNode {
+  const [reason, setReason] = useState('');
+  const [isOpen, setOpen] = useState(false);
+  const change = useSwitchSecondPerson();
+  const save = (event: FormEvent): void => {
+    event.preventDefault();
+    change.mutate(
+      { isRequired: !firm.requiresSecondPerson, reason },
+      {
+        onSuccess: () => {
+          setOpen(false);
+          setReason('');
+        },
+      },
+    );
+  };
+  return (
+    <section className="section">
+      <h2>Two persons</h2>
+      <p className="note">
+        {firm.requiresSecondPerson
+          ? 'What one person prepared, another must release: payments, returns, wage files, rule packs, answers of clients.'
+          : 'One person may prepare and release. The trail says so with every release.'}
+      </p>
+      {isAdministrator && !isOpen && (
+        <button type="button" className="plain" onClick={() => setOpen(true)}>
+          {firm.requiresSecondPerson ? 'let one person do both' : 'require two persons'}
+        </button>
+      )}
+      {isOpen && (
+        <form onSubmit={save} className="actions">
+          <TextInput
+            label="Reason, for the trail"
+            autoFocus
+            value={reason}
+            onChange={(event) => setReason(event.currentTarget.value)}
+          />
+          <Button type="submit" loading={change.isPending}>
+            Switch
+          </Button>
+          <RefusedNote error={change.error} />
+        </form>
+      )}
+    </section>
+  );
+}
+
+/** The firm itself: what goes into every file, who works here, and what a new client starts from. */
+export function FirmPage(): ReactNode {
+  const firm = useQuery(firmQuery);
+  const { data: session } = useQuery(sessionQuery);
+  const save = useUpdateFirm();
+  const add = useAddDefault();
+  const isAdministrator = session?.user.role === 'administrator';
+  return (
+    <Waiting query={firm}>
+      {(data) => (
+        <>
+          <div className="lead">
+            <h1>{data.name}</h1>
+            <p className="beside">
+              {isAdministrator
+                ? 'as administrator you may change what stands here'
+                : 'an administrator may change what stands here'}
+            </p>
+          </div>
+          <section className="section" style={{ marginTop: 12 }}>
+            <h2>
+              Preparer and sender <small>on every return and file that is prepared here</small>
+            </h2>
+            <IdentityForm
+              key={data.version}
+              fields={FIELDS}
+              draftKey="firm"
+              values={Object.fromEntries(FIELDS.map(({ name }) => [name, String(data[name as keyof typeof data])]))}
+              isSaving={save.isPending}
+              error={save.error}
+              onSave={(given, done) =>
+                save.mutate(
+                  {
+                    ...(given as unknown as Omit<Schemas['UpdateFirm'], 'version' | 'cushionDays'>),
+                    cushionDays: Number(given['cushionDays']),
+                    version: data.version,
+                  },
+                  { onSuccess: done },
+                )
+              }
+            />
+          </section>
+          <section className="section">
+            <h2>
+              Client defaults <small>a new client starts from them; later changes leave it alone; no people</small>
+            </h2>
+            {session && (
+              <FactSheet
+                kinds={CLIENT_FACTS}
+                shown={COPIED_KINDS}
+                facts={data.defaults}
+                today={session.today}
+                draftKey="firm"
+                isSaving={add.isPending}
+                error={add.error}
+                onSave={(fact, done) => add.mutate(fact, { onSuccess: done })}
+              />
+            )}
+          </section>
+          <SecondPerson firm={data} isAdministrator={isAdministrator} />
+          <Users isAdministrator={isAdministrator} />
+          <OwnSignIn />
+        </>
+      )}
+    </Waiting>
+  );
+}

@@ -1,0 +1,145 @@
+import { Button, NativeSelect, PasswordInput, TextInput } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type FormEvent, type ReactNode } from 'react';
+import type { Schemas } from '../../api/client.js';
+import { useCreateUser, useSignOutEverywhere, useUpdateUser, usersQuery } from '../../api/set-up.js';
+import { RefusedNote } from '../../kit/problems.js';
+import { Waiting } from '../../kit/waiting.js';
+
+const ROLES = ['preparer', 'reviewer', 'administrator'] as const;
+const BLANK: Schemas['CreateUser'] = { name: '', email: '', role: 'preparer', password: '' };
+
+function NewUser({ onClose }: { readonly onClose: () => void }): ReactNode {
+  const [draft, setDraft] = useState(BLANK);
+  const create = useCreateUser();
+  const save = (event: FormEvent): void => {
+    event.preventDefault();
+    create.mutate(draft, { onSuccess: onClose });
+  };
+  const put = (name: keyof typeof BLANK, value: string): void => setDraft({ ...draft, [name]: value });
+  return (
+    <form onSubmit={save} className="fact-form" aria-label="New user">
+      <div className="fields">
+        <TextInput
+          label="Name"
+          autoFocus
+          value={draft.name}
+          onChange={(event) => put('name', event.currentTarget.value)}
+        />
+        <TextInput label="E-mail" value={draft.email} onChange={(event) => put('email', event.currentTarget.value)} />
+        <NativeSelect
+          label="Role"
+          data={[...ROLES]}
+          value={draft.role}
+          onChange={(event) => put('role', event.currentTarget.value)}
+        />
+        <PasswordInput
+          label="First password"
+          description="At least twelve characters"
+          autoComplete="new-password"
+          size="xs"
+          value={draft.password}
+          onChange={(event) => put('password', event.currentTarget.value)}
+        />
+      </div>
+      <RefusedNote error={create.error} />
+      <div className="actions">
+        <Button type="submit" loading={create.isPending}>
+          Add
+        </Button>
+        <button type="button" className="plain" onClick={onClose}>
+          leave it
+        </button>
+      </div>
+    </form>
+  );
+}
+
+/** Who works in the firm, in which role, and where they are signed in. */
+export function Users({ isAdministrator }: { readonly isAdministrator: boolean }): ReactNode {
+  const users = useQuery(usersQuery);
+  const update = useUpdateUser();
+  const signOut = useSignOutEverywhere();
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <section className="section">
+      <h2>
+        Users <small>preparers enter, reviewers release what others prepared, administrators keep this page</small>
+      </h2>
+      <Waiting query={users}>
+        {(rows) => (
+          <table className="ruled">
+            <thead>
+              <tr>
+                <th scope="col">Name</th>
+                <th scope="col">E-mail</th>
+                <th scope="col">Role</th>
+                <th scope="col">Second factor</th>
+                <th scope="col">Signed in</th>
+                <th scope="col" />
+              </tr>
+            </thead>
+            <tbody>
+              {rows.map((user) => (
+                <tr key={user.id} style={user.isActive ? {} : { color: 'var(--pencil)' }}>
+                  <td>{user.name}</td>
+                  <td>{user.email}</td>
+                  <td>
+                    {isAdministrator ? (
+                      <NativeSelect
+                        aria-label={`Role of ${user.name}`}
+                        data={[...ROLES]}
+                        value={user.role}
+                        onChange={(event) =>
+                          update.mutate({
+                            id: user.id,
+                            name: user.name,
+                            isActive: user.isActive,
+                            role: event.currentTarget.value as (typeof ROLES)[number],
+                          })
+                        }
+                      />
+                    ) : (
+                      user.role
+                    )}
+                  </td>
+                  <td>{user.hasSecondFactor ? 'in use' : 'none'}</td>
+                  <td>{user.sessions === 0 ? '' : `${user.sessions} ${user.sessions === 1 ? 'place' : 'places'}`}</td>
+                  <td>
+                    {isAdministrator && (
+                      <>
+                        <button type="button" className="plain" onClick={() => signOut.mutate(user.id)}>
+                          sign out everywhere
+                        </button>{' '}
+                        <button
+                          type="button"
+                          className="plain"
+                          onClick={() =>
+                            update.mutate({ id: user.id, name: user.name, role: user.role, isActive: !user.isActive })
+                          }
+                        >
+                          {user.isActive ? 'close the account' : 'open it again'}
+                        </button>
+                      </>
+                    )}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </Waiting>
+      <RefusedNote error={update.error ?? signOut.error} />
+      {isAdministrator &&
+        (isOpen ? (
+          <NewUser onClose={() => setOpen(false)} />
+        ) : (
+          <div className="actions">
+            <button type="button" className="plain" onClick={() => setOpen(true)}>
+              add a user
+            </button>
+          </div>
+        ))}
+    </section>
+  );
+}

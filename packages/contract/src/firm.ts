@@ -1,0 +1,66 @@
+import { ClientFactView } from './clients.js';
+import { Choice, Flag, Id, List, Text, Whole } from './field.js';
+import { ROLES } from './session.js';
+
+/** What the firm puts on every return and file it prepares. */
+export class FirmFacts {
+  @Text(57, { min: 1 }) name!: string;
+  @Text(12, { min: 9 }) ein!: string;
+  @Text(22) street!: string;
+  @Text(22) city!: string;
+  @Text(2) state!: string;
+  @Text(5) zip!: string;
+  @Text(15) phone!: string;
+  @Text(40) email!: string;
+  @Text(27) contactName!: string;
+  @Text(35) preparerName!: string;
+  @Text(9) preparerPtin!: string;
+  @Text(8) efw2UserId!: string;
+  @Whole() cushionDays!: number;
+}
+export class UpdateFirm extends FirmFacts {
+  @Whole({ min: 1 }) version!: number;
+}
+export class FirmView extends FirmFacts {
+  @Whole() version!: number;
+  @Flag() requiresSecondPerson!: boolean;
+  @List(() => ClientFactView) defaults!: ClientFactView[];
+}
+export class SwitchSecondPerson {
+  @Flag() isRequired!: boolean;
+  @Text(200, { min: 3 }) reason!: string;
+}
+export class UserRow {
+  @Id() id!: string;
+  @Text() name!: string;
+  @Text() email!: string;
+  @Choice(ROLES) role!: (typeof ROLES)[number];
+  @Flag() isActive!: boolean;
+  @Flag() hasSecondFactor!: boolean;
+  @Whole() sessions!: number;
+}
+export class CreateUser {
+  @Text(60, { min: 1 }) name!: string;
+  @Text(80, { min: 3 }) email!: string;
+  @Choice(ROLES) role!: (typeof ROLES)[number];
+  @Text(200, { min: 12 }) password!: string;
+}
+export class UpdateUser {
+  @Text(60, { min: 1 }) name!: string;
+  @Choice(ROLES) role!: (typeof ROLES)[number];
+  @Flag() isActive!: boolean;
+}
+export class SecondFactorOffer {
+  /** The key in base 32, for typing it in. */
+  @Text() secret!: string;
+  @Text(300) uri!: string;
+  /** The same as a picture to be scanned, SVG. */
+  @Text(20_000) picture!: string;
+}
+export class SecondFactorCode {
+  @Text(6, { min: 6 }) code!: string;
+}
+export class ChangePassword {
+  @Text(200, { min: 1 }) current!: string;
+  @Text(200, { min: 12 }) next!: string;
+}

@@ -1,0 +1,187 @@
+import { EmployeeIdentity, Fact, WORKER_KINDS } from './clients.js';
+import { Amount, Choice, Day, Flag, Id, Json, List, Part, Text, Texts, Whole } from './field.js';
+import { PayrollPerson } from './payrolls.js';
+import { ProblemDetail } from './problem.js';
+
+/** A trial paycheck: a person as stored, or not yet stored, with facts that are only being considered. Nothing is kept. */
+export class AskTrial {
+  @Id({ nullable: true }) employeeId!: string | null;
+  @Day({ nullable: true }) checkDate!: string | null;
+  @Day({ nullable: true }) bornOn!: string | null;
+  @List(() => Fact, { most: 60 }) facts!: Fact[];
+}
+export class TrialView {
+  @Day() checkDate!: string;
+  @Text(300) why!: string;
+  @Text() payFrequency!: string;
+  @Part(() => PayrollPerson, { nullable: true }) person!: PayrollPerson | null;
+  @Json() own!: Record<string, unknown>;
+  @List(() => ProblemDetail) problems!: ProblemDetail[];
+}
+export class CrossingView {
+  @Day() checkDate!: string;
+  @Text() figure!: string;
+  @Text() label!: string;
+  @Amount() subject!: number;
+  @Amount() below!: number;
+  @Choice(['stops', 'starts']) what!: 'stops' | 'starts';
+}
+
+export class KeepProof {
+  @Id() employeeId!: string;
+  @Text(60, { min: 1 }) name!: string;
+  @Day({ nullable: true }) checkDate!: string | null;
+}
+export class ProofFigure {
+  @Text() figure!: string;
+  @Text() label!: string;
+  @Amount({ nullable: true }) expected!: number | null;
+  @Amount({ nullable: true }) now!: number | null;
+}
+export class ProofView {
+  @Id() id!: string;
+  @Id() employeeId!: string;
+  @Text() employeeName!: string;
+  @Text() name!: string;
+  @Day() checkDate!: string;
+  @Day() computedFor!: string;
+  @Text() agreedBy!: string;
+  @Text() agreedAt!: string;
+  @Flag() isMoved!: boolean;
+  @List(() => ProofFigure) figures!: ProofFigure[];
+  @List(() => ProblemDetail) problems!: ProblemDetail[];
+}
+
+/** A file of people as the browser read it: bytes in base64. */
+export class UploadPeople {
+  @Text(120, { min: 1 }) fileName!: string;
+  @Text(8_000_000, { min: 1 }) content!: string;
+}
+export class ChooseMapping {
+  @Whole({ min: 1 }) version!: number;
+  /** A column name for each heading, blank where the column is not taken. */
+  @Texts() mapping!: string[];
+}
+export class PeopleColumnView {
+  @Text() name!: string;
+  @Text() label!: string;
+}
+export class ImportRowView {
+  @Whole() row!: number;
+  @Text() number!: string;
+  @Text() name!: string;
+  @Texts() says!: string[];
+  @List(() => ProblemDetail) problems!: ProblemDetail[];
+}
+export class ImportView {
+  @Id() id!: string;
+  @Id() clientId!: string;
+  @Text() fileName!: string;
+  @Choice(['previewed', 'accepted', 'undone', 'discarded']) status!: string;
+  @Whole() version!: number;
+  @Texts() headings!: string[];
+  @Texts() mapping!: string[];
+  @List(() => PeopleColumnView) columns!: PeopleColumnView[];
+  @List(() => ProblemDetail) problems!: ProblemDetail[];
+  @Whole() people!: number;
+  @Whole() wrong!: number;
+  @List(() => ImportRowView) rows!: ImportRowView[];
+  @Text() by!: string;
+  @Text() at!: string;
+}
+export class ImportRow {
+  @Id() id!: string;
+  @Text() fileName!: string;
+  @Text() status!: string;
+  @Whole() people!: number;
+  @Text() by!: string;
+  @Text() at!: string;
+}
+
+export class GapView {
+  @Text() key!: string;
+  @Id({ nullable: true }) personId!: string | null;
+  @Text() who!: string;
+  @Text(600) says!: string;
+  @Text(600) fix!: string;
+  @Texts() neededFor!: string[];
+  @Day({ nullable: true }) by!: string | null;
+  @Choice(['client', 'firm', 'agency']) move!: 'client' | 'firm' | 'agency';
+  @Flag() blocksPaycheck!: boolean;
+  @Text() field!: string;
+  @Text(600, { nullable: true }) question!: string | null;
+  /** Why a reviewer let it pass; null while nobody did. */
+  @Text(300, { nullable: true }) passedBecause!: string | null;
+}
+export class LetterLine {
+  @Text() about!: string;
+  @Texts() asks!: string[];
+  @Day({ nullable: true }) by!: string | null;
+}
+export class ReadinessView {
+  @Day() on!: string;
+  @List(() => GapView) gaps!: GapView[];
+  @List(() => LetterLine) letter!: LetterLine[];
+}
+export class PassGap {
+  @Text(80, { min: 1 }) key!: string;
+  @Id({ nullable: true }) personId!: string | null;
+  @Text(300, { min: 3 }) reason!: string;
+}
+
+export const QUESTION_STATUSES = ['asked', 'answered', 'accepted', 'withdrawn'] as const;
+export class AskQuestions {
+  @Day() chaseOn!: string;
+}
+export class AnswerQuestion {
+  @Whole({ min: 1 }) version!: number;
+  @Text(600, { min: 1 }) answer!: string;
+}
+export class QuestionView {
+  @Id() id!: string;
+  @Id({ nullable: true }) personId!: string | null;
+  @Text() who!: string;
+  @Text(600) asks!: string;
+  @Choice(QUESTION_STATUSES) status!: (typeof QUESTION_STATUSES)[number];
+  @Text(600) answer!: string;
+  @Day() askedOn!: string;
+  @Day() chaseOn!: string;
+  @Text() field!: string;
+  @Whole() version!: number;
+}
+
+export class NewHireRow {
+  @Id() employeeId!: string;
+  @Text() name!: string;
+  @Text() state!: string;
+  @Day() hiredOn!: string;
+  @Day() due!: string;
+  @Text(200) rule!: string;
+  @Texts() missing!: string[];
+  @Day({ nullable: true }) reportedOn!: string | null;
+}
+export class ReportNewHires {
+  @Text(2, { min: 2 }) state!: string;
+}
+export class NewHireFile {
+  @Text() fileName!: string;
+  @Text(2_000_000) content!: string;
+  @Whole() people!: number;
+}
+
+export class Found {
+  @Choice(['client', 'person']) kind!: 'client' | 'person';
+  @Id() id!: string;
+  @Text() label!: string;
+  @Text() detail!: string;
+}
+
+/** A person taken on in one line: the name and the number are the least. */
+export class QuickPerson extends EmployeeIdentity {
+  @Text(12) number!: string;
+  @Text(11) ssn!: string;
+  @Day({ nullable: true }) hiredOn!: string | null;
+  @Day({ nullable: true }) bornOn!: string | null;
+  @Choice(WORKER_KINDS) kind!: (typeof WORKER_KINDS)[number];
+  @List(() => Fact, { most: 60 }) facts!: Fact[];
+}

@@ -1,0 +1,173 @@
+import { isObject, type JsonObject } from '../casefile/reader.js';
+import type { OwnItem } from '../casefile/compose.js';
+import type { PayFrequency } from '../calendar/pay-frequency.js';
+import { PERIODS_PER_YEAR } from '../calendar/pay-frequency.js';
+import { findItem } from '../items/registry.js';
+import { ZERO, cents, notBelowZero, parseDollars, subtract, toDollars, type Cents } from '../money/cents.js';
+import { convertSalary } from '../paycheck/earnings.js';
+import { text, type FactValue } from './fact-kind.js';
+import type { DatedFact } from './in-force.js';
+import type { ClientOnDay, PersonOnDay } from './on-day.js';
+
+/** What was taken by a standing line or an order since it began: for balances. */
+export type TakenSince = (kind: 'standing' | 'garnishment', fact: DatedFact) => Cents;
+/** Where a leave plan stands after the last posted check, if there was one since the plan began. */
+export type LeaveStand = (fact: DatedFact) => { readonly balance: string; readonly lastCheck: string } | null;
+
+const isGiven = (value: unknown): boolean => value !== undefined && value !== null && value !== '';
+const pick = (value: FactValue, names: readonly string[]): JsonObject =>
+  Object.fromEntries(names.filter((name) => isGiven(value[name])).map((name) => [name, value[name]]));
+
+const left = (value: FactValue, taken: Cents): { balance?: string } => {
+  const balance = parseDollars(text(value, 'balance'));
+  return balance === null || text(value, 'balance') === ''
+    ? {}
+    : { balance: toDollars(notBelowZero(subtract(balance, taken))) };
+};
+
+/** The part of a case that says who the person is to the tax rules. */
+export function employeePart(
+  person: PersonOnDay,
+  bornOn: string | null,
+  clientExempt: readonly string[],
+  taken: TakenSince,
+): JsonObject {
+  const worker = person.worker;
+  const ownExempt = Array.isArray(worker?.['exemptFrom'])
+    ? worker['exemptFrom'].filter(isObject).map((line) => text(line, 'tax'))
+    : [];
+  const garnishments = person.garnishments.map((fact) => ({
+    ...pick(fact.value, [
+      'kind',
+      'label',
+      'amount',
+      'priority',
+      'supportsOthers',
+      'inArrears',
+      'filingStatus',
+      'dependents',
+      'fee',
+    ]),
+    ...left(fact.value, taken('garnishment', fact)),
+  }));
+  return {
+    ...(worker ? pick(worker, ['kind', 'workClass']) : {}),
+    ...(bornOn === null ? {} : { birthDate: bornOn }),
+    ...(person.federal ? { federal: person.federal } : {}),
+    residence: person.place?.residence ?? { state: '' },
+    work: person.place?.work ?? [],
+    ...(person.place?.unemploymentState ? { unemploymentState: person.place.unemploymentState } : {}),
+    certificates: person.certificates,
+    exemptFrom: [...new Set([...clientExempt, ...ownExempt])],
+    ...(garnishments.length > 0 ? { garnishments } : {}),
+  };
+}
+
+/** The part of a case that says who the employer is. */
+export function employerPart(client: ClientOnDay, unemploymentRates: JsonObject, people: number): JsonObject {
+  const { employer } = client;
+  const size = employer && isGiven(employer['employees']) ? Number(employer['employees']) : people;
+  return {
+    ...(employer ? pick(employer, ['kind', 'quarterlyPayroll']) : {}),
+    employees: size,
+    unemploymentRates,
+    ...(client.ownRates.length > 0
+      ? { rates: Object.fromEntries(client.ownRates.map((rate) => [text(rate, 'tax'), text(rate, 'percent')])) }
+      : {}),
+    ...(client.classes.length > 0
+      ? { workersCompensation: client.classes.map((one) => pick(one, ['class', 'per', 'rate'])) }
+      : {}),
+  };
+}
+
+export const settingsPart = (client: ClientOnDay): JsonObject => ({
+  supplementalMethod: 'flat',
+  ...(client.withholding
+    ? pick(client.withholding, ['supplementalMethod', 'withholdingMethod', 'roundWithholdingToDollar'])
+    : {}),
+});
+
+export const leavePart = (person: PersonOnDay, stand: LeaveStand): JsonObject[] =>
+  person.leave.map((fact) => ({
+    ...pick(fact.value, ['item', 'per', 'hours', 'balance', 'maximum', 'waitsUntil', 'resetOn', 'carryOver']),
+    lastCheck: fact.from,
+    ...(stand(fact) ?? {}),
+  }));
+
+/** The client's own pay items, as a case composes them. */
+export const ownItems = (client: ClientOnDay): OwnItem[] =>
+  client.items
+    .filter((item) => text(item, 'code') !== text(item, 'like'))
+    .map((item) => ({ code: text(item, 'code'), label: text(item, 'label'), like: text(item, 'like') }));
+
+export interface UsualEarning {
+  item: string;
+  hours?: string;
+  rate?: string;
+  amount?: string;
+}
+export interface UsualLine {
+  item: string;
+  amount?: string;
+  percent?: string;
+  perCheck?: string;
+  perYear?: string;
+  balance?: string;
+}
+
+function payEarning(pay: FactValue, frequency: PayFrequency, scheduleHours: string): UsualEarning[] {
+  switch (text(pay, 'basis')) {
+    case 'hourly': {
+      const full = scheduleHours || String(Math.floor((40 * 52) / PERIODS_PER_YEAR[frequency]));
+      return [{ item: 'regular', hours: text(pay, 'hours') || full, rate: text(pay, 'rate') }];
+    }
+    case 'salary': {
+      const amount = parseDollars(text(pay, 'amount')) ?? ZERO;
+      return [
+        { item: 'salary', amount: toDollars(convertSalary(amount, pay['frequency'] as PayFrequency, frequency)) },
+      ];
+    }
+    default:
+      return [];
+  }
+}
+
+/** Limits of the client's own item where the standing line has none of its own. */
+function limitsOf(client: ClientOnDay, value: FactValue): JsonObject {
+  const item = client.items.find((one) => text(one, 'code') === text(value, 'item'));
+  return { ...(item ? pick(item, ['perCheck', 'perYear']) : {}), ...pick(value, ['perCheck', 'perYear']) };
+}
+
+/** What a person is usually paid: standing pay, and the lines of every check. */
+export function usualLines(
+  person: PersonOnDay,
+  client: ClientOnDay,
+  frequency: PayFrequency,
+  taken: TakenSince,
+): { earnings: UsualEarning[]; deductions: UsualLine[] } {
+  const pay = person.pay;
+  const earnings: UsualEarning[] = pay ? payEarning(pay, frequency, text(client.schedule ?? {}, 'hours')) : [];
+  const old = Array.isArray(pay?.['deductions']) ? pay['deductions'].filter(isObject) : [];
+  const deductions: UsualLine[] = old.map((line) => ({ item: text(line, 'item'), amount: text(line, 'amount') }));
+  const listOf = (code: string) =>
+    (findItem(code) ?? findItem(text(client.items.find((one) => text(one, 'code') === code) ?? {}, 'like')))?.list;
+  for (const fact of person.standing) {
+    const { value } = fact;
+    if (listOf(text(value, 'item')) === 'earning') {
+      earnings.push({ item: text(value, 'item'), ...pick(value, ['amount', 'hours', 'rate']) });
+      continue;
+    }
+    // A standing line stands before one of the same item in an older record of pay.
+    const same = deductions.findIndex((line) => line.item === text(value, 'item'));
+    if (same >= 0) deductions.splice(same, 1);
+    deductions.push({
+      item: text(value, 'item'),
+      ...pick(value, ['amount', 'percent']),
+      ...limitsOf(client, value),
+      ...left(value, taken('standing', fact)),
+    });
+  }
+  return { earnings, deductions };
+}
+
+export const nothingTaken: TakenSince = () => cents(0);

@@ -1,0 +1,398 @@
+import { PAY_FREQUENCIES } from '../calendar/pay-frequency.js';
+import { problem } from '../issues/issue.js';
+import { findItem } from '../items/registry.js';
+import { parsePercent, ratePerThousand } from '../money/rate.js';
+import { EMPLOYER_KINDS } from '../paycheck/kinds.js';
+import { isTaxCode, taxOf } from '../taxes/registry.js';
+import { FactKinds, UNTIL, text, untilWords, type FactKind } from './fact-kind.js';
+
+export const FORM_FAMILIES = [
+  ['941', 'Form 941, quarterly'],
+  ['943', 'Form 943, agricultural employees'],
+  ['944', 'Form 944, yearly'],
+  ['945', 'Form 945, withholding on other payments'],
+  ['schedule-h', 'Schedule H, household employees'],
+] as const;
+export type FormFamily = (typeof FORM_FAMILIES)[number][0];
+
+export const ENTITIES = [
+  ['sole-proprietor', 'sole proprietor'],
+  ['partnership', 'partnership'],
+  ['corporation', 'corporation'],
+  ['s-corporation', 'S corporation'],
+  ['limited-liability', 'limited liability company'],
+  ['trust', 'trust or estate'],
+  ['association', 'association or exempt organisation'],
+  ['government', 'government'],
+  ['person', 'a person'],
+] as const;
+const wordOf = (choices: readonly (readonly [string, string])[], value: string): string =>
+  choices.find(([known]) => known === value)?.[1] ?? value;
+
+/** Form families an employer of a kind may file (Instructions for Forms 941, 943, 944 and Schedule H). */
+const FAMILIES_OF: Readonly<Record<string, readonly FormFamily[]>> = {
+  household: ['schedule-h', '941', '944'],
+  agricultural: ['943', '941', '944'],
+};
+export const familiesOf = (employerKind: string): readonly FormFamily[] =>
+  FAMILIES_OF[employerKind] ?? ['941', '944', '945'];
+
+const EMPLOYER: FactKind = {
+  kind: 'employer',
+  label: 'Kind of employer',
+  fields: [
+    {
+      name: 'kind',
+      label: 'Employer',
+      kind: 'choice',
+      isRequired: true,
+      choices: Object.entries(EMPLOYER_KINDS).map(([kind, rule]) => [kind, rule.label] as const),
+    },
+    { name: 'entity', label: 'Entity', kind: 'choice', isRequired: true, choices: ENTITIES },
+    { name: 'formFamily', label: 'Federal form', kind: 'choice', isRequired: true, choices: FORM_FAMILIES },
+    { name: 'isSeasonal', label: 'Seasonal employer', kind: 'flag' },
+    { name: 'firstWages', label: 'First day with wages', kind: 'date' },
+    { name: 'lastWages', label: 'Last day with wages', kind: 'date', help: 'When the business closes' },
+    { name: 'successor', label: 'Taken over by', kind: 'text', most: 57 },
+    { name: 'fiscalYearEnds', label: 'Fiscal year ends', kind: 'month-day', help: 'Month and day, 12-31' },
+    { name: 'employees', label: 'Employees', kind: 'whole', help: 'Where a premium depends on the size' },
+    { name: 'quarterlyPayroll', label: 'Payroll a quarter', kind: 'amount', help: 'Where a rate depends on it' },
+  ],
+  check: (value, path) => {
+    const kind = text(value, 'kind');
+    const family = text(value, 'formFamily') as FormFamily;
+    const may = familiesOf(kind);
+    if (!may.includes(family))
+      return [
+        problem('employer.form-family', `${path}.formFamily`, {
+          form: wordOf(FORM_FAMILIES, family),
+          kind: EMPLOYER_KINDS[kind as keyof typeof EMPLOYER_KINDS].label.toLowerCase(),
+          choices: may.join(', '),
+        }),
+      ];
+    const [first, last] = [text(value, 'firstWages'), text(value, 'lastWages')];
+    return first !== '' && last !== '' && last < first
+      ? [problem('dates.order', `${path}.lastWages`, { first: 'the first day with wages', last: 'the last' })]
+      : [];
+  },
+  says: (value) => {
+    const kind = EMPLOYER_KINDS[text(value, 'kind') as keyof typeof EMPLOYER_KINDS];
+    const parts = [
+      kind.label,
+      wordOf(ENTITIES, text(value, 'entity')),
+      `files ${wordOf(FORM_FAMILIES, text(value, 'formFamily'))}`,
+      value['isSeasonal'] === true ? 'seasonal' : '',
+      text(value, 'firstWages') === '' ? '' : `wages from ${text(value, 'firstWages')}`,
+      text(value, 'lastWages') === '' ? '' : `closed, last wages ${text(value, 'lastWages')}`,
+      text(value, 'successor') === '' ? '' : `taken over by ${text(value, 'successor')}`,
+    ];
+    return parts.filter((part) => part !== '').join(', ');
+  },
+};
+
+const SCHEDULE: FactKind = {
+  kind: 'schedule',
+  label: 'Pay schedule',
+  fields: [
+    {
+      name: 'frequency',
+      label: 'Paid',
+      kind: 'choice',
+      isRequired: true,
+      choices: PAY_FREQUENCIES.filter((one) => one !== 'miscellaneous').map((one) => [one, one] as const),
+    },
+    { name: 'periodEnd', label: 'A period ends on', kind: 'date', isRequired: true },
+    { name: 'daysToCheck', label: 'Days from its end to the check', kind: 'whole' },
+    {
+      name: 'whenClosed',
+      label: 'A check date on a weekend or bank holiday moves',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['before', 'to the banking day before'],
+        ['after', 'to the banking day after'],
+      ],
+    },
+    { name: 'hours', label: 'Usual hours a period', kind: 'decimal' },
+  ],
+  says: (value) =>
+    `${text(value, 'frequency')}, a period ends ${text(value, 'periodEnd')}, checks ${text(value, 'daysToCheck') || '0'} days later, moved to the banking day ${text(value, 'whenClosed')}`,
+};
+
+const LOOKBACK: FactKind = {
+  kind: 'lookback',
+  label: 'Lookback',
+  slot: 'year',
+  fields: [
+    { name: 'year', label: 'For the year', kind: 'whole', isRequired: true },
+    { name: 'q3', label: 'July to September, two years before', kind: 'amount', isRequired: true },
+    { name: 'q4', label: 'October to December, two years before', kind: 'amount', isRequired: true },
+    { name: 'q1', label: 'January to March, the year before', kind: 'amount', isRequired: true },
+    { name: 'q2', label: 'April to June, the year before', kind: 'amount', isRequired: true },
+  ],
+  says: (value) =>
+    `Lookback for ${text(value, 'year')}: ${['q3', 'q4', 'q1', 'q2'].map((name) => text(value, name)).join(' + ')}`,
+};
+
+const TAX_EXEMPTION: FactKind = {
+  kind: 'tax-exemption',
+  label: 'Exemption from a tax',
+  slot: 'tax',
+  fields: [
+    { name: 'tax', label: 'Tax', kind: 'tax', isRequired: true },
+    { name: 'reason', label: 'Reason', kind: 'text', isRequired: true, most: 160 },
+    UNTIL,
+  ],
+  says: (value) => `${taxLabel(text(value, 'tax'))}: ${text(value, 'reason')}${untilWords(value)}`,
+};
+const taxLabel = (code: string): string => (isTaxCode(code) ? taxOf(code).label : code);
+
+const OWN_RATE: FactKind = {
+  kind: 'own-rate',
+  label: 'Rate of its own',
+  slot: 'tax',
+  fields: [
+    { name: 'tax', label: 'Tax', kind: 'tax', isRequired: true },
+    { name: 'percent', label: 'Percent', kind: 'percent', isRequired: true },
+    UNTIL,
+  ],
+  says: (value) => {
+    const rate = parsePercent(text(value, 'percent'));
+    return `${taxLabel(text(value, 'tax'))}: ${rate ? ratePerThousand(rate) : ''}${untilWords(value)}`;
+  },
+};
+
+const LOCAL: FactKind = {
+  kind: 'local-registration',
+  label: 'Local registration',
+  slot: 'locality',
+  fields: [
+    { name: 'state', label: 'State', kind: 'state', isRequired: true },
+    { name: 'locality', label: 'Locality', kind: 'text', isRequired: true, most: 60 },
+    { name: 'account', label: 'Account number', kind: 'text', most: 30 },
+    { name: 'collector', label: 'Collector code', kind: 'text', most: 20, help: 'Tax collection district' },
+    UNTIL,
+  ],
+  says: (value) =>
+    [`${text(value, 'locality')}, ${text(value, 'state')}`, text(value, 'account'), text(value, 'collector')]
+      .filter((part) => part !== '')
+      .join(', ') + untilWords(value),
+};
+
+const PAY_ITEM: FactKind = {
+  kind: 'pay-item',
+  label: 'Pay item',
+  slot: 'code',
+  fields: [
+    { name: 'code', label: 'Code', kind: 'text', isRequired: true, most: 30, help: 'Small letters, digits, hyphens' },
+    { name: 'label', label: 'Name on the pay statement', kind: 'text', isRequired: true, most: 40 },
+    { name: 'like', label: 'Treated as', kind: 'item', isRequired: true, lists: ['earning', 'deduction', 'employer'] },
+    { name: 'perCheck', label: 'At most a check', kind: 'amount' },
+    { name: 'perYear', label: 'At most a year', kind: 'amount' },
+    { name: 'account', label: 'Ledger account', kind: 'text', most: 30 },
+    UNTIL,
+  ],
+  check: (value, path) => {
+    const code = text(value, 'code');
+    if (!/^[a-z0-9][a-z0-9-]*$/.test(code)) return [problem('item.code-shape', `${path}.code`, { value: code })];
+    const known = findItem(code);
+    return known && known.code !== text(value, 'like')
+      ? [problem('item.code-taken', `${path}.code`, { item: known.label })]
+      : [];
+  },
+  says: (value) => {
+    const like = findItem(text(value, 'like'));
+    const most = text(value, 'perYear') === '' ? '' : `, at most ${text(value, 'perYear')} a year`;
+    const account = text(value, 'account') === '' ? '' : `, account ${text(value, 'account')}`;
+    return `${text(value, 'label')} (${text(value, 'code')}), treated as ${like?.label ?? ''}${most}${account}${untilWords(value)}`;
+  },
+};
+
+const WORK_CLASS: FactKind = {
+  kind: 'work-class',
+  label: "Workers' compensation class",
+  slot: 'class',
+  fields: [
+    { name: 'class', label: 'Class code', kind: 'text', isRequired: true, most: 10 },
+    {
+      name: 'per',
+      label: 'Rated by',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['hundred', '100.00 of pay'],
+        ['hour', 'the hour'],
+      ],
+    },
+    { name: 'rate', label: 'Rate', kind: 'decimal', isRequired: true },
+    UNTIL,
+  ],
+  says: (value) =>
+    `Class ${text(value, 'class')}: ${text(value, 'rate')} ${text(value, 'per') === 'hour' ? 'an hour' : 'for each 100.00 of pay'}${untilWords(value)}`,
+};
+
+const DEPARTMENT: FactKind = {
+  kind: 'department',
+  label: 'Department or place',
+  slot: 'name',
+  fields: [
+    { name: 'name', label: 'Name', kind: 'text', isRequired: true, most: 30 },
+    {
+      name: 'sort',
+      label: 'It is a',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['department', 'department'],
+        ['location', 'location'],
+        ['cost-centre', 'cost centre'],
+      ],
+    },
+    UNTIL,
+  ],
+  says: (value) => `${text(value, 'name')}, ${text(value, 'sort').replace('-', ' ')}${untilWords(value)}`,
+};
+
+const WITHHOLDING: FactKind = {
+  kind: 'withholding',
+  label: 'Withholding choices',
+  fields: [
+    {
+      name: 'supplementalMethod',
+      label: 'Supplemental wages',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['flat', 'the flat rate'],
+        ['aggregate', 'together with regular wages'],
+      ],
+    },
+    {
+      name: 'withholdingMethod',
+      label: 'Income tax method',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['percentage', 'percentage method'],
+        ['wage-bracket', 'wage-bracket tables'],
+      ],
+    },
+    { name: 'roundWithholdingToDollar', label: 'Round withholding to whole dollars', kind: 'flag' },
+  ],
+  says: (value) =>
+    `${text(value, 'withholdingMethod') === 'percentage' ? 'Percentage method' : 'Wage-bracket tables'}; supplemental wages ${text(value, 'supplementalMethod') === 'flat' ? 'at the flat rate' : 'together with regular wages'}${value['roundWithholdingToDollar'] === true ? '; whole dollars' : ''}`,
+};
+
+const CHECKS: FactKind = {
+  kind: 'checks',
+  label: 'Checks and journal',
+  fields: [
+    { name: 'nextNumber', label: 'Next check number', kind: 'whole' },
+    {
+      name: 'layout',
+      label: 'Check on the page',
+      kind: 'choice',
+      choices: [
+        ['top', 'at the top'],
+        ['middle', 'in the middle'],
+        ['bottom', 'at the bottom'],
+      ],
+    },
+    { name: 'wagesAccount', label: 'Account for wages', kind: 'text', most: 30 },
+    { name: 'taxAccount', label: 'Account for employer taxes', kind: 'text', most: 30 },
+    { name: 'payableAccount', label: 'Account for what is owed', kind: 'text', most: 30 },
+    { name: 'cashAccount', label: 'Account for cash', kind: 'text', most: 30 },
+  ],
+  says: (value) =>
+    [
+      text(value, 'nextNumber') === '' ? '' : `next check ${text(value, 'nextNumber')}`,
+      text(value, 'layout') === ''
+        ? ''
+        : `check ${text(value, 'layout') === 'middle' ? 'in the middle' : `at the ${text(value, 'layout')}`}`,
+      ...(['wagesAccount', 'taxAccount', 'payableAccount', 'cashAccount'] as const).map((name) => text(value, name)),
+    ]
+      .filter((part) => part !== '')
+      .join(', '),
+};
+
+const CONTACT: FactKind = {
+  kind: 'contact',
+  label: 'Contact',
+  slot: 'name',
+  fields: [
+    { name: 'name', label: 'Name', kind: 'text', isRequired: true, most: 40 },
+    { name: 'role', label: 'Role', kind: 'text', most: 40 },
+    { name: 'phone', label: 'Telephone', kind: 'text', most: 20 },
+    { name: 'email', label: 'E-mail', kind: 'text', most: 60 },
+    UNTIL,
+  ],
+  says: (value) =>
+    (['name', 'role', 'phone', 'email'] as const)
+      .map((name) => text(value, name))
+      .filter((part) => part !== '')
+      .join(', ') + untilWords(value),
+};
+
+const NOTE: FactKind = {
+  kind: 'note',
+  label: 'Note',
+  slot: 'about',
+  fields: [
+    { name: 'about', label: 'About', kind: 'text', isRequired: true, most: 40 },
+    { name: 'note', label: 'Note', kind: 'text', isRequired: true, most: 400 },
+    UNTIL,
+  ],
+  says: (value) => `${text(value, 'about')}: ${text(value, 'note')}${untilWords(value)}`,
+};
+
+const ENROLMENT: FactKind = {
+  kind: 'enrolment',
+  label: 'Enrolment with an agency',
+  slot: 'agency',
+  fields: [
+    { name: 'agency', label: 'Agency', kind: 'text', isRequired: true, most: 40 },
+    { name: 'number', label: 'Identification number', kind: 'text', most: 40 },
+    {
+      name: 'standing',
+      label: 'Standing',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['applied', 'applied for'],
+        ['enrolled', 'enrolled'],
+        ['ended', 'ended'],
+      ],
+    },
+  ],
+  says: (value) => `${text(value, 'agency')}: ${text(value, 'standing')} ${text(value, 'number')}`.trim(),
+};
+
+/** Every kind of fact about a client, in the order in which its page shows them. */
+export const CLIENT_FACTS = new FactKinds([
+  EMPLOYER,
+  SCHEDULE,
+  LOOKBACK,
+  WITHHOLDING,
+  TAX_EXEMPTION,
+  OWN_RATE,
+  LOCAL,
+  PAY_ITEM,
+  WORK_CLASS,
+  DEPARTMENT,
+  CHECKS,
+  CONTACT,
+  NOTE,
+  ENROLMENT,
+]);
+export const CLIENT_FACT_KINDS = CLIENT_FACTS.kinds.map((kind) => kind.kind);
+/** What a new client takes over from the firm's defaults or from another client: rules, never identity or history. */
+export const COPIED_KINDS: readonly string[] = [
+  'employer',
+  'schedule',
+  'withholding',
+  'own-rate',
+  'pay-item',
+  'work-class',
+  'department',
+  'checks',
+];

@@ -1,0 +1,62 @@
+import { Reader } from '../casefile/reader.js';
+import type { Issue } from '../issues/issue.js';
+import { readFields, type FactField } from './field.js';
+import type { DatedFact } from './in-force.js';
+
+export type FactValue = Readonly<Record<string, unknown>>;
+
+/** A kind of effective-dated fact: a table of fields, how facts of it replace each other, and how one is read back. */
+export interface FactKind {
+  readonly kind: string;
+  readonly label: string;
+  readonly fields: readonly FactField[];
+  /** What a fact of this kind is about, when several stand side by side (a pay item, an account, a state). */
+  readonly slot?: string;
+  /** Checks beyond the fields. Where `reads` is given, it alone reads the value. */
+  readonly check?: (value: FactValue, path: string) => Issue[];
+  readonly reads?: (reader: Reader, issues: Issue[]) => void;
+  readonly says: (value: FactValue) => string;
+}
+
+export const text = (value: FactValue, name: string): string => {
+  const given = value[name];
+  return typeof given === 'string' || typeof given === 'number' ? String(given) : '';
+};
+
+/** The last day of a fact that ends. */
+export const UNTIL: FactField = { name: 'until', label: 'Last day', kind: 'date', help: 'Blank: stays in force' };
+
+export const untilWords = (value: FactValue): string =>
+  text(value, 'until') === '' ? '' : `, until ${text(value, 'until')}`;
+
+export class FactKinds {
+  private readonly byKind: ReadonlyMap<string, FactKind>;
+  constructor(readonly kinds: readonly FactKind[]) {
+    this.byKind = new Map(kinds.map((kind) => [kind.kind, kind]));
+  }
+
+  find(kind: string): FactKind | undefined {
+    return this.byKind.get(kind);
+  }
+
+  readonly slotOf = ({ kind, value }: Pick<DatedFact, 'kind' | 'value'>): string => {
+    const slot = this.byKind.get(kind)?.slot;
+    return slot === undefined ? '' : text(value, slot);
+  };
+
+  /** Issues of a fact as given: what it says cannot be stored unless the core could compute with it. */
+  issues(kind: string, value: FactValue, path: string): Issue[] {
+    const found = this.byKind.get(kind);
+    if (!found) return [];
+    const issues: Issue[] = [];
+    const reader = new Reader(value, path, issues);
+    if (found.reads) found.reads(reader, issues);
+    else readFields(reader, found.fields, issues);
+    if (issues.length === 0 && found.check) issues.push(...found.check(value, path));
+    return issues;
+  }
+
+  says(kind: string, value: FactValue): string {
+    return this.byKind.get(kind)?.says(value) ?? '';
+  }
+}

@@ -1,0 +1,118 @@
+import { isObject } from '../casefile/reader.js';
+import { showRate } from '../money/rate.js';
+import { CLIENT_FACTS } from './client-facts.js';
+import { EMPLOYEE_FACTS } from './employee-facts.js';
+import type { FactValue } from './fact-kind.js';
+import { inForceOn, type DatedFact } from './in-force.js';
+
+/** Where a person lives and works, as the case file writes it. */
+export interface Place {
+  readonly residence: Readonly<Record<string, unknown>>;
+  readonly work: readonly Readonly<Record<string, unknown>>[];
+  readonly unemploymentState?: string;
+}
+
+/** What is known of a person on a day. */
+export interface PersonOnDay {
+  readonly pay: FactValue | null;
+  readonly federal: FactValue | null;
+  readonly certificates: Readonly<Record<string, FactValue>>;
+  readonly place: Place | null;
+  readonly worker: FactValue | null;
+  readonly employment: FactValue | null;
+  readonly consent: FactValue | null;
+  readonly standing: readonly DatedFact[];
+  readonly garnishments: readonly DatedFact[];
+  readonly leave: readonly DatedFact[];
+  readonly banks: readonly DatedFact[];
+}
+
+/** What is known of a client on a day. */
+export interface ClientOnDay {
+  readonly employer: FactValue | null;
+  readonly schedule: FactValue | null;
+  readonly withholding: FactValue | null;
+  readonly exemptions: readonly FactValue[];
+  readonly ownRates: readonly FactValue[];
+  readonly items: readonly FactValue[];
+  readonly classes: readonly FactValue[];
+  readonly lookbacks: readonly FactValue[];
+}
+
+/** The share that is left for the first place of work: the others are written down with theirs. */
+function firstShare(others: readonly FactValue[]): string {
+  const thousandths = others.reduce((left, other) => left - Math.round(Number(other['share']) * 1000), 1000);
+  return showRate({ n: thousandths, d: 1000 });
+}
+
+export function placeOf(value: FactValue): Place {
+  const others = Array.isArray(value['otherWork']) ? value['otherWork'].filter(isObject) : [];
+  const given = (name: string, field: string): Record<string, unknown> =>
+    value[field] === undefined || value[field] === '' ? {} : { [name]: value[field] };
+  return {
+    residence: {
+      state: value['residence'],
+      ...given('locality', 'residenceLocality'),
+      ...given('schoolDistrict', 'schoolDistrict'),
+    },
+    work: [
+      {
+        state: value['work'],
+        share: firstShare(others),
+        ...given('locality', 'workLocality'),
+        ...given('reciprocityCertificate', 'reciprocityCertificate'),
+      },
+      ...others,
+    ],
+    ...(typeof value['unemploymentState'] === 'string' && value['unemploymentState'] !== ''
+      ? { unemploymentState: value['unemploymentState'] }
+      : {}),
+  };
+}
+
+/** The facts of a person, newest first, as they stand on a day. */
+export function personOnDay(facts: readonly DatedFact[], day: string): PersonOnDay {
+  const current = inForceOn(facts, day, EMPLOYEE_FACTS.slotOf);
+  const all = (kind: string): DatedFact[] => current.filter((fact) => fact.kind === kind).reverse();
+  const one = (kind: string): FactValue | null => current.find((fact) => fact.kind === kind)?.value ?? null;
+  const place = one('place');
+  return {
+    pay: one('pay'),
+    federal: one('federal-certificate'),
+    certificates: Object.fromEntries(
+      all('state-certificate').map(({ value }) => [
+        String(value['state']),
+        isObject(value['certificate']) ? { ...value['certificate'] } : {},
+      ]),
+    ),
+    place: place ? placeOf(place) : null,
+    worker: one('worker'),
+    employment: one('employment'),
+    consent: one('consent'),
+    standing: all('standing'),
+    garnishments: all('garnishment'),
+    leave: all('leave'),
+    banks: all('bank'),
+  };
+}
+
+/** The facts of a client, newest first, as they stand on a day. */
+export function clientOnDay(facts: readonly DatedFact[], day: string): ClientOnDay {
+  const current = inForceOn(facts, day, CLIENT_FACTS.slotOf);
+  const all = (kind: string): FactValue[] =>
+    current
+      .filter((fact) => fact.kind === kind)
+      .map((fact) => fact.value)
+      .reverse();
+  const one = (kind: string): FactValue | null => all(kind).at(-1) ?? null;
+  return {
+    employer: one('employer'),
+    schedule: one('schedule'),
+    withholding: one('withholding'),
+    exemptions: all('tax-exemption'),
+    ownRates: all('own-rate'),
+    items: all('pay-item'),
+    classes: all('work-class'),
+    lookbacks: all('lookback'),
+  };
+}

@@ -1,0 +1,136 @@
+import { problem } from '../issues/issue.js';
+import { EARNING_ITEMS, findItem } from '../items/registry.js';
+import { GARNISHMENT_KINDS } from '../paycheck/garnishment.js';
+import { FILING_STATUSES } from '../paycheck/input.js';
+import { UNTIL, text, untilWords, type FactKind } from './fact-kind.js';
+
+const limits = (value: Parameters<typeof text>[0]): string =>
+  [
+    ['perCheck', 'at most %s a check'],
+    ['perYear', 'at most %s a year'],
+    ['balance', '%s still to go'],
+  ]
+    .filter(([name]) => text(value, name ?? '') !== '')
+    .map(([name, words]) => `, ${(words ?? '').replace('%s', text(value, name ?? ''))}`)
+    .join('');
+
+/** An earning, deduction or employer-paid amount of every check. */
+export const STANDING: FactKind = {
+  kind: 'standing',
+  label: 'Each check',
+  slot: 'item',
+  fields: [
+    { name: 'item', label: 'Pay item', kind: 'text', isRequired: true, help: 'A standard item or one of the client' },
+    { name: 'amount', label: 'Amount', kind: 'amount' },
+    { name: 'percent', label: 'or percent of gross', kind: 'percent' },
+    { name: 'hours', label: 'or hours', kind: 'decimal' },
+    { name: 'rate', label: 'at a rate of', kind: 'decimal' },
+    { name: 'perCheck', label: 'At most a check', kind: 'amount' },
+    { name: 'perYear', label: 'At most a year', kind: 'amount' },
+    { name: 'balance', label: 'Still to go', kind: 'amount', help: 'Of a loan or toward a goal, on the day it begins' },
+    UNTIL,
+  ],
+  check: (value, path) => {
+    const given = ['amount', 'percent', 'hours'].filter((name) => text(value, name) !== '');
+    const item = findItem(text(value, 'item'))?.label ?? text(value, 'item');
+    if (given.length !== 1) return [problem('standing.one-measure', `${path}.amount`, { item })];
+    if (given[0] === 'hours' && text(value, 'rate') === '')
+      return [problem('earning.hours-without-rate', `${path}.rate`, { item })];
+    if (given[0] === 'percent' && Number(text(value, 'percent')) > 100)
+      return [problem('input.too-large', `${path}.percent`)];
+    return [];
+  },
+  says: (value) => {
+    const item = findItem(text(value, 'item'))?.label ?? text(value, 'item');
+    const measure =
+      text(value, 'percent') !== ''
+        ? `${text(value, 'percent')}% of gross`
+        : text(value, 'hours') !== ''
+          ? `${text(value, 'hours')} hours at ${text(value, 'rate')}`
+          : text(value, 'amount');
+    return `${item} ${measure}${limits(value)}${untilWords(value)}`;
+  },
+};
+
+const KIND_WORDS: Readonly<Record<(typeof GARNISHMENT_KINDS)[number], string>> = {
+  bankruptcy: 'bankruptcy order',
+  'child-support': 'child support',
+  'federal-levy': 'federal tax levy',
+  'state-levy': 'state tax levy',
+  'student-loan': 'student loan',
+  creditor: 'creditor',
+};
+const FOR_SUPPORT = { field: 'kind', is: ['child-support'] } as const;
+const FOR_LEVY = { field: 'kind', is: ['federal-levy'] } as const;
+
+export const GARNISHMENT: FactKind = {
+  kind: 'garnishment',
+  label: 'Garnishment',
+  slot: 'label',
+  fields: [
+    { name: 'label', label: 'Case', kind: 'text', isRequired: true, most: 40, help: 'Case number or payee' },
+    {
+      name: 'kind',
+      label: 'Kind of order',
+      kind: 'choice',
+      isRequired: true,
+      choices: GARNISHMENT_KINDS.map((kind) => [kind, KIND_WORDS[kind]] as const),
+    },
+    { name: 'amount', label: 'Amount a check', kind: 'amount', help: 'Blank: as much as the law allows' },
+    { name: 'balance', label: 'Still to go', kind: 'amount' },
+    { name: 'fee', label: 'Administrative fee', kind: 'amount' },
+    { name: 'priority', label: 'Order among several', kind: 'whole' },
+    { name: 'supportsOthers', label: 'Supports another family', kind: 'flag', when: FOR_SUPPORT },
+    { name: 'inArrears', label: '12 weeks in arrears', kind: 'flag', when: FOR_SUPPORT },
+    {
+      name: 'filingStatus',
+      label: 'Filing status on the statement',
+      kind: 'choice',
+      choices: FILING_STATUSES.map((one) => [one, one] as const),
+      when: FOR_LEVY,
+    },
+    { name: 'dependents', label: 'Dependents on the statement', kind: 'whole', when: FOR_LEVY },
+    { name: 'payee', label: 'Payee', kind: 'text', most: 60 },
+    UNTIL,
+  ],
+  says: (value) =>
+    `${KIND_WORDS[text(value, 'kind') as 'creditor'] ?? ''} ${text(value, 'label')}: ${text(value, 'amount') || 'what the law allows'}${limits(value)}${untilWords(value)}`,
+};
+
+export const LEAVE: FactKind = {
+  kind: 'leave',
+  label: 'Leave plan',
+  slot: 'item',
+  fields: [
+    {
+      name: 'item',
+      label: 'Leave',
+      kind: 'choice',
+      isRequired: true,
+      choices: EARNING_ITEMS.filter((item) => item.isLeave).map((item) => [item.code, item.label] as const),
+    },
+    {
+      name: 'per',
+      label: 'Builds up',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['period', 'each pay period'],
+        ['hour', 'with each hour worked'],
+        ['year', 'once a year'],
+      ],
+    },
+    { name: 'hours', label: 'Hours', kind: 'decimal', isRequired: true },
+    { name: 'balance', label: 'Balance on the first day', kind: 'decimal' },
+    { name: 'maximum', label: 'At most', kind: 'decimal' },
+    { name: 'waitsUntil', label: 'Begins to build up', kind: 'date' },
+    { name: 'resetOn', label: 'Year begins on', kind: 'month-day', help: 'Month and day, 01-01' },
+    { name: 'carryOver', label: 'Carried over at most', kind: 'decimal' },
+    UNTIL,
+  ],
+  says: (value) => {
+    const per: Readonly<Record<string, string>> = { period: 'each pay period', hour: 'an hour worked', year: 'a year' };
+    const most = text(value, 'maximum') === '' ? '' : `, at most ${text(value, 'maximum')}`;
+    return `${findItem(text(value, 'item'))?.label ?? ''}: ${text(value, 'hours')} hours ${per[text(value, 'per')] ?? ''}${most}${untilWords(value)}`;
+  },
+};

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { DEFAULTS, LARGE, MORE_CLIENTS } from './more-clients.mjs';
 import { CLIENTS, FILED_QUARTERS, LAST_DAY } from './scenario.mjs';
 
 /** Builds the demo through the product's own API, as its own users would, day by day on the simulated clock. */
@@ -29,6 +30,7 @@ async function signIn(role) {
 
 const preparer = await signIn('preparer');
 const reviewer = await signIn('reviewer');
+const administrator = await signIn('administrator');
 const dayBefore = (day) => new Date(Date.parse(`${day}T00:00:00Z`) - 86_400_000).toISOString().slice(0, 10);
 
 async function until(what, test) {
@@ -52,8 +54,22 @@ async function takeOn(plan) {
   const { id } = await preparer('POST', '/clients', plan.client);
   for (const account of plan.accounts) await preparer('POST', `/clients/${id}/tax-accounts`, account);
   const bank = await preparer('POST', `/clients/${id}/bank-accounts`, plan.bank);
+  for (const fact of plan.extraFacts ?? []) await preparer('POST', `/clients/${id}/facts`, fact);
   for (const person of plan.people) await preparer('POST', `/clients/${id}/employees`, person);
-  return { ...plan, id, bankId: bank.id, index: 0, next: { ...plan.firstPeriod, kind: 'regular' } };
+  if (plan.file) await takeOnFile(id, plan.file);
+  return {
+    ...plan,
+    id,
+    bankId: bank.id,
+    index: 0,
+    next: plan.firstPeriod ? { ...plan.firstPeriod, kind: 'regular' } : null,
+  };
+}
+
+async function takeOnFile(id, text) {
+  const content = Buffer.from(text, 'utf8').toString('base64');
+  const read = await preparer('POST', `/clients/${id}/people-files`, { fileName: 'people.csv', content });
+  await preparer('POST', `/people-files/${read.id}/accept`, { version: read.version });
 }
 
 async function runPayroll(client) {
@@ -135,6 +151,8 @@ for (;;) {
   for (const client of clients) await remit(client, nextDay);
 }
 await moveTo(LAST_DAY);
+for (const fact of DEFAULTS) await administrator('POST', '/firm/defaults', fact);
+for (const plan of [...MORE_CLIENTS, LARGE]) await takeOn(plan);
 for (const id of filed)
   await until(
     'the returns to be accepted',

@@ -43,10 +43,10 @@ export const ACCOUNT_FORMATS: readonly AccountFormat[] = [
   digits('AR-DWS', 9, '000123456'),
   digits('CA-EDD', 8, '000-1234-5'),
   digits('CO-DOR', 8, '00123456'),
-  shaped('CO-DLE', /^\d{8,9}$/, 'nine digits, or eight of before 2021', '0123456.00-9'),
+  either('CO-DLE', 8, 10, '0123456.00-9'),
   digits('CT-DRS', 10, '0012345-678'),
   digits('CT-DOL', 7, '00-123-45'),
-  shaped('DE-DOR', /^\d{9,12}$/, 'the EIN and up to three digits', '1-12-3456789-001'),
+  shaped('DE-DOR', /^\d{9,13}$/, 'the EIN, with a digit before and three after it where they are', '1-12-3456789-001'),
   digits('DE-DOL', 8, '001234-56'),
   shaped('DC-OTR', /^\d{12}$|^\d{9}$/, 'twelve digits, or the EIN', '3000-0012-3456'),
   digits('DC-DOES', 6, '012-345'),
@@ -133,9 +133,9 @@ export const accountFormatOf = (agency: string): AccountFormat | null => BY_AGEN
 
 const bare = (number: string): string => number.replace(/[\s\-./]/g, '');
 
-/** Issues of an account number by the agency's format; empty for an agency whose format is not known. */
-export function checkAccountNumber(agency: string, number: string, field: string): Issue[] {
+/** Issues of an account number by the agency's format, the agency called by `name`; empty for an agency whose format is not known. */
+export function checkAccountNumber(agency: string, number: string, field: string, name = agency): Issue[] {
   const format = accountFormatOf(agency);
   if (!format || format.pattern.test(bare(number))) return [];
-  return [problem('account.format', field, { agency, says: format.says, example: format.example })];
+  return [problem('account.format', field, { agency: name, says: format.says, example: format.example })];
 }

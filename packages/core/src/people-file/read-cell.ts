@@ -80,7 +80,8 @@ export function readCell(column: PeopleColumn, given: string): ReadCell {
     case 'ssn': {
       if (LOST_DIGITS.test(text)) return fail(problem('file.rounded', column.name, { value: text }));
       const digits = text.replace(/[\s-]/g, '');
-      const whole = /^\d{7,8}$/.test(digits) ? digits.padStart(9, '0') : digits;
+      // Only a bare number can have lost its leading zeros: with hyphens a digit was left out.
+      const whole = /^\d{7,8}$/.test(text) ? text.padStart(9, '0') : digits;
       const issue = checkSsn(whole, column.name)[0];
       return issue ? fail(issue) : { value: whole };
     }

@@ -254,7 +254,10 @@ export function readPeople(file: PeopleFile, around: Surroundings): ReadPeople {
   const valuesOf = (name: string, clean: (text: string) => string) =>
     at(name) < 0 ? [] : read.map(({ row, cells }) => ({ row, value: clean(cells[at(name)] ?? '') }));
   const twiceNumber = doubles(valuesOf('number', (text) => text.trim()));
-  const bareSsn = (text: string): string => text.replace(/[\s-]/g, '').padStart(text.trim() === '' ? 0 : 9, '0');
+  const bareSsn = (text: string): string => {
+    const digits = text.replace(/[\s-]/g, '');
+    return /^\d{7,8}$/.test(text.trim()) ? digits.padStart(9, '0') : digits;
+  };
   const twiceSsn = doubles(valuesOf('ssn', bareSsn));
   const numbers = [...around.numbers, ...valuesOf('number', (text) => text.trim()).map((one) => one.value)];
   const rows = read.map(({ row, cells, person, issues: own }): ReadRow => {

@@ -141,9 +141,9 @@ export class ClientsService {
     return this.database.run(actor, async (manager) => {
       const id = randomUUID();
       await manager.insert(Client, {
-        kindOfEmployer: 'N',
-        payFrequency: 'biweekly',
         ...rest,
+        kindOfEmployer: input.kindOfEmployer ?? 'N',
+        payFrequency: input.payFrequency ?? 'biweekly',
         id,
         firmId: actor.firmId,
         ein,
@@ -211,7 +211,7 @@ export class ClientsService {
           ? [problem('account.number-missing', 'accountNumber')]
           : input.isApplied || input.isAsPrinted
             ? []
-            : checkAccountNumber(input.agency, input.accountNumber, 'accountNumber');
+            : checkAccountNumber(input.agency, input.accountNumber, 'accountNumber', agencyName(input.agency));
     if (shape.length > 0) throw refuse(shape);
     if (rate && highest && rate.n * highest.d > highest.n * rate.d)
       throw refuse([problem('employer.rate-implausible', 'unemploymentRate', { rate: `${input.unemploymentRate}%` })]);

@@ -113,9 +113,11 @@ export class PeopleFiles {
   /** Takes on everybody in the file, or nobody: one wrong row refuses them all. */
   accept(actor: Actor, id: string, version: number): Promise<ImportView> {
     return this.database.run(actor, async (manager) => {
-      const stored = await this.find(manager, id);
-      const client = await findClient(manager, stored.client_id);
+      const client = await findClient(manager, (await this.find(manager, id)).client_id);
       await manager.query('SELECT id FROM client WHERE id = $1 FOR UPDATE', [client.id]);
+      // Looked at behind the lock: what somebody else accepted a moment ago is not read again as a file of doubles.
+      const stored = await this.find(manager, id);
+      if (stored.status !== 'previewed') throw conflict(`This file is ${stored.status} already. Look again.`);
       const read = await this.read(manager, client, stored);
       const wrong = [...read.issues, ...read.rows.flatMap(errorsOfRow)];
       if (wrong.length > 0) throw refuse(wrong.slice(0, 50));

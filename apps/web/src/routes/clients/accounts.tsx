@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { accountFormatOf, checkAccountNumber } from '@zakat/core/identity/account-formats';
 import { checkRouting } from '@zakat/core/identity/numbers';
 import { fix, sentence } from '@zakat/core/issues/issue';
-import { AGENCIES, unemploymentStateOf } from '@zakat/core/taxes/registry';
+import { AGENCIES, agencyName, unemploymentStateOf } from '@zakat/core/taxes/registry';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { sessionQuery } from '../../api/resources.js';
@@ -51,7 +51,7 @@ function AccountForm({
   const issue =
     draft.isApplied || draft.isAsPrinted || draft.accountNumber === ''
       ? undefined
-      : checkAccountNumber(draft.agency, draft.accountNumber, 'accountNumber')[0];
+      : checkAccountNumber(draft.agency, draft.accountNumber, 'accountNumber', agencyName(draft.agency))[0];
   const errorOf = (field: string): string | undefined => {
     const found = add.error?.problem.problems.find((detail) => detail.field === field);
     return found ? `${found.sentence} ${found.fix}` : undefined;

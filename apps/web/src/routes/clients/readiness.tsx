@@ -76,15 +76,19 @@ function Gaps({
           <th scope="col">Of whom</th>
           <th scope="col">Missing or doubtful</th>
           <th scope="col">Needed for</th>
-          <th scope="col">Move of</th>
-          <th scope="col">Next paycheck</th>
+          <th scope="col" style={{ width: 92 }}>
+            Move of
+          </th>
+          <th scope="col" style={{ width: 150 }}>
+            Next paycheck
+          </th>
         </tr>
       </thead>
       <tbody>
         {gaps.map((gap) => (
           <tr key={`${gap.personId ?? ''} ${gap.key}`}>
             <td className="nowrap">{gap.by ? <Day day={gap.by} /> : <span className="soft">no day set</span>}</td>
-            <td>{gap.who}</td>
+            <td>{gap.personId === null ? 'the business' : gap.who}</td>
             <td>
               {gap.says} <Link to={placeOf(gap, clientId)}>{gap.fix}</Link>
             </td>

@@ -117,9 +117,9 @@ export function Trial({ clientId, employeeId, considered }: Props): ReactNode {
           <ol>
             {check.earnings.map((one, index) => line(`e${index}`, one.label, one.amount, null))}
             {line('gross', 'Gross', check.gross, 'gross', true)}
-            {withheld.map((tax) => line(tax.code, TITLES[tax.code] ?? tax.code, -tax.amount, tax.code))}
-            {check.deductions.map((one, index) => line(`d${index}`, one.label, -one.amount, null))}
-            {check.garnishments.map((one, index) => line(`g${index}`, one.label, -(one.amount + one.fee), null))}
+            {withheld.map((tax) => line(tax.code, TITLES[tax.code] ?? tax.code, tax.amount, tax.code))}
+            {check.deductions.map((one, index) => line(`d${index}`, one.label, one.amount, null))}
+            {check.garnishments.map((one, index) => line(`g${index}`, one.label, one.amount + one.fee, null))}
             {line('net', 'Net', check.net, 'net', true)}
           </ol>
           <h3>The employer adds</h3>

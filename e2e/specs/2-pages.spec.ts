@@ -25,7 +25,18 @@ for (const scheme of ['light', 'dark'] as const) {
     await page.goto('/');
     await expect(page.getByRole('heading', { name: 'The ladder' })).toBeVisible();
     await expectAccessible(page);
-    for (const place of ['Payrolls', 'Deposits', 'Returns', 'People', 'Ledger', 'Facts', 'Tie-out']) {
+    for (const place of [
+      'Payrolls',
+      'Deposits',
+      'Returns',
+      'People',
+      'Ledger',
+      'Facts',
+      'Pay items',
+      'Readiness',
+      'Proof set',
+      'Tie-out',
+    ]) {
       await openClient(page, CLIENT, place);
       await page.waitForLoadState('networkidle');
       await expectAccessible(page);
@@ -42,6 +53,11 @@ for (const scheme of ['light', 'dark'] as const) {
       await page.waitForLoadState('networkidle');
       await expectAccessible(page);
     }
+    await page.goto('/clients/new');
+    await expectAccessible(page);
+    await page.getByRole('link', { name: 'Firm' }).click();
+    await expect(page.getByRole('heading', { name: 'Users' })).toBeVisible();
+    await expectAccessible(page);
     await page.getByRole('link', { name: 'Trail' }).click();
     await expect(page.getByRole('heading', { name: 'The trail' })).toBeVisible();
     await expectAccessible(page);

@@ -394,8 +394,13 @@ describe('a trial paycheck', () => {
 describe('a payroll with facts missing', () => {
   it('waits for them, unless a reviewer lets each pass with a reason', async () => {
     const client = await takeOn(preparer, 'GAPS', 0);
-    const person = (await preparer('POST', `/clients/${client.id}/employees`, { ...employee('1'), hiredOn: '2026-10-01', bornOn: null }))
-      .body as { id: string };
+    const person = (
+      await preparer('POST', `/clients/${client.id}/employees`, {
+        ...employee('1'),
+        hiredOn: '2026-10-01',
+        bornOn: null,
+      })
+    ).body as { id: string };
     const days = { periodStart: '2026-10-11', periodEnd: '2026-10-24', checkDate: '2026-10-30', kind: 'regular' };
     const { id } = (await preparer('POST', `/clients/${client.id}/payrolls`, days)).body as { id: string };
     const refused = await preparer('POST', `/payrolls/${id}/review`, { version: 1 });

@@ -1,5 +1,5 @@
 import { Modal, TextInput } from '@mantine/core';
-import { useQuery } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../api/client.js';
@@ -19,11 +19,26 @@ const CLIENT_PLACES: readonly (readonly [label: string, tail: string])[] = [
   ['readiness', '/readiness'],
 ];
 
-/** A client opens in several places; the first hit shows them all. */
-const placesOf = (hit: Schemas['Found'], index: number): Place[] => {
+const wordsOf = (typed: string): string[] =>
+  typed
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '');
+const hasAll = (label: string, words: readonly string[]): boolean =>
+  words.every((word) => label.toLowerCase().includes(word));
+/** The words that name somebody: without those that begin the name of a place, unless nothing would be left. */
+function nameWords(words: readonly string[]): readonly string[] {
+  const names = words.filter((word) => !CLIENT_PLACES.some(([label]) => label.startsWith(word)));
+  return names.join(' ').length < 2 ? words : names;
+}
+
+/** A client opens in several places. */
+const placesOf = (hit: Schemas['Found']): Place[] => {
   if (hit.kind === 'person') return [{ label: `${hit.label}, ${hit.detail}`, path: `/employees/${hit.id}` }];
-  const shown = index === 0 ? CLIENT_PLACES : CLIENT_PLACES.slice(0, 1);
-  return shown.map(([label, tail]) => ({ label: `${hit.label}: ${label}`, path: `/clients/${hit.id}${tail}` }));
+  return CLIENT_PLACES.map(([label, tail]) => ({
+    label: `${hit.label} (${hit.detail}): ${label}`,
+    path: `/clients/${hit.id}${tail}`,
+  }));
 };
 
 /** Goes to any place by typing parts of its name. */
@@ -31,7 +46,10 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
   const [typed, setTyped] = useState('');
   const [chosen, setChosen] = useState(0);
   const navigate = useNavigate();
-  const { data: hits } = useQuery({ ...searchQuery(typed), enabled: isOpen && typed.trim().length >= 2 });
+  const queries = useQueryClient();
+  const words = wordsOf(typed);
+  const sought = nameWords(words).join(' ');
+  const { data: hits } = useQuery({ ...searchQuery(sought), enabled: isOpen && sought.length >= 2 });
   const places: Place[] = [
     { label: 'Ladder', path: '/' },
     { label: 'Clients', path: '/clients' },
@@ -40,12 +58,11 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
     { label: 'Firm', path: '/firm' },
     { label: 'Take on a client', path: '/clients/new' },
   ];
-  const words = typed
-    .toLowerCase()
-    .split(/\s+/)
-    .filter((word) => word !== '');
-  const known = places.filter((place) => words.every((word) => place.label.toLowerCase().includes(word)));
-  const found = [...known, ...(typed.trim().length < 2 ? [] : (hits ?? []).flatMap(placesOf))].slice(0, 14);
+  const known = places.filter((place) => hasAll(place.label, words));
+  const reached = (sought.length < 2 ? [] : (hits ?? []).flatMap(placesOf)).filter((place) =>
+    hasAll(place.label, words),
+  );
+  const found = [...known, ...reached].slice(0, 14);
   const go = (place: Place | undefined): void => {
     if (!place) return;
     onClose();
@@ -56,8 +73,14 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
   const key = (event: KeyboardEvent): void => {
     if (event.key === 'ArrowDown') setChosen((index) => Math.min(index + 1, found.length - 1));
     else if (event.key === 'ArrowUp') setChosen((index) => Math.max(index - 1, 0));
-    else if (event.key === 'Enter') go(found[chosen]);
-    else return;
+    else if (event.key === 'Enter') {
+      if (found[chosen]) go(found[chosen]);
+      // Pressed before the answer came: the first place it has is gone to.
+      else if (sought.length >= 2)
+        void queries.fetchQuery(searchQuery(sought)).then((answer) => {
+          go(answer.flatMap(placesOf).find((place) => hasAll(place.label, words)));
+        });
+    } else return;
     event.preventDefault();
   };
   return (

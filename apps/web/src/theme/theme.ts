@@ -22,6 +22,9 @@ const petrol: MantineColorsTuple = [
   '#09343d',
 ];
 
+/** Help stands under its field, so that fields of a row stand on one line. */
+const ORDER: ('label' | 'input' | 'description' | 'error')[] = ['label', 'input', 'error', 'description'];
+
 /** Looks are set once here; components carry none of their own. */
 export const theme = createTheme({
   primaryColor: 'petrol',
@@ -45,20 +48,21 @@ export const theme = createTheme({
       }),
     }),
     TextInput: TextInput.extend({
-      defaultProps: { size: 'xs' },
+      defaultProps: { size: 'xs', inputWrapperOrder: ORDER },
       styles: {
         input: { fontSize: 14, background: 'var(--paper)', borderColor: 'var(--rule)' },
         label: { fontWeight: 400, color: 'var(--ink-soft)' },
       },
     }),
     PasswordInput: PasswordInput.extend({
+      defaultProps: { inputWrapperOrder: ORDER },
       styles: {
         input: { background: 'var(--paper)', borderColor: 'var(--rule)' },
         label: { fontWeight: 400, color: 'var(--ink-soft)' },
       },
     }),
     NativeSelect: NativeSelect.extend({
-      defaultProps: { size: 'xs' },
+      defaultProps: { size: 'xs', inputWrapperOrder: ORDER },
       styles: {
         input: { fontSize: 14, background: 'var(--paper)', borderColor: 'var(--rule)' },
         label: { fontWeight: 400, color: 'var(--ink-soft)' },

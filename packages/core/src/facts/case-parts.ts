@@ -25,6 +25,9 @@ const left = (value: FactValue, taken: Cents): { balance?: string } => {
     : { balance: toDollars(notBelowZero(subtract(balance, taken))) };
 };
 
+/** An employee who gave no Form W-4 is withheld on as single, without other adjustments (Publication 15, section 9). */
+const WITHOUT_CERTIFICATE = { form: '2020', filingStatus: 'single' };
+
 /** The part of a case that says who the person is to the tax rules. */
 export function employeePart(
   person: PersonOnDay,
@@ -53,7 +56,7 @@ export function employeePart(
   return {
     ...(worker ? pick(worker, ['kind', 'workClass']) : {}),
     ...(bornOn === null ? {} : { birthDate: bornOn }),
-    ...(person.federal ? { federal: person.federal } : {}),
+    federal: person.federal ?? WITHOUT_CERTIFICATE,
     residence: person.place?.residence ?? { state: '' },
     work: person.place?.work ?? [],
     ...(person.place?.unemploymentState ? { unemploymentState: person.place.unemploymentState } : {}),

@@ -124,6 +124,7 @@ const ON_OLD = { field: 'form', is: ['pre-2020'] } as const;
 const FEDERAL: FactKind = {
   kind: 'federal-certificate',
   label: 'Form W-4',
+  until: 'withheld as single, without other adjustments',
   fields: [
     {
       name: 'form',
@@ -230,7 +231,7 @@ const STATE: FactKind = {
     const fields = order
       .filter((name) => ![undefined, false, '0.00'].includes(certificate[name] as undefined))
       .map((name) => certificateWords(name, certificate[name]));
-    return `${state} ${form}: ${fields.join(', ')}`;
+    return `${state} ${form}: ${fields.join(', ') || 'nothing claimed'}`;
   },
 };
 function certificateWords(name: string, given: unknown): string {

@@ -12,6 +12,8 @@ export interface FactKind {
   readonly fields: readonly FactField[];
   /** What a fact of this kind is about, when several stand side by side (a pay item, an account, a state). */
   readonly slot?: string;
+  /** What counts until one is recorded. */
+  readonly until?: string;
   /** Checks beyond the fields. Where `reads` is given, it alone reads the value. */
   readonly check?: (value: FactValue, path: string) => Issue[];
   readonly reads?: (reader: Reader, issues: Issue[]) => void;

@@ -28,6 +28,7 @@ const input = (amount: Cents, more: Partial<PaycheckInput> = {}): PaycheckInput 
 });
 const taking = (item: DeductionItem, amount: Cents): Deduction => ({
   item,
+  own: null,
   amount,
   percent: null,
   limits: { perCheck: null, perYear: null, balance: null },

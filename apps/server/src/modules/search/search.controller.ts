@@ -17,20 +17,18 @@ export class SearchController {
   @ApiQuery({ name: 'find', required: true })
   @Answers(Found, 'list')
   find(@CurrentSession() session: Session, @Query('find') find = ''): Promise<Found[]> {
-    const words = find
-      .trim()
-      .toLowerCase()
-      .slice(0, 60)
-      .replace(/[%_\\]/g, '\\$&');
-    if (words.length < 2) return Promise.resolve([]);
+    const words = find.trim().toLowerCase().slice(0, 60).split(/\s+/);
+    if (words.join(' ').length < 2) return Promise.resolve([]);
+    const patterns = words.map((word) => `%${word.replace(/[%_\\]/g, '\\$&')}%`);
+    const every = (text: string): string => patterns.map((_, index) => `${text} LIKE $${index + 2}`).join(' AND ');
     return this.database.run(session, async (manager) => {
       const rows = (await manager.query(
         `(SELECT 'client' AS kind, id, legal_name AS label, key AS detail FROM client
-            WHERE lower(legal_name || ' ' || trade_name || ' ' || key) LIKE '%' || $1 || '%' ORDER BY legal_name LIMIT $2)
+            WHERE ${every(`lower(legal_name || ' ' || trade_name || ' ' || key)`)} ORDER BY legal_name LIMIT $1)
          UNION ALL
          (SELECT 'person', e.id, e.first_name || ' ' || e.last_name, c.legal_name || ', number ' || e.number FROM employee e JOIN client c ON c.id = e.client_id
-            WHERE NOT e.is_withdrawn AND lower(e.first_name || ' ' || e.last_name || ' ' || e.number) LIKE '%' || $1 || '%' LIMIT $2)`,
-        [words, MOST],
+            WHERE NOT e.is_withdrawn AND ${every(`lower(e.first_name || ' ' || e.last_name || ' ' || e.number)`)} LIMIT $1)`,
+        [MOST, ...patterns],
       )) as Found[];
       return rows;
     });

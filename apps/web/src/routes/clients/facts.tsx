@@ -50,6 +50,7 @@ export function FactsPage(): ReactNode {
             shown={SHOWN}
             facts={client.facts}
             today={session.today}
+            firstFrom={`${session.today.slice(0, 4)}-01-01`}
             draftKey={`client.${client.id}`}
             isSaving={add.isPending}
             error={add.error}

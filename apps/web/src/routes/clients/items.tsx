@@ -86,6 +86,7 @@ export function ItemsPage(): ReactNode {
             shown={['pay-item']}
             facts={client.facts}
             today={session.today}
+            firstFrom={`${session.today.slice(0, 4)}-01-01`}
             draftKey={`client.${client.id}`}
             isSaving={add.isPending}
             error={add.error}

@@ -104,7 +104,7 @@ export function NewClientPage(): ReactNode {
     ...(employer['entity'] === undefined && copies ? {} : factErrors('employer', employer)),
     ...(hasSchedule ? factErrors('schedule', schedule) : {}),
   };
-  const errors: Record<string, string> = wasTried ? own : {};
+  const errors: Record<string, string> = wasTried ? { ...own } : {};
   for (const detail of create.error?.problem.problems ?? []) errors[detail.field] = `${detail.sentence} ${detail.fix}`;
   const save = (event: FormEvent): void => {
     event.preventDefault();

@@ -17,9 +17,9 @@ const FIELDS: readonly (readonly [name: Exclude<keyof Draft, 'kind'>, label: str
   ['number', 'Number', 90, ''],
   ['lastName', 'Last name', 150, ''],
   ['firstName', 'First name', 130, ''],
-  ['ssn', 'SSN', 120, '123-45-6789'],
-  ['hiredOn', 'Hired', 110, '2026-01-31'],
-  ['bornOn', 'Born', 110, '1990-01-31'],
+  ['ssn', 'SSN', 120, 'nine digits'],
+  ['hiredOn', 'Hired', 118, 'year-month-day'],
+  ['bornOn', 'Born', 118, 'year-month-day'],
 ];
 
 /** One line that takes on a person: the name and the social security number are the least. */

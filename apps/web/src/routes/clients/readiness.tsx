@@ -36,7 +36,7 @@ function Pass({ gap, clientId }: { readonly gap: Gap; readonly clientId: string 
         type="button"
         className="plain"
         onClick={() => setOpen(true)}
-        aria-label={`Let pass: ${gap.who} ${gap.says}`}
+        aria-label={`let it pass: ${gap.who} ${gap.says}`}
       >
         let it pass
       </button>

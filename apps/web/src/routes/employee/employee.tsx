@@ -131,6 +131,7 @@ function Page({ data }: { readonly data: Person }): ReactNode {
                 shown={SHOWN.slice(0, 2)}
                 facts={data.facts}
                 today={today}
+                firstFrom={data.hiredOn ?? today}
                 draftKey={`person.${data.id}`}
                 isSaving={add.isPending}
                 error={add.error}
@@ -150,6 +151,7 @@ function Page({ data }: { readonly data: Person }): ReactNode {
                 shown={SHOWN.slice(2)}
                 facts={data.facts}
                 today={today}
+                firstFrom={data.hiredOn ?? today}
                 draftKey={`person.${data.id}`}
                 isSaving={add.isPending}
                 error={add.error}

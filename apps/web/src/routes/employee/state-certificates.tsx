@@ -65,7 +65,7 @@ export function StateCertificates(props: Props): ReactNode {
                         <button
                           type="button"
                           className="plain"
-                          aria-label={`${stored ? 'Change' : 'Enter'} ${state} certificate`}
+                          aria-label={stored ? `change ${state} certificate` : `enter ${form}, ${state}`}
                           onClick={() => setOpened(state)}
                         >
                           {stored ? 'change' : `enter ${form}`}
@@ -78,6 +78,7 @@ export function StateCertificates(props: Props): ReactNode {
                         fields={fields}
                         initial={(stored?.value['certificate'] as Record<string, unknown> | undefined) ?? {}}
                         today={today}
+                        from={!stored && (person.hiredOn ?? today) < today ? (person.hiredOn ?? today) : today}
                         draftKey={`person.${person.id}.certificate.${state}`}
                         check={(value) => EMPLOYEE_FACTS.issues('state-certificate', value, 'value')}
                         wrap={(certificate) => ({ state, certificate })}

@@ -107,8 +107,8 @@ export function Trial({ clientId, employeeId, considered }: Props): ReactNode {
       <h2>Trial paycheck</h2>
       {view && (
         <p className="soft">
-          <Day day={view.checkDate} />, {view.payFrequency}. {view.why}
-          {considered && <span className="tag-wait"> with what is being typed</span>}
+          <Day day={view.checkDate} />, {view.payFrequency}. {view.why}{' '}
+          {considered && <span className="tag-wait">with what is being typed</span>}
         </p>
       )}
       {view && <Problems title="It says" details={view.problems} />}

@@ -20,6 +20,8 @@ interface Props {
   readonly fields: readonly FactField[];
   readonly initial: Readonly<Record<string, unknown>>;
   readonly today: string;
+  /** The day proposed for the entry to count from. */
+  readonly from: string;
   /** Keeps what is typed apart from that of other forms. */
   readonly draftKey: string;
   readonly check: (value: Record<string, unknown>) => readonly Issue[];
@@ -50,7 +52,10 @@ const fromWords = (from: string, today: string): string =>
 export function FactForm(props: Props): ReactNode {
   const { kind, fields, initial, today, draftKey, check, isSaving, error, onSave, onConsider, onClose } = props;
   const wrap = props.wrap ?? ((value: Record<string, unknown>) => value);
-  const [draft, setDraft, clear] = useDraft<Draft>(draftKey, { from: today, typed: typedFrom(fields, initial) });
+  const [draft, setDraft, clear] = useDraft<Draft>(draftKey, {
+    from: props.from,
+    typed: typedFrom(fields, initial),
+  });
   const [wasTried, setTried] = useState(false);
   const form = useRef<HTMLFormElement>(null);
   const value = wrap(valueFrom(fields, draft.typed));

@@ -15,6 +15,8 @@ interface Props {
   readonly shown: readonly string[];
   readonly facts: readonly SheetFact[];
   readonly today: string;
+  /** The day a first entry counts from, where that is earlier than today. */
+  readonly firstFrom?: string;
   readonly draftKey: string;
   readonly isSaving: boolean;
   readonly error: Error | null;
@@ -57,7 +59,7 @@ export function FactSheet(props: Props): ReactNode {
                     <button
                       type="button"
                       className="plain"
-                      aria-label={`Change ${kind.label}: ${fact.sentence}`}
+                      aria-label={`change ${kind.label}: ${fact.sentence}`}
                       onClick={() => setOpened({ kind: name, slot: kinds.slotOf(fact), value: fact.value })}
                     >
                       change
@@ -66,7 +68,7 @@ export function FactSheet(props: Props): ReactNode {
                       <button
                         type="button"
                         className="plain"
-                        aria-label={`End ${kind.label}: ${fact.sentence}`}
+                        aria-label={`end ${kind.label}: ${fact.sentence}`}
                         onClick={() =>
                           onSave(
                             { kind: name, from: fact.from, value: { ...fact.value, until: yesterday(today) } },
@@ -85,12 +87,14 @@ export function FactSheet(props: Props): ReactNode {
                     <span className="nowrap">from {fact.from}, still to come</span>
                   </div>
                 ))}
-                {own.length === 0 && coming.length === 0 && !isOpen && <span className="soft">not recorded </span>}
+                {own.length === 0 && coming.length === 0 && !isOpen && (
+                  <span className="soft">not recorded{kind.until ? `; until it comes: ${kind.until}` : ''} </span>
+                )}
                 {!isOpen && (own.length === 0 || kind.slot !== undefined) && (
                   <button
                     type="button"
                     className="plain"
-                    aria-label={`Add ${kind.label}`}
+                    aria-label={`${own.length === 0 ? 'enter it' : 'add another'}: ${kind.label}`}
                     onClick={() => setOpened({ kind: name, slot: '', value: {} })}
                   >
                     {own.length === 0 ? 'enter it' : 'add another'}
@@ -103,6 +107,7 @@ export function FactSheet(props: Props): ReactNode {
                     fields={fieldsOf(kind, opened.value)}
                     initial={opened.value}
                     today={today}
+                    from={own.length === 0 && (props.firstFrom ?? today) < today ? (props.firstFrom ?? today) : today}
                     draftKey={`${draftKey}.${name}.${opened.slot}`}
                     check={(value) => kinds.issues(name, value, 'value')}
                     isSaving={isSaving}

@@ -61,7 +61,7 @@ export function FieldInput({ field, id, value, error, errors, onChange }: Props)
           {...common}
           value={text}
           autoComplete="off"
-          {...(field.kind === 'date' ? { placeholder: '2026-01-31' } : {})}
+          {...(field.kind === 'date' ? { placeholder: 'year-month-day' } : {})}
           {...(field.kind === 'state' ? { maxLength: 2, style: { textTransform: 'uppercase' } } : {})}
           onChange={(event) => onChange(event.currentTarget.value)}
         />

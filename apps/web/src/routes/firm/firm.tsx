@@ -138,6 +138,7 @@ export function FirmPage(): ReactNode {
                 shown={COPIED_KINDS}
                 facts={data.defaults}
                 today={session.today}
+                firstFrom={`${session.today.slice(0, 4)}-01-01`}
                 draftKey="firm"
                 isSaving={add.isPending}
                 error={add.error}

@@ -154,10 +154,12 @@ export function useChange<In, Out>(change: (input: In) => Promise<Out>): UseMuta
   const queries = useQueryClient();
   return useMutation<Out, Refused, In>({
     mutationFn: change,
-    onSettled: () =>
-      queries.invalidateQueries({
+    // Not waited for: a page that is made anew by the fresh data must still hear that its own act succeeded.
+    onSettled: () => {
+      void queries.invalidateQueries({
         predicate: (query) => query.queryKey[0] !== 'session' && query.queryKey[0] !== 'payroll',
-      }),
+      });
+    },
   });
 }
 

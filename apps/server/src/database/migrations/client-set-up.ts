@@ -54,6 +54,12 @@ CREATE TABLE new_hire_report (
   hired_on date NOT NULL, reported_on date NOT NULL, reported_by uuid NOT NULL REFERENCES app_user, document_id uuid NOT NULL REFERENCES document);
 CREATE OR REPLACE FUNCTION session_for_token(given bytea) RETURNS TABLE (firm_id uuid, user_id uuid, name text, email text, role text) LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public, pg_temp
   AS $$ SELECT s.firm_id, s.user_id, u.name, u.email, u.role FROM session s JOIN app_user u ON u.id = s.user_id WHERE s.token_hash = given AND s.expires_at > now() AND u.is_active $$;
+-- Row-level security keeps LIKE from using the trigram index; this search confines itself to the firm instead.
+CREATE FUNCTION search_people(patterns text[], longest text, most int) RETURNS TABLE (id uuid, label text, client text, number text) LANGUAGE plpgsql STABLE SECURITY DEFINER SET search_path = public, pg_temp
+  AS $$ BEGIN RETURN QUERY EXECUTE
+    'SELECT e.id, e.first_name || '' '' || e.last_name, c.legal_name, e.number FROM employee e JOIN client c ON c.id = e.client_id
+      WHERE e.firm_id = current_firm() AND NOT e.is_withdrawn AND lower(e.first_name || '' '' || e.last_name || '' '' || e.number) LIKE $1
+        AND lower(e.first_name || '' '' || e.last_name || '' '' || e.number) LIKE ALL ($2) LIMIT $3' USING longest, patterns, most; END $$;
 DROP FUNCTION user_for_sign_in(text);
 CREATE FUNCTION user_for_sign_in(given text) RETURNS TABLE (id uuid, firm_id uuid, password_hash text, totp_cipher bytea, totp_last_step bigint) LANGUAGE sql STABLE SECURITY DEFINER SET search_path = public, pg_temp
   AS $$ SELECT id, firm_id, password_hash, totp_cipher, totp_last_step FROM app_user WHERE email = lower(given) AND is_active $$;

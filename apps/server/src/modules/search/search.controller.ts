@@ -20,15 +20,15 @@ export class SearchController {
     const words = find.trim().toLowerCase().slice(0, 60).split(/\s+/);
     if (words.join(' ').length < 2) return Promise.resolve([]);
     const patterns = words.map((word) => `%${word.replace(/[%_\\]/g, '\\$&')}%`);
+    const longest = patterns.reduce((best, pattern) => (pattern.length > best.length ? pattern : best));
     const every = (text: string): string => patterns.map((_, index) => `${text} LIKE $${index + 2}`).join(' AND ');
     return this.database.run(session, async (manager) => {
       const rows = (await manager.query(
         `(SELECT 'client' AS kind, id, legal_name AS label, key AS detail FROM client
-            WHERE ${every(`lower(legal_name || ' ' || trade_name || ' ' || key)`)} ORDER BY legal_name LIMIT $1)
+            WHERE ${every(`lower(legal_name || ' ' || trade_name || ' ' || key)`)} ORDER BY legal_name LIMIT $1::int)
          UNION ALL
-         (SELECT 'person', e.id, e.first_name || ' ' || e.last_name, c.legal_name || ', number ' || e.number FROM employee e JOIN client c ON c.id = e.client_id
-            WHERE NOT e.is_withdrawn AND ${every(`lower(e.first_name || ' ' || e.last_name || ' ' || e.number)`)} LIMIT $1)`,
-        [MOST, ...patterns],
+         (SELECT 'person', id, label, client || ', number ' || number FROM search_people($${patterns.length + 2}::text[], $${patterns.length + 3}::text, $1::int))`,
+        [MOST, ...patterns, patterns, longest],
       )) as Found[];
       return rows;
     });

@@ -76,7 +76,7 @@ export function Users({ isAdministrator }: { readonly isAdministrator: boolean }
                 <th scope="col">Role</th>
                 <th scope="col">Second factor</th>
                 <th scope="col">Signed in</th>
-                <th scope="col" />
+                <th scope="col">Account</th>
               </tr>
             </thead>
             <tbody>

@@ -487,7 +487,7 @@ export const MORE_CLIENTS = [
       {
         facts: [
           employer('business', 'corporation', '941', { lastWages: '2026-09-30' }),
-          schedule('biweekly', '2026-09-26', 4),
+          schedule('biweekly', '2026-10-24', 4),
         ],
       },
     ),

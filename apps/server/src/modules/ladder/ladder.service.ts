@@ -31,7 +31,7 @@ export class LadderService {
   rungs(actor: Actor): Promise<Rung[]> {
     return this.database.run(actor, async (manager) => {
       const today = await this.clock.today(manager);
-      const clients = await manager.find(Client);
+      const clients = toldApart(await manager.find(Client));
       const rungs: Rung[] = [];
       for (const client of clients) {
         rungs.push(
@@ -205,4 +205,15 @@ export class LadderService {
       path: filing ? `/filings/${filing.id}` : path,
     };
   }
+}
+
+/** Clients of one legal name (several may share one EIN) are told apart by their trade name or key. */
+function toldApart(clients: Client[]): Client[] {
+  const names = new Map<string, number>();
+  for (const { legalName } of clients) names.set(legalName, (names.get(legalName) ?? 0) + 1);
+  return clients.map((client) =>
+    (names.get(client.legalName) ?? 0) > 1
+      ? Object.assign(new Client(), client, { legalName: `${client.legalName}, ${client.tradeName || client.key}` })
+      : client,
+  );
 }

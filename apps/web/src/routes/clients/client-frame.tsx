@@ -28,7 +28,10 @@ export function ClientFrame(): ReactNode {
       {(data) => (
         <>
           <div className="lead">
-            <h1>{data.legalName}</h1>
+            <h1>
+              {data.legalName}
+              {data.tradeName !== '' && <small className="trade">{data.tradeName}</small>}
+            </h1>
             <p className="beside">
               {data.ein === '' ? 'EIN applied for' : `EIN ending ${data.ein.slice(-4)}`} · {data.key}
               <br />

@@ -34,6 +34,11 @@ export const CLIENTS = [
       facts: [
         fact('employer', { kind: 'business', entity: 'corporation', formFamily: '941' }),
         fact('schedule', { frequency: 'biweekly', periodEnd: '2026-01-03', daysToCheck: 6, whenClosed: 'before' }),
+        fact(
+          'note',
+          { about: 'hours', note: 'The hours come by telephone on the Tuesday after the period.' },
+          '2026-01-02',
+        ),
       ],
       lookbackAmount: 2_150_000,
       newYorkDays: 5,

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { Stack, employee, takeOn, type Caller } from './stack.js';
+import { Stack, employee, postPayroll, takeOn, type Caller } from './stack.js';
 
 let stack: Stack;
 let preparer: Caller;
@@ -388,6 +388,46 @@ describe('a trial paycheck', () => {
       below: number;
     }[];
     expect(ahead.find((one) => one.figure === 'US-FUTA')).toMatchObject({ checkDate: '2026-10-30', below: 700_000 });
+  });
+});
+
+describe('what a client files and what a person is', () => {
+  it('a client of another form family gets no Form 941', async () => {
+    const id = await made('ORCHARD', {
+      facts: [fact('employer', { kind: 'agricultural', entity: 'sole-proprietor', formFamily: '943' })],
+    });
+    const refused = await preparer('POST', `/clients/${id}/filings`, { form: '941', year: 2026, quarter: 3 });
+    expect([refused.status, codes(refused), refused.body.detail]).toEqual([
+      422,
+      ['field form'],
+      expect.stringMatching(/Form 943/),
+    ]);
+  });
+  it('somebody who was paid wages stays an employee', async () => {
+    const client = await takeOn(preparer, 'KIND', 1);
+    const id = client.employeeIds[0] ?? '';
+    const change = async (kind: string) => {
+      const { firstName, middleName, lastName, suffix, street, city, state, zip, version } = (
+        await preparer('GET', `/employees/${id}`)
+      ).body;
+      return preparer('PUT', `/employees/${id}/identity`, {
+        firstName,
+        middleName,
+        lastName,
+        suffix,
+        street,
+        city,
+        state,
+        zip,
+        version,
+        ssn: '',
+        kind,
+      });
+    };
+    expect((await change('contractor')).status).toBe(200);
+    expect((await change('employee')).status).toBe(200);
+    await postPayroll(preparer, client.id);
+    expect(codes(await change('contractor'))).toEqual(['field kind']);
   });
 });
 

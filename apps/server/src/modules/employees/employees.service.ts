@@ -18,7 +18,7 @@ import type { Issue } from '@zakat/core/issues/issue';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
-import { detailOf, conflict, notFound, refuse } from '../../http/refusal.js';
+import { conflict, detailOf, notFound, refuse, refuseField } from '../../http/refusal.js';
 import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
 import { Clock } from '../clock/clock.js';
@@ -167,6 +167,7 @@ export class EmployeesService {
         const identity: PersonIdentity = { ...before, ...given };
         const issues = errorsOf([...(ssn === '' ? [] : checkSsn(ssn, 'ssn')), ...personIssues(identity, today)]);
         if (issues.length > 0) throw refuse(issues);
+        if (input.kind !== undefined && input.kind !== before.kind) await refuseIfPaid(manager, id);
         const number =
           ssn === ''
             ? {}
@@ -231,6 +232,17 @@ export async function findEmployee(manager: EntityManager, id: string): Promise<
   const person = await manager.findOneBy(Employee, { id, isWithdrawn: false });
   if (!person) throw notFound('person');
   return person;
+}
+
+/** Paychecks make wages: whoever has had one stays an employee, or the W-2 would be lost. */
+async function refuseIfPaid(manager: EntityManager, id: string): Promise<void> {
+  const rows = (await manager.query('SELECT 1 FROM paycheck WHERE employee_id = $1 LIMIT 1', [id])) as unknown[];
+  if (rows.length > 0)
+    throw refuseField(
+      'kind',
+      'This person has been paid wages and stays an employee.',
+      'End the employment, and take the person on again as what they are now.',
+    );
 }
 
 export const warningsOf = (issues: readonly Issue[]) => issues.map(detailOf);

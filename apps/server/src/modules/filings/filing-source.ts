@@ -6,6 +6,7 @@ import { scheduleFromLookback } from '@zakat/core/deposits/federal-schedule';
 import { isLiability } from '@zakat/core/ledger/entry';
 import { cents, sum } from '@zakat/core/money/cents';
 import { form941, type Form941 } from '@zakat/core/returns/form-941';
+import type { FormFamily } from '@zakat/core/facts/client-facts';
 import type { TaxCode } from '@zakat/core/taxes/registry';
 import { formsW2, type W2Person } from '@zakat/core/yearend/w2';
 import type { EntityManager } from 'typeorm';
@@ -14,6 +15,8 @@ import { Clock } from '../clock/clock.js';
 import { accountNumberOn } from '../clients/clients.service.js';
 import { Firm, type Client } from '../clients/entities.js';
 import { Employee } from '../employees/entities.js';
+import { FactStore } from '../facts/fact-store.js';
+import { formFamilyOf } from '../clients/form-family.js';
 import { LedgerReader } from '../ledger/ledger-reader.js';
 
 /** Gathers what returns are computed from: ledger, people, facts of the firm and the client. */
@@ -23,7 +26,14 @@ export class FilingSource {
     @Inject(LedgerReader) private readonly ledger: LedgerReader,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(Secrets) private readonly secrets: Secrets,
+    @Inject(FactStore) private readonly store: FactStore,
   ) {}
+
+  /** Why a client does not file Form 941 for a quarter; null when it does. */
+  async otherFamily(manager: EntityManager, client: Client, quarter: Quarter): Promise<FormFamily | null> {
+    const family = await formFamilyOf(manager, this.store, client, lastDayOf(quarter));
+    return family === '941' ? null : family;
+  }
 
   async form941(manager: EntityManager, client: Client, quarter: Quarter): Promise<Form941> {
     const entries = await this.ledger.entries(manager, client.id, firstDayOf(quarter), lastDayOf(quarter));

@@ -58,9 +58,17 @@ export class FilingsService {
         'Give a quarter from 1 to 4 for Form 941 only.',
       );
     return this.database.run(actor, async (manager) => {
-      await findClient(manager, clientId);
+      const client = await findClient(manager, clientId);
       const id = randomUUID();
       const quarter = input.quarter as 1 | 2 | 3 | 4 | null;
+      const other =
+        quarter === null ? null : await this.source.otherFamily(manager, client, { year: input.year, quarter });
+      if (other !== null)
+        throw refuseField(
+          'form',
+          `This client files ${other === 'schedule-h' ? 'Schedule H' : `Form ${other}`}, not Form 941.`,
+          'Change the kind of employer in its facts, or prepare the other form elsewhere.',
+        );
       const { due } = quarter === null ? formW2Due(input.year) : form941Due(input.year, quarter);
       await manager.insert(Filing, {
         id,

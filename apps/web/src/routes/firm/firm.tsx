@@ -146,6 +146,23 @@ export function FirmPage(): ReactNode {
               />
             )}
           </section>
+          <section className="section">
+            <h2>
+              Enrolments <small>identification numbers with the agencies, and those applied for</small>
+            </h2>
+            {session && (
+              <FactSheet
+                kinds={CLIENT_FACTS}
+                shown={['enrolment']}
+                facts={data.defaults}
+                today={session.today}
+                draftKey="firm"
+                isSaving={add.isPending}
+                error={add.error}
+                onSave={(fact, done) => add.mutate(fact, { onSuccess: done })}
+              />
+            )}
+          </section>
           <SecondPerson firm={data} isAdministrator={isAdministrator} />
           <Users isAdministrator={isAdministrator} />
           <OwnSignIn />

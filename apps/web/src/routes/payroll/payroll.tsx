@@ -11,6 +11,7 @@ import { Problems, RefusedNote } from '../../kit/problems.js';
 import { ReleaseSlip } from '../../kit/release-slip.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
+import { ClientNotes } from './client-notes.js';
 import { postingSlip } from './posting-slip.js';
 import { PayrollSheet } from './sheet.js';
 import { useSheet } from './use-sheet.js';
@@ -56,6 +57,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
         )}
       </div>
       <PayrollSheet rows={sheet.rows} isOpen={isOpen} isWide={isWide} onType={sheet.type} onFigure={sheet.showFigure} />
+      {isOpen && <ClientNotes clientId={payroll.clientId} />}
       <div className="totals" aria-label="Totals">
         <div>
           <span>People paid</span>

@@ -91,9 +91,11 @@ export function ProofPage(): ReactNode {
         ) : (
           <>
             <p className="sub">
-              {moved === 0
-                ? `All ${rows.length} agreed checks still come out to the cent.`
-                : `${moved} of ${rows.length} agreed checks have moved.`}
+              {moved > 0
+                ? `${moved} of ${rows.length} agreed checks have moved.`
+                : rows.length === 1
+                  ? 'The agreed check still comes out to the cent.'
+                  : `All ${rows.length} agreed checks still come out to the cent.`}
             </p>
             {[...rows]
               .sort((a, b) => Number(b.isMoved) - Number(a.isMoved))

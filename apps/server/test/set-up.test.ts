@@ -273,7 +273,7 @@ describe('taking on a person', () => {
 
 describe('a trial paycheck', () => {
   it('follows what is recorded and what is only considered, and leaves no trace', async () => {
-    const client = await takeOn(preparer, 'TRIAL', 1);
+    const client = await takeOn(preparer, 'TRIAL', 3);
     const ask = (facts: unknown[]) =>
       preparer('POST', `/clients/${client.id}/trials`, {
         employeeId: client.employeeIds[0],
@@ -290,6 +290,8 @@ describe('a trial paycheck', () => {
     const before = await counted();
     const plain = (await ask([])).body;
     expect(plain.person.paycheck.gross).toBe(251_200);
+    // Premiums go by the size of the employer: one person looked at alone is still one of three.
+    expect(plain.person.base.employer.employees).toBe(3);
     const raised = (await ask([fact('pay', { basis: 'hourly', rate: '40.00', hours: '80' })])).body;
     expect(raised.person.paycheck.gross).toBe(320_000);
     const deferred = (await ask([fact('standing', { item: '401k', percent: '10' })])).body;

@@ -1,4 +1,4 @@
-import { EmployeeIdentity, Fact, WORKER_KINDS } from './clients.js';
+import { Fact } from './clients.js';
 import { Amount, Choice, Day, Flag, Id, Json, List, Part, Text, Texts, Whole } from './field.js';
 import { PayrollPerson } from './payrolls.js';
 import { ProblemDetail } from './problem.js';
@@ -174,14 +174,4 @@ export class Found {
   @Id() id!: string;
   @Text() label!: string;
   @Text() detail!: string;
-}
-
-/** A person taken on in one line: the name and the number are the least. */
-export class QuickPerson extends EmployeeIdentity {
-  @Text(12) number!: string;
-  @Text(11) ssn!: string;
-  @Day({ nullable: true }) hiredOn!: string | null;
-  @Day({ nullable: true }) bornOn!: string | null;
-  @Choice(WORKER_KINDS) kind!: (typeof WORKER_KINDS)[number];
-  @List(() => Fact, { most: 60 }) facts!: Fact[];
 }

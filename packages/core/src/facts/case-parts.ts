@@ -3,7 +3,7 @@ import type { OwnItem } from '../casefile/compose.js';
 import type { PayFrequency } from '../calendar/pay-frequency.js';
 import { PERIODS_PER_YEAR } from '../calendar/pay-frequency.js';
 import { findItem } from '../items/registry.js';
-import { ZERO, cents, notBelowZero, parseDollars, subtract, toDollars, type Cents } from '../money/cents.js';
+import { ZERO, notBelowZero, parseDollars, subtract, toDollars, type Cents } from '../money/cents.js';
 import { convertSalary } from '../paycheck/earnings.js';
 import { text, type FactValue } from './fact-kind.js';
 import type { DatedFact } from './in-force.js';
@@ -172,5 +172,3 @@ export function usualLines(
   }
   return { earnings, deductions };
 }
-
-export const nothingTaken: TakenSince = () => cents(0);

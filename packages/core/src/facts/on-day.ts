@@ -36,7 +36,6 @@ export interface ClientOnDay {
   readonly ownRates: readonly FactValue[];
   readonly items: readonly FactValue[];
   readonly classes: readonly FactValue[];
-  readonly lookbacks: readonly FactValue[];
 }
 
 /** The share that is left for the first place of work: the others are written down with theirs. */
@@ -113,6 +112,5 @@ export function clientOnDay(facts: readonly DatedFact[], day: string): ClientOnD
     ownRates: all('own-rate'),
     items: all('pay-item'),
     classes: all('work-class'),
-    lookbacks: all('lookback'),
   };
 }

@@ -221,7 +221,6 @@ export const ISSUE_TEXTS = {
   'account.applied-with-number': entry('An account that is applied for has no number yet.', 'Leave the number blank.'),
   'account.number-missing': entry('The account number is missing.', 'Enter it, or say that it is applied for.'),
   'bank.account-shape': entry('An account number has 4 to 17 digits or letters.', 'Copy it from the foot of a check.'),
-  'bank.shares': entry('The percentages of the accounts add up to more than 100.', 'Lower one of them.'),
   'bank.no-rest': entry('No account receives the rest of the net pay.', 'Let one receive what is left.'),
   'item.code-shape': entry('{value} cannot be the code of a pay item.', 'Use small letters, digits and hyphens.'),
   'item.code-taken': entry('The code is that of the standard item {item}.', 'Choose another code.'),
@@ -249,10 +248,6 @@ export const ISSUE_TEXTS = {
   'file.yes-no': entry('{value} is neither yes nor no.', 'Write yes or no.'),
   'file.rounded': entry('{value} has lost digits in the spreadsheet.', 'Format the column as text and type it again.'),
   'file.formula': entry('{value} is an error of the spreadsheet.', 'Correct the cell and save the file again.'),
-  'ssn.other-number': entry(
-    'This is an individual taxpayer number, not a social security number.',
-    'It cannot be used for wages; ask for the social security card.',
-  ),
   'person.number-taken': entry('Another person of this client has the number {number}.', 'Take the next free number.'),
   'person.ssn-taken': entry(
     'Another person of this client has this social security number.',
@@ -275,7 +270,6 @@ export const ISSUE_TEXTS = {
     'Prepare the form elsewhere; deposits and the ledger are kept here.',
   ),
   'gap.fact': entry('{what} is missing.', 'Enter it.'),
-  'gap.identity': entry('{what} is wrong or doubtful: {says}', 'Correct it.'),
   'gap.trial': entry('A paycheck cannot be computed: {says}', '{fix}'),
   'gap.prenote': entry('The prenote of the account {label} is not confirmed.', 'Send it, or pay by check until then.'),
   'gap.nobody': entry('Nobody works here yet.', 'Take on the first person.'),

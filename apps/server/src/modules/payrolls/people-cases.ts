@@ -129,7 +129,7 @@ export class PeopleCases {
       manager,
       paid.map((person) => person.id),
     );
-    const cases = await this.forPeople(manager, client, payroll, paid, facts);
+    const cases = await this.forPeople(manager, client, payroll, paid, facts, paid.length);
     return cases.filter((person) => person.facts.employment?.['standing'] !== 'ended');
   }
 
@@ -148,7 +148,11 @@ export class PeopleCases {
   ): Promise<PersonCase | null> {
     const payroll = { id: NO_PAYROLL, periodEnd: checkDate, checkDate };
     const all = new Map([[person.id, newestFirst(facts)]]);
-    return (await this.forPeople(manager, client, payroll, [person], all))[0] ?? null;
+    // Premiums depend on how many people work here, not on how many are looked at.
+    const others = await manager.count(Employee, {
+      where: { clientId: client.id, kind: 'employee', isWithdrawn: false },
+    });
+    return (await this.forPeople(manager, client, payroll, [person], all, Math.max(others, 1)))[0] ?? null;
   }
 
   private async forPeople(
@@ -157,6 +161,7 @@ export class PeopleCases {
     payroll: Pick<Payroll, 'id' | 'checkDate'>,
     people: readonly Employee[],
     facts: ReadonlyMap<string, readonly StoredFact[]>,
+    headcount: number,
   ): Promise<PersonCase[]> {
     const { checkDate } = payroll;
     const day = date(checkDate);
@@ -181,7 +186,7 @@ export class PeopleCases {
         employee: employeePart(own, employee.bornOn, exemptions(client, clientDay), (kind, fact) =>
           taken(employee.id, kind, fact),
         ),
-        employer: employerPart(clientDay, unemploymentRates, people.length),
+        employer: employerPart(clientDay, unemploymentRates, headcount),
         settings: settingsPart(clientDay),
         ...(leaves.length > 0 ? { leave: leaves } : {}),
         ...(items.length > 0 ? { items } : {}),

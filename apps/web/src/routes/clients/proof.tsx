@@ -54,7 +54,7 @@ function Proof({ proof }: { readonly proof: Schemas['ProofView'] }): ReactNode {
                 <Figure amount={one.now} isPencil />
               </td>
               <td className="num">
-                <Figure amount={(one.now ?? 0) - (one.expected ?? 0)} />
+                <Figure amount={one.now === null || one.expected === null ? null : one.now - one.expected} />
               </td>
             </tr>
           ))}

@@ -73,6 +73,97 @@ const client = (key, legalName, tradeName, ein, address, signer, more = {}) => {
   };
 };
 
+/** Cents as a spreadsheet shows dollars. */
+const dollars = (cents) => `${Math.trunc(cents / 100)}.${String(cents % 100).padStart(2, '0')}`;
+/** One check as the former provider's register has it, in cents; `checks` of them make a row. */
+const paidElsewhere = (number, when, checks, check) => {
+  const isQuarter = when.startsWith('Q');
+  const times = (name) => dollars(checks * check[name]);
+  const net = check.gross - check.income - check.oasdi - check.hi - check.state - check.leave;
+  return [
+    number,
+    isQuarter ? when : '',
+    isQuarter ? '' : when,
+    times('gross'),
+    dollars(checks * net),
+    times('gross'),
+    times('income'),
+    times('gross'),
+    times('oasdi'),
+    times('gross'),
+    times('hi'),
+    times('gross'),
+    times('state'),
+    times('gross'),
+    times('leave'),
+    times('gross'),
+    times('employerLeave'),
+    times('unemploymentWages'),
+    times('unemployment'),
+    times('unemploymentWages'),
+    times('development'),
+  ].join(',');
+};
+const TREASURER = {
+  gross: 241667,
+  income: 6283,
+  oasdi: 14983,
+  hi: 3504,
+  state: 10100,
+  leave: 1063,
+  employerLeave: 532,
+  unemploymentWages: 241667,
+  unemployment: 2658,
+  development: 242,
+};
+/** In October the treasurer meets the unemployment base of 44,000.00: 499.94 of the first check is below it. */
+const AT_THE_BASE = { ...TREASURER, unemploymentWages: 49994, unemployment: 550, development: 50 };
+const ABOVE_THE_BASE = { ...TREASURER, unemploymentWages: 0, unemployment: 0, development: 0 };
+const STAGEHAND = {
+  gross: 126000,
+  income: 4812,
+  oasdi: 7812,
+  hi: 1827,
+  state: 4900,
+  leave: 554,
+  employerLeave: 277,
+  unemploymentWages: 126000,
+  unemployment: 1386,
+  development: 126,
+};
+/** A quarter of the treasurer alone: six checks. */
+const quarterFiled = (quarter, paidOn) => {
+  const { gross, income, oasdi, hi, state, leave, employerLeave, unemployment, development } = TREASURER;
+  const six = (cents) => 6 * cents;
+  const federal = six(income + 2 * oasdi + 2 * hi);
+  return [
+    ['941.2', six(gross)],
+    ['941.3', six(income)],
+    ['941.5a', six(gross)],
+    ['941.5c', six(gross)],
+    ['US-941.filed', federal],
+    ['US-941.paid', federal],
+    ['MN-SIT.filed', six(state)],
+    ['MN-SIT.paid', six(state)],
+    ['MN-SUI.filed', six(unemployment + leave + employerLeave + development)],
+    ['MN-SUI.paid', six(unemployment + leave + employerLeave + development)],
+  ].map(([code, amount]) => ({ quarter, code, amount, day: paidOn }));
+};
+/** The theatre came in October: three quarters filed elsewhere, two checks of the fourth paid elsewhere. */
+const THEATRE_BALANCES = {
+  year: 2026,
+  file: [
+    'Number,Quarter,Check date,Gross pay,Net pay,FIT wages,FIT,SS wages,SS,Medicare wages,Medicare,MN SIT wages,MN SIT,MN PFML EE wages,MN PFML EE,MN PFML ER wages,MN PFML ER,MN SUI wages,MN SUI,MN WDF wages,MN WDF',
+    paidElsewhere(1, 'Q1', 6, TREASURER),
+    paidElsewhere(1, 'Q2', 6, TREASURER),
+    paidElsewhere(1, 'Q3', 6, TREASURER),
+    paidElsewhere(1, '2026-10-05', 1, AT_THE_BASE),
+    paidElsewhere(1, '2026-10-19', 1, ABOVE_THE_BASE),
+    paidElsewhere(2, '2026-10-19', 1, STAGEHAND),
+  ].join('\n'),
+  reported: [...quarterFiled(1, '2026-04-15'), ...quarterFiled(2, '2026-07-15'), ...quarterFiled(3, '2026-10-15')],
+};
+
 /** What a new client starts from. */
 export const DEFAULTS = [
   fact('withholding', { supplementalMethod: 'flat', withholdingMethod: 'percentage' }),
@@ -201,6 +292,7 @@ export const MORE_CLIENTS = [
     ),
     accounts: [irs('85-1234565'), account('MN-DOR', '0123456'), account('MN-DEED', '00123456', '1.1')],
     bank: bank('Theatre', '5500012403'),
+    balances: THEATRE_BALANCES,
     people: [
       person(
         1,

@@ -57,6 +57,7 @@ async function takeOn(plan) {
   for (const fact of plan.extraFacts ?? []) await preparer('POST', `/clients/${id}/facts`, fact);
   for (const person of plan.people) await preparer('POST', `/clients/${id}/employees`, person);
   if (plan.file) await takeOnFile(id, plan.file);
+  if (plan.balances) await bringIn(id, plan.balances);
   return {
     ...plan,
     id,
@@ -70,6 +71,21 @@ async function takeOnFile(id, text) {
   const content = Buffer.from(text, 'utf8').toString('base64');
   const read = await preparer('POST', `/clients/${id}/people-files`, { fileName: 'people.csv', content });
   await preparer('POST', `/people-files/${read.id}/accept`, { version: read.version });
+}
+
+async function bringIn(id, { year, file, reported }) {
+  const begun = await preparer('POST', `/clients/${id}/take-overs`, { year });
+  const content = Buffer.from(file, 'utf8').toString('base64');
+  const read = await preparer('PUT', `/take-overs/${begun.id}/balances`, {
+    version: begun.version,
+    fileName: 'year-to-date.csv',
+    content,
+  });
+  const compared = await preparer('PUT', `/take-overs/${begun.id}/reported`, {
+    version: read.version,
+    figures: reported,
+  });
+  await reviewer('POST', `/take-overs/${begun.id}/accept`, { version: compared.version });
 }
 
 async function runPayroll(client) {

@@ -37,6 +37,17 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   readiness: ['calendar', 'facts', 'identity', 'issues', 'jurisdictions', 'taxes'],
   'people-file': ['calendar', 'facts', 'identity', 'issues', 'jurisdictions'],
   'new-hires': ['calendar', 'jurisdictions'],
+  'take-over': [
+    'calendar',
+    'deposits',
+    'issues',
+    'jurisdictions',
+    'ledger',
+    'money',
+    'paycheck',
+    'people-file',
+    'taxes',
+  ],
   casefile: ['money', 'calendar', 'issues', 'items', 'jurisdictions', 'leave', 'paycheck', 'rules', 'taxes', 'working'],
 };
 

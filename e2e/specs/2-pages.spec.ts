@@ -40,6 +40,7 @@ for (const [scheme, rules] of [
       'Pay items',
       'Readiness',
       'Proof set',
+      'Brought in',
       'Tie-out',
     ]) {
       await openClient(page, CLIENT, place);
@@ -56,6 +57,9 @@ for (const [scheme, rules] of [
       await page.waitForURL(/payrolls\/|filings\/|remittances\/|employees\//);
       await expectAccessible(page, rules);
     }
+    await openClient(page, 'Lantern Street Theatre', 'Brought in');
+    await expect(page.getByRole('heading', { name: 'What was filed and deposited' })).toBeVisible();
+    await expectAccessible(page, rules);
     await page.goto('/clients/new');
     await expectAccessible(page, rules);
     await page.getByRole('link', { name: 'Firm' }).click();

@@ -62,6 +62,12 @@ import { RemittancesController } from './modules/remittances/remittances.control
 import { RemittancesService } from './modules/remittances/remittances.service.js';
 import { RulesController } from './modules/rules/rules.controller.js';
 import { RulesService } from './modules/rules/rules.service.js';
+import { BalanceScopes } from './modules/take-overs/balance-scope.js';
+import { BringIn } from './modules/take-overs/bring-in.js';
+import { TakeOverStore } from './modules/take-overs/take-over-store.js';
+import { TakeOverViews } from './modules/take-overs/take-over-view.js';
+import { TakeOversController } from './modules/take-overs/take-overs.controller.js';
+import { TakeOversService } from './modules/take-overs/take-overs.service.js';
 import { TieOutController } from './modules/tie-out/tie-out.controller.js';
 import { TieOutService } from './modules/tie-out/tie-out.service.js';
 import { Executor } from './state-machines/executor.js';
@@ -73,6 +79,7 @@ const CONTROLLERS = [
   ReadinessController,
   TrialsController,
   PeopleFilesController,
+  TakeOversController,
   NewHiresController,
   LadderController,
   ClientsController,
@@ -100,6 +107,11 @@ const PROVIDERS = [
   TrialsService,
   PeopleFiles,
   ExportPeople,
+  BalanceScopes,
+  BringIn,
+  TakeOverStore,
+  TakeOverViews,
+  TakeOversService,
   NewHiresService,
   Secrets,
   Clock,

@@ -73,6 +73,10 @@ const router = createBrowserRouter([
           },
           { path: 'items', lazy: async () => ({ Component: (await import('./routes/clients/items.js')).ItemsPage }) },
           { path: 'proof', lazy: async () => ({ Component: (await import('./routes/clients/proof.js')).ProofPage }) },
+          {
+            path: 'brought-in',
+            lazy: async () => ({ Component: (await import('./routes/take-over/brought-in.js')).BroughtInPage }),
+          },
           { path: 'facts', lazy: async () => ({ Component: (await import('./routes/clients/facts.js')).FactsPage }) },
         ],
       },

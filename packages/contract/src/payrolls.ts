@@ -4,6 +4,10 @@ import { ProblemDetail } from './problem.js';
 export const PAYROLL_STATUSES = ['open', 'reviewed', 'posted'] as const;
 export type PayrollStatus = (typeof PAYROLL_STATUSES)[number];
 
+/** `brought-in`: paid elsewhere before the client was taken over. */
+export const PAYROLL_KINDS = ['regular', 'extra', 'brought-in'] as const;
+export type PayrollKind = (typeof PAYROLL_KINDS)[number];
+
 export class CreatePayroll {
   @Day() periodStart!: string;
   @Day() periodEnd!: string;
@@ -95,7 +99,7 @@ export class PayrollRow {
   @Day() periodStart!: string;
   @Day() periodEnd!: string;
   @Day() checkDate!: string;
-  @Choice(['regular', 'extra']) kind!: 'regular' | 'extra';
+  @Choice(PAYROLL_KINDS) kind!: PayrollKind;
   @Choice(PAYROLL_STATUSES) status!: PayrollStatus;
   @Whole() people!: number;
   @Amount() gross!: number;

@@ -21,6 +21,8 @@ const CONSTRAINTS: Readonly<Record<string, () => Refusal>> = {
   new_hire_report_once: () => conflict('One of these hires was reported a moment ago. Look again.'),
   payroll_regular_unique: () =>
     conflict('A regular payroll for this period exists already. Open it, or make an extra payroll.'),
+  take_over_once: () => conflict('The balances of this year are being brought in, or were. Open them instead.'),
+  payroll_reversed_once: () => conflict('These balances were taken back already.'),
   paycheck_unique: () => conflict('This payroll was posted by somebody else a moment ago.'),
   ledger_entry_once: () => conflict('This was recorded already.'),
   remittance_item_live_unique: () => conflict('Another remittance already covers one of these liabilities.'),

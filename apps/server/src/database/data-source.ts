@@ -8,6 +8,7 @@ import { Remittance, RemittanceItem } from '../modules/remittances/entities.js';
 import { ClientSetUp1764000000000 } from './migrations/client-set-up.js';
 import { FirstSchema1760000000000 } from './migrations/first-schema.js';
 import { RulePacks1763900000000 } from './migrations/rule-packs.js';
+import { TakeOvers1765000000000 } from './migrations/take-overs.js';
 
 // A `date` is a calendar day, not a moment: keep its text.
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
@@ -19,7 +20,7 @@ export const makeDataSource = (url: string): DataSource =>
     type: 'postgres',
     url,
     entities: ENTITIES,
-    migrations: [FirstSchema1760000000000, RulePacks1763900000000, ClientSetUp1764000000000],
+    migrations: [FirstSchema1760000000000, RulePacks1763900000000, ClientSetUp1764000000000, TakeOvers1765000000000],
     migrationsTransactionMode: 'each',
     synchronize: false,
     poolSize: 20,

@@ -77,7 +77,11 @@ export class Executor {
 }
 
 /** The column that says who prepared a subject, where it is not `prepared_by`. */
-const PREPARED_BY: Readonly<Record<string, string>> = { payroll: 'created_by', question: 'answered_by' };
+const PREPARED_BY: Readonly<Record<string, string>> = {
+  payroll: 'created_by',
+  question: 'answered_by',
+  'take-over': 'created_by',
+};
 
 const PAST: Readonly<Record<string, string>> = {
   review: 'reviewed',
@@ -93,4 +97,6 @@ const PAST: Readonly<Record<string, string>> = {
   accept: 'accepted',
   reject: 'rejected',
   answer: 'answered',
+  'take-back': 'taken back',
+  discard: 'discarded',
 };

@@ -80,10 +80,23 @@ export const QUESTION_MACHINE = {
   ],
 } as const satisfies Machine<'asked' | 'answered' | 'accepted' | 'withdrawn'>;
 
+/** Balances from a former provider count once a second person has accepted them; taken back, they are reversed. */
+export const TAKE_OVER_MACHINE = {
+  name: 'take-over',
+  table: 'take_over',
+  initial: 'open',
+  transitions: [
+    { act: 'accept', from: ['open'], to: 'accepted', by: SENIOR, needsSecondPerson: true },
+    { act: 'take-back', from: ['accepted'], to: 'taken back', by: SENIOR },
+    { act: 'discard', from: ['open'], to: 'discarded', by: ANYBODY },
+  ],
+} as const satisfies Machine<'open' | 'accepted' | 'taken back' | 'discarded'>;
+
 export const MACHINES = [
   PAYROLL_MACHINE,
   REMITTANCE_MACHINE,
   FILING_MACHINE,
   RULE_PACK_MACHINE,
   QUESTION_MACHINE,
+  TAKE_OVER_MACHINE,
 ] as const;

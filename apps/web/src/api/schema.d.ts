@@ -528,6 +528,182 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/take-overs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakeOversController_list"];
+        put?: never;
+        post: operations["TakeOversController_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/take-overs/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakeOversController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/take-overs/{id}/form.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakeOversController_csv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/take-overs/{id}/form.xlsx": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TakeOversController_xlsx"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/take-overs/{id}/balances": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["TakeOversController_upload"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/take-overs/{id}/mapping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["TakeOversController_map"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/take-overs/{id}/reported": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["TakeOversController_reported"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/take-overs/{id}/passes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakeOversController_pass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/take-overs/{id}/accept": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakeOversController_accept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/take-overs/{id}/take-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakeOversController_takeBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/take-overs/{id}/discard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TakeOversController_discard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/new-hires": {
         parameters: {
             query?: never;
@@ -1709,6 +1885,98 @@ export interface components {
             version: number;
             mapping: string[];
         };
+        TakeOverRow: {
+            /** Format: uuid */
+            id: string;
+            year: number;
+            /** @enum {string} */
+            status: "open" | "accepted" | "taken back" | "discarded";
+            fileName: string;
+            by: string;
+            at: string;
+        };
+        CreateTakeOver: {
+            year: number;
+        };
+        WrongRow: {
+            row: number;
+            who: string;
+            problems: components["schemas"]["ProblemDetail"][];
+        };
+        BroughtInDay: {
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            day: string;
+            people: number;
+            gross: number;
+            net: number;
+        };
+        FigureView: {
+            quarter: number;
+            code: string;
+            label: string;
+            /** @enum {string} */
+            kind: "line" | "filed" | "paid";
+            balances: number;
+            amount: number | null;
+            /** Format: date */
+            day: string | null;
+        };
+        DifferenceView: {
+            key: string;
+            about: string;
+            amount: number;
+            /** @enum {string} */
+            severity: "error" | "warning";
+            sentence: string;
+            fix: string;
+            passedBecause: string | null;
+        };
+        TakeOverView: {
+            /** Format: uuid */
+            id: string;
+            year: number;
+            /** @enum {string} */
+            status: "open" | "accepted" | "taken back" | "discarded";
+            fileName: string;
+            by: string;
+            at: string;
+            /** Format: uuid */
+            clientId: string;
+            version: number;
+            headings: string[];
+            mapping: string[];
+            columns: components["schemas"]["PeopleColumnView"][];
+            problems: components["schemas"]["ProblemDetail"][];
+            rows: number;
+            wrong: number;
+            wrongRows: components["schemas"]["WrongRow"][];
+            days: components["schemas"]["BroughtInDay"][];
+            figures: components["schemas"]["FigureView"][];
+            differences: components["schemas"]["DifferenceView"][];
+            tiesOut: boolean;
+        };
+        UploadBalances: {
+            version: number;
+            fileName: string;
+            content: string;
+        };
+        ReportedFigureInput: {
+            quarter: number;
+            code: string;
+            amount: number | null;
+            /** Format: date */
+            day: string | null;
+        };
+        SaveReported: {
+            version: number;
+            figures: components["schemas"]["ReportedFigureInput"][];
+        };
+        PassDifference: {
+            key: string;
+            reason: string;
+        };
         NewHireRow: {
             /** Format: uuid */
             employeeId: string;
@@ -1994,7 +2262,7 @@ export interface components {
             /** Format: date */
             checkDate: string;
             /** @enum {string} */
-            kind: "regular" | "extra";
+            kind: "regular" | "extra" | "brought-in";
             /** @enum {string} */
             status: "open" | "reviewed" | "posted";
             people: number;
@@ -2045,7 +2313,7 @@ export interface components {
             /** Format: date */
             checkDate: string;
             /** @enum {string} */
-            kind: "regular" | "extra";
+            kind: "regular" | "extra" | "brought-in";
             /** @enum {string} */
             status: "open" | "reviewed" | "posted";
             people: number;
@@ -3289,6 +3557,284 @@ export interface operations {
         };
     };
     PeopleFilesController_discard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    TakeOversController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeOverRow"][];
+                };
+            };
+        };
+    };
+    TakeOversController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CreateTakeOver"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeOverView"];
+                };
+            };
+        };
+    };
+    TakeOversController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeOverView"];
+                };
+            };
+        };
+    };
+    TakeOversController_csv: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    TakeOversController_xlsx: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    TakeOversController_upload: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UploadBalances"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeOverView"];
+                };
+            };
+        };
+    };
+    TakeOversController_map: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChooseMapping"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeOverView"];
+                };
+            };
+        };
+    };
+    TakeOversController_reported: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveReported"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeOverView"];
+                };
+            };
+        };
+    };
+    TakeOversController_pass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PassDifference"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeOverView"];
+                };
+            };
+        };
+    };
+    TakeOversController_accept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeOverView"];
+                };
+            };
+        };
+    };
+    TakeOversController_takeBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakeOverView"];
+                };
+            };
+        };
+    };
+    TakeOversController_discard: {
         parameters: {
             query?: never;
             header?: never;

@@ -34,6 +34,7 @@ const LOOKS: Readonly<Record<string, Look>> = {
   previewed: { shape: 'half', tone: 'wait' },
   undone: { shape: 'held' },
   discarded: { shape: 'held' },
+  'taken back': { shape: 'held' },
 };
 
 function Mark({ shape }: { readonly shape: Shape }): ReactNode {

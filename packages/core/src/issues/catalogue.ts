@@ -234,7 +234,7 @@ export const ISSUE_TEXTS = {
   ),
   'employer.form-family': entry('{form} is not for this kind of employer ({kind}).', 'Use one of: {choices}.'),
   // The people file.
-  'file.no-rows': entry('The file has no row of people.', 'Give a first row of headings and a row for each person.'),
+  'file.no-rows': entry('The file has no row with anything in it.', 'Give a first row of headings and a row for each person.'),
   'file.too-many-rows': entry('The file has more than {most} rows.', 'Split it into several files.'),
   'file.unreadable': entry('The file cannot be read as {what}.', 'Save it again as CSV or XLSX.'),
   'file.column-unmapped': entry('No column is taken for {what}.', 'Choose the column that holds it.'),
@@ -252,6 +252,65 @@ export const ISSUE_TEXTS = {
   'person.ssn-taken': entry(
     'Another person of this client has this social security number.',
     'Look that person up, or correct the number.',
+  ),
+  // Balances brought in from a former provider.
+  'brought-in.nobody': entry('Nobody of this client is {who}.', 'Take the person on first, or correct the row.'),
+  'brought-in.two-people': entry(
+    'Number {number} is {name}; the social security number is another person.',
+    'Correct the one that is wrong.',
+  ),
+  'brought-in.quarter': entry('{value} is not a quarter of {year}.', 'Write it like Q1, or give the check date.'),
+  'brought-in.quarter-open': entry(
+    'Quarter {quarter} is not over: one row for the whole of it would be dated in the future.',
+    'Give a row for each check date of it.',
+  ),
+  'brought-in.other-year': entry('{day} is not in {year}.', 'Bring in the balances of one year at a time.'),
+  'brought-in.future': entry('{day} has not come yet.', 'Give check dates up to today.'),
+  'brought-in.no-wages': entry('{tax} of {amount} has no wages.', 'Give the taxable wages it was withheld on.'),
+  'brought-in.wages-above': entry(
+    '{tax}: the taxable wages are more than the wages before the base.',
+    'Exchange the two columns, or correct them.',
+  ),
+  'brought-in.net': entry(
+    'Gross pay less taxes and deductions is {computed}; net pay says {net} ({difference}).',
+    'Look for a deduction or tax without a column, or name what was not paid in cash.',
+  ),
+  'brought-in.twice': entry('{who} stands more than once for the same time (rows {rows}).', 'Keep one of the rows.'),
+  'brought-in.rate': entry(
+    '{tax}: {rate} of {wages} is not {amount}; they differ by {difference}, more than the checks can have rounded.',
+    "Correct the wages or the tax by the former provider's register.",
+  ),
+  'brought-in.over-base': entry(
+    '{tax}: taxable wages of {wages} are {over} above the base of {base}.',
+    'Correct the taxable wages; wages above the base are not taxable.',
+  ),
+  'brought-in.additional': entry(
+    'Medicare wages above {mark} are {due}; the row for additional Medicare says {said}.',
+    'Correct the wages subject to additional Medicare tax.',
+  ),
+  'brought-in.filed': entry(
+    '{what}: the rows of quarter {quarter} add up to {rows}, the return says {given} ({difference}).',
+    "Compare with the former provider's quarterly register, person by person.",
+  ),
+  'brought-in.over-paid': entry(
+    '{what}: {given} was paid for quarter {quarter}, {difference} more than the rows owe.',
+    'Correct the rows or the deposit. If it was overpaid, let it pass: only what is owed counts as paid.',
+  ),
+  'brought-in.still-owed': entry(
+    '{what}: {given} of {rows} was paid for quarter {quarter}; the rest will stand on the ladder as owed.',
+    'Enter what was deposited since, or leave it to be paid from here.',
+  ),
+  'brought-in.not-paid': entry(
+    '{what}: nothing is entered for quarter {quarter}; {rows} will stand on the ladder as owed.',
+    'Enter what the former provider deposited, or leave it to be paid from here.',
+  ),
+  'brought-in.ours-to-file': entry(
+    'No return is entered for quarter {quarter}: Form 941 for it is filed from here.',
+    'Enter the lines of the return if the former provider filed it.',
+  ),
+  'brought-in.needs-days': entry(
+    'No return is entered for quarter {quarter}, and its taxes are not told apart by day.',
+    'Enter the lines of the return that was filed, or bring in a row for each check date.',
   ),
   // Gaps.
   'gap.ein': entry('The EIN is missing.', 'Enter it, or note when it was applied for.'),

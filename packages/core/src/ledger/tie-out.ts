@@ -43,6 +43,14 @@ const COMBINED: Readonly<Record<string, string>> = {
   'US-HI': 'Medicare (HI), both halves and additional',
 };
 
+/** What a row of the tie-out is called: a tax that both pay is one row. */
+function labelOf(group: TaxGroup, entries: readonly LedgerEntry[]): string {
+  const first = entries[0];
+  const label = COMBINED[group] ?? taxOf(first ? first.tax : (group as never)).label;
+  const payers = new Set(entries.map((entry) => taxOf(entry.tax).payer));
+  return payers.size > 1 ? label.replace(/, employe[er]$/, ', both halves') : label;
+}
+
 function difference(
   from: Station,
   to: Station,
@@ -105,7 +113,7 @@ function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
   return {
     key: group,
     group,
-    label: COMBINED[group] ?? taxOf(entries[0]?.tax ?? (group as never)).label,
+    label: labelOf(group, entries),
     stations: { register, ledger, deposits, returns: returned, 'wage-statements': statements },
     differences: [
       ...difference('register', 'ledger', register, ledger, () => ({

@@ -216,6 +216,13 @@ export function form941(input: Form941Input): Form941 {
   };
 }
 
+/** Column 2 of lines 5a, 5c and 5d from column 1, in cents: social security, and Medicare with the additional tax. */
+export function columnTwo(wages: Readonly<Record<'5a' | '5c' | '5d', number>>): { oasdi: Cents; hi: Cents } {
+  const of = (line: '5a' | '5c' | '5d', by: ReturnType<typeof rate>): Cents =>
+    round(times(cents(wages[line]), by), 'half-up');
+  return { oasdi: of('5a', BOTH_OASDI), hi: add(of('5c', BOTH_HI), of('5d', ADDITIONAL)) };
+}
+
 function scheduleB(liabilities: readonly LedgerEntry[]): ScheduleBDay[] {
   const days = new Map<LocalDate, Cents>();
   for (const entry of liabilities)

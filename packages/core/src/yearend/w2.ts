@@ -61,6 +61,11 @@ export interface W2Input {
 /** Box 12 codes that Form W-3 box 12a adds up (deferrals). Source: General Instructions for Forms W-2 and W-3. */
 const DEFERRAL_CODES = ['D', 'E', 'F', 'G', 'H', 'S', 'Y', 'AA', 'BB', 'EE'];
 
+const netOf = (entries: readonly LedgerEntry[], tax: string): number =>
+  entries
+    .filter((entry) => entry.tax === tax)
+    .reduce((total, entry) => total + entry.subject + entry.wages + entry.amount, 0);
+
 /** Forms W-2 of a year from ledger entries; people without wages get none. */
 export function formsW2(input: W2Input): FormW2[] {
   return input.people.flatMap((person) => {
@@ -82,6 +87,8 @@ export function formsW2(input: W2Input): FormW2[] {
       wages: of(`${state}-SIT`, 'subject'),
       tax: of(`${state}-SIT`, 'amount'),
     }));
+    // What was recorded and taken back again leaves nothing to report.
+    if (own.every((entry) => netOf(own, entry.tax) === 0)) return [];
     return [
       {
         person,

@@ -39,7 +39,8 @@ export class FilingSource {
     const entries = await this.ledger.entries(manager, client.id, firstDayOf(quarter), lastDayOf(quarter));
     const twelfth = `${quarter.year}-${String(quarter.quarter * 3).padStart(2, '0')}-12`;
     const counted = (await manager.query(
-      `SELECT count(DISTINCT c.employee_id)::int AS count FROM paycheck c JOIN payroll p ON p.id = c.payroll_id WHERE c.client_id = $1 AND p.period_start <= $2 AND p.period_end >= $2`,
+      `SELECT count(DISTINCT c.employee_id)::int AS count FROM paycheck c JOIN payroll p ON p.id = c.payroll_id WHERE c.client_id = $1 AND p.period_start <= $2 AND p.period_end >= $2
+         AND p.reverses IS NULL AND NOT EXISTS (SELECT 1 FROM payroll r WHERE r.reverses = p.id)`,
       [client.id, twelfth],
     )) as { count: number }[];
     return form941({

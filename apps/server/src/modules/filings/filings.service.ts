@@ -18,6 +18,7 @@ import { Clock } from '../clock/clock.js';
 import { Documents, type StoredDocument } from '../documents/documents.js';
 import { Outbox } from '../outbox/outbox.js';
 import { Filing } from './entities.js';
+import { filedElsewhere } from '../take-overs/take-over-store.js';
 import { FilingContent, digestOf } from './filing-content.js';
 import { FilingSlip } from './filing-slip.js';
 import { FilingSource } from './filing-source.js';
@@ -68,6 +69,13 @@ export class FilingsService {
           'form',
           `This client files ${other === 'schedule-h' ? 'Schedule H' : `Form ${other}`}, not Form 941.`,
           'Change the kind of employer in its facts, or prepare the other form elsewhere.',
+        );
+      const elsewhere = await filedElsewhere(manager, clientId);
+      if (elsewhere.some((form) => form.year === input.year && form.quarter === quarter))
+        throw refuseField(
+          'quarter',
+          `Form 941 for this quarter was filed by the former provider.`,
+          'Choose a quarter that is filed from here.',
         );
       const { due } = quarter === null ? formW2Due(input.year) : form941Due(input.year, quarter);
       await manager.insert(Filing, {

@@ -14,6 +14,7 @@ import { Filing } from '../filings/entities.js';
 import { Payroll } from '../payrolls/entities.js';
 import { nextPayroll } from '../payrolls/next-payroll.js';
 import { Deposits } from '../remittances/deposits.js';
+import { filedElsewhere } from '../take-overs/take-over-store.js';
 
 /** How long before its check date a payroll that nobody has begun stands on the ladder. */
 const DAYS_AHEAD = 14;
@@ -134,9 +135,11 @@ export class LadderService {
     const rungs: Rung[] = [];
     const last = quarterOf(addMonths(today, -3));
     const paid = (await manager.query(
-      `SELECT DISTINCT extract(year FROM liability_date)::int AS year, extract(quarter FROM liability_date)::int AS quarter FROM ledger_entry WHERE client_id = $1 AND cause = 'payroll'`,
+      `SELECT extract(year FROM liability_date)::int AS year, extract(quarter FROM liability_date)::int AS quarter FROM ledger_entry
+       WHERE client_id = $1 AND cause IN ('payroll', 'reversal') GROUP BY 1, 2 HAVING sum(CASE cause WHEN 'payroll' THEN 1 ELSE -1 END) > 0`,
       [client.id],
     )) as { year: number; quarter: 1 | 2 | 3 | 4 }[];
+    const elsewhere = await filedElsewhere(manager, client.id);
     // Forms of other families are not prepared here; their own readiness line says so.
     const files941 = (await formFamilyOf(manager, this.facts, client, today)) === '941';
     for (const { year, quarter } of files941 ? paid : []) {
@@ -144,6 +147,7 @@ export class LadderService {
         (candidate) => candidate.form === '941' && candidate.year === year && candidate.quarter === quarter,
       );
       const isOver = year < last.year || (year === last.year && quarter <= last.quarter);
+      if (elsewhere.some((form) => form.year === year && form.quarter === quarter)) continue;
       if (!isOver || (filing && ['released', 'received', 'accepted'].includes(filing.status))) continue;
       rungs.push(
         this.returnRung(

@@ -12,6 +12,8 @@ export interface NewEntry {
   readonly employeeId: string | null;
   readonly payrollId: string | null;
   readonly remittanceId: string | null;
+  /** The take-over that says this was paid elsewhere. */
+  readonly takeOverId?: string;
   readonly cause: LedgerCause;
   readonly tax: TaxCode;
   readonly agency: string;
@@ -41,9 +43,9 @@ export class LedgerWriter {
     postedAt: Date,
   ): Promise<void> {
     await manager.query(
-      `INSERT INTO ledger_entry (firm_id, client_id, employee_id, payroll_id, remittance_id, cause, tax, agency, subject, wages, amount, liability_date, effective_date, posted_by, posted_at)
-       SELECT $1, $2, r."employeeId", r."payrollId", r."remittanceId", r.cause, r.tax, r.agency, r.subject, r.wages, r.amount, r."liabilityDate", r."effectiveDate", $3, $4
-       FROM jsonb_to_recordset($5::jsonb) AS r("employeeId" uuid, "payrollId" uuid, "remittanceId" uuid, cause text, tax text, agency text, subject bigint, wages bigint, amount bigint, "liabilityDate" date, "effectiveDate" date)`,
+      `INSERT INTO ledger_entry (firm_id, client_id, employee_id, payroll_id, remittance_id, take_over_id, cause, tax, agency, subject, wages, amount, liability_date, effective_date, posted_by, posted_at)
+       SELECT $1, $2, r."employeeId", r."payrollId", r."remittanceId", r."takeOverId", r.cause, r.tax, r.agency, r.subject, r.wages, r.amount, r."liabilityDate", r."effectiveDate", $3, $4
+       FROM jsonb_to_recordset($5::jsonb) AS r("employeeId" uuid, "payrollId" uuid, "remittanceId" uuid, "takeOverId" uuid, cause text, tax text, agency text, subject bigint, wages bigint, amount bigint, "liabilityDate" date, "effectiveDate" date)`,
       [actor.firmId, clientId, actor.userId, postedAt, JSON.stringify(entries)],
     );
   }

@@ -1,4 +1,4 @@
-import type { PayrollStatus } from '@zakat/contract/payrolls';
+import type { PayrollKind, PayrollStatus } from '@zakat/contract/payrolls';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('payroll')
@@ -9,9 +9,11 @@ export class Payroll {
   @Column('date', { name: 'period_start' }) periodStart!: string;
   @Column('date', { name: 'period_end' }) periodEnd!: string;
   @Column('date', { name: 'check_date' }) checkDate!: string;
-  @Column('text') kind!: 'regular' | 'extra';
+  @Column('text') kind!: PayrollKind;
   @Column('text') status!: PayrollStatus;
   @Column('int') version!: number;
   @Column('text', { name: 'reviewed_digest', nullable: true }) reviewedDigest!: string | null;
+  /** Paid elsewhere and brought in: the take-over it came with, and the payroll it takes back. */
+  @Column('uuid', { name: 'take_over_id', nullable: true }) takeOverId!: string | null;
   @Column('uuid', { name: 'created_by' }) createdBy!: string;
 }

@@ -12,7 +12,7 @@ import type { OwnRows } from '@zakat/core/casefile/compose';
 import { cents, sum } from '@zakat/core/money/cents';
 import { hasErrors } from '@zakat/core/paycheck/compute';
 import type { PaycheckResult } from '@zakat/core/paycheck/result';
-import { taxOf } from '@zakat/core/taxes/registry';
+import { taxOf, type TaxCode } from '@zakat/core/taxes/registry';
 import { createHash } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
@@ -107,36 +107,21 @@ export class PayrollViews {
   }
 
   async of(manager: EntityManager, id: string): Promise<PayrollView> {
+    const asked = await findPayroll(manager, id);
+    if (asked.kind === 'brought-in') return this.paidElsewhere(manager, asked);
     const { payroll, client, people, employer } = await this.computed(manager, id);
     const previous = (await manager.query(
-      `SELECT DISTINCT ON (employee_id) employee_id, gross FROM paycheck WHERE client_id = $1 AND payroll_id <> $2 AND check_date <= $3 ORDER BY employee_id, check_date DESC`,
+      `SELECT DISTINCT ON (employee_id) employee_id, gross FROM paycheck c JOIN payroll p ON p.id = c.payroll_id
+       WHERE c.client_id = $1 AND c.payroll_id <> $2 AND c.check_date <= $3 AND p.kind <> 'brought-in' ORDER BY employee_id, c.check_date DESC`,
       [client.id, id, payroll.checkDate],
     )) as { employee_id: string; gross: string }[];
     const posted = (await manager.query(
       'SELECT id, employee_id, gross, net, lines FROM paycheck WHERE payroll_id = $1',
       [id],
-    )) as {
-      id: string;
-      employee_id: string;
-      gross: string;
-      net: string;
-      lines: Omit<PaycheckView, 'id' | 'gross' | 'net' | 'problems'>;
-    }[];
+    )) as StoredCheck[];
     const persons = people.map((person) => {
       const stored = posted.find((row) => row.employee_id === person.employee.id);
-      const paycheck = stored
-        ? {
-            id: stored.id,
-            gross: rawCents(stored.gross),
-            net: rawCents(stored.net),
-            earnings: stored.lines.earnings,
-            deductions: stored.lines.deductions,
-            employerPaid: stored.lines.employerPaid,
-            garnishments: stored.lines.garnishments,
-            taxes: stored.lines.taxes,
-            problems: [],
-          }
-        : viewOf(null, person.result);
+      const paycheck = stored ? checkOf(stored) : viewOf(null, person.result);
       const before = previous.find((row) => row.employee_id === person.employee.id);
       return {
         ...person.entry,
@@ -180,7 +165,76 @@ export class PayrollViews {
       })),
     };
   }
+
+  /** A payroll that was paid elsewhere: its checks as they were brought in. There is nothing to compute. */
+  private async paidElsewhere(manager: EntityManager, payroll: Payroll): Promise<PayrollView> {
+    const client = await findClient(manager, payroll.clientId);
+    const rows = (await manager.query(
+      `SELECT c.id, c.employee_id, c.gross, c.net, c.lines, e.number, concat_ws(' ', e.first_name, nullif(e.middle_name, ''), e.last_name, nullif(e.suffix, '')) AS name
+       FROM paycheck c JOIN employee e ON e.id = c.employee_id WHERE c.payroll_id = $1 ORDER BY e.number`,
+      [payroll.id],
+    )) as (StoredCheck & { number: string; name: string })[];
+    const totals = (await manager.query(
+      'SELECT tax, wages, amount FROM ledger_entry WHERE payroll_id = $1 AND employee_id IS NULL ORDER BY id',
+      [payroll.id],
+    )) as { tax: TaxCode; wages: string; amount: string }[];
+    return {
+      id: payroll.id,
+      clientId: client.id,
+      clientName: client.legalName,
+      einTail: client.ein.slice(-4),
+      payFrequency: client.payFrequency,
+      periodStart: payroll.periodStart,
+      periodEnd: payroll.periodEnd,
+      checkDate: payroll.checkDate,
+      kind: payroll.kind,
+      status: payroll.status,
+      version: payroll.version,
+      people: rows.length,
+      gross: sum(rows.map((row) => rawCents(row.gross))),
+      net: sum(rows.map((row) => rawCents(row.net))),
+      own: {},
+      persons: rows.map((row) => ({
+        employeeId: row.employee_id,
+        isPaid: true,
+        earnings: [],
+        deductions: [],
+        number: row.number,
+        name: row.name,
+        workState: '',
+        base: {},
+        paycheck: checkOf(row),
+        previousGross: null,
+      })),
+      employerTaxes: totals.map((line) => ({
+        tax: line.tax,
+        label: taxOf(line.tax).label,
+        wages: rawCents(line.wages),
+        amount: rawCents(line.amount),
+      })),
+      journal: [],
+    };
+  }
 }
+
+interface StoredCheck {
+  readonly id: string;
+  readonly employee_id: string;
+  readonly gross: string;
+  readonly net: string;
+  readonly lines: Omit<PaycheckView, 'id' | 'gross' | 'net' | 'problems'>;
+}
+const checkOf = (stored: StoredCheck): PaycheckView => ({
+  id: stored.id,
+  gross: rawCents(stored.gross),
+  net: rawCents(stored.net),
+  earnings: stored.lines.earnings,
+  deductions: stored.lines.deductions,
+  employerPaid: stored.lines.employerPaid,
+  garnishments: stored.lines.garnishments,
+  taxes: stored.lines.taxes,
+  problems: [],
+});
 
 const paidOnly = (people: readonly ComputedPerson[]): PostedPaycheck[] =>
   people

@@ -232,6 +232,11 @@ export class PayrollsService {
 
   working(actor: Actor, id: string, employeeId: string, figure: string): Promise<WorkingView> {
     return this.database.run(actor, async (manager) => {
+      if ((await findPayroll(manager, id)).kind === 'brought-in')
+        return {
+          title: 'Paid elsewhere',
+          lines: [{ label: 'Brought in from the former provider', value: '', how: 'as its register says' }],
+        };
       const { people } = await this.views.computed(manager, id);
       const person = people.find((candidate) => candidate.employee.id === employeeId);
       if (!person) throw notFound('person of this payroll');

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { PayrollEntry } from '@zakat/contract/payrolls';
+import type { PayrollEntry, PayrollKind } from '@zakat/contract/payrolls';
 import { composeCase, type OwnRows } from '@zakat/core/casefile/compose';
 import { readCase } from '@zakat/core/casefile/read-case';
 import { date, yearOf } from '@zakat/core/calendar/local-date';
@@ -213,9 +213,9 @@ const exemptions = (client: Client, facts: ClientOnDay): string[] => [
 ];
 
 /** What a person is usually paid: the entry that a new payroll starts with. */
-export function usualEntry(person: PersonCase, kind: 'regular' | 'extra'): PayrollEntry {
+export function usualEntry(person: PersonCase, kind: PayrollKind): PayrollEntry {
   const onLeave = person.facts.employment?.['standing'] === 'leave';
-  if (kind === 'extra' || onLeave || person.usual.earnings.length === 0)
+  if (kind !== 'regular' || onLeave || person.usual.earnings.length === 0)
     return {
       employeeId: person.employee.id,
       isPaid: kind === 'regular' && !onLeave && person.facts.pay?.['basis'] !== 'none',

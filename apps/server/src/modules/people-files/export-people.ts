@@ -2,8 +2,6 @@ import { Inject, Injectable } from '@nestjs/common';
 import { text } from '@zakat/core/facts/fact-kind';
 import { personOnDay } from '@zakat/core/facts/on-day';
 import { PEOPLE_COLUMNS, certificateColumns, type PeopleColumn } from '@zakat/core/people-file/columns';
-import { stringify } from 'csv-stringify/sync';
-import writeXlsxFile from 'write-excel-file/node';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { Audit } from '../audit/audit.js';
@@ -11,9 +9,7 @@ import { findClient } from '../clients/clients.service.js';
 import { Clock } from '../clock/clock.js';
 import { Employee } from '../employees/entities.js';
 import { FactStore, type StoredFact } from '../facts/fact-store.js';
-
-/** A cell that a spreadsheet would take for a formula is written as text. */
-const harmless = (cell: string): string => (/^[=+\-@\t\r]/.test(cell) && !/^-?\d/.test(cell) ? `'${cell}` : cell);
+import { writeTable, type TableFormat } from '../tables/write-table.js';
 
 /** The people of a client as a file that can be read back in. */
 @Injectable()
@@ -26,7 +22,7 @@ export class ExportPeople {
     @Inject(FactStore) private readonly store: FactStore,
   ) {}
 
-  async as(actor: Actor, clientId: string, format: 'csv' | 'xlsx'): Promise<{ name: string; content: Buffer }> {
+  async as(actor: Actor, clientId: string, format: TableFormat): Promise<{ name: string; content: Buffer }> {
     const { table, key } = await this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
       const people = await manager.find(Employee, {
@@ -51,17 +47,7 @@ export class ExportPeople {
       const rows = people.map((person) => this.rowOf(person, facts.get(person.id) ?? [], today, columns));
       return { table: [columns.map((column) => column.label), ...rows], key: client.key };
     });
-    const content =
-      format === 'csv'
-        ? Buffer.from(
-            stringify(
-              table.map((row) => row.map(harmless)),
-              { bom: true },
-            ),
-            'utf8',
-          )
-        : await workbook(table);
-    return { name: `people-${key.toLowerCase()}.${format}`, content };
+    return { name: `people-${key.toLowerCase()}.${format}`, content: await writeTable(table, format) };
   }
 
   private rowOf(
@@ -114,10 +100,3 @@ export class ExportPeople {
 }
 const said = (value: unknown): string =>
   value === true ? 'yes' : value === false ? 'no' : value === undefined ? '' : String(value as string | number);
-
-const workbook = async (table: readonly (readonly string[])[]): Promise<Buffer> => {
-  const rows = table.map((row, index) =>
-    row.map((value) => ({ value, type: String, ...(index === 0 ? { fontWeight: 'bold' as const } : {}) })),
-  );
-  return (await writeXlsxFile(rows as never)).toBuffer();
-};

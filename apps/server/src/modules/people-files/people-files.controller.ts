@@ -5,13 +5,9 @@ import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
+import { MEDIA_TYPES, type TableFormat } from '../tables/write-table.js';
 import { ExportPeople } from './export-people.js';
 import { PeopleFiles } from './people-files.service.js';
-
-const MEDIA_TYPES = {
-  csv: 'text/csv; charset=utf-8',
-  xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
-} as const;
 
 @Controller()
 export class PeopleFilesController {
@@ -94,7 +90,7 @@ export class PeopleFilesController {
     return this.files.discard(session, id, body.version);
   }
 
-  private async send(session: Session, id: string, format: 'csv' | 'xlsx', response: Response): Promise<void> {
+  private async send(session: Session, id: string, format: TableFormat, response: Response): Promise<void> {
     const { name, content } = await this.exports.as(session, id, format);
     response
       .type(MEDIA_TYPES[format])

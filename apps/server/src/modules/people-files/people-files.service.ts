@@ -16,7 +16,7 @@ import type { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
 import { numbersOf } from '../employees/employees.service.js';
 import { TakeOn } from '../employees/take-on.js';
-import { readTable } from './people-table.js';
+import { readTable } from '../tables/read-table.js';
 
 interface StoredImport {
   readonly id: string;

@@ -106,7 +106,10 @@ export class Deposits {
     schedule: 'monthly' | 'semiweekly',
   ): Promise<ReadonlySet<LocalDate>> {
     const rows = (await manager.query(
-      `SELECT liability_date, sum(amount)::bigint AS amount FROM ledger_entry WHERE client_id = $1 AND cause IN ('payroll','reversal') AND tax LIKE 'US-%' AND tax <> 'US-FUTA' GROUP BY liability_date ORDER BY liability_date`,
+      // A whole quarter brought in on one day says nothing about what accumulated in a deposit period.
+      `SELECT l.liability_date, sum(l.amount)::bigint AS amount FROM ledger_entry l JOIN payroll p ON p.id = l.payroll_id
+       WHERE l.client_id = $1 AND l.cause IN ('payroll','reversal') AND l.tax LIKE 'US-%' AND l.tax <> 'US-FUTA' AND (p.kind <> 'brought-in' OR p.period_start = p.check_date)
+       GROUP BY l.liability_date ORDER BY l.liability_date`,
       [client.id],
     )) as { liability_date: string; amount: string }[];
     return nextDayDates(

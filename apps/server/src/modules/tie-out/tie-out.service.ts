@@ -4,7 +4,7 @@ import { date } from '@zakat/core/calendar/local-date';
 import { firstDayOf, lastDayOf } from '@zakat/core/calendar/quarter';
 import { tieOut } from '@zakat/core/ledger/tie-out';
 import { ZERO, add, cents, subtract, sum, type Cents } from '@zakat/core/money/cents';
-import { lineValue, type Form941, type LineId } from '@zakat/core/returns/form-941';
+import { columnTwo, lineValue, type Form941, type LineId } from '@zakat/core/returns/form-941';
 import { TAXES, taxOf, type TaxCode, type TaxGroup } from '@zakat/core/taxes/registry';
 import type { FormW2 } from '@zakat/core/yearend/w2';
 import type { EntityManager } from 'typeorm';
@@ -17,6 +17,7 @@ import { Filing } from '../filings/entities.js';
 import { FilingSource } from '../filings/filing-source.js';
 import { LedgerReader } from '../ledger/ledger-reader.js';
 import { Deposits } from '../remittances/deposits.js';
+import { filedElsewhere, type FiledElsewhere } from '../take-overs/take-over-store.js';
 
 type Period = { readonly year: number; readonly quarter: 1 | 2 | 3 | 4 | null };
 
@@ -104,18 +105,22 @@ export class TieOutService {
     period: Period,
   ): Promise<{ returned: Map<TaxGroup, Cents>; fractions: Cents }> {
     const filings = await manager.find(Filing, { where: { clientId, form: '941', year: period.year } });
+    const isAsked = (quarter: number | null): boolean => period.quarter === null || quarter === period.quarter;
     const forms = filings
-      .filter((filing) => filing.snapshot !== null && (period.quarter === null || filing.quarter === period.quarter))
-      .map((filing) => (filing.snapshot as { form941: Form941 }).form941);
-    const total = (id: LineId): Cents => sum(forms.map((form) => cents(lineValue(form, id))));
-    if (forms.length === 0) return { returned: new Map(), fractions: ZERO };
+      .filter((filing) => filing.snapshot !== null && isAsked(filing.quarter))
+      .map((filing) => taxesOf((filing.snapshot as { form941: Form941 }).form941));
+    const elsewhere = (await filedElsewhere(manager, clientId))
+      .filter((form) => form.year === period.year && isAsked(form.quarter))
+      .map(taxesOfElsewhere);
+    const all = [...forms, ...elsewhere];
+    if (all.length === 0) return { returned: new Map(), fractions: ZERO };
     return {
       returned: new Map<TaxGroup, Cents>([
-        ['US-FIT', total('3')],
-        ['US-OASDI', total('5a.2')],
-        ['US-HI', add(total('5c.2'), total('5d.2'))],
+        ['US-FIT', sum(all.map((form) => form.incomeTax))],
+        ['US-OASDI', sum(all.map((form) => form.oasdi))],
+        ['US-HI', sum(all.map((form) => form.hi))],
       ]),
-      fractions: total('7'),
+      fractions: sum(all.map((form) => form.fractions)),
     };
   }
 
@@ -159,4 +164,24 @@ export class TieOutService {
     }
     return { notYetDue, underWay };
   }
+}
+
+/** The taxes a return says, as the tie-out compares them. */
+interface ReturnedTaxes {
+  readonly incomeTax: Cents;
+  readonly oasdi: Cents;
+  readonly hi: Cents;
+  readonly fractions: Cents;
+}
+
+function taxesOf(form: Form941): ReturnedTaxes {
+  const line = (id: LineId): Cents => cents(lineValue(form, id));
+  return { incomeTax: line('3'), oasdi: line('5a.2'), hi: add(line('5c.2'), line('5d.2')), fractions: line('7') };
+}
+
+/** The same of a return that somebody else filed: column 2 follows from column 1, line 7 from the total (Form 941). */
+function taxesOfElsewhere(form: FiledElsewhere): ReturnedTaxes {
+  const { oasdi, hi } = columnTwo({ '5a': form.line('941.5a'), '5c': form.line('941.5c'), '5d': form.line('941.5d') });
+  const incomeTax = cents(form.line('941.3'));
+  return { incomeTax, oasdi, hi, fractions: subtract(cents(form.line('US-941.filed')), sum([incomeTax, oasdi, hi])) };
 }

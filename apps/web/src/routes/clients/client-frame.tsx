@@ -16,6 +16,7 @@ const PLACES: readonly (readonly [path: string, label: string])[] = [
   ['items', 'Pay items'],
   ['readiness', 'Readiness'],
   ['proof', 'Proof set'],
+  ['brought-in', 'Brought in'],
 ];
 export const useClient = (): Schemas['ClientView'] => useOutletContext<Schemas['ClientView']>();
 

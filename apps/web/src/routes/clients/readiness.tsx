@@ -1,13 +1,14 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { PURPOSE_WORDS, type Purpose } from '@zakat/core/readiness/gaps';
 import { addDays, parseDate } from '@zakat/core/calendar/local-date';
-import { useState, type FormEvent, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { sessionQuery } from '../../api/resources.js';
 import { questionsQuery, readinessQuery, useAskQuestions, usePassGap } from '../../api/set-up.js';
 import { Day } from '../../kit/day.js';
+import { LetPass } from '../../kit/let-pass.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
@@ -26,36 +27,14 @@ function placeOf(gap: Gap, clientId: string): string {
 }
 
 function Pass({ gap, clientId }: { readonly gap: Gap; readonly clientId: string }): ReactNode {
-  const [isOpen, setOpen] = useState(false);
-  const [reason, setReason] = useState('');
   const pass = usePassGap(clientId);
-  if (gap.passedBecause !== null) return <span className="soft">let pass: {gap.passedBecause}</span>;
-  if (!isOpen)
-    return (
-      <button
-        type="button"
-        className="plain"
-        onClick={() => setOpen(true)}
-        aria-label={`let it pass: ${gap.who} ${gap.says}`}
-      >
-        let it pass
-      </button>
-    );
-  const save = (event: FormEvent): void => {
-    event.preventDefault();
-    pass.mutate({ key: gap.key, personId: gap.personId, reason });
-  };
   return (
-    <form onSubmit={save}>
-      <TextInput
-        aria-label="Reason"
-        placeholder="the reason, for the trail"
-        autoFocus
-        value={reason}
-        onChange={(event) => setReason(event.currentTarget.value)}
-      />
-      <RefusedNote error={pass.error} />
-    </form>
+    <LetPass
+      what={`${gap.who} ${gap.says}`}
+      because={gap.passedBecause}
+      error={pass.error}
+      onPass={(reason) => pass.mutate({ key: gap.key, personId: gap.personId, reason })}
+    />
   );
 }
 

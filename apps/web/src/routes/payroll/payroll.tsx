@@ -6,12 +6,12 @@ import { Link, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { payrollQuery, useDiscardPayroll, usePayrollAct } from '../../api/resources.js';
 import { Day } from '../../kit/day.js';
-import { Figure } from '../../kit/figure.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { ReleaseSlip } from '../../kit/release-slip.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { ClientNotes } from './client-notes.js';
+import { Costs } from './costs.js';
 import { postingSlip } from './posting-slip.js';
 import { PayrollSheet } from './sheet.js';
 import { useSheet } from './use-sheet.js';
@@ -162,104 +162,6 @@ function Discard({ payroll, flush }: { readonly payroll: Payroll; readonly flush
         keep it
       </button>
       <RefusedNote error={discard.error} />
-    </>
-  );
-}
-
-function Costs({ payroll }: { readonly payroll: Payroll }): ReactNode {
-  const isPencil = payroll.status !== 'posted';
-  return (
-    <>
-      <section className="section">
-        <h2>Against last time</h2>
-        <table className="ruled">
-          <tbody>
-            {payroll.persons
-              .filter((person) => person.isPaid)
-              .map((person) => {
-                const moved = person.previousGross === null ? null : person.paycheck.gross - person.previousGross;
-                return (
-                  <tr key={person.employeeId}>
-                    <td>{person.name}</td>
-                    <td className="num">
-                      <Figure amount={person.paycheck.gross} isPencil={isPencil} />
-                    </td>
-                    <td className="num">
-                      {moved === null ? (
-                        'first check'
-                      ) : moved === 0 ? (
-                        'as last time'
-                      ) : (
-                        <>
-                          {moved > 0 ? '+' : ''}
-                          {showDollars(cents(moved))}
-                        </>
-                      )}
-                    </td>
-                  </tr>
-                );
-              })}
-          </tbody>
-        </table>
-      </section>
-      <section className="section">
-        <h2>
-          Employer taxes <small>on the total of the wages, rounded once</small>
-        </h2>
-        <table className="ruled">
-          <tbody>
-            {payroll.employerTaxes.map((tax) => (
-              <tr key={tax.tax}>
-                <td>{tax.label}</td>
-                <td className="num">
-                  <Figure amount={tax.wages} isPencil={isPencil} />
-                </td>
-                <td className="num">
-                  <Figure amount={tax.amount} isPencil={isPencil} />
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </section>
-      <section className="section">
-        <h2>Journal</h2>
-        <table className="ruled">
-          <thead>
-            <tr>
-              <th scope="col">Account</th>
-              <th scope="col">For</th>
-              <th scope="col" className="num">
-                Debit
-              </th>
-              <th scope="col" className="num">
-                Credit
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {payroll.journal.map((line, index) => (
-              <tr key={index}>
-                <td>{line.label}</td>
-                <td>{line.detail}</td>
-                <td className="num">{line.amount > 0 && <Figure amount={line.amount} isPencil={isPencil} />}</td>
-                <td className="num">{line.amount < 0 && <Figure amount={-line.amount} isPencil={isPencil} />}</td>
-              </tr>
-            ))}
-          </tbody>
-          <tfoot>
-            <tr>
-              <td colSpan={2}>Totals</td>
-              <td className="num">
-                {showDollars(cents(payroll.journal.reduce((total, line) => total + Math.max(line.amount, 0), 0)))}
-              </td>
-              <td className="num">
-                {showDollars(cents(payroll.journal.reduce((total, line) => total + Math.max(-line.amount, 0), 0)))}
-              </td>
-            </tr>
-          </tfoot>
-        </table>
-      </section>
     </>
   );
 }

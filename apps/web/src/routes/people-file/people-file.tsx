@@ -1,9 +1,10 @@
-import { Button, NativeSelect } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { peopleFileQuery, useChooseMapping, usePeopleFileAct } from '../../api/set-up.js';
+import { ColumnMapping } from '../../kit/column-mapping.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
@@ -12,32 +13,17 @@ type FileView = Schemas['ImportView'];
 
 function Mapping({ file }: { readonly file: FileView }): ReactNode {
   const choose = useChooseMapping(file.id);
-  const set = (index: number, column: string): void =>
-    choose.mutate({
-      version: file.version,
-      mapping: file.mapping.map((before, at) =>
-        at === index ? column : before === column && column !== '' ? '' : before,
-      ),
-    });
   return (
     <section className="section">
       <h2>
         Columns <small>what each heading of the file is taken for; remembered for this client</small>
       </h2>
-      <div className="mapping">
-        {file.headings.map((heading, index) => (
-          <NativeSelect
-            key={`${index} ${heading}`}
-            label={heading === '' ? `Column ${index + 1}` : heading}
-            value={file.mapping[index] ?? ''}
-            data={[
-              { value: '', label: 'not taken' },
-              ...file.columns.map((column) => ({ value: column.name, label: column.label })),
-            ]}
-            onChange={(event) => set(index, event.currentTarget.value)}
-          />
-        ))}
-      </div>
+      <ColumnMapping
+        headings={file.headings}
+        mapping={file.mapping}
+        columns={file.columns}
+        onChange={(mapping) => choose.mutate({ version: file.version, mapping })}
+      />
       <RefusedNote error={choose.error} />
     </section>
   );

@@ -1,0 +1,191 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { date } from '@zakat/core/calendar/local-date';
+import { ZERO, negate, type Cents } from '@zakat/core/money/cents';
+import {
+  broughtInPayrolls,
+  broughtInPostings,
+  reversed,
+  taxLinesOf,
+  type BroughtInPayroll,
+} from '@zakat/core/take-over/paychecks';
+import type { Balance } from '@zakat/core/take-over/read-balances';
+import { broughtInPayments, type ReportedFigure } from '@zakat/core/take-over/reported';
+import { taxOf } from '@zakat/core/taxes/registry';
+import { randomUUID } from 'node:crypto';
+import type { EntityManager } from 'typeorm';
+import type { Actor } from '../../database/firm-database.js';
+import { Clock } from '../clock/clock.js';
+import { LedgerWriter } from '../ledger/ledger-writer.js';
+import type { StoredTakeOver } from './take-over-store.js';
+
+const OTHER_DEDUCTIONS = 'Other deductions';
+
+/** The lines of a paycheck that was paid elsewhere, in the form of the ones computed here. */
+const linesOf = (balance: Balance) => ({
+  earnings: [{ item: 'regular', label: 'Paid elsewhere', amount: balance.gross }],
+  deductions: [
+    ...balance.deductions.map(({ item, code, label, amount }) => ({
+      item,
+      label,
+      amount,
+      ...(code === item ? {} : { name: code }),
+    })),
+    ...(balance.otherDeductions === 0
+      ? []
+      : [{ item: 'after-tax', label: OTHER_DEDUCTIONS, amount: balance.otherDeductions }]),
+  ],
+  garnishments: [],
+  leave: [],
+  employerPaid: [],
+  tracked: {
+    qualifiedOvertime: balance.qualifiedOvertime,
+    qualifiedTips: balance.qualifiedTips,
+    uncollectedOasdi: ZERO,
+    uncollectedHi: ZERO,
+  },
+  taxes: taxLinesOf(balance),
+});
+
+/** Writes brought-in balances as payrolls that were paid elsewhere, and takes them back by their opposites. */
+@Injectable()
+export class BringIn {
+  constructor(
+    @Inject(LedgerWriter) private readonly ledger: LedgerWriter,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  async write(
+    manager: EntityManager,
+    actor: Actor,
+    stored: StoredTakeOver,
+    balances: readonly Balance[],
+    reported: readonly ReportedFigure[],
+  ): Promise<void> {
+    for (const payroll of broughtInPayrolls(balances))
+      await this.writePayroll(manager, actor, stored, payroll, randomUUID(), null);
+    await this.writePayments(manager, actor, stored, balances, reported, 'payment');
+  }
+
+  /** Every payroll once more with the opposite amounts, and every payment as given back. */
+  async takeBack(
+    manager: EntityManager,
+    actor: Actor,
+    stored: StoredTakeOver,
+    balances: readonly Balance[],
+  ): Promise<void> {
+    const payrolls = (await manager.query(
+      `SELECT id, period_start AS "from", check_date AS day FROM payroll WHERE take_over_id = $1 AND reverses IS NULL`,
+      [stored.id],
+    )) as { id: string; from: string; day: string }[];
+    for (const payroll of broughtInPayrolls(balances)) {
+      const original = payrolls.find((row) => row.day === payroll.day && row.from === payroll.from);
+      if (!original) throw new Error('a brought-in payroll is not there to be taken back');
+      const opposite = { ...payroll, balances: payroll.balances.map(reversed) };
+      await this.writePayroll(manager, actor, stored, opposite, randomUUID(), original.id);
+    }
+    await this.writePayments(manager, actor, stored, balances, stored.reported, 'payment-returned');
+  }
+
+  private async writePayroll(
+    manager: EntityManager,
+    actor: Actor,
+    stored: StoredTakeOver,
+    payroll: BroughtInPayroll,
+    id: string,
+    reverses: string | null,
+  ): Promise<void> {
+    const now = await this.clock.now(manager);
+    const { client_id: clientId } = stored;
+    await manager.query(
+      `INSERT INTO payroll (id, firm_id, client_id, period_start, period_end, check_date, kind, status, version, posted_by, posted_at, created_by, take_over_id, reverses)
+       VALUES ($1, $2, $3, $4, $5, $5, 'brought-in', 'posted', 1, $6, $7, $6, $8, $9)`,
+      [id, actor.firmId, clientId, payroll.from, payroll.day, actor.userId, now, stored.id, reverses],
+    );
+    const paychecks = payroll.balances.map((balance) => ({ id: randomUUID(), balance }));
+    await manager.query(
+      `INSERT INTO paycheck (id, firm_id, client_id, payroll_id, employee_id, check_date, gross, net, supplemental, lines, facts)
+       SELECT r.id, $1, $2, $3, r.employee_id, $4, r.gross, r.net, r.supplemental, r.lines, '{}'::jsonb
+       FROM jsonb_to_recordset($5::jsonb) AS r(id uuid, employee_id uuid, gross bigint, net bigint, supplemental bigint, lines jsonb)`,
+      [
+        actor.firmId,
+        clientId,
+        id,
+        payroll.day,
+        JSON.stringify(
+          paychecks.map(({ id: paycheckId, balance }) => ({
+            id: paycheckId,
+            employee_id: balance.employeeId,
+            gross: balance.gross,
+            net: balance.net,
+            supplemental: balance.supplemental,
+            lines: linesOf(balance),
+          })),
+        ),
+      ],
+    );
+    const taxes = paychecks.flatMap(({ id: paycheckId, balance }) =>
+      balance.taxes.map((line) => ({
+        paycheck_id: paycheckId,
+        employee_id: balance.employeeId,
+        tax: line.tax,
+        payer: taxOf(line.tax).payer,
+        base: taxOf(line.tax).base,
+        subject: line.subject,
+        wages: line.wages,
+        amount: line.amount,
+      })),
+    );
+    await manager.query(
+      `INSERT INTO paycheck_tax (paycheck_id, firm_id, client_id, employee_id, check_date, tax, payer, base, subject, wages, amount)
+       SELECT r.paycheck_id, $1, $2, r.employee_id, $3, r.tax, r.payer, r.base, r.subject, r.wages, r.amount
+       FROM jsonb_to_recordset($4::jsonb) AS r(paycheck_id uuid, employee_id uuid, tax text, payer text, base text, subject bigint, wages bigint, amount bigint)`,
+      [actor.firmId, clientId, payroll.day, JSON.stringify(taxes)],
+    );
+    await this.ledger.writeEntries(
+      manager,
+      actor,
+      clientId,
+      broughtInPostings(payroll).map((line) => ({
+        ...line,
+        payrollId: id,
+        remittanceId: null,
+        cause: reverses === null ? ('payroll' as const) : ('reversal' as const),
+        effectiveDate: payroll.day,
+      })),
+      now,
+    );
+  }
+
+  private async writePayments(
+    manager: EntityManager,
+    actor: Actor,
+    stored: StoredTakeOver,
+    balances: readonly Balance[],
+    reported: readonly ReportedFigure[],
+    cause: 'payment' | 'payment-returned',
+  ): Promise<void> {
+    const payments = broughtInPayments(balances, reported);
+    if (payments.length === 0) return;
+    const signed = (amount: Cents): Cents => (cause === 'payment' ? negate(amount) : amount);
+    await this.ledger.writeEntries(
+      manager,
+      actor,
+      stored.client_id,
+      payments.map((payment) => ({
+        employeeId: null,
+        payrollId: null,
+        remittanceId: null,
+        takeOverId: stored.id,
+        cause,
+        tax: payment.tax,
+        agency: taxOf(payment.tax).agency,
+        subject: ZERO,
+        wages: ZERO,
+        amount: signed(payment.amount),
+        liabilityDate: payment.day,
+        effectiveDate: date(payment.paidOn),
+      })),
+      await this.clock.now(manager),
+    );
+  }
+}

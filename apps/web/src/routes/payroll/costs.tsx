@@ -1,0 +1,131 @@
+import { cents, showDollars } from '@zakat/core/money/cents';
+import type { ReactNode } from 'react';
+import type { Schemas } from '../../api/client.js';
+import { Figure } from '../../kit/figure.js';
+
+type Payroll = Schemas['PayrollView'];
+interface Props {
+  readonly payroll: Payroll;
+}
+const isPencilled = ({ status }: Payroll): boolean => status !== 'posted';
+
+function AgainstLastTime({ payroll }: Props): ReactNode {
+  const isPencil = isPencilled(payroll);
+  return (
+    <section className="section">
+      <h2>Against last time</h2>
+      <table className="ruled">
+        <tbody>
+          {payroll.persons
+            .filter((person) => person.isPaid)
+            .map((person) => {
+              const moved = person.previousGross === null ? null : person.paycheck.gross - person.previousGross;
+              return (
+                <tr key={person.employeeId}>
+                  <td>{person.name}</td>
+                  <td className="num">
+                    <Figure amount={person.paycheck.gross} isPencil={isPencil} />
+                  </td>
+                  <td className="num">
+                    {moved === null ? (
+                      'first check'
+                    ) : moved === 0 ? (
+                      'as last time'
+                    ) : (
+                      <>
+                        {moved > 0 ? '+' : ''}
+                        {showDollars(cents(moved))}
+                      </>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function EmployerTaxes({ payroll }: Props): ReactNode {
+  const isPencil = isPencilled(payroll);
+  return (
+    <section className="section">
+      <h2>
+        Employer taxes{' '}
+        <small>{payroll.kind === 'brought-in' ? 'as brought in' : 'on the total of the wages, rounded once'}</small>
+      </h2>
+      <table className="ruled">
+        <tbody>
+          {payroll.employerTaxes.map((tax) => (
+            <tr key={tax.tax}>
+              <td>{tax.label}</td>
+              <td className="num">
+                <Figure amount={tax.wages} isPencil={isPencil} />
+              </td>
+              <td className="num">
+                <Figure amount={tax.amount} isPencil={isPencil} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function Journal({ payroll }: Props): ReactNode {
+  const isPencil = isPencilled(payroll);
+  return (
+    <section className="section">
+      <h2>Journal</h2>
+      <table className="ruled">
+        <thead>
+          <tr>
+            <th scope="col">Account</th>
+            <th scope="col">For</th>
+            <th scope="col" className="num">
+              Debit
+            </th>
+            <th scope="col" className="num">
+              Credit
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {payroll.journal.map((line, index) => (
+            <tr key={index}>
+              <td>{line.label}</td>
+              <td>{line.detail}</td>
+              <td className="num">{line.amount > 0 && <Figure amount={line.amount} isPencil={isPencil} />}</td>
+              <td className="num">{line.amount < 0 && <Figure amount={-line.amount} isPencil={isPencil} />}</td>
+            </tr>
+          ))}
+        </tbody>
+        <tfoot>
+          <tr>
+            <td colSpan={2}>Totals</td>
+            <td className="num">
+              {showDollars(cents(payroll.journal.reduce((total, line) => total + Math.max(line.amount, 0), 0)))}
+            </td>
+            <td className="num">
+              {showDollars(cents(payroll.journal.reduce((total, line) => total + Math.max(-line.amount, 0), 0)))}
+            </td>
+          </tr>
+        </tfoot>
+      </table>
+    </section>
+  );
+}
+
+/** What a payroll costs and how it is booked. What was paid elsewhere is in somebody else's books. */
+export function Costs({ payroll }: Props): ReactNode {
+  const isOurs = payroll.kind !== 'brought-in';
+  return (
+    <>
+      {isOurs && <AgainstLastTime payroll={payroll} />}
+      <EmployerTaxes payroll={payroll} />
+      {isOurs && <Journal payroll={payroll} />}
+    </>
+  );
+}

@@ -299,60 +299,6 @@ describe('a trial paycheck', () => {
     expect((await ask([fact('pay', { basis: 'hourly' })])).body.problems[0].field).toBe('facts[0].value.rate');
     expect(await counted()).toEqual(before);
   });
-  it('takes lines of every check into the payroll: percentages, an own item, a loan that ends, an employer match', async () => {
-    const client = await takeOn(preparer, 'LINES', 1);
-    const person = client.employeeIds[0] ?? '';
-    await preparer(
-      'POST',
-      `/clients/${client.id}/facts`,
-      fact('pay-item', { code: 'tools', label: 'Tools', like: 'after-tax', perYear: '30.00' }),
-    );
-    for (const line of [
-      { item: '401k', percent: '6' },
-      { item: 'tools', amount: '20.00' },
-      { item: 'loan', amount: '90.00', balance: '150.00' },
-      { item: 'match-401k', amount: '25.00' },
-    ])
-      await preparer('POST', `/employees/${person}/facts`, fact('standing', line));
-    await preparer(
-      'POST',
-      `/employees/${person}/facts`,
-      fact('garnishment', { label: 'C-1', kind: 'creditor', amount: '50.00' }),
-    );
-    await preparer(
-      'POST',
-      `/employees/${person}/facts`,
-      fact('leave', { item: 'vacation', per: 'period', hours: '4', balance: '10' }),
-    );
-    const run = async (periodStart: string, periodEnd: string, checkDate: string) => {
-      const { id } = (
-        await preparer('POST', `/clients/${client.id}/payrolls`, { periodStart, periodEnd, checkDate, kind: 'regular' })
-      ).body as { id: string };
-      const reviewed = await preparer('POST', `/payrolls/${id}/review`, { version: 1 });
-      expect(reviewed.body.problems ?? []).toEqual([]);
-      return (await preparer('POST', `/payrolls/${id}/post`, { version: reviewed.body.version })).body.persons[0]
-        .paycheck as {
-        deductions: { item: string; name?: string; label: string; amount: number }[];
-        employerPaid: { amount: number }[];
-        garnishments: { amount: number }[];
-      };
-    };
-    const first = await run('2026-09-27', '2026-10-10', '2026-10-16');
-    expect(first.deductions.map((line) => [line.name ?? line.item, line.amount])).toEqual([
-      ['401k', 15_072],
-      ['tools', 2000],
-      ['loan', 9000],
-    ]);
-    expect([first.employerPaid[0]?.amount, first.garnishments[0]?.amount]).toEqual([2500, 5000]);
-    // The yearly limit leaves 10.00 of the tools, the balance 60.00 of the loan.
-    const second = await run('2026-10-11', '2026-10-24', '2026-10-30');
-    expect(second.deductions.map((line) => line.amount)).toEqual([15_072, 1000, 6000]);
-    const leave = (await stack.dataSource.query(
-      `SELECT lines->'leave'->0->>'balance' AS balance FROM paycheck WHERE employee_id = $1 ORDER BY check_date`,
-      [person],
-    )) as { balance: string }[];
-    expect(leave.map((row) => row.balance)).toEqual(['140000', '180000']);
-  });
   it('agreed by hand it is a proof: a changed rate shows what moved until somebody agrees to it', async () => {
     const client = await takeOn(preparer, 'PROOF', 1);
     const keep = { employeeId: client.employeeIds[0], name: 'usual', checkDate: null };

@@ -2,17 +2,37 @@ import { problem } from '../issues/issue.js';
 import { EARNING_ITEMS, findItem } from '../items/registry.js';
 import { GARNISHMENT_KINDS } from '../paycheck/garnishment.js';
 import { FILING_STATUSES } from '../paycheck/input.js';
-import { UNTIL, text, untilWords, type FactKind } from './fact-kind.js';
+import { UNTIL, text, untilWords, type FactKind, type FactValue } from './fact-kind.js';
+import type { FactField } from './field.js';
+import type { DatedFact } from './in-force.js';
 
-const limits = (value: Parameters<typeof text>[0]): string =>
+/**
+ * From which day posted checks lower a balance. A later entry that only changes the amount repeats it, so that the
+ * balance is not counted afresh.
+ */
+export const COUNTED_FROM: FactField = {
+  name: 'countedFrom',
+  label: 'Counted from',
+  kind: 'date',
+  help: 'Checks from this day on count; blank: from the first day of this entry',
+};
+/** The day from which a fact's balance counts. */
+export const countedFrom = (fact: Pick<DatedFact, 'from' | 'value'>): string =>
+  text(fact.value, COUNTED_FROM.name) || fact.from;
+
+const balanceWords = (value: FactValue): string =>
+  text(value, 'balance') === ''
+    ? ''
+    : `, ${text(value, 'balance')} to go${text(value, 'countedFrom') === '' ? '' : ` from ${text(value, 'countedFrom')} on`}`;
+
+const limits = (value: FactValue): string =>
   [
     ['perCheck', 'at most %s a check'],
     ['perYear', 'at most %s a year'],
-    ['balance', '%s still to go'],
   ]
     .filter(([name]) => text(value, name ?? '') !== '')
     .map(([name, words]) => `, ${(words ?? '').replace('%s', text(value, name ?? ''))}`)
-    .join('');
+    .join('') + balanceWords(value);
 
 /** An earning, deduction or employer-paid amount of every check. */
 export const STANDING: FactKind = {
@@ -27,7 +47,8 @@ export const STANDING: FactKind = {
     { name: 'rate', label: 'at a rate of', kind: 'decimal' },
     { name: 'perCheck', label: 'At most a check', kind: 'amount' },
     { name: 'perYear', label: 'At most a year', kind: 'amount' },
-    { name: 'balance', label: 'Still to go', kind: 'amount', help: 'Of a loan or toward a goal, on the day it begins' },
+    { name: 'balance', label: 'Still to go', kind: 'amount', help: 'Of a loan or toward a goal' },
+    COUNTED_FROM,
     UNTIL,
   ],
   check: (value, path) => {
@@ -78,6 +99,7 @@ export const GARNISHMENT: FactKind = {
     },
     { name: 'amount', label: 'Amount a check', kind: 'amount', help: 'Blank: as much as the law allows' },
     { name: 'balance', label: 'Still to go', kind: 'amount' },
+    COUNTED_FROM,
     { name: 'fee', label: 'Administrative fee', kind: 'amount' },
     { name: 'priority', label: 'Order among several', kind: 'whole' },
     { name: 'supportsOthers', label: 'Supports another family', kind: 'flag', when: FOR_SUPPORT },
@@ -122,6 +144,7 @@ export const LEAVE: FactKind = {
     },
     { name: 'hours', label: 'Hours', kind: 'decimal', isRequired: true },
     { name: 'balance', label: 'Balance on the first day', kind: 'decimal' },
+    COUNTED_FROM,
     { name: 'maximum', label: 'At most', kind: 'decimal' },
     { name: 'waitsUntil', label: 'Begins to build up', kind: 'date' },
     { name: 'resetOn', label: 'Year begins on', kind: 'month-day', help: 'Month and day, 01-01' },

@@ -1,4 +1,5 @@
 import { text } from '@zakat/core/facts/fact-kind';
+import { countedFrom } from '@zakat/core/facts/pay-line-facts';
 import type { DatedFact } from '@zakat/core/facts/in-force';
 import { showLeaveHours } from '@zakat/core/leave/accrual';
 import { cents, type Cents } from '@zakat/core/money/cents';
@@ -9,7 +10,7 @@ type FactsByPerson = ReadonlyMap<string, readonly StoredFact[]>;
 const someHave = (facts: FactsByPerson, test: (fact: StoredFact) => boolean): string[] =>
   [...facts].filter(([, own]) => own.some(test)).map(([id]) => id);
 
-/** What posted checks have taken by each standing line or order with a balance, from the day it began. */
+/** What posted checks have taken by each standing line or order with a balance, from the day its balance is counted from. */
 export async function takenSince(
   manager: EntityManager,
   employeeIds: readonly string[],
@@ -32,7 +33,9 @@ export async function takenSince(
     const slot = text(fact.value, kind === 'standing' ? 'item' : 'label');
     return cents(
       rows
-        .filter((row) => row.id === employeeId && row.kind === kind && row.slot === slot && row.day >= fact.from)
+        .filter(
+          (row) => row.id === employeeId && row.kind === kind && row.slot === slot && row.day >= countedFrom(fact),
+        )
         .reduce((total, row) => total + Number(row.amount), 0),
     );
   };

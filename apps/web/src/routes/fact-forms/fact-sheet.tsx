@@ -1,5 +1,6 @@
 import type { FactKind, FactKinds } from '@zakat/core/facts/fact-kind';
 import { UNTIL } from '@zakat/core/facts/fact-kind';
+import { COUNTED_FROM, countedFrom } from '@zakat/core/facts/pay-line-facts';
 import type { FactField } from '@zakat/core/facts/field';
 import { useState, type ReactNode } from 'react';
 import { FactForm, type FormFact } from './fact-form.js';
@@ -34,6 +35,12 @@ type Opened = {
 const yesterday = (day: string): string =>
   new Date(Date.parse(`${day}T00:00:00Z`) - 86_400_000).toISOString().slice(0, 10);
 
+/** What a form begins with that changes an entry: a balance goes on counting from where it began. */
+const toChange = (kind: FactKind, fact: SheetFact): Readonly<Record<string, unknown>> =>
+  kind.fields.includes(COUNTED_FROM) && typeof fact.value['balance'] === 'string'
+    ? { ...fact.value, [COUNTED_FROM.name]: countedFrom(fact) }
+    : fact.value;
+
 /** Effective-dated facts by kind: what stands, in words, and one form at a time to change it. */
 export function FactSheet(props: Props): ReactNode {
   const { kinds, shown, facts, today, draftKey, isSaving, error, onSave, onConsider } = props;
@@ -60,7 +67,7 @@ export function FactSheet(props: Props): ReactNode {
                       type="button"
                       className="plain"
                       aria-label={`change ${kind.label}: ${fact.sentence}`}
-                      onClick={() => setOpened({ kind: name, slot: kinds.slotOf(fact), value: fact.value })}
+                      onClick={() => setOpened({ kind: name, slot: kinds.slotOf(fact), value: toChange(kind, fact) })}
                     >
                       change
                     </button>

@@ -1,0 +1,108 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { Stack, takeOn, type Caller } from './stack.js';
+
+let stack: Stack;
+let preparer: Caller;
+
+beforeAll(async () => {
+  stack = await Stack.start();
+  await stack.addFirm('Alder');
+  preparer = await stack.signIn('Alder', 'preparer');
+}, 60_000);
+afterAll(() => stack.stop(), 30_000);
+
+const START = '2026-01-01';
+const fact = (kind: string, value: Record<string, unknown>, from = START) => ({ kind, from, value });
+interface Paycheck {
+  readonly deductions: { item: string; name?: string; label: string; amount: number }[];
+  readonly employerPaid: { amount: number }[];
+  readonly garnishments: { amount: number }[];
+}
+const PERIODS = [
+  ['2026-09-27', '2026-10-10', '2026-10-16'],
+  ['2026-10-11', '2026-10-24', '2026-10-30'],
+  ['2026-10-25', '2026-11-07', '2026-11-13'],
+] as const;
+
+/** A client with one person, to whom facts are added and who is paid period after period. */
+async function onePerson(key: string) {
+  const client = await takeOn(preparer, key, 1);
+  const person = client.employeeIds[0] ?? '';
+  const add = (kind: string, value: Record<string, unknown>, from = START) =>
+    preparer('POST', `/employees/${person}/facts`, fact(kind, value, from));
+  const run = async (index: 0 | 1 | 2): Promise<Paycheck> => {
+    const [periodStart, periodEnd, checkDate] = PERIODS[index];
+    const { id } = (
+      await preparer('POST', `/clients/${client.id}/payrolls`, { periodStart, periodEnd, checkDate, kind: 'regular' })
+    ).body as { id: string };
+    const reviewed = await preparer('POST', `/payrolls/${id}/review`, { version: 1 });
+    expect(reviewed.body.problems ?? []).toEqual([]);
+    return (await preparer('POST', `/payrolls/${id}/post`, { version: reviewed.body.version })).body.persons[0]
+      .paycheck;
+  };
+  const leaveBalances = async (): Promise<string[]> => {
+    const rows = (await stack.dataSource.query(
+      `SELECT lines->'leave'->0->>'balance' AS balance FROM paycheck WHERE employee_id = $1 ORDER BY check_date`,
+      [person],
+    )) as { balance: string }[];
+    return rows.map((row) => row.balance);
+  };
+  return { client, add, run, leaveBalances };
+}
+
+describe('lines of every check', () => {
+  it('go into the payroll: percentages, an own item, a loan that ends, an employer match', async () => {
+    const { client, add, run, leaveBalances } = await onePerson('LINES');
+    await preparer(
+      'POST',
+      `/clients/${client.id}/facts`,
+      fact('pay-item', { code: 'tools', label: 'Tools', like: 'after-tax', perYear: '30.00' }),
+    );
+    await add('standing', { item: '401k', percent: '6' });
+    await add('standing', { item: 'tools', amount: '20.00' });
+    await add('standing', { item: 'loan', amount: '90.00', balance: '150.00' });
+    await add('standing', { item: 'match-401k', amount: '25.00' });
+    await add('garnishment', { label: 'C-1', kind: 'creditor', amount: '50.00' });
+    await add('leave', { item: 'vacation', per: 'period', hours: '4', balance: '10' });
+    const first = await run(0);
+    expect(first.deductions.map((line) => [line.name ?? line.item, line.amount])).toEqual([
+      ['401k', 15_072],
+      ['tools', 2000],
+      ['loan', 9000],
+    ]);
+    expect([first.employerPaid[0]?.amount, first.garnishments[0]?.amount]).toEqual([2500, 5000]);
+    // The yearly limit leaves 10.00 of the tools, the balance 60.00 of the loan.
+    const second = await run(1);
+    expect(second.deductions.map((line) => line.amount)).toEqual([15_072, 1000, 6000]);
+    expect(await leaveBalances()).toEqual(['140000', '180000']);
+  });
+
+  it('go on from where a balance stands when only their amount changes', async () => {
+    const { add, run, leaveBalances } = await onePerson('CHANGES');
+    const loan = { item: 'loan', balance: '150.00' };
+    const order = { label: 'C-2', kind: 'creditor', balance: '100.00' };
+    const leave = { item: 'vacation', per: 'period', balance: '10' };
+    await add('standing', { ...loan, amount: '90.00' });
+    await add('garnishment', { ...order, amount: '80.00' });
+    await add('leave', { ...leave, hours: '4' });
+    await run(0);
+    const changed = { countedFrom: START };
+    await add('standing', { ...loan, ...changed, amount: '35.00' }, '2026-10-20');
+    await add('garnishment', { ...order, ...changed, amount: '50.00' }, '2026-10-20');
+    await add('leave', { ...leave, ...changed, hours: '5' }, '2026-10-20');
+    const second = await run(1);
+    expect([second.deductions[0]?.amount, second.garnishments[0]?.amount]).toEqual([3500, 2000]);
+    const third = await run(2);
+    expect([third.deductions[0]?.amount, third.garnishments[0]?.amount]).toEqual([2500, 0]);
+    expect(await leaveBalances()).toEqual(['140000', '190000', '240000']);
+  });
+
+  it('count a new balance from the day it begins', async () => {
+    const { add, run } = await onePerson('ANEW');
+    await add('standing', { item: 'loan', amount: '90.00', balance: '90.00' });
+    expect((await run(0)).deductions[0]?.amount).toBe(9000);
+    await add('standing', { item: 'loan', amount: '90.00', balance: '120.00' }, '2026-10-20');
+    expect((await run(1)).deductions[0]?.amount).toBe(9000);
+    expect((await run(2)).deductions[0]?.amount).toBe(3000);
+  });
+});

@@ -147,6 +147,8 @@ export class QuestionView {
   @Day() askedOn!: string;
   @Day() chaseOn!: string;
   @Text() field!: string;
+  /** Accepting the answer enters it in the record. */
+  @Flag() entersItself!: boolean;
   @Whole() version!: number;
 }
 

@@ -1683,6 +1683,7 @@ export interface components {
             /** Format: date */
             chaseOn: string;
             field: string;
+            entersItself: boolean;
             version: number;
         };
         AskQuestions: {

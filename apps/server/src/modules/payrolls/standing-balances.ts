@@ -58,7 +58,7 @@ export async function leaveStands(
   )) as { id: string; day: string; item: string; balance: string }[];
   return (employeeId, fact) => {
     const row = rows.find(
-      (one) => one.id === employeeId && one.item === text(fact.value, 'item') && one.day >= fact.from,
+      (one) => one.id === employeeId && one.item === text(fact.value, 'item') && one.day >= countedFrom(fact),
     );
     return row ? { balance: showLeaveHours(Number(row.balance)), lastCheck: row.day } : null;
   };

@@ -12,6 +12,7 @@ import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
 import { Firm } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
+import { enterAnswer, entersItself, type Answered } from './enter-answer.js';
 import { letterPdf } from './letter-pdf.js';
 import { ReadinessService } from './readiness.service.js';
 
@@ -78,8 +79,8 @@ export class QuestionsService {
     version: number,
     answer = '',
   ): Promise<void> {
-    return this.database.run(actor, (manager) =>
-      this.executor.apply(manager, actor, QUESTION_MACHINE, {
+    return this.database.run(actor, async (manager) => {
+      await this.executor.apply(manager, actor, QUESTION_MACHINE, {
         id,
         act,
         version,
@@ -89,8 +90,19 @@ export class QuestionsService {
             : act === 'accept'
               ? { accepted_by: actor.userId }
               : {},
-      }),
-    );
+      });
+      if (act === 'accept') await this.enter(manager, actor, id);
+    });
+  }
+
+  /** An accepted answer that is a field of the record goes into it; the rest is entered by hand. */
+  private async enter(manager: EntityManager, actor: Actor, id: string): Promise<void> {
+    const rows = (await manager.query('SELECT client_id, employee_id, field, answer FROM question WHERE id = $1', [
+      id,
+    ])) as Answered[];
+    const question = rows[0];
+    if (question && entersItself(question))
+      await enterAnswer(manager, actor, this.audit, await this.clock.today(manager), question);
   }
 
   /** The one letter to a client, as PDF. */
@@ -126,6 +138,7 @@ export class QuestionsService {
       askedOn: row.asked_on,
       chaseOn: row.chase_on,
       field: row.field,
+      entersItself: entersItself(row),
       version: row.version,
     }));
   }

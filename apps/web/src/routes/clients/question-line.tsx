@@ -1,5 +1,6 @@
 import { TextInput } from '@mantine/core';
 import { useState, type FormEvent, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { useQuestionAct } from '../../api/set-up.js';
 import { RefusedNote } from '../../kit/problems.js';
@@ -9,9 +10,12 @@ import { Status } from '../../kit/status.js';
 export function QuestionLine({
   question,
   isSenior,
+  place,
 }: {
   readonly question: Schemas['QuestionView'];
   readonly isSenior: boolean;
+  /** Where the answer is entered. */
+  readonly place: string;
 }): ReactNode {
   const act = useQuestionAct();
   const [answer, setAnswer] = useState('');
@@ -27,6 +31,11 @@ export function QuestionLine({
       <div>
         <b>{question.who === '' ? 'The business' : question.who}</b>: {question.asks}
         {question.status === 'answered' && <p className="answer">{question.answer}</p>}
+        {question.status === 'answered' && !question.entersItself && (
+          <p className="soft">
+            <Link to={place}>Enter it in the record</Link>, then accept.
+          </p>
+        )}
         <RefusedNote error={act.error} />
       </div>
       <div className="question-acts">
@@ -42,7 +51,7 @@ export function QuestionLine({
         )}
         {question.status === 'answered' && isSenior && (
           <button type="button" className="plain" onClick={() => go('accept')}>
-            accept
+            {question.entersItself ? 'accept and enter' : 'accept'}
           </button>
         )}
         {question.status === 'answered' && (

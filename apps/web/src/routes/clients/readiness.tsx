@@ -20,7 +20,7 @@ type Gap = Schemas['GapView'];
 const MOVES: Readonly<Record<Gap['move'], string>> = { client: 'the client', firm: 'us', agency: 'the agency' };
 
 /** Where the field of a gap is entered. */
-function placeOf(gap: Gap, clientId: string): string {
+function placeOf(gap: Pick<Gap, 'personId' | 'field'>, clientId: string): string {
   if (gap.personId !== null) return `/employees/${gap.personId}?field=${encodeURIComponent(gap.field)}`;
   if (gap.field === 'people') return `/clients/${clientId}/people`;
   return `/clients/${clientId}/facts?field=${encodeURIComponent(gap.field)}`;
@@ -129,7 +129,12 @@ export function ReadinessPage(): ReactNode {
               </h2>
               {letter.length === 0 && open.length === 0 && <p className="empty">There is nothing to ask.</p>}
               {open.map((question) => (
-                <QuestionLine key={question.id} question={question} isSenior={isSenior} />
+                <QuestionLine
+                  key={question.id}
+                  question={question}
+                  isSenior={isSenior}
+                  place={placeOf(question, client.id)}
+                />
               ))}
               {letter.length > 0 && (
                 <div className="actions">

@@ -72,7 +72,7 @@ export const NEW_YORK: StateRules = {
         recalled(
           NYS50T('1/23'),
           'Method II, Table II-A annual; Table A',
-          'Rows from 96,800 up are recalled less surely than those below: they hold the recapture of the lower brackets.',
+          'Rows from 96,800 up are recalled less surely than those below: they hold the recapture of the lower brackets. The steep row begins where Tax Law § 601 has its 6.85% bracket and is 50,000 wide.',
         ),
         annual(
           columns,
@@ -87,8 +87,8 @@ export const NEW_YORK: StateRules = {
               ['96800', '5240', '0.0714'],
               ['107650', '6014', '0.0764'],
               ['157650', '9834', '0.065'],
-              ['211550', '13338', '0.1101'],
-              ['261550', '18843', '0.0735'],
+              ['215400', '13588', '0.1101'],
+              ['265400', '19093', '0.0735'],
             ],
             married: [
               ['0', '0', '0.04'],
@@ -100,9 +100,8 @@ export const NEW_YORK: StateRules = {
               ['107650', '6014', '0.0764'],
               ['157650', '9834', '0.0699'],
               ['211550', '13601', '0.0749'],
-              ['323200', '21964', '0.0685'],
-              ['372300', '25328', '0.1101'],
-              ['422300', '30833', '0.0735'],
+              ['323200', '21964', '0.1101'],
+              ['373200', '27469', '0.0735'],
             ],
           }),
         ),
@@ -111,7 +110,7 @@ export const NEW_YORK: StateRules = {
         recalled(
           NYS50T('1/26'),
           'Method II, Table II-A annual; Table A',
-          'The rates of the five lower brackets follow Tax Law § 601 as amended for 2026 (each 0.1 lower); the rows from 96,800 up are carried over from the 1/23 edition with that change and await the print.',
+          'The rates of the five lower brackets follow Tax Law § 601 as amended for 2026 (each 0.1 lower); the rows from 96,800 up are carried over from the 1/23 edition with that change, the recapture with the wider difference of the rates, and await the print.',
         ),
         annual(
           columns,
@@ -126,8 +125,8 @@ export const NEW_YORK: StateRules = {
               ['96800', '5143', '0.0704'],
               ['107650', '5907', '0.0754'],
               ['157650', '9677', '0.064'],
-              ['211550', '13127', '0.1101'],
-              ['261550', '18632', '0.0735'],
+              ['215400', '13373', '0.1144'],
+              ['265400', '19093', '0.0735'],
             ],
             married: [
               ['0', '0', '0.039'],
@@ -139,9 +138,8 @@ export const NEW_YORK: StateRules = {
               ['107650', '5907', '0.0754'],
               ['157650', '9677', '0.0689'],
               ['211550', '13391', '0.0739'],
-              ['323200', '21642', '0.0675'],
-              ['372300', '24956', '0.1101'],
-              ['422300', '30461', '0.0735'],
+              ['323200', '21642', '0.1144'],
+              ['373200', '27362', '0.0735'],
             ],
           }),
         ),

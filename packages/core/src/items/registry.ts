@@ -3,6 +3,8 @@ export type BaseFamily = 'income' | 'social' | 'unemployment' | 'state-income' |
 export type EarningKind = 'regular' | 'supplemental';
 
 interface ItemBase {
+  /** Its place in the list: sets of items are looked up by it. */
+  readonly index: number;
   readonly code: string;
   readonly label: string;
   /** Families of bases this item does not enter (earnings) or is taken out of (deductions); every other one taxes it. */
@@ -14,39 +16,47 @@ export interface EarningItem extends ItemBase {
   /** Multiplies the hourly rate. Decimal text. */
   readonly factor: string;
   /** Wages that are not paid with this check: a benefit in kind, or tips the person already has. */
-  readonly isNoncash?: true;
+  readonly isNoncash: boolean;
   /** Wages on which no income tax is withheld, though they are reported. */
-  readonly isNotWithheldOn?: true;
+  readonly isNotWithheldOn: boolean;
   /** Tips, whose employee tax may be left uncollected when the cash does not suffice. */
-  readonly isTips?: true;
+  readonly isTips: boolean;
   /** The part of the amount that counts as qualified overtime (Public Law 119-21): 1 of `of`. */
-  readonly overtimePremium?: { readonly part: number; readonly of: number };
+  readonly overtimePremium: { readonly part: number; readonly of: number } | null;
   /** Hours on this line are not worked (leave), so programs by hours do not count them. */
-  readonly isLeave?: true;
-  readonly box12?: string;
+  readonly isLeave: boolean;
+  readonly box12: string | null;
 }
 export interface DeductionItem extends ItemBase {
   readonly list: 'deduction';
   /** Form W-2 box 12 code, when the item is reported there. */
-  readonly box12?: string;
+  readonly box12: string | null;
   /** Items that share a yearly limit of law. */
-  readonly limit?: LegalLimit;
+  readonly limit: LegalLimit | null;
 }
 /** Paid by the employer on top: reported or a cost, never in the net. */
 export interface EmployerItem extends ItemBase {
   readonly list: 'employer';
-  readonly box12?: string;
+  readonly box12: string | null;
 }
 export type PayItem = EarningItem | DeductionItem | EmployerItem;
 export type LegalLimit = '402g' | '457b' | 'simple' | 'hsa' | 'fsa' | 'dependent-care' | 'transit';
 
+// Every item of a list has every field, in one order, so that the engine sees one shape of object.
 const earning = (code: string, label: string, more: Partial<EarningItem> = {}): EarningItem => ({
   list: 'earning',
+  index: 0,
   code,
   label,
   kind: 'regular',
   factor: '1',
   outOf: [],
+  isNoncash: false,
+  isNotWithheldOn: false,
+  isTips: false,
+  overtimePremium: null,
+  isLeave: false,
+  box12: null,
   ...more,
 });
 const supplemental = (code: string, label: string): EarningItem => earning(code, label, { kind: 'supplemental' });
@@ -57,17 +67,21 @@ const deduction = (
   more: Partial<DeductionItem> = {},
 ): DeductionItem => ({
   list: 'deduction',
+  index: 0,
   code,
   label,
   outOf,
+  box12: null,
+  limit: null,
   ...more,
 });
-const employer = (code: string, label: string, box12?: string): EmployerItem => ({
+const employer = (code: string, label: string, box12: string | null = null): EmployerItem => ({
   list: 'employer',
+  index: 0,
   code,
   label,
   outOf: ['income', 'social', 'unemployment', 'state-income', 'state-unemployment', 'local'],
-  ...(box12 === undefined ? {} : { box12 }),
+  box12,
 });
 
 /** Elective deferrals: wages for OASDI, HI, unemployment and most cities, not for income tax (Publication 15-B). */
@@ -82,7 +96,7 @@ const EVERYTHING: readonly BaseFamily[] = [
   'local',
 ];
 
-export const PAY_ITEMS: readonly PayItem[] = [
+const LISTED: readonly PayItem[] = [
   earning('regular', 'Regular'),
   earning('overtime', 'Overtime', { factor: '1.5', overtimePremium: { part: 1, of: 3 } }),
   earning('double-time', 'Double time', { factor: '2', overtimePremium: { part: 1, of: 4 } }),
@@ -147,6 +161,8 @@ export const PAY_ITEMS: readonly PayItem[] = [
   employer('employer-health', 'Health coverage, employer share', 'DD'),
   employer('employer-hsa', 'Health savings account, employer', 'W'),
 ];
+
+export const PAY_ITEMS: readonly PayItem[] = LISTED.map((item, index) => ({ ...item, index }));
 
 const BY_CODE = new Map(PAY_ITEMS.map((item) => [item.code, item]));
 export const findItem = (code: string): PayItem | null => BY_CODE.get(code) ?? null;

@@ -106,6 +106,6 @@ export const STATES: Readonly<Record<StateCode, StateRules>> = {
   WY: WYOMING,
 };
 
-export const findState = (code: string): StateRules | null =>
-  Object.hasOwn(STATES, code) ? STATES[code as StateCode] : null;
+const BY_CODE: ReadonlyMap<string, StateRules> = new Map(Object.entries(STATES));
+export const findState = (code: string): StateRules | null => BY_CODE.get(code) ?? null;
 export const ALL_STATES: readonly StateRules[] = STATE_CODES.map((code) => STATES[code]);

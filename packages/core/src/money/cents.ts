@@ -57,16 +57,25 @@ export function toDollars(amount: Cents): string {
   return `${amount < 0 ? '-' : ''}${digits.slice(0, -2)}.${digits.slice(-2)}`;
 }
 
+// Workings write amounts by the dozen: the digits behind a comma or a point are looked up, not padded each time.
+const TWO_DIGITS: readonly string[] = Array.from({ length: 100 }, (_, value) => String(value).padStart(2, '0'));
+const THREE_DIGITS: readonly string[] = Array.from({ length: 1000 }, (_, value) => String(value).padStart(3, '0'));
+/** `07` of 7. For whole numbers under 100. */
+export const twoDigits = (value: number): string => TWO_DIGITS[value] ?? '';
+/** `007` of 7. For whole numbers under 1,000. */
+export const threeDigits = (value: number): string => THREE_DIGITS[value] ?? '';
+
 /** `1,234.56`, with a true minus sign: the form people read. */
 export function showDollars(amount: Cents): string {
-  const size = Math.abs(amount);
+  const size = amount < 0 ? -amount : amount;
   const rest = size % 100;
-  return `${amount < 0 ? '−' : ''}${inThousands((size - rest) / 100)}.${rest < 10 ? '0' : ''}${rest}`;
+  const text = `${inThousands((size - rest) / 100)}.${twoDigits(rest)}`;
+  return amount < 0 ? `−${text}` : text;
 }
 
 /** A whole number with a comma between thousands. */
 export function inThousands(value: number): string {
   if (value < 1000) return String(value);
   const rest = value % 1000;
-  return `${inThousands((value - rest) / 1000)},${rest < 100 ? '0' : ''}${rest < 10 ? '0' : ''}${rest}`;
+  return `${inThousands((value - rest) / 1000)},${threeDigits(rest)}`;
 }

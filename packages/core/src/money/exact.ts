@@ -1,4 +1,4 @@
-import { cents, inThousands, showDollars, type Cents } from './cents.js';
+import { cents, inThousands, showDollars, threeDigits, twoDigits, type Cents } from './cents.js';
 import type { Rate } from './rate.js';
 
 /**
@@ -112,10 +112,15 @@ export function showExact({ n, d }: Exact): string {
   }
   // A dollar is a hundred million millionths of a cent.
   const below = millionths % 100_000_000;
-  const digits = String(below).padStart(8, '0');
-  const kept = digits.slice(0, 2) + withoutZeros(digits.slice(2));
+  const parts = below % 1_000_000;
+  const kept = twoDigits((below - parts) / 1_000_000) + (parts === 0 ? '' : sixDigits(parts));
   return `${n < 0 ? '−' : ''}${inThousands((millionths - below) / 100_000_000)}.${kept}${isCut ? '…' : ''}`;
 }
+
+const sixDigits = (value: number): string => {
+  const low = value % 1000;
+  return withoutZeros(threeDigits((value - low) / 1000) + threeDigits(low));
+};
 
 function withoutZeros(digits: string): string {
   let end = digits.length;

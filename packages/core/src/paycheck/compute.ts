@@ -1,5 +1,5 @@
 import { type Issue, problem, warning } from '../issues/issue.js';
-import { ZERO, add, cents, notBelowZero, subtract, sum, toDollars } from '../money/cents.js';
+import { ZERO, cents, notBelowZero, subtract, toDollars } from '../money/cents.js';
 import { localTaxes } from '../taxes/local-tax.js';
 import type { Tape } from '../working/tape.js';
 import { NO_LEAVE, leaveMoves, leaveUncollected, trackedAmounts, withheldFrom, writeNet } from './after-taxes.js';
@@ -9,7 +9,7 @@ import { earningAmounts } from './earnings.js';
 import { federalIncome, federalUnemployment, socialInsurance, stateUnemployment } from './federal-taxes.js';
 import { type GarnishmentLine, garnishments } from './garnishment.js';
 import type { PaycheckInput } from './input.js';
-import { named } from './named.js';
+import { namedLine } from './named.js';
 import type { DeductionLine, PaycheckResult } from './result.js';
 import { stateIncomeTaxes } from './state-taxes.js';
 import { Wages } from './wages.js';
@@ -27,7 +27,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   const gross = cents(paid);
   const tips = cents(tipped);
   const deductions = deductionLines(input, gross);
-  const check = new Check(input, new Wages(earned, deductions.lines), tape);
+  const check = new Check(input, new Wages(earned, input.deductions, deductions.lines), tape);
   check.issues.push(...deductions.issues);
 
   federalIncome(check);
@@ -36,7 +36,8 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   localTaxes(check, stateIncomeTaxes(check));
   stateUnemployment(check);
 
-  const voluntary = sum(deductions.lines.map((line) => line.amount));
+  let taken = 0;
+  for (const line of deductions.lines) taken += line.amount;
   const uncollected = leaveUncollected(check, gross, tips);
   const withheld = withheldFrom(check);
   let orders: readonly GarnishmentLine[] = [];
@@ -53,20 +54,17 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
     orders = answer.lines;
     check.issues.push(...answer.issues);
   }
-  const ordered = sum(orders.map((line) => add(line.amount, line.fee)));
-  const deducted = add(voluntary, ordered);
+  for (const line of orders) taken += line.amount + line.fee;
+  const deducted = cents(taken);
   const net = subtract(subtract(gross, withheld), deducted);
   if (net < 0) check.problem('deduction.over-net', 'deductions', { net: toDollars(net) });
-  const employerPaid: DeductionLine[] = input.employerPaid.map((line) => ({
-    ...named(line.item, line.own),
-    amount: line.amount,
-  }));
+  const employerPaid: DeductionLine[] = input.employerPaid.map((line) => namedLine(line.item, line.own, line.amount));
   const tracked = trackedAmounts(check, uncollected);
   const result = {
     gross,
     net,
     supplemental: check.wages.of('income').supplemental,
-    earnings: earned.map(({ item, amount, own }) => ({ ...named(item, own), amount })),
+    earnings: earned.map((line) => namedLine(line.item, line.own, line.amount)),
     deductions: deductions.lines,
     employerPaid,
     garnishments: orders,

@@ -6,7 +6,7 @@ import { warning, type Issue } from '../issues/issue.js';
 import { ZERO, cents, notBelowZero, showDollars, subtract, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import type { Deduction, PaycheckInput } from './input.js';
-import { named } from './named.js';
+import { namedLine } from './named.js';
 import type { DeductionLine } from './result.js';
 
 /** The yearly limit of law that holds for a person of this age; null: none known for the year. */
@@ -99,7 +99,7 @@ export function deductionLines(input: PaycheckInput, gross: Cents): { lines: Ded
           limit: by,
         }),
       );
-    lines.push({ ...named(item, deduction.own), amount });
+    lines.push(namedLine(item, deduction.own, amount));
   }
   return { lines, issues };
 }

@@ -53,8 +53,8 @@ export function federalIncome(check: Check): void {
 /** rate × wages under a base (or over a mark), the same for each of the taxes. */
 function capped(check: Check, taxes: readonly Tax[], given: CappedTax): void {
   const amount = cappedTax(given);
-  for (const { code, label, payer } of taxes) {
-    if (check.tape) writeCappedTax(code, label, given, amount, check.tape);
+  if (check.tape) writeCappedTax(taxes, given, amount, check.tape);
+  for (const { code, payer } of taxes) {
     check.taxes.push({ code, payer, subject: given.subject, wages: given.taxed, amount, rate: given.rate });
   }
 }

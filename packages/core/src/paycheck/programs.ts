@@ -5,7 +5,7 @@ import { ZERO, cents, notBelowZero, showDollars, smaller, subtract, type Cents }
 import { round, showExact, times } from '../money/exact.js';
 import { showPercent } from '../money/rate.js';
 import { underBase } from '../taxes/capped-tax.js';
-import { programCode, taxOf, type WageBase } from '../taxes/registry.js';
+import { programCode, type WageBase } from '../taxes/registry.js';
 import { shownParameter } from '../working/tape.js';
 import type { Check } from './check.js';
 import { hoursWorked } from './state-taxes.js';
@@ -109,6 +109,6 @@ function programTax(check: Check, state: StateRules, program: Program): void {
     isResult: true,
     parameter: shownParameter(program.label, showPercent(rate), row),
   });
-  const hasOneRate = taxOf(code).payer === 'employer' && !isByHour;
+  const hasOneRate = program.payer === 'employer' && !isByHour;
   check.push(code, subject, taxed, amount, hasOneRate ? rate : null);
 }

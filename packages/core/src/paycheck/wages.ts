@@ -1,8 +1,8 @@
 import type { BaseFamily } from '../items/registry.js';
 import { cents, type Cents } from '../money/cents.js';
-import { itemsOutOf } from '../taxes/item-views.js';
+import { OUT_OF_GROSS, itemsOutOf, type ItemSet } from '../taxes/item-views.js';
 import type { EarningItem } from '../items/registry.js';
-import type { OwnItemName } from './input.js';
+import type { Deduction, OwnItemName } from './input.js';
 import type { DeductionLine } from './result.js';
 
 /** Wages of one base in this check, split as withholding needs them. Deductions lower the regular part first. */
@@ -20,23 +20,44 @@ export interface EarnedAmount {
 }
 
 const NO_ITEMS: readonly EarnedAmount[] = [];
-const NOTHING_OUT: ReadonlySet<string> = new Set(['reimbursement']);
 
 /** The earnings and pre-tax deductions of one check, as each base sees them. */
 export class Wages {
-  private readonly sets: ReadonlySet<string>[] = [];
+  private readonly sets: ItemSet[] = [];
   private readonly made: BaseWages[] = [];
   private readonly hasSupplemental: boolean;
+  private readonly asked: Record<BaseFamily | 'gross', { readonly state: string; readonly wages: BaseWages } | null> = {
+    income: null,
+    social: null,
+    unemployment: null,
+    'state-income': null,
+    'state-unemployment': null,
+    local: null,
+    gross: null,
+  };
 
   constructor(
     readonly earnings: readonly EarnedAmount[],
-    readonly deductions: readonly DeductionLine[],
+    private readonly deductions: readonly Deduction[],
+    /** What each of the deductions took, in their order. */
+    private readonly taken: readonly DeductionLine[],
   ) {
-    this.hasSupplemental = earnings.some((line) => line.item.kind === 'supplemental');
+    let hasSupplemental = false;
+    for (const line of earnings) if (line.item.kind === 'supplemental') hasSupplemental = true;
+    this.hasSupplemental = hasSupplemental;
   }
 
   of(family: BaseFamily | 'gross', state = ''): BaseWages {
-    const out = family === 'gross' ? NOTHING_OUT : itemsOutOf(family, state);
+    // Most checks ask each family for one state only.
+    const last = this.asked[family];
+    if (last && last.state === state) return last.wages;
+    const wages = this.find(family, state);
+    this.asked[family] = { state, wages };
+    return wages;
+  }
+
+  private find(family: BaseFamily | 'gross', state: string): BaseWages {
+    const out = family === 'gross' ? OUT_OF_GROSS : itemsOutOf(family, state);
     // A handful of different sets a check: looking through them is quicker than a map.
     const known = this.made[this.sets.indexOf(out)];
     if (known) return known;
@@ -50,21 +71,24 @@ export class Wages {
   supplementalItems(family: BaseFamily, state: string): readonly EarnedAmount[] {
     if (!this.hasSupplemental) return NO_ITEMS;
     const out = itemsOutOf(family, state);
-    return this.earnings.filter((line) => line.item.kind === 'supplemental' && !out.has(line.item.code));
+    return this.earnings.filter((line) => line.item.kind === 'supplemental' && !out.has(line.item));
   }
 
-  private add(out: ReadonlySet<string>): BaseWages {
+  private add(out: ItemSet): BaseWages {
     let regular = 0;
     let supplemental = 0;
     let notWithheldOn = 0;
     for (const { item, amount } of this.earnings) {
-      if (out.has(item.code)) continue;
+      if (out.has(item)) continue;
       if (item.isNotWithheldOn) notWithheldOn += amount;
       else if (item.kind === 'supplemental') supplemental += amount;
       else regular += amount;
     }
     let reduction = 0;
-    for (const line of this.deductions) if (out.has(line.item)) reduction += line.amount;
+    for (let index = 0; index < this.taken.length; index += 1) {
+      const [line, deduction] = [this.taken[index], this.deductions[index]];
+      if (line && deduction && out.has(deduction.item)) reduction += line.amount;
+    }
     const fromRegular = Math.min(reduction, Math.max(regular, 0));
     const left = Math.max(supplemental - (reduction - fromRegular), 0);
     regular -= fromRegular;

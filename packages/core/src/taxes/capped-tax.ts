@@ -2,7 +2,8 @@ import type { Dated } from '../jurisdictions/dated.js';
 import { notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
 import { round, showExact, times } from '../money/exact.js';
 import { showPercent, type Rate } from '../money/rate.js';
-import { shownParameter, type ShownParameter, type Tape } from '../working/tape.js';
+import { shownParameter, type Tape, type TapeLine } from '../working/tape.js';
+import type { Tax } from './registry.js';
 
 /** The part of `wages` still under `base`, when `toDate` was paid before. */
 export const underBase = (wages: Cents, toDate: Cents, base: Cents): Cents =>
@@ -25,25 +26,28 @@ export interface CappedTax {
 /** rate × taxed wages, half a cent up (common practice, and Publication 15 section 11 for fractions of cents). */
 export const cappedTax = (tax: CappedTax): Cents => round(times(tax.taxed, tax.rate), 'half-up');
 
-/** Writes how the amount of `cappedTax` was made. */
-export function writeCappedTax(figure: string, label: string, tax: CappedTax, amount: Cents, tape: Tape): void {
-  tape.write(figure, { label: 'Wages in this check', value: showDollars(tax.subject) });
+/** How the amount of `cappedTax` was made, for each of the taxes that are computed alike. */
+export function writeCappedTax(taxes: readonly Tax[], tax: CappedTax, amount: Cents, tape: Tape): void {
+  const lines: TapeLine[] = [{ label: 'Wages in this check', value: showDollars(tax.subject) }];
   if (tax.limit) {
-    const parameter: ShownParameter = shownParameter(tax.limit.label, showDollars(tax.limit.amount), tax.limit.row);
-    tape.write(figure, { label: 'Paid before in the year', value: showDollars(tax.toDate) });
-    tape.write(figure, { label: tax.limit.label, value: showDollars(tax.limit.amount), parameter });
-    tape.write(figure, {
-      label: 'Wages taxed',
-      value: showDollars(tax.taxed),
-      how: tax.taxed < tax.subject ? 'the check crosses the limit, or is past it' : 'all of them',
-    });
+    const { label, amount: limit, row } = tax.limit;
+    const shown = showDollars(limit);
+    lines.push(
+      { label: 'Paid before in the year', value: showDollars(tax.toDate) },
+      { label, value: shown, parameter: shownParameter(label, shown, row) },
+      {
+        label: 'Wages taxed',
+        value: showDollars(tax.taxed),
+        how: tax.taxed < tax.subject ? 'the check crosses the limit, or is past it' : 'all of them',
+      },
+    );
   }
-  tape.write(figure, {
-    label,
-    value: showDollars(amount),
-    how: `${showDollars(tax.taxed)} × ${showPercent(tax.rate)} = ${showExact(times(tax.taxed, tax.rate))}`,
-    rounding: 'half a cent up',
-    isResult: true,
-    ...(tax.rateRow ? { parameter: shownParameter('Rate', showPercent(tax.rate), tax.rateRow) } : {}),
-  });
+  const percent = showPercent(tax.rate);
+  const value = showDollars(amount);
+  const how = `${showDollars(tax.taxed)} × ${percent} = ${showExact(times(tax.taxed, tax.rate))}`;
+  const parameter = tax.rateRow ? { parameter: shownParameter('Rate', percent, tax.rateRow) } : {};
+  for (const { code, label } of taxes) {
+    for (const line of lines) tape.write(code, line);
+    tape.write(code, { label, value, how, rounding: 'half a cent up', isResult: true, ...parameter });
+  }
 }

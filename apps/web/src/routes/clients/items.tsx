@@ -36,7 +36,7 @@ const columnsOf = (states: readonly string[]): Column[] => [
 ];
 
 const isOut = (item: PayItem, column: Pick<Column, 'family' | 'state'>): boolean =>
-  itemsOutOf(column.family, column.state).has(item.code);
+  itemsOutOf(column.family, column.state).has(item);
 /** Whether an item is in the wages of a tax, in a word; for deductions, whether it lowers them. */
 const word = (item: PayItem, column: Column): string =>
   item.list === 'employer'
@@ -73,7 +73,7 @@ export function ItemsPage(): ReactNode {
   const own = client.facts.filter((fact) => fact.kind === 'pay-item' && fact.isInForce);
   const usedOnly = search.get('show') !== 'all';
   const likes = new Set(own.map((fact) => String(fact.value['like'])));
-  const shown = (item: PayItem): boolean => !usedOnly || COMMON.has(item.code) || likes.has(item.code);
+  const shown = (item: PayItem): boolean => !usedOnly || COMMON.has(item) || likes.has(item);
   return (
     <>
       <section className="section" style={{ marginTop: 0 }}>

@@ -73,7 +73,7 @@ export function ItemsPage(): ReactNode {
   const own = client.facts.filter((fact) => fact.kind === 'pay-item' && fact.isInForce);
   const usedOnly = search.get('show') !== 'all';
   const likes = new Set(own.map((fact) => String(fact.value['like'])));
-  const shown = (item: PayItem): boolean => !usedOnly || COMMON.has(item) || likes.has(item);
+  const shown = (item: PayItem): boolean => !usedOnly || COMMON.has(item.code) || likes.has(item.code);
   return (
     <>
       <section className="section" style={{ marginTop: 0 }}>

@@ -5,6 +5,7 @@ import { CLIENTS, FILED_QUARTERS, LAST_DAY } from './scenario.mjs';
 /** Builds the demo through the product's own API, as its own users would, day by day on the simulated clock. */
 const API = `http://127.0.0.1:${process.env.PORT}/api`;
 const CONSOLE = `http://127.0.0.1:${process.env.AGENCIES_PORT}/console`;
+const contacts = JSON.parse(readFileSync(new URL('./contacts.json', import.meta.url), 'utf8'));
 const { users } = JSON.parse(readFileSync(new URL('./firm.json', import.meta.url), 'utf8'));
 
 async function signIn(role) {
@@ -169,6 +170,11 @@ for (;;) {
 await moveTo(LAST_DAY);
 for (const fact of DEFAULTS) await administrator('POST', '/firm/defaults', fact);
 for (const plan of [...MORE_CLIENTS, LARGE]) await takeOn(plan);
+for (const { client, ...person } of contacts) {
+  const { id } = clients.find((candidate) => candidate.client.key === client);
+  await administrator('POST', `/clients/${id}/contacts`, person);
+  await preparer('POST', `/clients/${id}/questions`, { chaseOn: LAST_DAY });
+}
 for (const id of filed)
   await until(
     'the returns to be accepted',

@@ -9,6 +9,12 @@ interface User {
 const { users } = JSON.parse(readFileSync(new URL('../../demo/firm.json', import.meta.url), 'utf8')) as {
   users: User[];
 };
+const contacts = JSON.parse(readFileSync(new URL('../../demo/contacts.json', import.meta.url), 'utf8')) as {
+  email: string;
+  password: string;
+}[];
+/** Somebody of the animal clinic. */
+export const CONTACT = contacts[0] ?? { email: '', password: '' };
 export const CONSOLE = process.env['ZAKAT_E2E_CONSOLE'] ?? 'http://127.0.0.1:4400/console';
 
 export async function signIn(page: Page, role: 'preparer' | 'reviewer' | 'administrator'): Promise<void> {

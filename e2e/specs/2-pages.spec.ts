@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { openClient, signIn } from '../pages/firm.js';
+import { CONTACT, openClient, signIn } from '../pages/firm.js';
 
 const CLIENT = 'Low Tide Animal Clinic PLLC';
 
@@ -112,4 +112,21 @@ test('a mistyped address and a foreign record are said plainly', async ({ page }
   await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible();
   await page.goto('/clients/00000000-0000-4000-8000-000000000000');
   await expect(page.getByRole('alert')).toHaveText(/does not exist, or belongs to another firm/);
+});
+
+test('somebody of a client sees what is asked of them and done for them, and nothing of the firm', async ({
+  browser,
+}) => {
+  const page = await (await browser.newContext()).newPage();
+  await page.goto('/sign-in');
+  await page.getByLabel('E-mail').fill(CONTACT.email);
+  await page.getByLabel('Password', { exact: true }).fill(CONTACT.password);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: CLIENT })).toBeVisible();
+  await expect(page.getByRole('row').filter({ hasText: 'Form 941 taxes' }).first()).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Clients' })).toHaveCount(0);
+  await expectAccessible(page);
+  await page.goto('/firm');
+  await expect(page.getByRole('heading', { name: CLIENT })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Users' })).toHaveCount(0);
 });

@@ -31,6 +31,8 @@ import { TrialsService } from './modules/trials/trials.service.js';
 import { Audit } from './modules/audit/audit.js';
 import { ClientsController } from './modules/clients/clients.controller.js';
 import { ClientsService } from './modules/clients/clients.service.js';
+import { ContactsController } from './modules/contacts/contacts.controller.js';
+import { ContactsService } from './modules/contacts/contacts.service.js';
 import { ClockController } from './modules/clock/clock.controller.js';
 import { Clock } from './modules/clock/clock.js';
 import { Documents } from './modules/documents/documents.js';
@@ -51,6 +53,7 @@ import { LadderService } from './modules/ladder/ladder.service.js';
 import { LedgerReader } from './modules/ledger/ledger-reader.js';
 import { LedgerWriter } from './modules/ledger/ledger-writer.js';
 import { Outbox } from './modules/outbox/outbox.js';
+import { Progress } from './modules/progress/progress.js';
 import { PayrollViews } from './modules/payrolls/payroll-view.js';
 import { PayrollPoster } from './modules/payrolls/payroll-poster.js';
 import { PayrollsController } from './modules/payrolls/payrolls.controller.js';
@@ -83,6 +86,7 @@ const CONTROLLERS = [
   NewHiresController,
   LadderController,
   ClientsController,
+  ContactsController,
   EmployeesController,
   PayrollsController,
   RemittancesController,
@@ -105,6 +109,7 @@ const PROVIDERS = [
   ReadinessService,
   QuestionsService,
   TrialsService,
+  Progress,
   PeopleFiles,
   ExportPeople,
   BalanceScopes,
@@ -119,6 +124,7 @@ const PROVIDERS = [
   Executor,
   Sessions,
   ClientsService,
+  ContactsService,
   EmployeesService,
   LedgerReader,
   LedgerWriter,

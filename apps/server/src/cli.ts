@@ -55,7 +55,9 @@ const COMMANDS: Readonly<Record<string, (dataSource: DataSource, argument: strin
     const { makeApplication } = await import('./application.js');
     const { openApiDocument } = await import('./http/open-api.js');
     const app = await makeApplication(readConfig(process.env), dataSource);
-    process.stdout.write(JSON.stringify(openApiDocument(app), null, 2));
+    const text = JSON.stringify(openApiDocument(app), null, 2);
+    // A pipe takes a long text in parts: leaving before it is through would cut it short.
+    await new Promise((resolve) => process.stdout.write(text, resolve));
   },
 };
 

@@ -52,6 +52,31 @@ const people = async (): Promise<number> =>
   (await preparer('GET', `/clients/${clientId}/employees`)).body.total as number;
 
 describe('a file of people', () => {
+  it('says how far it is while it is taken on, and leaves nothing of that behind', async () => {
+    const large = (await takeOn(preparer, 'PROGRESS', 0)).id;
+    const content = csv(Array.from({ length: 600 }, (_, index) => row(index)));
+    const file = (
+      await preparer('POST', `/clients/${large}/people-files`, {
+        fileName: 'many.csv',
+        content: content.toString('base64'),
+      })
+    ).body;
+    expect(file.wrong).toBe(0);
+    const seen: { done: number; total: number }[] = [];
+    const state = { isOver: false };
+    const accepted = preparer('POST', `/people-files/${file.id}/accept`, { version: file.version }).finally(() => {
+      state.isOver = true;
+    });
+    while (!state.isOver) {
+      seen.push((await preparer('GET', `/people-files/${file.id}/progress`)).body as never);
+      await new Promise((resolve) => setTimeout(resolve, 10));
+    }
+    expect((await accepted).status).toBe(200);
+    expect(seen.some(({ total }) => total === 600)).toBe(true);
+    expect(seen.every(({ done, total }) => done <= total)).toBe(true);
+    expect((await preparer('GET', `/people-files/${file.id}/progress`)).body).toEqual({ done: 0, total: 0 });
+    expect((await preparer('GET', `/clients/${large}/employees`)).body.total).toBe(600);
+  }, 60_000);
   it('is previewed row by row, and taken on all or nobody', async () => {
     const file = (await upload(csv([row(1), row(2, { 2: '900451002' }), row(3)]))).body;
     expect([file.people, file.wrong, file.rows[0].row]).toEqual([3, 1, 3]);

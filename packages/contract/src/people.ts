@@ -89,6 +89,11 @@ export class ImportView {
   @Text() by!: string;
   @Text() at!: string;
 }
+/** How far the taking on of a file has come; zero of zero when none is under way. */
+export class ProgressView {
+  @Whole() done!: number;
+  @Whole() total!: number;
+}
 export class ImportRow {
   @Id() id!: string;
   @Text() fileName!: string;

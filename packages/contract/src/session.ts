@@ -2,6 +2,9 @@ import { Choice, Day, Flag, Id, Part, Text } from './field.js';
 
 export const ROLES = ['preparer', 'reviewer', 'administrator'] as const;
 export type Role = (typeof ROLES)[number];
+/** Somebody of a client: confined to that client's questions and to what is filed and paid for it. */
+export const CLIENT_CONTACT = 'client-contact';
+export type AnyRole = Role | typeof CLIENT_CONTACT;
 
 export class SignIn {
   @Text(200, { min: 1 }) email!: string;
@@ -13,7 +16,7 @@ export class UserView {
   @Id() id!: string;
   @Text() name!: string;
   @Text() email!: string;
-  @Choice(ROLES) role!: Role;
+  @Choice([...ROLES, CLIENT_CONTACT]) role!: AnyRole;
 }
 export class SessionView {
   @Part(() => UserView) user!: UserView;

@@ -5,9 +5,11 @@ import { Employee } from '../modules/employees/entities.js';
 import { Filing } from '../modules/filings/entities.js';
 import { Payroll } from '../modules/payrolls/entities.js';
 import { Remittance, RemittanceItem } from '../modules/remittances/entities.js';
+import { ClientContacts1766000000000 } from './migrations/client-contacts.js';
 import { ClientSetUp1764000000000 } from './migrations/client-set-up.js';
 import { FirstSchema1760000000000 } from './migrations/first-schema.js';
 import { RulePacks1763900000000 } from './migrations/rule-packs.js';
+import { WorkProgress1767000000000 } from './migrations/work-progress.js';
 import { TakeOvers1765000000000 } from './migrations/take-overs.js';
 
 // A `date` is a calendar day, not a moment: keep its text.
@@ -20,7 +22,14 @@ export const makeDataSource = (url: string): DataSource =>
     type: 'postgres',
     url,
     entities: ENTITIES,
-    migrations: [FirstSchema1760000000000, RulePacks1763900000000, ClientSetUp1764000000000, TakeOvers1765000000000],
+    migrations: [
+      FirstSchema1760000000000,
+      RulePacks1763900000000,
+      ClientSetUp1764000000000,
+      TakeOvers1765000000000,
+      ClientContacts1766000000000,
+      WorkProgress1767000000000,
+    ],
     migrationsTransactionMode: 'each',
     synchronize: false,
     poolSize: 20,

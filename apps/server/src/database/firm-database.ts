@@ -5,7 +5,9 @@ import { DataSource, type EntityManager } from 'typeorm';
 export interface Actor {
   readonly firmId: string;
   readonly userId: string | null;
-  readonly role: 'preparer' | 'reviewer' | 'administrator' | 'system';
+  readonly role: 'preparer' | 'reviewer' | 'administrator' | 'client-contact' | 'system';
+  /** Somebody of a client: the database shows that client's rows only. */
+  readonly clientId?: string | null;
 }
 
 /** The only door to the database: each piece of work is one transaction as the restricted role, confined to one firm. */
@@ -13,10 +15,11 @@ export interface Actor {
 export class FirmDatabase {
   constructor(@Inject(DataSource) private readonly dataSource: DataSource) {}
 
-  run<T>(actor: Pick<Actor, 'firmId'>, work: (manager: EntityManager) => Promise<T>): Promise<T> {
+  run<T>(actor: Pick<Actor, 'firmId' | 'clientId'>, work: (manager: EntityManager) => Promise<T>): Promise<T> {
     return this.dataSource.transaction(async (manager) => {
       await manager.query('SET LOCAL ROLE zakat_app');
       await manager.query(`SELECT set_config('zakat.firm_id', $1, true)`, [actor.firmId]);
+      if (actor.clientId) await manager.query(`SELECT set_config('zakat.client_id', $1, true)`, [actor.clientId]);
       return work(manager);
     });
   }

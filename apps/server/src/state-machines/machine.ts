@@ -1,11 +1,11 @@
-import type { Role } from '@zakat/contract/session';
+import { CLIENT_CONTACT, type AnyRole } from '@zakat/contract/session';
 
 /** One allowed step: from a state to a state, by whom. `system` is the firm's own jobs. */
 export interface Transition<S extends string> {
   readonly act: string;
   readonly from: readonly S[];
   readonly to: S;
-  readonly by: readonly (Role | 'system')[];
+  readonly by: readonly (AnyRole | 'system')[];
   /** Another person than the one who prepared it, where the firm requires two. */
   readonly needsSecondPerson?: true;
 }
@@ -73,7 +73,7 @@ export const QUESTION_MACHINE = {
   table: 'question',
   initial: 'asked',
   transitions: [
-    { act: 'answer', from: ['asked'], to: 'answered', by: ANYBODY },
+    { act: 'answer', from: ['asked'], to: 'answered', by: [...ANYBODY, CLIENT_CONTACT] },
     { act: 'reopen', from: ['answered'], to: 'asked', by: ANYBODY },
     { act: 'accept', from: ['answered'], to: 'accepted', by: SENIOR, needsSecondPerson: true },
     { act: 'withdraw', from: ['asked', 'answered'], to: 'withdrawn', by: ANYBODY },

@@ -464,6 +464,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people-files/{id}/progress": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PeopleFilesController_progress"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people-files/{id}/mapping": {
         parameters: {
             query?: never;
@@ -826,6 +842,70 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["ClientsController_addBankAccount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/contacts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ContactsController_list"];
+        put?: never;
+        post: operations["ContactsController_create"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/contacts/{contactId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["ContactsController_open"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-client": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ContactsController_home"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-client/questions/{id}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ContactsController_answer"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1519,7 +1599,7 @@ export interface components {
             name: string;
             email: string;
             /** @enum {string} */
-            role: "preparer" | "reviewer" | "administrator";
+            role: "preparer" | "reviewer" | "administrator" | "client-contact";
         };
         SessionView: {
             user: components["schemas"]["UserView"];
@@ -1882,6 +1962,10 @@ export interface components {
             by: string;
             at: string;
         };
+        ProgressView: {
+            done: number;
+            total: number;
+        };
         ChooseMapping: {
             version: number;
             mapping: string[];
@@ -2151,6 +2235,51 @@ export interface components {
             bankName: string;
             routing: string;
             account: string;
+        };
+        ContactRow: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            email: string;
+            isActive: boolean;
+            hasSecondFactor: boolean;
+        };
+        CreateContact: {
+            name: string;
+            email: string;
+            password: string;
+        };
+        OpenContact: {
+            isActive: boolean;
+        };
+        AskedOfClient: {
+            /** Format: uuid */
+            id: string;
+            who: string;
+            asks: string;
+            /** @enum {string} */
+            status: "asked" | "answered";
+            answer: string;
+            /** Format: date */
+            chaseOn: string;
+            version: number;
+        };
+        DoneForClient: {
+            /** @enum {string} */
+            kind: "return" | "payment";
+            what: string;
+            to: string;
+            amount: number | null;
+            /** Format: date */
+            day: string;
+            standing: string;
+            confirmation: string | null;
+        };
+        ContactHome: {
+            clientName: string;
+            einTail: string;
+            questions: components["schemas"]["AskedOfClient"][];
+            done: components["schemas"]["DoneForClient"][];
         };
         EmployeeRow: {
             /** Format: uuid */
@@ -3482,6 +3611,27 @@ export interface operations {
             };
         };
     };
+    PeopleFilesController_progress: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProgressView"];
+                };
+            };
+        };
+    };
     PeopleFilesController_map: {
         parameters: {
             query?: never;
@@ -4087,6 +4237,120 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Accepted"];
                 };
+            };
+        };
+    };
+    ContactsController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContactRow"][];
+                };
+            };
+        };
+    };
+    ContactsController_create: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CreateContact"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContactRow"][];
+                };
+            };
+        };
+    };
+    ContactsController_open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                contactId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenContact"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContactRow"][];
+                };
+            };
+        };
+    };
+    ContactsController_home: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ContactHome"];
+                };
+            };
+        };
+    };
+    ContactsController_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerQuestion"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -36,6 +36,15 @@ export const peopleFilesQuery = (id: string) =>
   });
 export const peopleFileQuery = (id: string) =>
   queryOptions({ queryKey: ['people-file', id], queryFn: () => take(api.GET('/api/people-files/{id}', path(id))) });
+/** Asked again and again while a file is being taken on. */
+export const peopleFileProgressQuery = (id: string, isUnderWay: boolean) =>
+  queryOptions({
+    queryKey: ['people-file-progress', id],
+    queryFn: () => take(api.GET('/api/people-files/{id}/progress', path(id))),
+    enabled: isUnderWay,
+    refetchInterval: 250,
+    staleTime: 0,
+  });
 export const crossingsQuery = (id: string) =>
   queryOptions({
     queryKey: ['employee', id, 'crossings'],

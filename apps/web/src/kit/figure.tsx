@@ -13,7 +13,7 @@ interface FigureProps {
 /** An amount: tabular, a true minus as well as red, zero as a quiet dash. With a working it can be focused and opened. */
 export function Figure({ amount, isPencil, working, label }: FigureProps): ReactNode {
   const { show } = useWorking();
-  if (amount === null) return <span className="figure" data-zero aria-label="none" />;
+  if (amount === null) return <span className="figure" data-zero />;
   const text = amount === 0 ? '–' : showDollars(cents(amount));
   const marks = {
     'data-pencil': isPencil || undefined,

@@ -3,12 +3,14 @@ import { useHotkeys } from '@mantine/hooks';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
-import { Refused } from '../api/client.js';
+import { Refused, type Schemas } from '../api/client.js';
 import { sessionQuery, useSignOut } from '../api/resources.js';
 import { Day } from '../kit/day.js';
 import { RefusedNote } from '../kit/problems.js';
 import { WorkingPane } from '../kit/working-pane.js';
 import { WorkingProvider, useWorking } from '../kit/working.js';
+import { OwnClient } from './contact/own-client.js';
+import { OwnSignIn } from './firm/own-sign-in.js';
 import { forgetDrafts } from './fact-forms/use-draft.js';
 import { Palette } from './palette.js';
 
@@ -26,6 +28,34 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['Ctrl Z', 'undo in a payroll sheet'],
   ['?', 'this list'],
 ];
+
+/** The frame of somebody who signs in for a client: one page, and the way out. */
+function ContactFrame({
+  session,
+  onLeave,
+}: {
+  readonly session: Schemas['SessionView'];
+  readonly onLeave: () => void;
+}): ReactNode {
+  return (
+    <div className="frame">
+      <header className="masthead">
+        <span className="mark">{session.firmName}</span>
+        <span className="day" style={{ marginLeft: 'auto' }}>
+          <Day day={session.today} />
+        </span>
+        <span className="who">{session.user.name}</span>
+        <button type="button" className="plain" onClick={onLeave}>
+          sign out
+        </button>
+      </header>
+      <main className="page">
+        <OwnClient />
+        <OwnSignIn />
+      </main>
+    </div>
+  );
+}
 
 function FramedPage(): ReactNode {
   const { data: session, error } = useQuery(sessionQuery);
@@ -72,6 +102,7 @@ function FramedPage(): ReactNode {
         void navigate('/sign-in');
       },
     });
+  if (session.user.role === 'client-contact') return <ContactFrame session={session} onLeave={leave} />;
   return (
     <div className="frame">
       <header className="masthead">

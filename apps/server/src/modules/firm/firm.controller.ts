@@ -12,7 +12,7 @@ import {
   UserRow,
 } from '@zakat/contract/firm';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
+import { CurrentSession, OpenToContacts } from '../identity/guard.js';
 import { SecondFactor } from '../identity/second-factor.js';
 import type { Session } from '../identity/sessions.js';
 import { FirmService } from './firm.service.js';
@@ -73,30 +73,35 @@ export class FirmController {
   }
 
   @Post('users/:id/sign-out-everywhere')
+  @OpenToContacts()
   @HttpCode(204)
   signOut(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
     return this.users.signOutEverywhere(session, id);
   }
 
   @Post('session/second-factor')
+  @OpenToContacts()
   @Answers(SecondFactorOffer, 'one', 201)
   offer(@CurrentSession() session: Session): Promise<SecondFactorOffer> {
     return this.factor.offer(session);
   }
 
   @Post('session/second-factor/confirm')
+  @OpenToContacts()
   @HttpCode(204)
   confirm(@CurrentSession() session: Session, @Body() body: SecondFactorCode): Promise<void> {
     return this.factor.confirm(session, body.code);
   }
 
   @Post('session/second-factor/remove')
+  @OpenToContacts()
   @HttpCode(204)
   remove(@CurrentSession() session: Session, @Body() body: SecondFactorCode): Promise<void> {
     return this.factor.remove(session, body.code);
   }
 
   @Put('session/password')
+  @OpenToContacts()
   @HttpCode(204)
   password(@CurrentSession() session: Session, @Body() body: ChangePassword): Promise<void> {
     return this.factor.changePassword(session, body);

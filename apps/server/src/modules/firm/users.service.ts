@@ -90,7 +90,7 @@ export class UsersService {
   private async listIn(manager: EntityManager): Promise<UserRow[]> {
     const rows = (await manager.query(
       `SELECT u.id, u.name, u.email, u.role, u.is_active, u.totp_cipher IS NOT NULL AS has_second_factor,
-         (SELECT count(*)::int FROM session s WHERE s.user_id = u.id AND s.expires_at > now()) AS sessions FROM app_user u ORDER BY u.name`,
+         (SELECT count(*)::int FROM session s WHERE s.user_id = u.id AND s.expires_at > now()) AS sessions FROM app_user u WHERE u.client_id IS NULL ORDER BY u.name`,
     )) as StoredUser[];
     return rows.map((row) => ({
       id: row.id,

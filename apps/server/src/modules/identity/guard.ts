@@ -1,6 +1,7 @@
 import { CanActivate, ExecutionContext, Inject, Injectable, SetMetadata, createParamDecorator } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import type { Request } from 'express';
+import { CLIENT_CONTACT } from '@zakat/contract/session';
 import { CONFIG, type Config } from '../../config/config.js';
 import { Refusal } from '../../http/refusal.js';
 import { Sessions, type Session } from './sessions.js';
@@ -9,6 +10,10 @@ export const COOKIE = 'zakat_session';
 const OPEN = 'zakat:open';
 /** Marks a route that needs no session. */
 export const Open = (): MethodDecorator => SetMetadata(OPEN, true);
+
+const FOR_CONTACTS = 'zakat:for-contacts';
+/** Marks a route that people of a client may use; every other one is closed to them. */
+export const OpenToContacts = (): MethodDecorator => SetMetadata(FOR_CONTACTS, true);
 
 export interface SignedRequest extends Request {
   zakatSession?: Session;
@@ -32,6 +37,8 @@ export class SessionGuard implements CanActivate {
     const session = token ? await this.sessions.find(token) : null;
     if (!session)
       throw new Refusal(401, 'no-session', 'Your session has ended. Sign in again; nothing you saved is lost.');
+    if (session.role === CLIENT_CONTACT && !this.reflector.get<boolean | undefined>(FOR_CONTACTS, context.getHandler()))
+      throw new Refusal(403, 'role', 'This is for the people of the firm.');
     request.zakatSession = session;
     return true;
   }

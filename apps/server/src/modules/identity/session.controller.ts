@@ -3,7 +3,7 @@ import { SessionView, SignIn } from '@zakat/contract/session';
 import type { Request, Response } from 'express';
 import { CONFIG, type Config } from '../../config/config.js';
 import { Answers } from '../../http/answers.js';
-import { COOKIE, CurrentSession, Open } from './guard.js';
+import { COOKIE, CurrentSession, Open, OpenToContacts } from './guard.js';
 import { Sessions, type Session } from './sessions.js';
 
 @Controller('session')
@@ -32,12 +32,14 @@ export class SessionController {
   }
 
   @Get()
+  @OpenToContacts()
   @Answers(SessionView)
   view(@CurrentSession() session: Session): Promise<SessionView> {
     return this.sessions.view(session);
   }
 
   @Delete()
+  @OpenToContacts()
   @HttpCode(204)
   async signOut(
     @CurrentSession() session: Session,

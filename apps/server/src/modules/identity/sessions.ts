@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Role, SessionView } from '@zakat/contract/session';
+import type { AnyRole, SessionView } from '@zakat/contract/session';
 import argon2 from 'argon2';
 import { createHash, randomBytes } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
@@ -12,7 +12,8 @@ import { stepOfCode } from './second-factor.js';
 
 export interface Session extends Actor {
   readonly userId: string;
-  readonly role: Role;
+  readonly role: AnyRole;
+  readonly clientId: string | null;
   readonly name: string;
   readonly email: string;
 }
@@ -111,10 +112,13 @@ export class Sessions {
       user_id: string;
       name: string;
       email: string;
-      role: Role;
+      role: AnyRole;
+      client_id: string | null;
     }[];
     const row = rows[0];
-    return row ? { firmId: row.firm_id, userId: row.user_id, role: row.role, name: row.name, email: row.email } : null;
+    if (!row) return null;
+    const { firm_id: firmId, user_id: userId, client_id: clientId, role, name, email } = row;
+    return { firmId, userId, clientId, role, name, email };
   }
 
   async end(session: Session, token: string): Promise<void> {

@@ -1,5 +1,5 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Res } from '@nestjs/common';
-import { ChooseMapping, ImportRow, ImportView, UploadPeople } from '@zakat/contract/people';
+import { ChooseMapping, ImportRow, ImportView, ProgressView, UploadPeople } from '@zakat/contract/people';
 import { AtVersion } from '@zakat/contract/payrolls';
 import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
@@ -46,6 +46,12 @@ export class PeopleFilesController {
   @Answers(ImportView)
   view(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<ImportView> {
     return this.files.view(session, id);
+  }
+
+  @Get('people-files/:id/progress')
+  @Answers(ProgressView)
+  progress(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<ProgressView> {
+    return this.files.progress(session, id);
   }
 
   @Put('people-files/:id/mapping')

@@ -1,5 +1,12 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { ChooseMapping, ImportRow, ImportRowView, ImportView, UploadPeople } from '@zakat/contract/people';
+import type {
+  ChooseMapping,
+  ImportRow,
+  ImportRowView,
+  ImportView,
+  ProgressView,
+  UploadPeople,
+} from '@zakat/contract/people';
 import { EMPLOYEE_FACTS } from '@zakat/core/facts/employee-facts';
 import { problem, sentence } from '@zakat/core/issues/issue';
 import { PEOPLE_COLUMNS, certificateColumns, findColumn, proposeMapping } from '@zakat/core/people-file/columns';
@@ -14,6 +21,7 @@ import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
 import type { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
+import { Progress } from '../progress/progress.js';
 import { numbersOf } from '../employees/employees.service.js';
 import { TakeOn } from '../employees/take-on.js';
 import { readTable } from '../tables/read-table.js';
@@ -33,6 +41,8 @@ interface StoredImport {
 }
 /** Rows of a preview that are sent to the screen: those that are wrong first. */
 const MOST_SHOWN = 300;
+/** People taken on by one statement, and then it is said how far the file is. */
+const AT_ONCE = 500;
 
 /** Files of people: read, mapped, previewed row by row, taken on all or none, undone as a whole. */
 @Injectable()
@@ -43,6 +53,7 @@ export class PeopleFiles {
     @Inject(Clock) private readonly clock: Clock,
     @Inject(Secrets) private readonly secrets: Secrets,
     @Inject(TakeOn) private readonly takeOn: TakeOn,
+    @Inject(Progress) private readonly reached: Progress,
   ) {}
 
   async upload(actor: Actor, clientId: string, input: UploadPeople): Promise<ImportView> {
@@ -110,8 +121,20 @@ export class PeopleFiles {
     });
   }
 
-  /** Takes on everybody in the file, or nobody: one wrong row refuses them all. */
-  accept(actor: Actor, id: string, version: number): Promise<ImportView> {
+  progress(actor: Actor, id: string): Promise<ProgressView> {
+    return this.reached.of(actor, id);
+  }
+
+  /** Takes on everybody in the file, or nobody: one wrong row refuses them all. Says on the way how far it is. */
+  async accept(actor: Actor, id: string, version: number): Promise<ImportView> {
+    try {
+      return await this.acceptAll(actor, id, version);
+    } finally {
+      await this.reached.end(actor, id);
+    }
+  }
+
+  private acceptAll(actor: Actor, id: string, version: number): Promise<ImportView> {
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, (await this.find(manager, id)).client_id);
       await manager.query('SELECT id FROM client WHERE id = $1 FOR UPDATE', [client.id]);
@@ -123,7 +146,10 @@ export class PeopleFiles {
       if (wrong.length > 0) throw refuse(wrong.slice(0, 50));
       const people = read.rows.flatMap((row) => (row.person ? [row.person] : []));
       await this.move(manager, stored, version, 'accepted', { people: people.length });
-      await this.takeOn.people(manager, actor, client.id, people, id);
+      for (let done = 0; done < people.length; done += AT_ONCE) {
+        await this.reached.report(actor, id, { done, total: people.length });
+        await this.takeOn.people(manager, actor, client.id, people.slice(done, done + AT_ONCE), id);
+      }
       await this.audit.record(manager, actor, 'people-file.accept', 'client', client.id, {
         importId: id,
         people: people.length,

@@ -14,6 +14,7 @@ import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
 import { NewHires } from './new-hires.js';
+import { SignIns } from './sign-ins.js';
 import { QuestionLine } from './question-line.js';
 
 type Gap = Schemas['GapView'];
@@ -150,6 +151,7 @@ export function ReadinessPage(): ReactNode {
               )}
               <RefusedNote error={ask.error} />
             </section>
+            <SignIns clientId={client.id} isAdministrator={session?.user.role === 'administrator'} />
             <NewHires clientId={client.id} />
           </>
         );

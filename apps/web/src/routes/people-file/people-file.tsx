@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
-import { peopleFileQuery, useChooseMapping, usePeopleFileAct } from '../../api/set-up.js';
+import { peopleFileProgressQuery, peopleFileQuery, useChooseMapping, usePeopleFileAct } from '../../api/set-up.js';
 import { ColumnMapping } from '../../kit/column-mapping.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
@@ -82,6 +82,17 @@ function Rows({ file }: { readonly file: FileView }): ReactNode {
   );
 }
 
+/** How many of the file are taken on, while it happens. */
+function HowFar({ fileId, isUnderWay }: { readonly fileId: string; readonly isUnderWay: boolean }): ReactNode {
+  const { data } = useQuery(peopleFileProgressQuery(fileId, isUnderWay));
+  if (!isUnderWay || !data || data.total === 0) return null;
+  return (
+    <span className="how-far" role="status">
+      <progress max={data.total} value={data.done} aria-label="People taken on" /> {data.done} of {data.total}
+    </span>
+  );
+}
+
 /** A file of people: its columns, every row with what is wrong in it, and the one act that takes on all or none. */
 export function PeopleFilePage(): ReactNode {
   const { fileId = '' } = useParams();
@@ -125,6 +136,7 @@ export function PeopleFilePage(): ReactNode {
                   >
                     put the file away
                   </button>
+                  <HowFar fileId={file.id} isUnderWay={act.isPending} />
                   <span className="soft">all or nobody; the whole file can be undone until one of them is paid</span>
                 </div>
                 <Mapping file={file} />

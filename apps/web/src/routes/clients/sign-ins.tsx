@@ -1,0 +1,105 @@
+import { Button, PasswordInput, TextInput } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type FormEvent, type ReactNode } from 'react';
+import type { Schemas } from '../../api/client.js';
+import { contactsQuery, useCreateContact, useOpenContact } from '../../api/contacts.js';
+import { RefusedNote } from '../../kit/problems.js';
+
+const BLANK: Schemas['CreateContact'] = { name: '', email: '', password: '' };
+
+function NewSignIn({ clientId, onClose }: { readonly clientId: string; readonly onClose: () => void }): ReactNode {
+  const [draft, setDraft] = useState(BLANK);
+  const create = useCreateContact(clientId);
+  const save = (event: FormEvent): void => {
+    event.preventDefault();
+    create.mutate(draft, { onSuccess: onClose });
+  };
+  const put = (name: keyof typeof BLANK, value: string): void => setDraft({ ...draft, [name]: value });
+  return (
+    <form onSubmit={save} className="fact-form" aria-label="New sign-in of the client">
+      <div className="fields">
+        <TextInput
+          label="Name"
+          autoFocus
+          value={draft.name}
+          onChange={(event) => put('name', event.currentTarget.value)}
+        />
+        <TextInput label="E-mail" value={draft.email} onChange={(event) => put('email', event.currentTarget.value)} />
+        <PasswordInput
+          label="First password"
+          description="At least twelve characters"
+          autoComplete="new-password"
+          size="xs"
+          value={draft.password}
+          onChange={(event) => put('password', event.currentTarget.value)}
+        />
+      </div>
+      <RefusedNote error={create.error} />
+      <div className="actions">
+        <Button type="submit" loading={create.isPending}>
+          Let them sign in
+        </Button>
+        <button type="button" className="plain" onClick={onClose}>
+          leave it
+        </button>
+      </div>
+    </form>
+  );
+}
+
+/** Who of the client signs in to answer, and sees what is filed and paid. An administrator opens and closes accounts. */
+export function SignIns({
+  clientId,
+  isAdministrator,
+}: {
+  readonly clientId: string;
+  readonly isAdministrator: boolean;
+}): ReactNode {
+  const contacts = useQuery(contactsQuery(clientId));
+  const open = useOpenContact(clientId);
+  const [isAdding, setAdding] = useState(false);
+  const rows = contacts.data ?? [];
+  if (rows.length === 0 && !isAdministrator) return null;
+  return (
+    <section className="section">
+      <h2>
+        Who answers by signing in
+        <small>sees this client’s questions, and what is filed and paid; nothing else</small>
+      </h2>
+      <table className="ruled">
+        <tbody>
+          {rows.map((row) => (
+            <tr key={row.id} style={row.isActive ? {} : { color: 'var(--pencil)' }}>
+              <td>{row.name}</td>
+              <td>{row.email}</td>
+              <td>{row.hasSecondFactor ? 'second factor in use' : ''}</td>
+              <td>
+                {isAdministrator && (
+                  <button
+                    type="button"
+                    className="plain"
+                    aria-label={`${row.isActive ? 'close' : 'open'} the account of ${row.name}`}
+                    onClick={() => open.mutate({ id: row.id, isActive: !row.isActive })}
+                  >
+                    {row.isActive ? 'close the account' : 'open it again'}
+                  </button>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <RefusedNote error={open.error} />
+      {isAdministrator &&
+        (isAdding ? (
+          <NewSignIn clientId={clientId} onClose={() => setAdding(false)} />
+        ) : (
+          <div className="actions">
+            <button type="button" className="plain" onClick={() => setAdding(true)}>
+              let somebody sign in
+            </button>
+          </div>
+        ))}
+    </section>
+  );
+}

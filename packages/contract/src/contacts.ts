@@ -1,0 +1,44 @@
+import { Amount, Choice, Day, Flag, Id, List, Text, Whole } from './field.js';
+
+/** Somebody of a client who signs in: to answer what is asked, and to see what is filed and paid for the business. */
+export class ContactRow {
+  @Id() id!: string;
+  @Text() name!: string;
+  @Text() email!: string;
+  @Flag() isActive!: boolean;
+  @Flag() hasSecondFactor!: boolean;
+}
+export class CreateContact {
+  @Text(60, { min: 1 }) name!: string;
+  @Text(80, { min: 3 }) email!: string;
+  @Text(200, { min: 12 }) password!: string;
+}
+export class OpenContact {
+  @Flag() isActive!: boolean;
+}
+/** A question as the client sees it. */
+export class AskedOfClient {
+  @Id() id!: string;
+  @Text() who!: string;
+  @Text(600) asks!: string;
+  @Choice(['asked', 'answered']) status!: 'asked' | 'answered';
+  @Text(600) answer!: string;
+  @Day() chaseOn!: string;
+  @Whole() version!: number;
+}
+/** A return or a payment made for the client. */
+export class DoneForClient {
+  @Choice(['return', 'payment']) kind!: 'return' | 'payment';
+  @Text() what!: string;
+  @Text() to!: string;
+  @Amount({ nullable: true }) amount!: number | null;
+  @Day() day!: string;
+  @Text() standing!: string;
+  @Text(300, { nullable: true }) confirmation!: string | null;
+}
+export class ContactHome {
+  @Text() clientName!: string;
+  @Text() einTail!: string;
+  @List(() => AskedOfClient) questions!: AskedOfClient[];
+  @List(() => DoneForClient) done!: DoneForClient[];
+}

@@ -8,6 +8,7 @@ import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { formFamilyOf } from '../clients/form-family.js';
 import { Client } from '../clients/entities.js';
+import { toldApart } from '../clients/told-apart.js';
 import { Clock } from '../clock/clock.js';
 import { FactStore } from '../facts/fact-store.js';
 import { Filing } from '../filings/entities.js';
@@ -209,15 +210,4 @@ export class LadderService {
       path: filing ? `/filings/${filing.id}` : path,
     };
   }
-}
-
-/** Clients of one legal name (several may share one EIN) are told apart by their trade name or key. */
-function toldApart(clients: Client[]): Client[] {
-  const names = new Map<string, number>();
-  for (const { legalName } of clients) names.set(legalName, (names.get(legalName) ?? 0) + 1);
-  return clients.map((client) =>
-    (names.get(client.legalName) ?? 0) > 1
-      ? Object.assign(new Client(), client, { legalName: `${client.legalName}, ${client.tradeName || client.key}` })
-      : client,
-  );
 }

@@ -214,7 +214,7 @@ export class RemittancesService {
         isPassed: moved.length === 0,
         says:
           moved.length === 0
-            ? `${items.length} liabilities, ${showDollars(remittance.amount)}.`
+            ? `${items.length} ${items.length === 1 ? 'liability' : 'liabilities'}, ${showDollars(remittance.amount)}.`
             : 'A liability has changed since this was planned. Withdraw it and plan again.',
       },
       {

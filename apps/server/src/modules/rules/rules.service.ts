@@ -28,6 +28,7 @@ import { Executor } from '../../state-machines/executor.js';
 import { RULE_PACK_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/audit.js';
 import { Client } from '../clients/entities.js';
+import { toldApart } from '../clients/told-apart.js';
 import { Clock } from '../clock/clock.js';
 import { PeopleCases, computeEntry, usualEntry } from '../payrolls/people-cases.js';
 import { ownRowsOn, rowsOn } from './own-rules.js';
@@ -159,7 +160,7 @@ export class RulesService {
     const today = await this.clock.today(manager);
     const first = pack.content.rows.map((row) => row.from).sort()[0] ?? today;
     const checkDate = first > today ? first : today;
-    const clients = await manager.find(Client, { order: { legalName: 'ASC' } });
+    const clients = toldApart(await manager.find(Client, { order: { legalName: 'ASC' } }));
     const before =
       pack.status === 'in-force'
         ? await this.withoutPack(manager, pack.id, checkDate)

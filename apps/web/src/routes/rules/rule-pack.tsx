@@ -165,7 +165,8 @@ export function RulePackPage(): ReactNode {
             <Status word={packWord(data.status)} />
           </div>
           <p className="sub">
-            {data.rules} rules and {data.places} localities, proposed by {data.preparedBy}
+            {data.rules} {data.rules === 1 ? 'rule' : 'rules'} and {data.places}{' '}
+            {data.places === 1 ? 'locality' : 'localities'}, proposed by {data.preparedBy}
             {data.acceptedBy === null ? '' : `, accepted by ${data.acceptedBy}`}.
           </p>
           <Acts pack={data} />

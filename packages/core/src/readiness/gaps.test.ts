@@ -1,7 +1,8 @@
 import { describe, expect, it } from '@jest/globals';
 import { date } from '../calendar/local-date.js';
 import { clientOnDay, personOnDay } from '../facts/on-day.js';
-import { gapsOf, questionLines, type ClientStanding, type PersonStanding } from './gaps.js';
+import type { ClientStanding, PersonStanding } from './gap.js';
+import { gapsOf, questionLines } from './gaps.js';
 
 const facts = clientOnDay(
   [

@@ -5,7 +5,8 @@ import { addDays, date, yearOf, type LocalDate } from '@zakat/core/calendar/loca
 import { quarterOf } from '@zakat/core/calendar/quarter';
 import { form941Due, formW2Due } from '@zakat/core/deposits/due';
 import { clientOnDay } from '@zakat/core/facts/on-day';
-import { gapsOf, questionLines, type ClientStanding, type Gap, type PurposeDates } from '@zakat/core/readiness/gaps';
+import type { ClientStanding, Gap, PurposeDates } from '@zakat/core/readiness/gap';
+import { gapsOf, questionLines } from '@zakat/core/readiness/gaps';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Refusal, refuseField } from '../../http/refusal.js';

@@ -2,7 +2,7 @@ import { parseDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { personIssues } from '@zakat/core/identity/person';
 import type { Issue } from '@zakat/core/issues/issue';
 import { newHireDue } from '@zakat/core/new-hires/new-hires';
-import type { PersonStanding } from '@zakat/core/readiness/gaps';
+import type { PersonStanding } from '@zakat/core/readiness/gap';
 import type { TaxCode } from '@zakat/core/taxes/registry';
 import type { EntityManager } from 'typeorm';
 import type { PersonOnDay } from '@zakat/core/facts/on-day';

@@ -6,7 +6,8 @@ import { useAddClientFact } from '../../api/set-up.js';
 import { Day } from '../../kit/day.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
 import { IdentityForm } from '../identity-form.js';
-import { BankAccounts, TaxAccounts } from './accounts.js';
+import { BankAccounts } from './bank-accounts.js';
+import { TaxAccounts } from './tax-accounts.js';
 import { CLIENT_FIELDS } from './client-fields.js';
 import { useClient } from './client-frame.js';
 

@@ -1,6 +1,6 @@
 import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { PURPOSE_WORDS, type Purpose } from '@zakat/core/readiness/gaps';
+import { PURPOSE_WORDS, type Purpose } from '@zakat/core/readiness/gap';
 import { addDays, parseDate } from '@zakat/core/calendar/local-date';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';

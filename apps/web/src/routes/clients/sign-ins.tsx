@@ -1,8 +1,9 @@
-import { Button, PasswordInput, TextInput } from '@mantine/core';
+import { PasswordInput, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { useState, type FormEvent, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { contactsQuery, useCreateContact, useOpenContact } from '../../api/contacts.js';
+import { EntryForm } from '../../kit/entry-form.js';
 import { RefusedNote } from '../../kit/problems.js';
 
 const BLANK: Schemas['CreateContact'] = { name: '', email: '', password: '' };
@@ -10,40 +11,32 @@ const BLANK: Schemas['CreateContact'] = { name: '', email: '', password: '' };
 function NewSignIn({ clientId, onClose }: { readonly clientId: string; readonly onClose: () => void }): ReactNode {
   const [draft, setDraft] = useState(BLANK);
   const create = useCreateContact(clientId);
-  const save = (event: FormEvent): void => {
-    event.preventDefault();
-    create.mutate(draft, { onSuccess: onClose });
-  };
   const put = (name: keyof typeof BLANK, value: string): void => setDraft({ ...draft, [name]: value });
   return (
-    <form onSubmit={save} className="fact-form" aria-label="New sign-in of the client">
-      <div className="fields">
-        <TextInput
-          label="Name"
-          autoFocus
-          value={draft.name}
-          onChange={(event) => put('name', event.currentTarget.value)}
-        />
-        <TextInput label="E-mail" value={draft.email} onChange={(event) => put('email', event.currentTarget.value)} />
-        <PasswordInput
-          label="First password"
-          description="At least twelve characters"
-          autoComplete="new-password"
-          size="xs"
-          value={draft.password}
-          onChange={(event) => put('password', event.currentTarget.value)}
-        />
-      </div>
-      <RefusedNote error={create.error} />
-      <div className="actions">
-        <Button type="submit" loading={create.isPending}>
-          Let them sign in
-        </Button>
-        <button type="button" className="plain" onClick={onClose}>
-          leave it
-        </button>
-      </div>
-    </form>
+    <EntryForm
+      label="New sign-in of the client"
+      act="Let them sign in"
+      isBusy={create.isPending}
+      error={create.error}
+      onSave={() => create.mutate(draft, { onSuccess: onClose })}
+      onClose={onClose}
+    >
+      <TextInput
+        label="Name"
+        autoFocus
+        value={draft.name}
+        onChange={(event) => put('name', event.currentTarget.value)}
+      />
+      <TextInput label="E-mail" value={draft.email} onChange={(event) => put('email', event.currentTarget.value)} />
+      <PasswordInput
+        label="First password"
+        description="At least twelve characters"
+        autoComplete="new-password"
+        size="xs"
+        value={draft.password}
+        onChange={(event) => put('password', event.currentTarget.value)}
+      />
+    </EntryForm>
   );
 }
 

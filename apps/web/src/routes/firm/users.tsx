@@ -1,8 +1,9 @@
-import { Button, NativeSelect, PasswordInput, TextInput } from '@mantine/core';
+import { NativeSelect, PasswordInput, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { useState, type FormEvent, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { useCreateUser, useSignOutEverywhere, useUpdateUser, usersQuery } from '../../api/set-up.js';
+import { EntryForm } from '../../kit/entry-form.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Waiting } from '../../kit/waiting.js';
 
@@ -12,46 +13,38 @@ const BLANK: Schemas['CreateUser'] = { name: '', email: '', role: 'preparer', pa
 function NewUser({ onClose }: { readonly onClose: () => void }): ReactNode {
   const [draft, setDraft] = useState(BLANK);
   const create = useCreateUser();
-  const save = (event: FormEvent): void => {
-    event.preventDefault();
-    create.mutate(draft, { onSuccess: onClose });
-  };
   const put = (name: keyof typeof BLANK, value: string): void => setDraft({ ...draft, [name]: value });
   return (
-    <form onSubmit={save} className="fact-form" aria-label="New user">
-      <div className="fields">
-        <TextInput
-          label="Name"
-          autoFocus
-          value={draft.name}
-          onChange={(event) => put('name', event.currentTarget.value)}
-        />
-        <TextInput label="E-mail" value={draft.email} onChange={(event) => put('email', event.currentTarget.value)} />
-        <NativeSelect
-          label="Role"
-          data={[...ROLES]}
-          value={draft.role}
-          onChange={(event) => put('role', event.currentTarget.value)}
-        />
-        <PasswordInput
-          label="First password"
-          description="At least twelve characters"
-          autoComplete="new-password"
-          size="xs"
-          value={draft.password}
-          onChange={(event) => put('password', event.currentTarget.value)}
-        />
-      </div>
-      <RefusedNote error={create.error} />
-      <div className="actions">
-        <Button type="submit" loading={create.isPending}>
-          Add
-        </Button>
-        <button type="button" className="plain" onClick={onClose}>
-          leave it
-        </button>
-      </div>
-    </form>
+    <EntryForm
+      label="New user"
+      act="Add"
+      isBusy={create.isPending}
+      error={create.error}
+      onSave={() => create.mutate(draft, { onSuccess: onClose })}
+      onClose={onClose}
+    >
+      <TextInput
+        label="Name"
+        autoFocus
+        value={draft.name}
+        onChange={(event) => put('name', event.currentTarget.value)}
+      />
+      <TextInput label="E-mail" value={draft.email} onChange={(event) => put('email', event.currentTarget.value)} />
+      <NativeSelect
+        label="Role"
+        data={[...ROLES]}
+        value={draft.role}
+        onChange={(event) => put('role', event.currentTarget.value)}
+      />
+      <PasswordInput
+        label="First password"
+        description="At least twelve characters"
+        autoComplete="new-password"
+        size="xs"
+        value={draft.password}
+        onChange={(event) => put('password', event.currentTarget.value)}
+      />
+    </EntryForm>
   );
 }
 

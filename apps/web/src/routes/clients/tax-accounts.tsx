@@ -1,0 +1,178 @@
+import { Checkbox, NativeSelect, TextInput } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { accountFormatOf, checkAccountNumber } from '@zakat/core/identity/account-formats';
+import { fix, sentence } from '@zakat/core/issues/issue';
+import { AGENCIES, agencyName, unemploymentStateOf } from '@zakat/core/taxes/registry';
+import { useState, type ReactNode } from 'react';
+import type { Schemas } from '../../api/client.js';
+import { sessionQuery } from '../../api/resources.js';
+import { useAddTaxAccount } from '../../api/set-up.js';
+import { EntryForm } from '../../kit/entry-form.js';
+import { percentEcho } from '../fact-forms/fact-value.js';
+import { useDraft } from '../fact-forms/use-draft.js';
+
+const AGENCY_CHOICES = Object.entries(AGENCIES).map(([code, agency]) => ({ value: code, label: agency.name }));
+const sorted = [...AGENCY_CHOICES].sort((a, b) => (a.label < b.label ? -1 : 1));
+
+interface AccountDraft {
+  readonly agency: string;
+  readonly accountNumber: string;
+  readonly rate: string;
+  readonly from: string;
+  readonly isApplied: boolean;
+  readonly isAsPrinted: boolean;
+}
+const NO_ACCOUNT: AccountDraft = {
+  agency: '',
+  accountNumber: '',
+  rate: '',
+  from: '',
+  isApplied: false,
+  isAsPrinted: false,
+};
+
+function AccountForm({
+  clientId,
+  today,
+  onClose,
+}: {
+  readonly clientId: string;
+  readonly today: string;
+  readonly onClose: () => void;
+}): ReactNode {
+  const add = useAddTaxAccount(clientId);
+  const [draft, setDraft, clear] = useDraft<AccountDraft>(`account.${clientId}`, {
+    ...NO_ACCOUNT,
+    from: `${today.slice(0, 4)}-01-01`,
+  });
+  const format = accountFormatOf(draft.agency);
+  const isUnemployment = unemploymentStateOf(draft.agency) !== undefined;
+  const issue =
+    draft.isApplied || draft.isAsPrinted || draft.accountNumber === ''
+      ? undefined
+      : checkAccountNumber(draft.agency, draft.accountNumber, 'accountNumber', agencyName(draft.agency))[0];
+  const errorOf = (field: string): string | undefined => {
+    const found = add.error?.problem.problems.find((detail) => detail.field === field);
+    return found ? `${found.sentence} ${found.fix}` : undefined;
+  };
+  const save = (): void => {
+    add.mutate(
+      {
+        agency: draft.agency,
+        accountNumber: draft.accountNumber.trim(),
+        unemploymentRate: draft.rate.trim() === '' ? null : draft.rate.trim().replace(/%$/, ''),
+        from: draft.from,
+        isApplied: draft.isApplied,
+        isAsPrinted: draft.isAsPrinted,
+      },
+      {
+        onSuccess: () => {
+          clear();
+          onClose();
+        },
+      },
+    );
+  };
+  return (
+    <EntryForm
+      label="Tax account"
+      act="Record"
+      isBusy={add.isPending}
+      error={add.error}
+      onSave={save}
+      onClose={onClose}
+    >
+      <NativeSelect
+        label="Agency"
+        autoFocus
+        value={draft.agency}
+        data={[{ value: '', label: '' }, ...sorted]}
+        error={errorOf('agency')}
+        onChange={(event) => setDraft({ ...draft, agency: event.currentTarget.value })}
+      />
+      {!draft.isApplied && (
+        <TextInput
+          label="Account number"
+          value={draft.accountNumber}
+          description={format ? `${format.says}, like ${format.example}` : undefined}
+          error={errorOf('accountNumber') ?? (issue ? `${sentence(issue)} ${fix(issue)}` : undefined)}
+          onChange={(event) => setDraft({ ...draft, accountNumber: event.currentTarget.value })}
+        />
+      )}
+      {isUnemployment && (
+        <TextInput
+          label="Unemployment rate, percent"
+          value={draft.rate}
+          description={percentEcho(draft.rate) ?? 'As on the notice of the year: 2.7'}
+          error={errorOf('unemploymentRate')}
+          onChange={(event) => setDraft({ ...draft, rate: event.currentTarget.value })}
+        />
+      )}
+      <TextInput
+        label="From"
+        value={draft.from}
+        error={errorOf('from')}
+        onChange={(event) => setDraft({ ...draft, from: event.currentTarget.value })}
+      />
+      <Checkbox
+        className="check-field"
+        label="Applied for"
+        description="Deposits and returns say so until the number comes"
+        checked={draft.isApplied}
+        onChange={(event) => setDraft({ ...draft, isApplied: event.currentTarget.checked, accountNumber: '' })}
+      />
+      {(issue || draft.isAsPrinted) && (
+        <Checkbox
+          className="check-field"
+          label="It stands so on the agency's letter"
+          checked={draft.isAsPrinted}
+          onChange={(event) => setDraft({ ...draft, isAsPrinted: event.currentTarget.checked })}
+        />
+      )}
+    </EntryForm>
+  );
+}
+
+export function TaxAccounts({ client }: { readonly client: Schemas['ClientView'] }): ReactNode {
+  const [isOpen, setOpen] = useState(false);
+  const { data: session } = useQuery(sessionQuery);
+  return (
+    <section className="section" id="accounts">
+      <h2>
+        Tax accounts <small>with each agency, and the rate it set</small>
+      </h2>
+      <table className="ruled">
+        <thead>
+          <tr>
+            <th scope="col">Agency</th>
+            <th scope="col">Account</th>
+            <th scope="col">Unemployment rate</th>
+            <th scope="col">From</th>
+          </tr>
+        </thead>
+        <tbody>
+          {client.taxAccounts.map((account) => (
+            <tr key={account.id}>
+              <td>{account.agencyName}</td>
+              <td>
+                {account.isApplied ? <span className="tag-wait">applied for</span> : account.accountNumber}
+                {account.isAsPrinted && <small className="soft"> as on the agency&apos;s letter</small>}
+              </td>
+              <td>{account.rateInWords ?? ''}</td>
+              <td>{account.from}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {isOpen && session ? (
+        <AccountForm clientId={client.id} today={session.today} onClose={() => setOpen(false)} />
+      ) : (
+        <div className="actions">
+          <button type="button" className="plain" onClick={() => setOpen(true)}>
+            add an account or a new rate
+          </button>
+        </div>
+      )}
+    </section>
+  );
+}

@@ -31,7 +31,12 @@ export function acceptSlip(takeOver: TakeOver, clientName: string, isSenior: boo
       {
         label: 'Rows, returns and deposits tie out',
         isPassed: open.length === 0,
-        says: open.length === 0 ? 'to the cent, or let pass with a reason' : `${open.length} differences are open`,
+        says:
+          open.length === 0
+            ? 'to the cent, or let pass with a reason'
+            : open.length === 1
+              ? 'a difference is open'
+              : `${open.length} differences are open`,
       },
       {
         label: 'A reviewer accepts',

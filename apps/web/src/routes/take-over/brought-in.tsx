@@ -47,7 +47,9 @@ const STANDING: Readonly<Record<TakeOver['status'], (takeOver: TakeOver) => stri
     if (rows === 0) return 'Nothing is read yet.';
     if (wrong > 0) return `${wrong} of ${rows} rows cannot be read yet.`;
     const open = differences.filter((one) => one.severity === 'error' && one.passedBecause === null).length;
-    return tiesOut ? `${rows} rows tie out.` : `${rows} rows are read; ${open} differences hold them.`;
+    return tiesOut
+      ? `${rows} rows tie out.`
+      : `${rows} rows are read; ${open === 1 ? 'a difference holds' : `${open} differences hold`} them.`;
   },
   accepted: ({ rows }) => `${rows} rows count.`,
   'taken back': ({ rows }) => `${rows} rows were taken back.`,

@@ -55,6 +55,7 @@ import { LedgerWriter } from './modules/ledger/ledger-writer.js';
 import { Outbox } from './modules/outbox/outbox.js';
 import { Progress } from './modules/progress/progress.js';
 import { PayrollViews } from './modules/payrolls/payroll-view.js';
+import { PaycheckWriter } from './modules/payrolls/paycheck-writer.js';
 import { PayrollPoster } from './modules/payrolls/payroll-poster.js';
 import { PayrollsController } from './modules/payrolls/payrolls.controller.js';
 import { PayrollsService } from './modules/payrolls/payrolls.service.js';
@@ -128,6 +129,7 @@ const PROVIDERS = [
   EmployeesService,
   LedgerReader,
   LedgerWriter,
+  PaycheckWriter,
   PayrollPoster,
   PayrollViews,
   PayrollsService,

@@ -5,7 +5,7 @@ import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
-import { MEDIA_TYPES, type TableFormat } from '../tables/write-table.js';
+import { sendTable } from '../tables/write-table.js';
 import { ExportPeople } from './export-people.js';
 import { PeopleFiles } from './people-files.service.js';
 
@@ -34,12 +34,12 @@ export class PeopleFilesController {
 
   @Get('clients/:id/people.csv')
   async csv(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Res() response: Response) {
-    await this.send(session, id, 'csv', response);
+    sendTable(response, 'csv', await this.exports.as(session, id, 'csv'));
   }
 
   @Get('clients/:id/people.xlsx')
   async xlsx(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Res() response: Response) {
-    await this.send(session, id, 'xlsx', response);
+    sendTable(response, 'xlsx', await this.exports.as(session, id, 'xlsx'));
   }
 
   @Get('people-files/:id')
@@ -94,14 +94,5 @@ export class PeopleFilesController {
     @Body() body: AtVersion,
   ): Promise<void> {
     return this.files.discard(session, id, body.version);
-  }
-
-  private async send(session: Session, id: string, format: TableFormat, response: Response): Promise<void> {
-    const { name, content } = await this.exports.as(session, id, format);
-    response
-      .type(MEDIA_TYPES[format])
-      .setHeader('Content-Disposition', `attachment; filename="${name}"`)
-      .setHeader('Cache-Control', 'no-store')
-      .send(content);
   }
 }

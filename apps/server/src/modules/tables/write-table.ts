@@ -1,8 +1,9 @@
+import type { Response } from 'express';
 import { stringify } from 'csv-stringify/sync';
 import writeXlsxFile from 'write-excel-file/node';
 
 export type TableFormat = 'csv' | 'xlsx';
-export const MEDIA_TYPES: Readonly<Record<TableFormat, string>> = {
+const MEDIA_TYPES: Readonly<Record<TableFormat, string>> = {
   csv: 'text/csv; charset=utf-8',
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
 };
@@ -24,4 +25,17 @@ export async function writeTable(table: readonly (readonly string[])[], format: 
     row.map((value) => ({ value, type: String, ...(index === 0 ? { fontWeight: 'bold' as const } : {}) })),
   );
   return (await writeXlsxFile(rows as never)).toBuffer();
+}
+
+/** Answers with a table as a file to keep. */
+export function sendTable(
+  response: Response,
+  format: TableFormat,
+  { name, content }: { readonly name: string; readonly content: Buffer },
+): void {
+  response
+    .type(MEDIA_TYPES[format])
+    .setHeader('Content-Disposition', `attachment; filename="${name}"`)
+    .setHeader('Cache-Control', 'no-store')
+    .send(content);
 }

@@ -16,6 +16,7 @@ import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Clock } from '../clock/clock.js';
 import { LedgerWriter } from '../ledger/ledger-writer.js';
+import { PaycheckWriter } from '../payrolls/paycheck-writer.js';
 import type { StoredTakeOver } from './take-over-store.js';
 
 const OTHER_DEDUCTIONS = 'Other deductions';
@@ -50,6 +51,7 @@ const linesOf = (balance: Balance) => ({
 @Injectable()
 export class BringIn {
   constructor(
+    @Inject(PaycheckWriter) private readonly paychecks: PaycheckWriter,
     @Inject(LedgerWriter) private readonly ledger: LedgerWriter,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
@@ -101,45 +103,11 @@ export class BringIn {
        VALUES ($1, $2, $3, $4, $5, $5, 'brought-in', 'posted', 1, $6, $7, $6, $8, $9)`,
       [id, actor.firmId, clientId, payroll.from, payroll.day, actor.userId, now, stored.id, reverses],
     );
-    const paychecks = payroll.balances.map((balance) => ({ id: randomUUID(), balance }));
-    await manager.query(
-      `INSERT INTO paycheck (id, firm_id, client_id, payroll_id, employee_id, check_date, gross, net, supplemental, lines, facts)
-       SELECT r.id, $1, $2, $3, r.employee_id, $4, r.gross, r.net, r.supplemental, r.lines, '{}'::jsonb
-       FROM jsonb_to_recordset($5::jsonb) AS r(id uuid, employee_id uuid, gross bigint, net bigint, supplemental bigint, lines jsonb)`,
-      [
-        actor.firmId,
-        clientId,
-        id,
-        payroll.day,
-        JSON.stringify(
-          paychecks.map(({ id: paycheckId, balance }) => ({
-            id: paycheckId,
-            employee_id: balance.employeeId,
-            gross: balance.gross,
-            net: balance.net,
-            supplemental: balance.supplemental,
-            lines: linesOf(balance),
-          })),
-        ),
-      ],
-    );
-    const taxes = paychecks.flatMap(({ id: paycheckId, balance }) =>
-      balance.taxes.map((line) => ({
-        paycheck_id: paycheckId,
-        employee_id: balance.employeeId,
-        tax: line.tax,
-        payer: taxOf(line.tax).payer,
-        base: taxOf(line.tax).base,
-        subject: line.subject,
-        wages: line.wages,
-        amount: line.amount,
-      })),
-    );
-    await manager.query(
-      `INSERT INTO paycheck_tax (paycheck_id, firm_id, client_id, employee_id, check_date, tax, payer, base, subject, wages, amount)
-       SELECT r.paycheck_id, $1, $2, r.employee_id, $3, r.tax, r.payer, r.base, r.subject, r.wages, r.amount
-       FROM jsonb_to_recordset($4::jsonb) AS r(paycheck_id uuid, employee_id uuid, tax text, payer text, base text, subject bigint, wages bigint, amount bigint)`,
-      [actor.firmId, clientId, payroll.day, JSON.stringify(taxes)],
+    await this.paychecks.write(
+      manager,
+      actor,
+      { id, clientId, checkDate: payroll.day },
+      payroll.balances.map((balance) => ({ ...balance, lines: linesOf(balance), facts: {} })),
     );
     await this.ledger.writeEntries(
       manager,

@@ -13,7 +13,7 @@ import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
-import { MEDIA_TYPES, type TableFormat } from '../tables/write-table.js';
+import { sendTable } from '../tables/write-table.js';
 import { TakeOversService } from './take-overs.service.js';
 
 @Controller()
@@ -44,12 +44,12 @@ export class TakeOversController {
 
   @Get('take-overs/:id/form.csv')
   async csv(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Res() response: Response) {
-    await this.send(session, id, 'csv', response);
+    sendTable(response, 'csv', await this.takeOvers.form(session, id, 'csv'));
   }
 
   @Get('take-overs/:id/form.xlsx')
   async xlsx(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Res() response: Response) {
-    await this.send(session, id, 'xlsx', response);
+    sendTable(response, 'xlsx', await this.takeOvers.form(session, id, 'xlsx'));
   }
 
   @Put('take-overs/:id/balances')
@@ -123,14 +123,5 @@ export class TakeOversController {
     @Body() body: AtVersion,
   ): Promise<void> {
     return this.takeOvers.discard(session, id, body.version);
-  }
-
-  private async send(session: Session, id: string, format: TableFormat, response: Response): Promise<void> {
-    const { name, content } = await this.takeOvers.form(session, id, format);
-    response
-      .type(MEDIA_TYPES[format])
-      .setHeader('Content-Disposition', `attachment; filename="${name}"`)
-      .setHeader('Cache-Control', 'no-store')
-      .send(content);
   }
 }

@@ -1,0 +1,66 @@
+import { Injectable } from '@nestjs/common';
+import type { Cents } from '@zakat/core/money/cents';
+import { taxOf, type TaxCode } from '@zakat/core/taxes/registry';
+import { randomUUID } from 'node:crypto';
+import type { EntityManager } from 'typeorm';
+import type { Actor } from '../../database/firm-database.js';
+
+export interface NewPaycheck {
+  readonly employeeId: string;
+  readonly gross: Cents;
+  readonly net: Cents;
+  readonly supplemental: Cents;
+  /** Earnings, deductions, taxes and the rest, as the check shows them. */
+  readonly lines: object;
+  /** What it was computed from. */
+  readonly facts: object;
+  readonly taxes: readonly {
+    readonly tax: TaxCode;
+    readonly subject: Cents;
+    readonly wages: Cents;
+    readonly amount: Cents;
+  }[];
+}
+
+/** Writes the paychecks of a payroll with their taxes: two statements, however many people. */
+@Injectable()
+export class PaycheckWriter {
+  async write(
+    manager: EntityManager,
+    actor: Actor,
+    payroll: { readonly id: string; readonly clientId: string; readonly checkDate: string },
+    paychecks: readonly NewPaycheck[],
+  ): Promise<void> {
+    const rows = paychecks.map((paycheck) => ({ ...paycheck, id: randomUUID() }));
+    await manager.query(
+      `INSERT INTO paycheck (id, firm_id, client_id, payroll_id, employee_id, check_date, gross, net, supplemental, lines, facts)
+       SELECT r.id, $1, $2, $3, r."employeeId", $4, r.gross, r.net, r.supplemental, r.lines, r.facts
+       FROM jsonb_to_recordset($5::jsonb) AS r(id uuid, "employeeId" uuid, gross bigint, net bigint, supplemental bigint, lines jsonb, facts jsonb)`,
+      [
+        actor.firmId,
+        payroll.clientId,
+        payroll.id,
+        payroll.checkDate,
+        JSON.stringify(rows.map(({ taxes: _taxes, ...row }) => row)),
+      ],
+    );
+    const taxes = rows.flatMap((row) =>
+      row.taxes.map(({ tax, subject, wages, amount }) => ({
+        paycheckId: row.id,
+        employeeId: row.employeeId,
+        tax,
+        payer: taxOf(tax).payer,
+        base: taxOf(tax).base,
+        subject,
+        wages,
+        amount,
+      })),
+    );
+    await manager.query(
+      `INSERT INTO paycheck_tax (paycheck_id, firm_id, client_id, employee_id, check_date, tax, payer, base, subject, wages, amount)
+       SELECT r."paycheckId", $1, $2, r."employeeId", $3, r.tax, r.payer, r.base, r.subject, r.wages, r.amount
+       FROM jsonb_to_recordset($4::jsonb) AS r("paycheckId" uuid, "employeeId" uuid, tax text, payer text, base text, subject bigint, wages bigint, amount bigint)`,
+      [actor.firmId, payroll.clientId, payroll.checkDate, JSON.stringify(taxes)],
+    );
+  }
+}

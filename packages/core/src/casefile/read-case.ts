@@ -53,6 +53,9 @@ const CASE_FIELDS = [
   'source',
 ];
 
+const WORKERS = Object.keys(WORKER_KINDS);
+const EMPLOYERS = Object.keys(EMPLOYER_KINDS);
+
 const inner = (reader: Reader | null, field: string): Reader | null =>
   reader?.has(field) ? reader.object(field) : null;
 
@@ -95,7 +98,7 @@ export function readCase(value: unknown): ReadCase {
   const month = inner(reader, 'monthToDate');
   month?.only(['wages', 'taxes']);
 
-  const worker = (employee?.oneOf('kind', Object.keys(WORKER_KINDS), 'employee') ?? 'employee') as WorkerKind;
+  const worker = (employee?.oneOf('kind', WORKERS, 'employee') ?? 'employee') as WorkerKind;
   if (worker === 'partner') issues.push(problem('worker.partner', 'employee.kind'));
   const places = employee ? readPlaces(employee, issues) : { work: [], residenceState: '', residenceLocalities: [] };
   const federalReader = employee?.object('federal');
@@ -131,7 +134,7 @@ export function readCase(value: unknown): ReadCase {
   const grossUp = grossUpReader && grossUpItem ? { item: grossUpItem, net: grossUpReader.amount('net') } : null;
   const unemploymentRates = readRates(inner(employer, 'unemploymentRates'), issues);
   const ownRates = readOwnRates(inner(employer, 'rates'), issues);
-  const employerKind = (employer?.oneOf('kind', Object.keys(EMPLOYER_KINDS), 'business') ?? 'business') as EmployerKind;
+  const employerKind = (employer?.oneOf('kind', EMPLOYERS, 'business') ?? 'business') as EmployerKind;
   const expect = isObject(value['expect']) ? (value['expect'] as Record<string, string>) : {};
   const rest = {
     places: reader.has('places')

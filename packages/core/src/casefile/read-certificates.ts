@@ -67,23 +67,29 @@ export function readStateCertificate(code: string, reader: Reader): StateCertifi
   }
   const { fields } = rule.certificate;
   reader.only(fields.map((field) => field.name));
-  const entries = fields.flatMap((field): [string, string | number | boolean][] => {
+  const certificate: Record<string, string | number | boolean> = {};
+  for (const field of fields) {
+    const { name } = field;
     switch (field.kind) {
       case 'choice': {
-        const value = reader.oneOf(field.name, field.choices ?? [], field.otherwise);
-        return value === null ? [] : [[field.name, value]];
+        const value = reader.oneOf(name, field.choices ?? [], field.otherwise);
+        if (value !== null) certificate[name] = value;
+        break;
       }
       case 'percent':
-        reader.decimal(field.name);
-        return reader.has(field.name) ? [[field.name, String(reader.raw(field.name))]] : [];
+        reader.decimal(name);
+        if (reader.has(name)) certificate[name] = String(reader.raw(name));
+        break;
       case 'whole':
-        return reader.has(field.name) ? [[field.name, reader.whole(field.name)]] : [];
+        if (reader.has(name)) certificate[name] = reader.whole(name);
+        break;
       case 'flag':
-        return [[field.name, reader.flag(field.name)]];
+        certificate[name] = reader.flag(name);
+        break;
       case 'amount':
-        reader.amount(field.name);
-        return reader.has(field.name) ? [[field.name, String(reader.raw(field.name))]] : [];
+        reader.amount(name);
+        if (reader.has(name)) certificate[name] = String(reader.raw(name));
     }
-  });
-  return Object.fromEntries(entries);
+  }
+  return certificate;
 }

@@ -11,14 +11,18 @@ interface Places {
 
 /** A locality is a name or code, or a list of them (a municipality and a school district). */
 function localitiesOf(reader: Reader | null, issues: Issue[]): string[] {
-  const given = [...[reader?.raw('locality')].flat(), reader?.raw('schoolDistrict')].filter(
-    (name) => name !== undefined && name !== null,
-  );
-  return given.flatMap((name) => {
-    if (typeof name === 'string' && name.trim() !== '') return [name];
-    issues.push(problem('input.missing', `${reader?.path ?? ''}.locality`, { what: 'the name of the locality' }));
-    return [];
-  });
+  if (!reader) return [];
+  const given = reader.raw('locality');
+  const names: string[] = [];
+  const take = (name: unknown): void => {
+    if (name === undefined || name === null) return;
+    if (typeof name === 'string' && name.trim() !== '') names.push(name);
+    else issues.push(problem('input.missing', `${reader.path}.locality`, { what: 'the name of the locality' }));
+  };
+  if (Array.isArray(given)) for (const name of given as unknown[]) take(name);
+  else take(given);
+  take(reader.raw('schoolDistrict'));
+  return names;
 }
 
 export function readPlaces(employee: Reader, issues: Issue[]): Places {

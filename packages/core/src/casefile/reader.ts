@@ -46,11 +46,13 @@ export class Reader {
       this.fail(problem('input.missing', this.at(field), { what: `the list ${field}` }));
       return [];
     }
-    return value.flatMap((entry, index) => {
-      if (isObject(entry)) return [new Reader(entry, `${this.at(field)}[${index}]`, this.issues)];
-      this.fail(problem('input.missing', `${this.at(field)}[${index}]`, { what: 'an object' }));
-      return [];
-    });
+    const readers: Reader[] = [];
+    for (const [index, entry] of value.entries()) {
+      const path = `${this.at(field)}[${index}]`;
+      if (isObject(entry)) readers.push(new Reader(entry, path, this.issues));
+      else this.fail(problem('input.missing', path, { what: 'an object' }));
+    }
+    return readers;
   }
   text(field: string): string | null {
     const value = this.source[field];

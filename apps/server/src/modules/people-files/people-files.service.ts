@@ -127,14 +127,25 @@ export class PeopleFiles {
 
   /** Takes on everybody in the file, or nobody: one wrong row refuses them all. Says on the way how far it is. */
   async accept(actor: Actor, id: string, version: number): Promise<ImportView> {
+    // The transaction does not wait for its reports: they need a connection of their own.
+    const reports: Promise<void>[] = [];
     try {
-      return await this.acceptAll(actor, id, version);
+      return await this.acceptAll(actor, id, version, (reached) => {
+        // A report that fails is only not seen; the people are taken on all the same.
+        reports.push(this.reached.report(actor, id, reached).catch(() => undefined));
+      });
     } finally {
+      await Promise.all(reports);
       await this.reached.end(actor, id);
     }
   }
 
-  private acceptAll(actor: Actor, id: string, version: number): Promise<ImportView> {
+  private acceptAll(
+    actor: Actor,
+    id: string,
+    version: number,
+    report: (reached: ProgressView) => void,
+  ): Promise<ImportView> {
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, (await this.find(manager, id)).client_id);
       await manager.query('SELECT id FROM client WHERE id = $1 FOR UPDATE', [client.id]);
@@ -147,7 +158,7 @@ export class PeopleFiles {
       const people = read.rows.flatMap((row) => (row.person ? [row.person] : []));
       await this.move(manager, stored, version, 'accepted', { people: people.length });
       for (let done = 0; done < people.length; done += AT_ONCE) {
-        await this.reached.report(actor, id, { done, total: people.length });
+        report({ done, total: people.length });
         await this.takeOn.people(manager, actor, client.id, people.slice(done, done + AT_ONCE), id);
       }
       await this.audit.record(manager, actor, 'people-file.accept', 'client', client.id, {

@@ -14,7 +14,7 @@ export class Progress {
   report(actor: Actor, subjectId: string, { done, total }: Reached): Promise<void> {
     return this.database.run(actor, async (manager) => {
       await manager.query(
-        'INSERT INTO work_progress (subject_id, firm_id, done, total) VALUES ($1, $2, $3, $4) ON CONFLICT (subject_id) DO UPDATE SET done = EXCLUDED.done, total = EXCLUDED.total',
+        'INSERT INTO work_progress (subject_id, firm_id, done, total) VALUES ($1, $2, $3, $4) ON CONFLICT (subject_id) DO UPDATE SET done = greatest(work_progress.done, EXCLUDED.done), total = EXCLUDED.total',
         [subjectId, actor.firmId, done, total],
       );
     });

@@ -132,7 +132,7 @@ describe('balances of a former provider', () => {
   });
 
   it('leave what was not deposited on the ladder, and what was not filed to be filed from here', async () => {
-    const { client, view } = await begin('OWED', [quarterRow('1', '', { 2: '2026-09-04', ...FIRST })]);
+    const { client, view } = await begin('OWED', [quarterRow('1', '', { 2: '2026-09-18', ...FIRST })]);
     const reported = await report(view, [{ quarter: 3, code: 'US-941.paid', amount: 98_900, day: '2026-09-09' }]);
     expect(reported.differences.map((one: { severity: string }) => one.severity)).toEqual([
       'warning',

@@ -38,10 +38,14 @@ export class FilingSource {
   async form941(manager: EntityManager, client: Client, quarter: Quarter): Promise<Form941> {
     const entries = await this.ledger.entries(manager, client.id, firstDayOf(quarter), lastDayOf(quarter));
     const twelfth = `${quarter.year}-${String(quarter.quarter * 3).padStart(2, '0')}-12`;
+    // Of what was paid elsewhere only the day is known: the check of the period with the 12th is the first from then on.
     const counted = (await manager.query(
-      `SELECT count(DISTINCT c.employee_id)::int AS count FROM paycheck c JOIN payroll p ON p.id = c.payroll_id WHERE c.client_id = $1 AND p.period_start <= $2 AND p.period_end >= $2
-         AND p.reverses IS NULL AND NOT EXISTS (SELECT 1 FROM payroll r WHERE r.reverses = p.id)`,
-      [client.id, twelfth],
+      `WITH live AS (SELECT * FROM payroll p WHERE p.client_id = $1 AND p.reverses IS NULL AND NOT EXISTS (SELECT 1 FROM payroll r WHERE r.reverses = p.id))
+       SELECT count(DISTINCT c.employee_id)::int AS count FROM paycheck c JOIN live p ON p.id = c.payroll_id
+       WHERE (p.period_start <= $2 AND p.period_end >= $2)
+          OR (p.kind = 'brought-in' AND p.period_start = p.check_date AND p.check_date =
+             (SELECT min(b.check_date) FROM live b WHERE b.kind = 'brought-in' AND b.period_start = b.check_date AND b.check_date BETWEEN $2 AND $3))`,
+      [client.id, twelfth, lastDayOf(quarter)],
     )) as { count: number }[];
     return form941({
       year: quarter.year,

@@ -234,7 +234,10 @@ export const ISSUE_TEXTS = {
   ),
   'employer.form-family': entry('{form} is not for this kind of employer ({kind}).', 'Use one of: {choices}.'),
   // The people file.
-  'file.no-rows': entry('The file has no row with anything in it.', 'Give a first row of headings and a row for each person.'),
+  'file.no-rows': entry(
+    'The file has no row with anything in it.',
+    'Give a first row of headings and a row for each person.',
+  ),
   'file.too-many-rows': entry('The file has more than {most} rows.', 'Split it into several files.'),
   'file.unreadable': entry('The file cannot be read as {what}.', 'Save it again as CSV or XLSX.'),
   'file.column-unmapped': entry('No column is taken for {what}.', 'Choose the column that holds it.'),
@@ -291,6 +294,14 @@ export const ISSUE_TEXTS = {
   'brought-in.filed': entry(
     '{what}: the rows of quarter {quarter} add up to {rows}, the return says {given} ({difference}).',
     "Compare with the former provider's quarterly register, person by person.",
+  ),
+  'brought-in.line-missing': entry(
+    '{what}: the tax on the return of quarter {quarter} is entered, this line is not ({rows} by the rows).',
+    'Enter the line as it was filed.',
+  ),
+  'brought-in.day-assumed': entry(
+    '{what}: the day of the last deposit of quarter {quarter} is not entered; the last day of the quarter is taken.',
+    'Enter the day, if it is known.',
   ),
   'brought-in.over-paid': entry(
     '{what}: {given} was paid for quarter {quarter}, {difference} more than the rows owe.',

@@ -131,6 +131,20 @@ function personDifferences(balances: readonly Balance[]): Difference[] {
     const first = own[0];
     if (!first) return [];
     const day = own.map((balance) => balance.day).reduce((a, b) => (a > b ? a : b));
+    // Without the year's rules nothing is compared: that is a difference of its own, not silence.
+    if (!inForce(OASDI_BASE, day))
+      return [
+        make(
+          `rules ${first.employeeId}`,
+          first.who,
+          ZERO,
+          problem('rule.none-in-force', 'day', {
+            what: 'OASDI wage base',
+            date: day,
+            from: OASDI_BASE[0]?.from ?? 'never',
+          }),
+        ),
+      ];
     return [
       ...rateDifferences(first.who, own, day),
       ...baseDifferences(first.who, own, day),
@@ -150,15 +164,22 @@ function reportedDifferences(balances: readonly Balance[], reported: readonly Re
     if (!given) {
       if (asked.kind === 'filed' && asked.code === 'US-941.filed')
         return [make(key, about, ZERO, notFiled(balances, asked.quarter, field))];
+      if (asked.kind === 'line' && asked.balances !== 0 && reportedOf(reported, asked.quarter, 'US-941.filed'))
+        return [make(key, about, asked.balances, problem('brought-in.line-missing', field, words))];
       if (asked.kind === 'paid' && asked.balances !== 0)
         return [make(key, about, asked.balances, warning('brought-in.not-paid', field, words))];
       return [];
     }
     const amount = subtract(given.amount, asked.balances);
-    if (amount === 0) return [];
+    const undated =
+      asked.kind === 'paid' && given.amount > 0 && given.day === null
+        ? [make(`${key} day`, about, given.amount, warning('brought-in.day-assumed', field, words))]
+        : [];
+    if (amount === 0) return undated;
     const more = { ...words, given: showDollars(given.amount), difference: showDollars(amount) };
     if (asked.kind !== 'paid') return [make(key, about, amount, problem('brought-in.filed', field, more))];
     return [
+      ...undated,
       make(
         key,
         about,

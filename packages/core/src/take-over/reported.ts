@@ -1,4 +1,4 @@
-import { lastDayOf, type QuarterNumber } from '../calendar/quarter.js';
+import { lastDayOf, quarterOf, type QuarterNumber } from '../calendar/quarter.js';
 import type { LocalDate } from '../calendar/local-date.js';
 import { familyOf, type DepositFamily } from '../deposits/family.js';
 import { ZERO, sum, type Cents } from '../money/cents.js';
@@ -33,8 +33,7 @@ export interface AskedFigure {
   readonly balances: Cents;
 }
 
-export const quarterOfBalance = (balance: Pick<Balance, 'day'>): QuarterNumber =>
-  (Math.floor((Number(balance.day.slice(5, 7)) - 1) / 3) + 1) as QuarterNumber;
+export const quarterOfBalance = (balance: Pick<Balance, 'day'>): QuarterNumber => quarterOf(balance.day).quarter;
 
 /** The taxes of rows added up, by tax. */
 export function totalsByTax(balances: readonly Balance[]): Map<TaxCode, Omit<TaxBalance, 'tax'>> {

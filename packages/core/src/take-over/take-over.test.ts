@@ -189,6 +189,17 @@ describe('tying out', () => {
       ['US-941.filed', 298_900],
       ['US-941.paid', 298_900],
     ]));
+  it('misses a line of a return that is entered otherwise, and the day of a deposit', () => {
+    expect(codesOf(balancesOf(SOUND), without('941.3'))).toEqual([['brought-in.line-missing', 'error', 100_000]]);
+    const undated = FILED.map((figure) => ({ ...figure, day: null }));
+    expect(codesOf(balancesOf(SOUND), undated)).toEqual([['brought-in.day-assumed', 'warning', 298_900]]);
+  });
+  it('does not stay silent about a year whose rules are not loaded', () => {
+    const [balance] = balancesOf(SOUND);
+    if (!balance) throw new Error('no balance');
+    const early = { ...balance, from: date('2019-01-01'), day: date('2019-03-31') };
+    expect(codesOf([early], FILED)).toEqual([['rule.none-in-force', 'error', 0]]);
+  });
   it('says a difference of one cent with a return', () =>
     expect(codesOf(balancesOf(SOUND), instead('941.5a', '13000.01'))).toEqual([['brought-in.filed', 'error', 1]]));
   it('says what is still owed, and what was paid too much', () => {

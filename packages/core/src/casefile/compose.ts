@@ -1,4 +1,5 @@
 import { findItem } from '../items/registry.js';
+import type { Treatment } from '../items/treatment.js';
 import type { JsonObject } from './reader.js';
 
 /** What is typed for one person in a payroll: earnings, and deductions or employer-paid amounts, as the case file writes them. */
@@ -24,8 +25,18 @@ export interface OwnItem {
   readonly code: string;
   readonly label: string;
   readonly like: string;
+  /** Bases in which it is not treated as that one. */
+  readonly treatment?: Treatment;
 }
 
+/** A typed line of an own item: the standard item, with the name and what is different. */
+const named = (typed: { readonly item: string }, { code, label, like, treatment }: OwnItem): object => ({
+  ...typed,
+  item: like,
+  name: code,
+  label,
+  ...(treatment && findItem(like)?.list !== 'employer' ? { treatment } : {}),
+});
 const withoutBlanks = (line: object): JsonObject =>
   Object.fromEntries(Object.entries(line).filter(([, value]) => value !== undefined && value !== '')) as JsonObject;
 
@@ -48,7 +59,7 @@ export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | 
   const ownItems = Array.isArray(items) ? (items as readonly OwnItem[]) : [];
   const line = (typed: { readonly item: string }): JsonObject => {
     const found = ownItems.find((item) => item.code === typed.item);
-    return withoutBlanks(found ? { ...typed, item: found.like, name: found.code, label: found.label } : typed);
+    return withoutBlanks(found ? named(typed, found) : typed);
   };
   const isEmployerPaid = (code: string): boolean => findItem(standardItem(code, ownItems))?.list === 'employer';
   const employerPaid = entry.deductions.filter((typed) => isEmployerPaid(typed.item));

@@ -1,5 +1,6 @@
 import { type Issue, problem } from '../issues/issue.js';
 import { type DeductionItem, type EmployerItem, PAY_ITEMS, type PayItem, findItem } from '../items/registry.js';
+import { BASE_FAMILIES, TREATMENTS, type Treatment } from '../items/treatment.js';
 import { type LeavePlan, leaveHours } from '../leave/accrual.js';
 import type { Cents } from '../money/cents.js';
 import { GARNISHMENT_KINDS, type Garnishment } from '../paycheck/garnishment.js';
@@ -15,7 +16,7 @@ import type { WorkClass } from '../paycheck/workers-compensation.js';
 import { Reader } from './reader.js';
 
 export function readEarning(reader: Reader, issues: Issue[]): Earning[] {
-  reader.only(['item', 'name', 'label', 'hours', 'rate', 'amount', 'regularRate']);
+  reader.only(['item', 'name', 'label', 'treatment', 'hours', 'rate', 'amount', 'regularRate']);
   const item = readItem(reader, 'earning', issues);
   const hours = reader.decimal('hours');
   const rate = reader.decimal('rate');
@@ -32,9 +33,23 @@ export function readEarning(reader: Reader, issues: Issue[]): Earning[] {
 /** The firm's own name and label of a line, when it has them: the item is still the one it is treated as. */
 const readOwn = (reader: Reader): { own: OwnItemName | null } => {
   const name = reader.has('name') ? reader.text('name') : null;
-  if (name === null) return { own: null };
-  return { own: { name, label: reader.has('label') ? (reader.text('label') ?? name) : name } };
+  const treatment = reader.has('treatment') ? readTreatment(reader.object('treatment')) : null;
+  if (name === null) {
+    // A standard item is taxed as the law has it; only one of the client's own can be another thing.
+    if (treatment)
+      reader.issues.push(problem('input.missing', `${reader.path}.name`, { what: 'the name of the item' }));
+    return { own: null };
+  }
+  return { own: { name, label: reader.has('label') ? (reader.text('label') ?? name) : name, treatment } };
 };
+
+function readTreatment(reader: Reader | null): Treatment | null {
+  if (!reader) return null;
+  const families = BASE_FAMILIES.map(([family]) => family);
+  reader.only(families);
+  const given = families.filter((family) => reader.has(family));
+  return Object.fromEntries(given.map((family) => [family, reader.oneOf(family, TREATMENTS) ?? 'taxed']));
+}
 
 type ItemOf<L> = Extract<PayItem, { list: L }>;
 
@@ -57,7 +72,7 @@ export function readItem<L extends PayItem['list']>(reader: Reader, wanted: L, i
 
 export function readDeductions(readers: readonly Reader[], issues: Issue[]): Deduction[] {
   return readers.flatMap((reader) => {
-    reader.only(['item', 'name', 'label', 'amount', 'percent', 'perCheck', 'perYear', 'balance']);
+    reader.only(['item', 'name', 'label', 'treatment', 'amount', 'percent', 'perCheck', 'perYear', 'balance']);
     const item: DeductionItem | null = readItem(reader, 'deduction', issues);
     const optional = (field: string): Cents | null => (reader.has(field) ? reader.amount(field) : null);
     const percent = reader.has('percent') ? reader.percent('percent') : null;

@@ -3,8 +3,10 @@ import type { OwnItem } from '../casefile/compose.js';
 import type { PayFrequency } from '../calendar/pay-frequency.js';
 import { PERIODS_PER_YEAR } from '../calendar/pay-frequency.js';
 import { findItem } from '../items/registry.js';
+import { BASE_FAMILIES, TREATMENTS, type Treatment } from '../items/treatment.js';
 import { ZERO, notBelowZero, parseDollars, subtract, toDollars, type Cents } from '../money/cents.js';
 import { convertSalary } from '../paycheck/earnings.js';
+import { treatmentField } from './client-facts.js';
 import { text, type FactValue } from './fact-kind.js';
 import type { DatedFact } from './in-force.js';
 import type { ClientOnDay, PersonOnDay } from './on-day.js';
@@ -101,7 +103,21 @@ export const leavePart = (person: PersonOnDay, stand: LeaveStand): JsonObject[] 
 export const ownItems = (client: ClientOnDay): OwnItem[] =>
   client.items
     .filter((item) => text(item, 'code') !== text(item, 'like'))
-    .map((item) => ({ code: text(item, 'code'), label: text(item, 'label'), like: text(item, 'like') }));
+    .map((item) => ({
+      code: text(item, 'code'),
+      label: text(item, 'label'),
+      like: text(item, 'like'),
+      ...(hasTreatment(item) ? { treatment: treatmentOf(item) } : {}),
+    }));
+
+const treatmentOf = (item: FactValue): Treatment =>
+  Object.fromEntries(
+    BASE_FAMILIES.flatMap(([family]) => {
+      const choice = TREATMENTS.find((one) => one === text(item, treatmentField(family)));
+      return choice ? [[family, choice]] : [];
+    }),
+  );
+const hasTreatment = (item: FactValue): boolean => Object.keys(treatmentOf(item)).length > 0;
 
 export interface UsualEarning {
   item: string;

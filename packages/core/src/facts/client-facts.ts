@@ -1,9 +1,11 @@
 import { PAY_FREQUENCIES } from '../calendar/pay-frequency.js';
 import { problem } from '../issues/issue.js';
-import { findItem } from '../items/registry.js';
+import { findItem, type BaseFamily } from '../items/registry.js';
+import { BASE_FAMILIES } from '../items/treatment.js';
 import { parsePercent, ratePerThousand } from '../money/rate.js';
 import { EMPLOYER_KINDS } from '../paycheck/kinds.js';
 import { isTaxCode, taxOf } from '../taxes/registry.js';
+import type { FactField } from './field.js';
 import { FactKinds, UNTIL, text, untilWords, type FactKind } from './fact-kind.js';
 
 export const FORM_FAMILIES = [
@@ -179,6 +181,13 @@ const LOCAL: FactKind = {
       .join(', ') + untilWords(value),
 };
 
+/** The field of a pay item that says how a base treats it. */
+export const treatmentField = (family: BaseFamily): string => `for-${family}`;
+const TREATMENT_WORDS = [
+  ['taxed', 'taxed'],
+  ['untaxed', 'not taxed'],
+] as const;
+
 const PAY_ITEM: FactKind = {
   kind: 'pay-item',
   label: 'Pay item',
@@ -190,10 +199,20 @@ const PAY_ITEM: FactKind = {
     { name: 'perCheck', label: 'At most a check', kind: 'amount' },
     { name: 'perYear', label: 'At most a year', kind: 'amount' },
     { name: 'account', label: 'Ledger account', kind: 'text', most: 30 },
+    ...BASE_FAMILIES.map(([family, label]): FactField => ({
+      name: treatmentField(family),
+      label: `For ${label}`,
+      kind: 'choice',
+      choices: TREATMENT_WORDS,
+      help: 'Blank: as the standard item',
+    })),
     UNTIL,
   ],
   check: (value, path) => {
     const code = text(value, 'code');
+    const own = BASE_FAMILIES.find(([family]) => text(value, treatmentField(family)) !== '');
+    if (own && (code === text(value, 'like') || findItem(text(value, 'like'))?.list === 'employer'))
+      return [problem('item.treatment-of-own', `${path}.${treatmentField(own[0])}`, { base: own[1] })];
     if (!/^[a-z0-9][a-z0-9-]*$/.test(code)) return [problem('item.code-shape', `${path}.code`, { value: code })];
     const known = findItem(code);
     return known && known.code !== text(value, 'like')
@@ -204,7 +223,11 @@ const PAY_ITEM: FactKind = {
     const like = findItem(text(value, 'like'));
     const most = text(value, 'perYear') === '' ? '' : `, at most ${text(value, 'perYear')} a year`;
     const account = text(value, 'account') === '' ? '' : `, account ${text(value, 'account')}`;
-    return `${text(value, 'label')} (${text(value, 'code')}), treated as ${like?.label ?? ''}${most}${account}${untilWords(value)}`;
+    const unlike = BASE_FAMILIES.flatMap(([family, label]) => {
+      const choice = TREATMENT_WORDS.find(([given]) => given === text(value, treatmentField(family)));
+      return choice ? [`, ${choice[1]} for ${label}`] : [];
+    });
+    return `${text(value, 'label')} (${text(value, 'code')}), treated as ${like?.label ?? ''}${unlike.join('')}${most}${account}${untilWords(value)}`;
   },
 };
 

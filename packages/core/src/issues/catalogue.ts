@@ -223,6 +223,10 @@ export const ISSUE_TEXTS = {
   'bank.account-shape': entry('An account number has 4 to 17 digits or letters.', 'Copy it from the foot of a check.'),
   'bank.no-rest': entry('No account receives the rest of the net pay.', 'Let one receive what is left.'),
   'item.code-shape': entry('{value} cannot be the code of a pay item.', 'Use small letters, digits and hyphens.'),
+  'item.treatment-of-own': entry(
+    'A standard item, or one the employer pays, cannot be treated otherwise for {base}.',
+    'Leave it blank, or give the item a code of its own.',
+  ),
   'item.code-taken': entry('The code is that of the standard item {item}.', 'Choose another code.'),
   'standing.one-measure': entry(
     '{item} needs an amount, a percentage or hours: exactly one of them.',

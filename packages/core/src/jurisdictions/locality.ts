@@ -45,11 +45,14 @@ export type LocalTaxTerms =
   | {
       readonly is: 'worksheet';
       readonly for: 'resident' | 'nonresident';
+      /** The field of the state's certificate with an additional amount for this place. */
+      readonly extraField: string;
       readonly rows: readonly Dated<Worksheet>[];
       readonly supplemental: readonly Dated<Rate>[];
     }
   | {
       readonly is: 'share-of-state';
+      readonly extraField: string;
       readonly rows: readonly Dated<Rate>[];
       readonly supplemental: readonly Dated<Rate>[];
     }
@@ -70,6 +73,8 @@ export interface Locality {
   readonly code: string;
   readonly name: string;
   readonly alsoKnownAs?: readonly string[];
+  /** Its tax on work there, or of its residents, stands before that of any other place, whatever the rates. */
+  readonly comesFirst?: Provenance;
   readonly taxes: readonly LocalTax[];
 }
 

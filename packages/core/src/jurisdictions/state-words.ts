@@ -11,6 +11,16 @@ export const publication = (title: string, publisher: string, edition: string): 
   edition,
 });
 
+/** Salary reductions under a cafeteria plan (IRC § 125). */
+export const CAFETERIA_ITEMS = [
+  'section-125-health',
+  'section-125-other',
+  'fsa',
+  'dependent-care',
+  'hsa',
+  'section-125-hsa',
+] as const;
+
 /** Taxable wage base for unemployment in 2025 and 2026, in dollars a year. */
 export const wageBases = (source: Source, of2025: string, of2026: string, doubt?: string): readonly Dated<Cents>[] =>
   of2025 === of2026

@@ -1,3 +1,4 @@
+import type { LocalDate } from '../calendar/local-date.js';
 import type { PayFrequency } from '../calendar/pay-frequency.js';
 import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
@@ -107,9 +108,15 @@ export interface Agency {
   readonly short: string;
 }
 
-/** Where a state's view of a pay item differs from the federal one, for income tax (`SIT`) or unemployment (`SUI`). */
+/**
+ * Where a state's view of a pay item differs from the federal one, for income tax (`SIT`), unemployment (`SUI`) or the
+ * taxes of its localities on all pay (`LOCAL`).
+ */
 export interface ItemView {
-  readonly base: 'SIT' | 'SUI';
+  readonly base: 'SIT' | 'SUI' | 'LOCAL';
+  /** Held only from this day on, or until the day before this one. */
+  readonly from?: LocalDate;
+  readonly until?: LocalDate;
   readonly taxes?: readonly string[];
   readonly excludes?: readonly string[];
   readonly provenance: Provenance;

@@ -27,7 +27,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   const gross = cents(paid);
   const tips = cents(tipped);
   const deductions = deductionLines(input, gross);
-  const check = new Check(input, new Wages(earned, input.deductions, deductions.lines), tape);
+  const check = new Check(input, new Wages(earned, input.deductions, deductions.lines, input.checkDate), tape);
   check.issues.push(...deductions.issues);
 
   federalIncome(check);

@@ -2,7 +2,7 @@ import { yearOf } from '../calendar/local-date.js';
 import { DEDUCTION_ITEMS, type DeductionItem, type LegalLimit } from '../items/registry.js';
 import { inForce } from '../jurisdictions/dated.js';
 import { BENEFIT_LIMITS, type BenefitLimits } from '../jurisdictions/us/benefit-limits.js';
-import { warning, type Issue } from '../issues/issue.js';
+import { problem, warning, type Issue } from '../issues/issue.js';
 import { ZERO, cents, notBelowZero, showDollars, subtract, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import type { Deduction, PaycheckInput } from './input.js';
@@ -83,6 +83,14 @@ export function deductionLines(input: PaycheckInput, gross: Cents): { lines: Ded
   if (input.deductions.length === 0) return NONE;
   const issues: Issue[] = [];
   const row = inForce(BENEFIT_LIMITS, input.checkDate, input.rules);
+  if (!row && input.deductions.some(({ item }) => item.limit !== null))
+    issues.push(
+      problem('rule.none-in-force', 'checkDate', {
+        what: 'limit on deferrals and benefits',
+        date: input.checkDate,
+        from: BENEFIT_LIMITS[0]?.from ?? 'never',
+      }),
+    );
   // Age at the end of the year decides about catch-up amounts (IRC § 414(v)).
   const age = input.birthDate === null ? null : yearOf(input.checkDate) - yearOf(input.birthDate);
   const lines: DeductionLine[] = [];

@@ -1,6 +1,7 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import type { PayFrequency } from '../calendar/pay-frequency.js';
 import type { DeductionItem, EarningItem, EmployerItem } from '../items/registry.js';
+import type { Treatment } from '../items/treatment.js';
 import type { OwnRules } from '../jurisdictions/dated.js';
 import type { OwnPlaces } from '../jurisdictions/locality.js';
 import type { StateCertificate } from '../jurisdictions/state.js';
@@ -46,6 +47,8 @@ export type FederalCertificate = Certificate2020 | CertificatePre2020;
 export interface OwnItemName {
   readonly name: string;
   readonly label: string;
+  /** Null: as the standard item in every base. */
+  readonly treatment: Treatment | null;
 }
 export interface Earning {
   readonly item: EarningItem;

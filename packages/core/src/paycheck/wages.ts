@@ -1,3 +1,4 @@
+import type { LocalDate } from '../calendar/local-date.js';
 import type { BaseFamily } from '../items/registry.js';
 import { cents, type Cents } from '../money/cents.js';
 import { OUT_OF_GROSS, itemsOutOf, type ItemSet } from '../taxes/item-views.js';
@@ -19,6 +20,16 @@ export interface EarnedAmount {
   readonly amount: Cents;
 }
 
+function isOut(
+  line: Pick<EarnedAmount | Deduction, 'item' | 'own'>,
+  family: BaseFamily | 'gross',
+  out: ItemSet,
+): boolean {
+  const treatment = line.own?.treatment;
+  const own = treatment && family !== 'gross' ? treatment[family] : undefined;
+  return own === undefined ? out.has(line.item) : own === 'untaxed';
+}
+
 const NO_ITEMS: readonly EarnedAmount[] = [];
 
 /** The earnings and pre-tax deductions of one check, as each base sees them. */
@@ -26,6 +37,8 @@ export class Wages {
   private readonly sets: ItemSet[] = [];
   private readonly made: BaseWages[] = [];
   private readonly hasSupplemental: boolean;
+  /** Whether a line has a treatment of its own: then bases with the same items may still differ. */
+  private readonly hasTreatments: boolean;
   private readonly asked: Record<BaseFamily | 'gross', { readonly state: string; readonly wages: BaseWages } | null> = {
     income: null,
     social: null,
@@ -41,10 +54,13 @@ export class Wages {
     private readonly deductions: readonly Deduction[],
     /** What each of the deductions took, in their order. */
     private readonly taken: readonly DeductionLine[],
+    /** The check date. */
+    private readonly day: LocalDate,
   ) {
     let hasSupplemental = false;
     for (const line of earnings) if (line.item.kind === 'supplemental') hasSupplemental = true;
     this.hasSupplemental = hasSupplemental;
+    this.hasTreatments = [...earnings, ...deductions].some((line) => line.own !== null && line.own.treatment !== null);
   }
 
   of(family: BaseFamily | 'gross', state = ''): BaseWages {
@@ -57,11 +73,12 @@ export class Wages {
   }
 
   private find(family: BaseFamily | 'gross', state: string): BaseWages {
-    const out = family === 'gross' ? OUT_OF_GROSS : itemsOutOf(family, state);
+    const out = family === 'gross' ? OUT_OF_GROSS : itemsOutOf(family, state, this.day);
+    if (this.hasTreatments) return this.add(out, family);
     // A handful of different sets a check: looking through them is quicker than a map.
     const known = this.made[this.sets.indexOf(out)];
     if (known) return known;
-    const made = this.add(out);
+    const made = this.add(out, family);
     this.sets.push(out);
     this.made.push(made);
     return made;
@@ -70,16 +87,17 @@ export class Wages {
   /** Supplemental wages of a base item by item, before deductions. */
   supplementalItems(family: BaseFamily, state: string): readonly EarnedAmount[] {
     if (!this.hasSupplemental) return NO_ITEMS;
-    const out = itemsOutOf(family, state);
-    return this.earnings.filter((line) => line.item.kind === 'supplemental' && !out.has(line.item));
+    const out = itemsOutOf(family, state, this.day);
+    return this.earnings.filter((line) => line.item.kind === 'supplemental' && !isOut(line, family, out));
   }
 
-  private add(out: ItemSet): BaseWages {
+  private add(out: ItemSet, family: BaseFamily | 'gross'): BaseWages {
     let regular = 0;
     let supplemental = 0;
     let notWithheldOn = 0;
-    for (const { item, amount } of this.earnings) {
-      if (out.has(item)) continue;
+    for (const line of this.earnings) {
+      const { item, amount } = line;
+      if (isOut(line, family, out)) continue;
       if (item.isNotWithheldOn) notWithheldOn += amount;
       else if (item.kind === 'supplemental') supplemental += amount;
       else regular += amount;
@@ -87,7 +105,7 @@ export class Wages {
     let reduction = 0;
     for (let index = 0; index < this.taken.length; index += 1) {
       const [line, deduction] = [this.taken[index], this.deductions[index]];
-      if (line && deduction && out.has(deduction.item)) reduction += line.amount;
+      if (line && deduction && isOut(deduction, family, out)) reduction += line.amount;
     }
     const fromRegular = Math.min(reduction, Math.max(regular, 0));
     const left = Math.max(supplemental - (reduction - fromRegular), 0);

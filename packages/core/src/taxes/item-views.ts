@@ -1,4 +1,6 @@
 import { PAY_ITEMS, type BaseFamily, type PayItem } from '../items/registry.js';
+import type { LocalDate } from '../calendar/local-date.js';
+import type { ItemView } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
 
 /** Pay items that a base leaves out, by their place in the list: asked for every line of every base. */
@@ -15,25 +17,50 @@ export class ItemSet {
 /** What of gross pay is no pay. */
 export const OUT_OF_GROSS = new ItemSet(new Set(['reimbursement']));
 
-/** The sets, worked out once for each family and state. */
-const known = new Map<BaseFamily, Map<string, ItemSet>>();
+/** Items out of a family in one stretch of time. */
+interface Stretch {
+  /** The day it ends before; null: it does not end. */
+  readonly until: LocalDate | null;
+  readonly out: ItemSet;
+}
+/** The stretches in order, worked out once for each family and state. */
+const known = new Map<BaseFamily, Map<string, readonly Stretch[]>>();
 
-/** The items that do not enter (or are taken out of) wages of a family, as a state sees them. */
-export function itemsOutOf(family: BaseFamily, state = ''): ItemSet {
+/** The items that do not enter (or are taken out of) wages of a family on a day, as a state sees them. */
+export function itemsOutOf(family: BaseFamily, state: string, day: LocalDate): ItemSet {
   let byState = known.get(family);
   if (!byState) known.set(family, (byState = new Map()));
-  let out = byState.get(state);
-  if (!out) byState.set(state, (out = work(family, state)));
-  return out;
+  let stretches = byState.get(state);
+  if (!stretches) byState.set(state, (stretches = stretchesOf(family, state)));
+  for (const stretch of stretches) if (stretch.until === null || day < stretch.until) return stretch.out;
+  throw new RangeError(`no view of ${family} on ${day}`);
+}
+
+const BASE_OF: Readonly<Partial<Record<BaseFamily, ItemView['base']>>> = {
+  'state-income': 'SIT',
+  'state-unemployment': 'SUI',
+  local: 'LOCAL',
+};
+
+function stretchesOf(family: BaseFamily, state: string): readonly Stretch[] {
+  const base = BASE_OF[family];
+  const views = (findState(state)?.views ?? []).filter((view) => view.base === base);
+  const marks = views.flatMap((view) => [view.from, view.until]).filter((mark) => mark !== undefined);
+  const ends = [...new Set(marks)].sort();
+  return [...ends, null].map((until, index) => {
+    const from = ends[index - 1];
+    const holds = (view: ItemView): boolean =>
+      (view.from === undefined || (from !== undefined && view.from <= from)) &&
+      (view.until === undefined || (until !== null && view.until >= until));
+    return { until, out: setOf(family, views.filter(holds)) };
+  });
 }
 
 /** Sets with the same items are one set, so that wages of like bases are added up once. */
 const alike = new Map<string, ItemSet>();
-function work(family: BaseFamily, state: string): ItemSet {
+function setOf(family: BaseFamily, views: readonly ItemView[]): ItemSet {
   const out = new Set(PAY_ITEMS.filter((item) => item.outOf.includes(family)).map((item) => item.code));
-  const base = family === 'state-income' ? 'SIT' : family === 'state-unemployment' ? 'SUI' : null;
-  for (const view of findState(state)?.views ?? []) {
-    if (view.base !== base) continue;
+  for (const view of views) {
     for (const code of view.taxes ?? []) out.delete(code);
     for (const code of view.excludes ?? []) out.add(code);
   }

@@ -139,10 +139,10 @@ export function writeWorksheet(
   situation: Situation,
   place: Locality,
   tax: LocalTax,
-  row: Dated<Worksheet>,
-  supplementalRate: Rate,
+  terms: { readonly row: Dated<Worksheet>; readonly supplementalRate: Rate; readonly extraField: string },
   share: (amount: Cents) => Cents,
 ): void {
+  const { row, supplementalRate, extraField } = terms;
   const { check, state } = situation;
   const code = localCode(state, place, tax);
   if (check.isExempt(code) || state.incomeTax.kind === 'none') return;
@@ -173,26 +173,37 @@ export function writeWorksheet(
       how: `${showDollars(supplemental)} × ${showPercent(supplementalRate)}`,
     });
   }
-  const extraField = place.code === 'NYC' ? 'cityExtraWithholding' : 'yonkersExtraWithholding';
-  amount = add(amount, certificateAmount(certificate, extraField));
+  if (regular > 0 || supplemental > 0) amount = add(amount, certificateAmount(certificate, extraField));
   check.tape?.write(code, { label: tax.label, value: showDollars(amount), isResult: true });
   check.push(code, share(all.total), share(all.total), amount);
 }
 
-export function writeShareOfState(situation: Situation, place: Locality, tax: LocalTax, row: Dated<Rate>): void {
+export function writeShareOfState(
+  situation: Situation,
+  place: Locality,
+  tax: LocalTax,
+  row: Dated<Rate>,
+  extraField: string,
+): void {
   const { check, state } = situation;
   const code = localCode(state, place, tax);
   if (check.isExempt(code) || situation.stateTax === null) return;
-  const amount = round(times(situation.stateTax, row.value), 'half-up');
-  check.tape?.write(code, {
-    label: tax.label,
-    value: showDollars(amount),
-    how: `${showDollars(situation.stateTax)} of state tax × ${showPercent(row.value)}`,
-    rounding: 'half a cent up',
-    isResult: true,
-    parameter: shownParameter('Share of the state tax', showPercent(row.value), row),
-  });
+  const share = round(times(situation.stateTax, row.value), 'half-up');
   const subject = check.wages.of('state-income', state.code).total;
+  const certificate = check.input.stateCertificates[state.code] ?? {};
+  const extra = subject > 0 && certificate['exempt'] !== true ? certificateAmount(certificate, extraField) : ZERO;
+  const amount = add(share, extra);
+  if (check.tape) {
+    check.tape.write(code, {
+      label: 'Share of the state tax',
+      value: showDollars(share),
+      how: `${showDollars(situation.stateTax)} of state tax × ${showPercent(row.value)}`,
+      rounding: 'half a cent up',
+      parameter: shownParameter('Share of the state tax', showPercent(row.value), row),
+    });
+    if (extra > 0) check.tape.write(code, { label: 'Additional amount', value: showDollars(extra) });
+    check.tape.write(code, { label: tax.label, value: showDollars(amount), isResult: true });
+  }
   check.push(code, subject, subject, amount);
 }
 

@@ -34,7 +34,14 @@ function cityTaxes(situation: Situation): void {
       } else if (tax.terms.is === 'worksheet' && tax.terms.for === 'nonresident' && !isResident) {
         const row = check.rule(tax.terms.rows, tax.label);
         const flat = check.rule(tax.terms.supplemental, tax.label);
-        if (row && flat) writeWorksheet(situation, place, tax, row, flat.value, part);
+        if (row && flat)
+          writeWorksheet(
+            situation,
+            place,
+            tax,
+            { row, supplementalRate: flat.value, extraField: tax.terms.extraField },
+            part,
+          );
       } else if (tax.terms.is === 'rates' && (tax.payer === 'employer' || !isResident)) {
         const row = check.rule(tax.terms.rows, tax.label);
         const rate = row ? (payrollRate(check, state, place, tax, row.value) ?? row.value.nonresident) : undefined;
@@ -50,11 +57,18 @@ function cityTaxes(situation: Situation): void {
       if (tax.payer === 'employer') continue;
       if (tax.terms.is === 'share-of-state') {
         const row = check.rule(tax.terms.rows, tax.label);
-        if (row) writeShareOfState(situation, place, tax, row);
+        if (row) writeShareOfState(situation, place, tax, row, tax.terms.extraField);
       } else if (tax.terms.is === 'worksheet' && tax.terms.for === 'resident') {
         const row = check.rule(tax.terms.rows, tax.label);
         const flat = check.rule(tax.terms.supplemental, tax.label);
-        if (row && flat) writeWorksheet(situation, place, tax, row, flat.value, (amount) => amount);
+        if (row && flat)
+          writeWorksheet(
+            situation,
+            place,
+            tax,
+            { row, supplementalRate: flat.value, extraField: tax.terms.extraField },
+            (amount) => amount,
+          );
       } else if (tax.terms.is === 'rates') {
         const row = check.rule(tax.terms.rows, tax.label);
         const rate = row?.value.resident;
@@ -87,13 +101,12 @@ function higherOfTwo(situation: Situation): void {
     const part = (amount: Cents): Cents => (index < 0 ? amount : check.partAt(amount, index));
     const ownRate = residence?.row.value.resident ?? ZERO_RATE;
     const thereRate = there?.row.value.nonresident ?? ZERO_RATE;
-    // The Sterling Act puts Philadelphia's tax on work there, or of its residents, before any other.
     const takesResidence =
       residence &&
       (residence.place === place ||
         !there ||
-        (there.place.code !== 'PHILADELPHIA' && ownRate.n * thereRate.d >= thereRate.n * ownRate.d) ||
-        residence.place.code === 'PHILADELPHIA');
+        (!there.place.comesFirst && ownRate.n * thereRate.d >= thereRate.n * ownRate.d) ||
+        residence.place.comesFirst !== undefined);
     if (takesResidence && residence) {
       if (ownRate.n > 0)
         writeRate(

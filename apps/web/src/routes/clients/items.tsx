@@ -1,5 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { CLIENT_FACTS } from '@zakat/core/facts/client-facts';
+import type { LocalDate } from '@zakat/core/calendar/local-date';
+import { CLIENT_FACTS, treatmentField } from '@zakat/core/facts/client-facts';
+import type { FactValue } from '@zakat/core/facts/fact-kind';
 import { PAY_ITEMS, type BaseFamily, type PayItem } from '@zakat/core/items/registry';
 import { findState } from '@zakat/core/jurisdictions/states';
 import { itemsOutOf } from '@zakat/core/taxes/item-views';
@@ -30,28 +32,26 @@ const columnsOf = (states: readonly string[]): Column[] => [
       : []),
     { label: `${state} unemployment`, family: 'state-unemployment', state, usual: 'unemployment' },
   ]),
-  ...(states.some((state) => ['PA', 'OH', 'KY', 'MI', 'IN', 'MO', 'DE', 'AL'].includes(state))
-    ? [{ label: 'Local', family: 'local' as const, state: '', usual: null }]
-    : []),
+  ...states
+    .filter((state) => takesAllPay(state))
+    .map((state): Column => ({ label: `${state} local`, family: 'local', state, usual: null })),
 ];
+/** Whether a locality of the state takes all pay: others follow a base that has a column already. */
+const takesAllPay = (state: string): boolean =>
+  (findState(state)?.local?.places ?? []).some((place) => place.taxes.some((tax) => tax.wages === 'gross'));
 
-const isOut = (item: PayItem, column: Pick<Column, 'family' | 'state'>): boolean =>
-  itemsOutOf(column.family, column.state).has(item);
+const isOut = (item: PayItem, column: Pick<Column, 'family' | 'state'>, day: LocalDate): boolean =>
+  itemsOutOf(column.family, column.state, day).has(item);
 /** Whether an item is in the wages of a tax, in a word; for deductions, whether it lowers them. */
-const word = (item: PayItem, column: Column): string =>
-  item.list === 'employer'
-    ? '–'
-    : item.list === 'deduction'
-      ? isOut(item, column)
-        ? 'lowers'
-        : '–'
-      : isOut(item, column)
-        ? '–'
-        : 'wages';
-const deviates = (item: PayItem, column: Column): boolean =>
+const word = (item: PayItem, isOutOfIt: boolean): string => {
+  if (item.list === 'employer') return '–';
+  if (item.list === 'deduction') return isOutOfIt ? 'lowers' : '–';
+  return isOutOfIt ? '–' : 'wages';
+};
+const deviates = (item: PayItem, column: Column, day: LocalDate): boolean =>
   item.list !== 'employer' &&
   column.usual !== null &&
-  isOut(item, column) !== isOut(item, { family: column.usual, state: '' });
+  isOut(item, column, day) !== isOut(item, { family: column.usual, state: '' }, day);
 
 const LISTS: readonly (readonly [PayItem['list'], string])[] = [
   ['earning', 'Earnings'],
@@ -78,7 +78,7 @@ export function ItemsPage(): ReactNode {
     <>
       <section className="section" style={{ marginTop: 0 }}>
         <h2>
-          Items of its own <small>each is treated as a standard item, and taxed like it</small>
+          Items of its own <small>each is taxed like a standard item, but for what is said otherwise</small>
         </h2>
         {session && (
           <FactSheet
@@ -108,38 +108,41 @@ export function ItemsPage(): ReactNode {
             </button>
           </small>
         </h2>
-        <div className="scroll">
-          <table className="ruled matrix">
-            <thead>
-              <tr>
-                <th scope="col">Item</th>
-                {columns.map((column) => (
-                  <th key={column.label} scope="col">
-                    {column.label}
-                  </th>
-                ))}
-                <th scope="col">W-2 box 12</th>
-              </tr>
-            </thead>
-            {LISTS.map(([list, title]) => (
-              <tbody key={list}>
+        {session && (
+          <div className="scroll">
+            <table className="ruled matrix">
+              <thead>
                 <tr>
-                  <th scope="colgroup" colSpan={columns.length + 2} className="group">
-                    {title}
-                  </th>
+                  <th scope="col">Item</th>
+                  {columns.map((column) => (
+                    <th key={column.label} scope="col">
+                      {column.label}
+                    </th>
+                  ))}
+                  <th scope="col">W-2 box 12</th>
                 </tr>
-                {PAY_ITEMS.filter((item) => item.list === list && shown(item)).map((item) => (
-                  <ItemRows
-                    key={item.code}
-                    item={item}
-                    columns={columns}
-                    own={own.filter((fact) => fact.value['like'] === item.code && fact.value['code'] !== item.code)}
-                  />
-                ))}
-              </tbody>
-            ))}
-          </table>
-        </div>
+              </thead>
+              {LISTS.map(([list, title]) => (
+                <tbody key={list}>
+                  <tr>
+                    <th scope="colgroup" colSpan={columns.length + 2} className="group">
+                      {title}
+                    </th>
+                  </tr>
+                  {PAY_ITEMS.filter((item) => item.list === list && shown(item)).map((item) => (
+                    <ItemRows
+                      key={item.code}
+                      item={item}
+                      columns={columns}
+                      day={session.today as LocalDate}
+                      own={own.filter((fact) => fact.value['like'] === item.code && fact.value['code'] !== item.code)}
+                    />
+                  ))}
+                </tbody>
+              ))}
+            </table>
+          </div>
+        )}
       </section>
     </>
   );
@@ -174,22 +177,35 @@ function ItemRows({
   item,
   columns,
   own,
+  day,
 }: {
   readonly item: PayItem;
   readonly columns: readonly Column[];
-  readonly own: readonly { readonly value: Readonly<Record<string, unknown>> }[];
+  readonly own: readonly { readonly value: FactValue }[];
+  readonly day: LocalDate;
 }): ReactNode {
-  const cells = columns.map((column) => (
-    <td key={column.label} data-deviates={deviates(item, column) || undefined}>
-      {word(item, column)}
-      {deviates(item, column) && <span className="deviation"> unlike federal</span>}
+  const cell = (column: Column): ReactNode => (
+    <td key={column.label} data-deviates={deviates(item, column, day) || undefined}>
+      {word(item, isOut(item, column, day))}
+      {deviates(item, column, day) && <span className="deviation"> unlike federal</span>}
     </td>
-  ));
+  );
+  const ownCell = (value: FactValue, column: Column): ReactNode => {
+    const isOutOfIt = value[treatmentField(column.family)] === 'untaxed';
+    const isOwn = ['taxed', 'untaxed'].includes(String(value[treatmentField(column.family)]));
+    if (!isOwn || isOutOfIt === isOut(item, column, day)) return cell(column);
+    return (
+      <td key={column.label} data-deviates>
+        {word(item, isOutOfIt)}
+        <span className="deviation"> unlike {item.label.toLowerCase()}</span>
+      </td>
+    );
+  };
   return (
     <>
       <tr>
         <th scope="row">{item.label}</th>
-        {cells}
+        {columns.map(cell)}
         <td>{item.box12 ?? ''}</td>
       </tr>
       {own.map((fact) => (
@@ -197,7 +213,7 @@ function ItemRows({
           <th scope="row">
             {String(fact.value['label'])} <small className="soft">own, {String(fact.value['code'])}</small>
           </th>
-          {cells}
+          {columns.map((column) => ownCell(fact.value, column))}
           <td>{item.box12 ?? ''}</td>
         </tr>
       ))}

@@ -1,3 +1,4 @@
+import { date } from '../../calendar/local-date.js';
 import { rate } from '../../money/rate.js';
 import { DEPENDENTS, certificate, statusField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
@@ -83,6 +84,18 @@ export const ALABAMA: StateRules = {
     ),
     supplemental: both(recalled(TABLES, 'Supplemental wages'), flatSupplemental('0.05')),
   },
+  views: [
+    {
+      base: 'SIT',
+      until: date('2025-07-01'),
+      excludes: ['overtime', 'double-time', 'overtime-premium'],
+      provenance: recalled(
+        publication('Act 2023-421', 'State of Alabama', '2023'),
+        'pay for more than 40 hours in a week, January 2024 to June 2025',
+        'Double time is taken to be such pay.',
+      ),
+    },
+  ],
   unemployment: { base: wageBases(TABLES, '8000', '8000'), highestPlausibleRate: PLAUSIBLE },
   programs: [
     {

@@ -2,7 +2,15 @@ import { certificate } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, deduct, fixed, flat } from '../lines.js';
 import { placesAt } from '../places.js';
-import { PLAUSIBLE, agency, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import {
+  CAFETERIA_ITEMS,
+  PLAUSIBLE,
+  agency,
+  flatSupplemental,
+  publication,
+  wageBases,
+  yearly,
+} from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Kentucky Department of Revenue';
@@ -35,6 +43,16 @@ export const KENTUCKY: StateRules = {
       [recalled(formula('2026'), 'supplemental wages'), flatSupplemental('0.035')],
     ),
   },
+  views: [
+    {
+      base: 'LOCAL',
+      taxes: [...CAFETERIA_ITEMS, 'transit'],
+      provenance: recalled(
+        publication('KRS 67.750(2)', 'Commonwealth of Kentucky', '2024'),
+        'compensation: salary reductions under sections 125 and 132 are not taken out',
+      ),
+    },
+  ],
   reciprocity: {
     with: ['IL', 'IN', 'MI', 'OH', 'VA', 'WV', 'WI'],
     form: 'Form 42A809',

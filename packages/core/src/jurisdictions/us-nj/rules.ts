@@ -5,7 +5,7 @@ import { recalled } from '../dated.js';
 import { annual, byStatus, columnIs, count, deduct, steps } from '../lines.js';
 import { placesAt } from '../places.js';
 import type { Program } from '../program.js';
-import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import { CAFETERIA_ITEMS, PLAUSIBLE, TOGETHER, agency, both, publication, wageBases, yearly } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAXATION = 'New Jersey Division of Taxation';
@@ -119,18 +119,7 @@ export const NEW_JERSEY: StateRules = {
   views: [
     {
       base: 'SIT',
-      taxes: [
-        'section-125-health',
-        'section-125-other',
-        'fsa',
-        'dependent-care',
-        'hsa',
-        'section-125-hsa',
-        'employer-hsa',
-        '403b',
-        '457b',
-        'simple-ira',
-      ],
+      taxes: [...CAFETERIA_ITEMS, 'employer-hsa', '403b', '457b', 'simple-ira'],
       provenance: recalled(
         NJWT,
         'New Jersey does not exclude cafeteria plans, and of deferrals only those of a 401(k)',
@@ -138,15 +127,7 @@ export const NEW_JERSEY: StateRules = {
     },
     {
       base: 'SUI',
-      taxes: [
-        'section-125-health',
-        'section-125-other',
-        'fsa',
-        'dependent-care',
-        'hsa',
-        'section-125-hsa',
-        'employer-hsa',
-      ],
+      taxes: [...CAFETERIA_ITEMS, 'employer-hsa'],
       provenance: recalled(
         RATES('2025'),
         'cafeteria plan amounts are remuneration',

@@ -64,6 +64,7 @@ export const CITIES: readonly Locality[] = [
         wages: 'state-income',
         terms: {
           is: 'worksheet',
+          extraField: 'cityExtraWithholding',
           for: 'resident',
           rows: both(
             recalled(NYC, 'Method II, annual schedule; Table A'),
@@ -97,6 +98,7 @@ export const CITIES: readonly Locality[] = [
         wages: 'state-income',
         terms: {
           is: 'share-of-state',
+          extraField: 'yonkersExtraWithholding',
           rows: both(recalled(YONKERS, 'resident: 16.75% of the New York State tax'), rate('0.1675')),
           supplemental: both(recalled(YONKERS, 'supplemental wages, resident'), rate('0.0195975')),
         },
@@ -108,6 +110,7 @@ export const CITIES: readonly Locality[] = [
         wages: 'state-income',
         terms: {
           is: 'worksheet',
+          extraField: 'yonkersExtraWithholding',
           for: 'nonresident',
           rows: both(
             recalled(YONKERS, 'nonresident: 0.5% after the exclusion'),

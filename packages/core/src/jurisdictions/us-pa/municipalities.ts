@@ -39,6 +39,7 @@ export const MUNICIPALITIES: readonly Locality[] = [
     code: 'PHILADELPHIA',
     name: 'Philadelphia',
     alsoKnownAs: ['510101', 'PSD 510101'],
+    comesFirst: recalled(publication('Sterling Act, 53 P.S. § 15971', 'Commonwealth of Pennsylvania', '1932'), 'wages'),
     taxes: [
       ratesTax({ code: 'LIT', label: 'Philadelphia wage tax', payer: 'employee', wages: 'gross' }, [
         wage('2025-01-01', '2025-07-01', '3.75', '3.44'),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Schemas } from '../api/client.js';
 import { calculate } from './calc.worker.js';
-import { COMPUTED, entryOf, rowOf, typed } from './sheet-row.js';
+import { COMPUTED, alsoOf, entryOf, rowOf, typed } from './sheet-row.js';
 
 const base = {
   id: '101',
@@ -86,6 +86,50 @@ describe('a line of the sheet', () => {
     expect(entryOf(typed(first, 'line', 'comm 60').row).earnings.at(-1)).toEqual({ item: 'commission', amount: '60' });
     expect(entryOf(typed(first, 'line', '40 reg').row).earnings).toEqual([
       { item: 'regular', hours: '40', rate: '31.40' },
+    ]);
+  });
+  it('pays hours at another rate of the person, and what has no column, by a line or in the cell beside', () => {
+    const row = rowOf({
+      ...hourly('80'),
+      base: {
+        ...base,
+        rates: [{ label: 'Night desk', rate: '35.00' }],
+        items: [{ code: 'boots', label: 'Boots', like: 'nonaccountable-reimbursement' }],
+      },
+    });
+    const first = typed(row, 'line', '72 reg 8 night-desk tips 60').row;
+    expect(alsoOf(first)).toBe('8 night-desk, tips-reported 60');
+    expect(entryOf(first).earnings).toEqual([
+      { item: 'regular', hours: '72', rate: '31.40' },
+      { item: 'regular', hours: '8', rate: '35.00' },
+      { item: 'tips-reported', amount: '60' },
+    ]);
+    const { row: second, problem } = typed(first, 'also', '6 night-desk, boots 90, loan 25, bonus 10');
+    expect([problem, alsoOf(second)]).toEqual([null, '6 night-desk, boots 90, loan 25']);
+    expect(entryOf(second)).toMatchObject({
+      earnings: [
+        { item: 'regular', hours: '72', rate: '31.40' },
+        { item: 'bonus', amount: '10' },
+        { item: 'regular', hours: '6', rate: '35.00' },
+        { item: 'boots', amount: '90' },
+      ],
+      deductions: [
+        { item: '401k', amount: '50.00' },
+        { item: 'loan', amount: '25' },
+      ],
+    });
+    const check = calculate({ id: 1, people: [{ key: 'e', base: second.base, entry: entryOf(second), isPaid: true }] });
+    // 72 × 31.40 + 10.00 + 6 × 35.00 + 90.00
+    expect(check.checks['e']).toMatchObject({ gross: 257_080, problems: [] });
+    expect(entryOf(typed(second, 'also', '').row)).toMatchObject({ deductions: [{ item: '401k' }] });
+  });
+  it('leaves standing lines with a limit or a percentage alone, whatever is typed beside them', () => {
+    const standing = [{ item: '401k', percent: '5', perYear: '9000.00' }];
+    const row = rowOf(person([{ item: 'salary', amount: '2000.00' }], standing));
+    expect(alsoOf(row)).toBe('');
+    expect(entryOf(typed(row, 'also', 'charity 5').row).deductions).toEqual([
+      ...standing,
+      { item: 'charity', amount: '5' },
     ]);
   });
   it('a line that cannot be read changes nothing', () => {

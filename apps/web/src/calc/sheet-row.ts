@@ -1,7 +1,8 @@
 import type { Schemas } from '../api/client.js';
 import type { CalcCheck } from './calc.worker.js';
 import { OTHER, isOther } from '@zakat/core/paycheck/after-taxes';
-import { readShortLine } from './short-line.js';
+import { asTyped, readShortLine, type OwnWords, type TypedLine } from './short-line.js';
+import type { OwnItem } from '@zakat/core/casefile/compose';
 
 export const HOUR_COLUMNS = ['regular', 'overtime', 'holiday', 'sick', 'vacation'] as const;
 export const AMOUNT_COLUMNS = ['salary', 'bonus'] as const;
@@ -24,10 +25,11 @@ export interface SheetRow {
   readonly line: string;
 }
 
-/** An amount and nothing else: what has a percentage or a limit is no cell of a column. */
-const isPlainAmount = (deduction: Entry['deductions'][number]): boolean =>
-  (DEDUCTION_COLUMNS as readonly string[]).includes(deduction.item) &&
+/** An amount and nothing else: what has a percentage or a limit is not typed in a cell. */
+const isPlain = (deduction: Entry['deductions'][number]): boolean =>
   Object.keys(deduction).every((name) => name === 'item' || name === 'amount');
+const isPlainAmount = (deduction: Entry['deductions'][number]): boolean =>
+  (DEDUCTION_COLUMNS as readonly string[]).includes(deduction.item) && isPlain(deduction);
 
 export function rowOf(person: Schemas['PayrollPerson']): SheetRow {
   const values: Record<string, string> = {};
@@ -96,33 +98,94 @@ export function entryOf(row: SheetRow): Entry {
   };
 }
 
-/** A row after one cell was typed over. A short line with hours is the whole exception; one with amounts only is added. */
+/** What the words of a line may mean for this person. */
+function wordsOf(row: SheetRow): OwnWords {
+  const listOf = <T>(name: string): readonly T[] => (Array.isArray(row.base[name]) ? (row.base[name] as T[]) : []);
+  return { items: listOf<OwnItem>('items'), rates: listOf<OwnWords['rates'][number]>('rates') };
+}
+
+/** The lines that have no column, as they could be typed; deductions with a percentage or a limit stay out of it. */
+export function alsoOf(row: SheetRow): string {
+  const rate = given(row.values, 'rate');
+  const words = wordsOf(row);
+  const deductions = row.otherDeductions.filter(isPlain).map((line) => asTyped(line, rate, words));
+  return [...row.otherEarnings.map((line) => asTyped(line, rate, words)), ...deductions].join(', ');
+}
+
+const columnOf = (line: TypedLine): string | null => {
+  const columns: readonly string[] =
+    line.list === 'deduction' ? DEDUCTION_COLUMNS : line.measure === 'hours' ? HOUR_COLUMNS : AMOUNT_COLUMNS;
+  return line.rate === null && columns.includes(line.item) ? line.item : null;
+};
+
+/** Typed lines, shared out: those that have a column, and the others as the entry holds them. */
+function shareOut(row: SheetRow, lines: readonly TypedLine[]) {
+  const usual = given(row.values, 'rate');
+  const values: Record<string, string> = {};
+  const earnings: Entry['earnings'] = [];
+  const deductions: Entry['deductions'] = [];
+  for (const line of lines) {
+    const column = columnOf(line);
+    const rate = line.rate ?? usual;
+    if (column !== null) values[column] = line.value;
+    else if (line.list === 'deduction') deductions.push({ item: line.item, amount: line.value });
+    else if (line.measure === 'amount') earnings.push({ item: line.item, amount: line.value });
+    else earnings.push({ item: line.item, hours: line.value, ...(rate === '' ? {} : { rate }) });
+  }
+  return { values, earnings, deductions };
+}
+
+const isHours = (name: string): boolean => (HOUR_COLUMNS as readonly string[]).includes(name);
+
+/** The row after an exception: one with hours is the whole exception, one with amounts only is added. */
+function withException(row: SheetRow, lines: readonly TypedLine[]): SheetRow {
+  const { values, earnings, deductions } = shareOut(row, lines);
+  const isWhole = lines.some((line) => line.measure === 'hours');
+  const kept = Object.fromEntries(Object.entries(row.values).filter(([name]) => !isWhole || !isHours(name)));
+  const isSame = (line: Entry['earnings'][number], other: Entry['earnings'][number]): boolean =>
+    line.item === other.item && line.rate === other.rate;
+  const others = row.otherEarnings.filter(
+    (line) =>
+      !earnings.some((other) => isSame(line, other)) &&
+      !(isWhole && (line.hours !== undefined || line.item === 'commission')),
+  );
+  return {
+    ...row,
+    values: { ...kept, ...values },
+    otherEarnings: [...others, ...earnings],
+    otherDeductions: [
+      ...row.otherDeductions.filter((line) => !deductions.some((other) => other.item === line.item)),
+      ...deductions,
+    ],
+  };
+}
+
+/** The row after all lines without a column were typed anew. */
+function withOthers(row: SheetRow, lines: readonly TypedLine[]): SheetRow {
+  const { values, earnings, deductions } = shareOut(row, lines);
+  return {
+    ...row,
+    values: { ...row.values, ...values },
+    otherEarnings: earnings,
+    otherDeductions: [...row.otherDeductions.filter((line) => !isPlain(line)), ...deductions],
+  };
+}
+
+/** A row after one cell was typed over. A line that cannot be read changes nothing. */
 export function typed(row: SheetRow, column: string, value: string): { row: SheetRow; problem: string | null } {
+  if (column === 'isPaid') return { row: { ...row, isPaid: value === 'true' }, problem: null };
+  if (column === 'line' || column === 'also') {
+    const { lines, problem } = readShortLine(value, wordsOf(row));
+    const noted = column === 'line' ? { ...row, line: value } : row;
+    if (problem !== null) return { row: noted, problem };
+    if (column === 'also') return { row: withOthers(row, lines), problem: null };
+    return { row: lines.length === 0 ? noted : withException(noted, lines), problem: null };
+  }
   const text = value
     .trim()
     .replace(/^\$/, '')
     .replace(/,(?=\d{3}(?:\D|$))/g, '');
-  if (column === 'isPaid') return { row: { ...row, isPaid: value === 'true' }, problem: null };
-  if (column !== 'line') return { row: { ...row, values: { ...row.values, [column]: text } }, problem: null };
-  const { values, problem } = readShortLine(value);
-  if (problem !== null) return { row: { ...row, line: value }, problem };
-  if (Object.keys(values).length === 0) return { row: { ...row, line: value }, problem: null };
-  const isHours = (name: string): boolean => (HOUR_COLUMNS as readonly string[]).includes(name);
-  const isWhole = Object.keys(values).some((name) => isHours(name) || name === 'double-time');
-  const kept = Object.fromEntries(Object.entries(row.values).filter(([name]) => !isWhole || !isHours(name)));
-  const replaced = (item: string): boolean =>
-    (item === 'commission' || item === 'double-time') && (isWhole || Object.hasOwn(values, item));
-  const others = row.otherEarnings.filter((earning) => !replaced(earning.item));
-  const rate = given(row.values, 'rate');
-  const { commission, 'double-time': doubleTime, ...rest } = values;
-  const added = [
-    ...(commission === undefined ? [] : [{ item: 'commission', amount: commission }]),
-    ...(doubleTime === undefined ? [] : [{ item: 'double-time', hours: doubleTime, ...(rate === '' ? {} : { rate }) }]),
-  ];
-  return {
-    row: { ...row, line: value, values: { ...kept, ...rest }, otherEarnings: [...others, ...added] },
-    problem: null,
-  };
+  return { row: { ...row, values: { ...row.values, [column]: text } }, problem: null };
 }
 
 export const taxOfCheck = (check: CalcCheck, matches: (code: string) => boolean): number =>

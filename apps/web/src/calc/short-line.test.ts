@@ -1,15 +1,43 @@
 import { describe, expect, it } from '@jest/globals';
-import { readShortLine } from './short-line.js';
+import { asTyped, readShortLine, type OwnWords } from './short-line.js';
+
+const own: OwnWords = {
+  items: [
+    { code: 'tool-money', label: 'Tool money', like: 'nonaccountable-reimbursement' },
+    { code: 'stand-by', label: 'Stand-by', like: 'regular' },
+  ],
+  rates: [
+    { label: 'Night desk', rate: '24.75' },
+    { label: 'Boat yard', rate: '31.00' },
+  ],
+};
+/** `regular 38.5h`, `regular 8h @24.75`, `bonus 500`. */
+const inWords = (text: string): string[] =>
+  readShortLine(text, own).lines.map(
+    (line) =>
+      `${line.item} ${line.value}${line.measure === 'hours' ? 'h' : ''}${line.rate === null ? '' : ` @${line.rate}`}`,
+  );
 
 describe('a short line', () => {
   it.each([
-    ['38.5 reg 4 ot sick 3', { regular: '38.5', overtime: '4', sick: '3' }],
-    ['76', { regular: '76' }],
-    ['ot 2.25', { overtime: '2.25' }],
-    ['8 hol, 32 reg; bonus 500', { holiday: '8', regular: '32', bonus: '500' }],
-    ['32 REG vac 8', { regular: '32', vacation: '8' }],
-    ['', {}],
-  ])('%s', (text, values) => expect(readShortLine(text)).toEqual({ values, problem: null }));
+    ['38.5 reg 4 ot sick 3', ['regular 38.5h', 'overtime 4h', 'sick 3h']],
+    ['76', ['regular 76h']],
+    ['ot 2.25', ['overtime 2.25h']],
+    ['8 hol, 32 reg; bonus 500', ['holiday 8h', 'regular 32h', 'bonus 500']],
+    ['32 REG vac 8', ['regular 32h', 'vacation 8h']],
+    ['', []],
+    ['tips 120.50 severance 900', ['tips-reported 120.50', 'severance 900']],
+    ['60 reg 8 reg @22.50', ['regular 60h', 'regular 8h @22.50']],
+    ['60 reg 8 night-desk', ['regular 60h', 'regular 8h @24.75']],
+    ['4 ot @night-desk, 2 ot @ 30', ['overtime 4h @24.75', 'overtime 2h @30']],
+    ['tool-money 40 6 stand-by', ['tool-money 40', 'stand-by 6h']],
+    ['loan 50 401k 100', ['loan 50', '401k 100']],
+    ['sick $120', ['sick 120']],
+    ['8 shift @1.50 shift 12', ['shift 8h @1.50', 'shift 12']],
+  ])('%s', (text, lines) => {
+    expect(inWords(text)).toEqual(lines);
+    expect(readShortLine(text, own).problem).toBeNull();
+  });
   it.each([
     ['8 holidays', /holidays is not known/],
     ['reg', /regular has no number/],
@@ -18,9 +46,35 @@ describe('a short line', () => {
     ['8 reg 2 reg', /twice/],
     ['-4 ot', /-4 is not known/],
     ['1e3 reg', /1e3/],
+    ['8 reg @captain', /@captain is no rate/],
+    ['@20 8 reg', /@20 stands before/],
+    ['8 @20 reg', /@20 stands before/],
+    ['loan 50 @20', /Loan repayment has no rate/],
+    ['bonus bonus 5', /bonus has no number/],
   ])('%s is not guessed at', (text, problem) => {
-    const read = readShortLine(text);
+    const read = readShortLine(text, own);
     expect(read.problem).toMatch(problem);
-    expect(read.values).toEqual({});
+    expect(read.lines).toEqual([]);
+  });
+  it('knows neither items nor rates of somebody else', () =>
+    expect(readShortLine('8 night-desk').problem).toMatch(/night-desk is not known/));
+});
+
+describe('a line as it could be typed', () => {
+  it.each([
+    [{ item: 'regular', hours: '8', rate: '24.75' }, '8 night-desk'],
+    [{ item: 'overtime', hours: '2', rate: '24.75' }, '2 overtime @night-desk'],
+    [{ item: 'regular', hours: '8', rate: '22.50' }, '8 regular @22.50'],
+    [{ item: 'double-time', hours: '4', rate: '20.00' }, '4 double-time'],
+    [{ item: 'tips-reported', amount: '120.50' }, 'tips-reported 120.50'],
+    [{ item: 'sick', amount: '120.00' }, 'sick $120.00'],
+  ])('%j', (line, text) => {
+    expect(asTyped(line, '20.00', own)).toBe(text);
+    const [read] = readShortLine(text, own).lines;
+    expect(read).toMatchObject({
+      item: line.item,
+      value: 'hours' in line ? line.hours : line.amount,
+      rate: 'rate' in line && line.rate !== '20.00' ? line.rate : null,
+    });
   });
 });

@@ -1,66 +1,180 @@
-/** Words of a short line and the column each fills. */
-const WORDS: Readonly<Record<string, HourColumn | AmountColumn>> = {
-  reg: 'regular',
-  regular: 'regular',
-  ot: 'overtime',
-  overtime: 'overtime',
-  dt: 'double-time',
-  hol: 'holiday',
-  holiday: 'holiday',
-  sick: 'sick',
-  vac: 'vacation',
-  vacation: 'vacation',
-  bonus: 'bonus',
-  comm: 'commission',
-  commission: 'commission',
-};
-export type HourColumn = 'regular' | 'overtime' | 'double-time' | 'holiday' | 'sick' | 'vacation';
-export type AmountColumn = 'bonus' | 'commission';
+import type { OwnItem } from '@zakat/core/casefile/compose';
+import { findItem, type PayItem } from '@zakat/core/items/registry';
 
+/** What a word of a short line may mean besides the standard pay items: the client's own, and rates of the person. */
+export interface OwnWords {
+  readonly items: readonly OwnItem[];
+  readonly rates: readonly { readonly label: string; readonly rate: string }[];
+}
+export const NO_OWN_WORDS: OwnWords = { items: [], rates: [] };
+
+/** One line of pay, or one deduction, as it was typed. */
+export interface TypedLine {
+  /** Code of a standard item or of one of the client's own. */
+  readonly item: string;
+  readonly list: 'earning' | 'deduction';
+  readonly measure: 'hours' | 'amount';
+  readonly value: string;
+  /** Dollars an hour, where it is not the person's usual rate. */
+  readonly rate: string | null;
+}
 export interface ShortLine {
-  readonly values: Readonly<Partial<Record<HourColumn | AmountColumn, string>>>;
+  readonly lines: readonly TypedLine[];
   /** What could not be read, in words; null when all of it was. */
   readonly problem: string | null;
 }
 
+const SHORT: Readonly<Record<string, string>> = {
+  reg: 'regular',
+  ot: 'overtime',
+  dt: 'double-time',
+  hol: 'holiday',
+  vac: 'vacation',
+  comm: 'commission',
+  tips: 'tips-reported',
+};
+/** Items whose number is hours unless it is marked as dollars. */
+const BY_THE_HOUR: ReadonlySet<string> = new Set([
+  'regular',
+  'overtime',
+  'double-time',
+  'overtime-premium',
+  'holiday',
+  'sick',
+  'vacation',
+  'bereavement',
+  'jury',
+]);
+
+/** A label as one word of a line: `Night desk` is `night-desk`. */
+export const asWord = (label: string): string =>
+  label
+    .trim()
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '');
+
+interface Meaning {
+  readonly item: string;
+  readonly standard: PayItem;
+  readonly rate: string | null;
+}
+
+function meaningOf(word: string, own: OwnWords): Meaning | null {
+  const item = own.items.find((candidate) => candidate.code === word);
+  const code = item ? item.like : (SHORT[word] ?? word);
+  const standard = findItem(code);
+  if (standard) return { item: item ? item.code : code, standard, rate: null };
+  const named = own.rates.find((rate) => asWord(rate.label) === word);
+  const regular = findItem('regular');
+  return named && regular ? { item: 'regular', standard: regular, rate: named.rate } : null;
+}
+
+const NUMBER = /^(\$?)(\d+(?:\.\d+)?)$/;
+const RATE = /^@(.+)$/;
+
+/** Numbers, words and rates of a line; a rate belongs to what stands before it. */
+interface Part {
+  readonly number: string;
+  readonly isDollars: boolean;
+  readonly meaning: Meaning;
+  rate: string | null;
+}
+
+function lineOf({ number, isDollars, meaning, rate }: Part): TypedLine {
+  const { item, standard } = meaning;
+  const by = rate ?? meaning.rate;
+  const isHours = !isDollars && (by !== null || BY_THE_HOUR.has(standard.code));
+  return {
+    item,
+    list: standard.list === 'earning' ? 'earning' : 'deduction',
+    measure: isHours && standard.list === 'earning' ? 'hours' : 'amount',
+    value: number,
+    rate: isHours ? by : null,
+  };
+}
+
 /**
  * Reads an exception typed as text: `38.5 reg 4 ot sick 3`. A number belongs to the word beside it: before it, unless
- * that word came first. A lone number is regular hours.
+ * that word came first. A lone number is regular hours. `@22.50` or `@` and the name of a rate says what the hours
+ * before it are paid at; `$` says that a number is an amount.
  */
-export function readShortLine(text: string): ShortLine {
+export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): ShortLine {
   const tokens = text
     .trim()
     .toLowerCase()
+    .replace(/@\s+/g, '@')
     .split(/[\s,;]+/)
     .filter((token) => token !== '');
-  const values: Partial<Record<HourColumn | AmountColumn, string>> = {};
-  let number: string | null = null;
-  let word: HourColumn | AmountColumn | null = null;
-  const put = (column: HourColumn | AmountColumn, amount: string): string | null => {
-    if (values[column] !== undefined) return `${column} stands twice`;
-    values[column] = amount;
+  const parts: Part[] = [];
+  const fail = (problem: string): ShortLine => ({ lines: [], problem });
+  let number: RegExpExecArray | null = null;
+  let word: { readonly text: string; readonly meaning: Meaning } | null = null;
+  const put = (amount: RegExpExecArray, meaning: Meaning): void => {
+    parts.push({ number: amount[2] ?? '', isDollars: amount[1] === '$', meaning, rate: null });
     number = null;
     word = null;
-    return null;
   };
   for (const token of tokens) {
-    const column = WORDS[token];
-    let problem: string | null = null;
-    if (column === undefined && !/^\d+(\.\d+)?$/.test(token))
-      return { values: {}, problem: `${token} is not known; use reg, ot, dt, hol, sick, vac, bonus, comm` };
-    if (column === undefined) {
-      if (word !== null) problem = put(word, token);
-      else if (number !== null) return { values: {}, problem: `${number} has no word beside it` };
-      else number = token;
-    } else if (number !== null) problem = put(column, number);
-    else if (word !== null) return { values: {}, problem: `${word} has no number` };
-    else word = column;
-    if (problem) return { values: {}, problem };
+    const amount = NUMBER.exec(token);
+    const given = RATE.exec(token)?.[1];
+    if (given !== undefined) {
+      const rate = NUMBER.test(given)
+        ? given.replace('$', '')
+        : own.rates.find(({ label }) => asWord(label) === given)?.rate;
+      const last = parts.at(-1);
+      if (rate === undefined) return fail(`@${given} is no rate of this person`);
+      if (!last || number !== null || word !== null) return fail(`${token} stands before what it is the rate of`);
+      if (last.meaning.standard.list !== 'earning') return fail(`${last.meaning.standard.label} has no rate`);
+      last.rate = rate;
+    } else if (amount) {
+      if (word !== null) put(amount, word.meaning);
+      else if (number !== null) return fail(`${String(number[0])} has no word beside it`);
+      else number = amount;
+    } else {
+      const meaning = meaningOf(token, own);
+      if (!meaning)
+        return fail(
+          `${token} is not known; use reg, ot, dt, hol, sick, vac, bonus, comm, tips, the code of a pay item or a rate of the person`,
+        );
+      if (number !== null) put(number, meaning);
+      else if (word !== null) return fail(`${word.text} has no number`);
+      else word = { text: meaning.item, meaning };
+    }
   }
-  if (word !== null) return { values: {}, problem: `${String(word)} has no number` };
+  if (word !== null) return fail(`${word.text} has no number`);
   if (number !== null) {
-    if (values.regular !== undefined) return { values: {}, problem: `${String(number)} has no word beside it` };
-    values.regular = number;
+    const regular = meaningOf('reg', NO_OWN_WORDS);
+    if (!regular || parts.some((part) => part.meaning.item === 'regular'))
+      return fail(`${String(number[0])} has no word beside it`);
+    put(number, regular);
   }
-  return { values, problem: null };
+  const lines = parts.map(lineOf);
+  const twice = lines.find((line, index) =>
+    lines.some((other, at) => at < index && other.item === line.item && other.rate === line.rate),
+  );
+  return twice ? fail(`${twice.item} stands twice`) : { lines, problem: null };
+}
+
+/** A line of pay as it could be typed. */
+export function asTyped(
+  line: {
+    readonly item: string;
+    readonly hours?: string | undefined;
+    readonly rate?: string | undefined;
+    readonly amount?: string | undefined;
+  },
+  usualRate: string,
+  own: OwnWords,
+): string {
+  if (line.hours === undefined) {
+    const like = own.items.find((item) => item.code === line.item)?.like ?? line.item;
+    return `${line.item} ${BY_THE_HOUR.has(like) ? '$' : ''}${line.amount ?? ''}`;
+  }
+  if (line.rate === undefined || line.rate === usualRate) return `${line.hours} ${line.item}`;
+  const named = own.rates.find((rate) => rate.rate === line.rate);
+  if (!named) return `${line.hours} ${line.item} @${line.rate}`;
+  return line.item === 'regular'
+    ? `${line.hours} ${asWord(named.label)}`
+    : `${line.hours} ${line.item} @${asWord(named.label)}`;
 }

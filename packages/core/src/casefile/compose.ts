@@ -52,10 +52,12 @@ export const standardItem = (code: string, own: readonly OwnItem[]): string =>
 
 /**
  * A person's case (certificates, places, year to date) with what was typed; the server and the worker use this one.
- * `items` of the base are the client's own pay items: a line of one becomes a line of the standard item with its name.
+ * `items` of the base are the client's own pay items: a line of one becomes a line of the standard item with its name. Its
+ * `rates` are other rates of the person, for typing only.
  */
 export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | null = null): JsonObject {
-  const { items, ...rest } = base;
+  const rest = Object.fromEntries(Object.entries(base).filter(([name]) => name !== 'rates' && name !== 'items'));
+  const { items } = base;
   const ownItems = Array.isArray(items) ? (items as readonly OwnItem[]) : [];
   const line = (typed: { readonly item: string }): JsonObject => {
     const found = ownItems.find((item) => item.code === typed.item);

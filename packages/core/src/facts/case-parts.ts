@@ -99,6 +99,13 @@ export const leavePart = (person: PersonOnDay, stand: LeaveStand): JsonObject[] 
     ...(stand(fact) ?? {}),
   }));
 
+/** Hourly rates of a person besides the usual one, by what they are for. */
+export const otherRates = (person: PersonOnDay): { readonly label: string; readonly rate: string }[] =>
+  (Array.isArray(person.pay?.['rates']) ? person.pay['rates'].filter(isObject) : []).map((line) => ({
+    label: text(line, 'label'),
+    rate: text(line, 'rate'),
+  }));
+
 /** The client's own pay items, as a case composes them. */
 export const ownItems = (client: ClientOnDay): OwnItem[] =>
   client.items

@@ -1,3 +1,4 @@
+import { describe, expect, it } from '@jest/globals';
 import { date } from '../calendar/local-date.js';
 import { runCase } from '../casefile/run-case.js';
 import { PAY_ITEMS, findItem, type BaseFamily } from '../items/registry.js';

@@ -8,6 +8,7 @@ import {
   employeePart,
   employerPart,
   leavePart,
+  otherRates,
   ownItems,
   settingsPart,
   usualLines,
@@ -179,6 +180,7 @@ export class PeopleCases {
     const cases = people.map((employee) => {
       const own = personOnDay(facts.get(employee.id) ?? [], checkDate);
       const leaves = leavePart(own, (fact) => leave(employee.id, fact));
+      const others = otherRates(own);
       const base = {
         id: employee.number,
         checkDate,
@@ -190,6 +192,7 @@ export class PeopleCases {
         settings: settingsPart(clientDay),
         ...(leaves.length > 0 ? { leave: leaves } : {}),
         ...(items.length > 0 ? { items } : {}),
+        ...(others.length > 0 ? { rates: others } : {}),
         yearToDate: toDate.get(employee.id) ?? nothingYet(),
       };
       const usual = usualLines(own, clientDay, frequency, (kind, fact) => taken(employee.id, kind, fact));

@@ -20,7 +20,7 @@ import {
 } from 'ag-grid-community';
 import { AgGridReact } from 'ag-grid-react';
 import { useMemo, useRef, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
-import { COMPUTED, VALUE_COLUMNS, type SheetRow } from '../../calc/sheet-row.js';
+import { COMPUTED, VALUE_COLUMNS, alsoOf, type SheetRow } from '../../calc/sheet-row.js';
 
 ModuleRegistry.registerModules([
   ClientSideRowModelModule,
@@ -82,7 +82,12 @@ interface Props {
   readonly onFigure: (employeeId: string, figure: string) => void;
 }
 
-function columnsOf(isOpen: boolean, shown: readonly string[], onType: Props['onType']): ColDef<SheetRow>[] {
+function columnsOf(
+  isOpen: boolean,
+  shown: readonly string[],
+  hasOthers: boolean,
+  onType: Props['onType'],
+): ColDef<SheetRow>[] {
   const number = { type: 'rightAligned', cellStyle: { fontVariantNumeric: 'tabular-nums' } };
   const typedColumn = (id: string, heading: string, width: number): ColDef<SheetRow> => ({
     colId: id,
@@ -128,6 +133,21 @@ function columnsOf(isOpen: boolean, shown: readonly string[], onType: Props['onT
       },
     },
     ...shown.map((id) => typedColumn(id, HEADINGS[id] ?? id, 69)),
+    ...(hasOthers
+      ? [
+          {
+            colId: 'also',
+            headerName: 'Also',
+            width: 150,
+            editable: (params) => isOpen && params.data?.isPaid === true,
+            valueGetter: ({ data }) => (data ? alsoOf(data) : ''),
+            valueSetter: ({ data, newValue }) => {
+              onType(data.employeeId, 'also', String(newValue ?? ''));
+              return true;
+            },
+          } satisfies ColDef<SheetRow>,
+        ]
+      : []),
     ...COMPUTED.map(({ id, label, amount }): ColDef<SheetRow> => ({
       colId: id,
       headerName: label,
@@ -150,7 +170,8 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props):
     (id) => isWide || ALWAYS.includes(id) || rows.some((row) => (row.values[id] ?? '') !== ''),
   ).join(' ');
   const shown = useMemo(() => used.split(' '), [used]);
-  const columns = useMemo(() => columnsOf(isOpen, shown, onType), [isOpen, shown, onType]);
+  const hasOthers = isWide || rows.some((row) => alsoOf(row) !== '');
+  const columns = useMemo(() => columnsOf(isOpen, shown, hasOthers, onType), [isOpen, shown, hasOthers, onType]);
   // A letter typed on a cell begins its text; it is not a key of the page.
   const keepLetters = (event: KeyboardEvent): void => {
     if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) event.stopPropagation();
@@ -167,7 +188,7 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props):
   const paste = (event: ClipboardEvent): void => {
     const api: GridApi<SheetRow> | undefined = grid.current?.api;
     const cell = api?.getFocusedCell();
-    const editable = ['line', ...shown];
+    const editable = ['line', ...shown, ...(hasOthers ? ['also'] : [])];
     const start = cell ? editable.indexOf(cell.column.getColId()) : -1;
     if (!api || !cell || start < 0 || !isOpen || (event.target as HTMLElement).tagName === 'INPUT') return;
     event.preventDefault();

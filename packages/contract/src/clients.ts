@@ -126,7 +126,11 @@ export class EmployeeIdentity {
   @Text(22) street!: string;
   @Text(22) city!: string;
   @Text(2) state!: string;
-  @Text(5) zip!: string;
+  /** ZIP code, or the postal code of another country. */
+  @Text(15) zip!: string;
+  /** Two letters, for an address outside the United States. */
+  @Text(2, { optional: true }) country?: string;
+  @Text(23, { optional: true }) province?: string;
 }
 export class Fact {
   @Choice(FACT_KINDS) kind!: (typeof FACT_KINDS)[number];

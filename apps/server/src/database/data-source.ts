@@ -9,6 +9,7 @@ import { ClientContacts1766000000000 } from './migrations/client-contacts.js';
 import { ClientSetUp1764000000000 } from './migrations/client-set-up.js';
 import { FirstSchema1760000000000 } from './migrations/first-schema.js';
 import { RulePacks1763900000000 } from './migrations/rule-packs.js';
+import { ForeignAddresses1768000000000 } from './migrations/foreign-addresses.js';
 import { WorkProgress1767000000000 } from './migrations/work-progress.js';
 import { TakeOvers1765000000000 } from './migrations/take-overs.js';
 
@@ -29,6 +30,7 @@ export const makeDataSource = (url: string): DataSource =>
       TakeOvers1765000000000,
       ClientContacts1766000000000,
       WorkProgress1767000000000,
+      ForeignAddresses1768000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

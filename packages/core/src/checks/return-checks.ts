@@ -99,6 +99,8 @@ const yearOver: Check<W2Set> = (set, facts) => {
     ? []
     : [problem('check.period-open', 'period', { end: showDate(end), after: showDate(addDays(end, 1)) })];
 };
+/** What only an address inside the United States has. */
+const HOME_FIELDS = ['state', 'zip'] as const;
 const personIdentity: Check<W2Set> = (set) =>
   set.forms.flatMap(({ person }) => {
     const at = `employee.${person.employeeId}`;
@@ -108,8 +110,9 @@ const personIdentity: Check<W2Set> = (set) =>
       ...(['firstName', 'middleName', 'lastName'] as const).flatMap((field) =>
         NAME.test(person[field]) ? [] : [problem('name.forbidden', `${at}.${field}`, { field })],
       ),
-      ...(['firstName', 'lastName', 'street', 'city', 'state', 'zip'] as const).flatMap((field) =>
-        person[field].trim() === '' ? [problem('check.address-missing', `${at}.${field}`, { who, what: field })] : [],
+      ...(['firstName', 'lastName', 'street', 'city', ...(person.country === '' ? HOME_FIELDS : [])] as const).flatMap(
+        (field) =>
+          person[field].trim() === '' ? [problem('check.address-missing', `${at}.${field}`, { who, what: field })] : [],
       ),
     ];
   });

@@ -173,6 +173,8 @@ const wageFile = (): Efw2Input => {
         lastName: 'Sprague',
         suffix: '',
         ...place,
+        country: '',
+        province: '',
         isRetirementPlan: index === 1,
         isStatutory: false,
       },
@@ -189,6 +191,20 @@ const wageFile = (): Efw2Input => {
 };
 
 describe('EFW2', () => {
+  // SSA Publication 42-007, RW record: positions 146-147 and 148-187 for state, ZIP and the foreign address (recalled).
+  it('writes an address abroad in the fields of one, and none of the fields of a state', () => {
+    const file = wageFile();
+    const [first] = file.forms;
+    if (!first) throw new Error('no form');
+    const person = { ...first.person, state: '', zip: 'V8W 1P6', country: 'CA', province: 'British Columbia' };
+    const { content, issues } = writeEfw2({ ...file, forms: [{ ...first, person }] });
+    expect(issues).toEqual([]);
+    const rw = content.split('\r\n')[2] ?? '';
+    const home = writeEfw2(file).content.split('\r\n')[2] ?? '';
+    expect([home.slice(131, 138), home.slice(147, 187).trim()]).toEqual(['NY13999', '']);
+    expect(rw.slice(131, 142).trim()).toBe('');
+    expect(rw.slice(147, 187)).toBe(`${'British Columbia'.padEnd(23)}${'V8W 1P6'.padEnd(15)}CA`.toUpperCase());
+  });
   it('RA, RE, RW, RT, RF of 512 positions, totals counted once', () => {
     const { content, issues } = writeEfw2(wageFile());
     expect(issues).toEqual([]);

@@ -12,7 +12,12 @@ export interface PersonIdentity {
   readonly street: string;
   readonly city: string;
   readonly state: string;
+  /** ZIP code, or the postal code of another country. */
   readonly zip: string;
+  /** Two letters of SSA Publication 42-007, for an address outside the United States; else blank. */
+  readonly country: string;
+  /** State or province of another country. */
+  readonly province: string;
   readonly hiredOn: string | null;
   readonly bornOn: string | null;
 }
@@ -37,13 +42,27 @@ function nameIssues(person: PersonIdentity): Issue[] {
   return issues;
 }
 
-/** Issues of an address inside the United States; blank fields are gaps, not issues. */
+/** Country codes that mean the United States or a territory with ZIP codes: such an address is not a foreign one. */
+const AT_HOME: ReadonlySet<string> = new Set(['US', 'PR', 'VI', 'GU', 'AS', 'MP']);
+
+function foreignIssues({ country, state, zip }: Pick<PersonIdentity, 'country' | 'state' | 'zip'>): Issue[] {
+  if (!/^[A-Z]{2}$/.test(country) || AT_HOME.has(country)) return [problem('country.code', 'country', { country })];
+  return [
+    ...(state === '' ? [] : [problem('country.with-state', 'state', { country })]),
+    ...(/^[A-Za-z0-9 -]*$/.test(zip) ? [] : [problem('country.postal-code', 'zip')]),
+  ];
+}
+
+/** Issues of an address; blank fields are gaps, not issues. */
 export function addressIssues(
-  address: Pick<PersonIdentity, 'street' | 'city' | 'state' | 'zip'>,
+  address: Pick<PersonIdentity, 'street' | 'city' | 'state' | 'zip'> &
+    Partial<Pick<PersonIdentity, 'country' | 'province'>>,
   mayBePostBox = true,
 ): Issue[] {
   const issues: Issue[] = [];
-  const { state, zip } = address;
+  const { state, zip, country = '', province = '' } = address;
+  if (country !== '') return foreignIssues({ country, state, zip });
+  if (province !== '') issues.push(problem('country.missing', 'country', { province }));
   if (state !== '' && !findState(state)) issues.push(problem('rule.state-unknown', 'state', { state }));
   else if (zip !== '' && !/^\d{5}$/.test(zip)) issues.push(problem('zip.shape', 'zip'));
   else if (state !== '' && zip !== '' && isZipOf(zip, state) === false)

@@ -222,6 +222,19 @@ export const ISSUE_TEXTS = {
   'account.number-missing': entry('The account number is missing.', 'Enter it, or say that it is applied for.'),
   'bank.account-shape': entry('An account number has 4 to 17 digits or letters.', 'Copy it from the foot of a check.'),
   'bank.no-rest': entry('No account receives the rest of the net pay.', 'Let one receive what is left.'),
+  'country.code': entry(
+    '{country} is not the code of a foreign country.',
+    'Use its two letters as in SSA Publication 42-007 (CA Canada, MX Mexico, UK); leave it blank for the United States.',
+  ),
+  'country.with-state': entry(
+    'An address in {country} has no state of the United States.',
+    'Clear the state, or clear the country.',
+  ),
+  'country.missing': entry('The province {province} needs a country.', 'Give the country, or use the state instead.'),
+  'country.postal-code': entry(
+    'The postal code has signs that the wage file cannot carry.',
+    'Use letters, digits, blanks and hyphens.',
+  ),
   'item.code-shape': entry('{value} cannot be the code of a pay item.', 'Use small letters, digits and hyphens.'),
   'item.treatment-of-own': entry(
     'A standard item, or one the employer pays, cannot be treated otherwise for {base}.',

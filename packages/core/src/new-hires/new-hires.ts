@@ -31,6 +31,8 @@ export interface NewHire {
   readonly city: string;
   readonly state: string;
   readonly zip: string;
+  readonly country: string;
+  readonly province: string;
   readonly hiredOn: string;
   readonly bornOn: string | null;
   readonly workState: string;
@@ -60,6 +62,8 @@ export const NEW_HIRE_FIELDS: readonly {
   { name: 'Employee city', value: (person) => person.city },
   { name: 'Employee state', value: (person) => person.state },
   { name: 'Employee ZIP', value: (person) => person.zip },
+  { name: 'Employee country', value: (person) => person.country },
+  { name: 'Employee province', value: (person) => person.province },
   { name: 'Date of birth', value: (person) => person.bornOn ?? '' },
   { name: 'Date of hire', value: (person) => person.hiredOn },
   { name: 'State of hire', value: (person) => person.workState },
@@ -72,4 +76,6 @@ export const NEW_HIRE_FIELDS: readonly {
 ];
 /** What is still missing for the report of a person; the field names are those of the record. */
 export const newHireGaps = (person: NewHire): string[] =>
-  (['street', 'city', 'state', 'zip'] as const).filter((field) => person[field] === '');
+  (['street', 'city', ...(person.country === '' ? (['state', 'zip'] as const) : [])] as const).filter(
+    (field) => person[field] === '',
+  );

@@ -70,6 +70,8 @@ export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
   text('city', 'City', 22, 'city', 'town'),
   of('state', 'state', 'State', 'state', 'st', 'homestate'),
   of('zip', 'zip', 'ZIP', 'zip', 'zipcode', 'postalcode'),
+  text('country', 'Country, if abroad', 2, 'country', 'countrycode', 'countryifabroad'),
+  text('province', 'Province, if abroad', 23, 'province', 'foreignstate', 'provinceifabroad'),
   of('date', 'hiredOn', 'Hired', 'hired', 'hiredon', 'hiredate', 'datehired', 'startdate', 'dateofhire'),
   of('date', 'bornOn', 'Born', 'born', 'bornon', 'birthdate', 'dateofbirth', 'dob'),
   {

@@ -75,7 +75,8 @@ export function readCell(column: PeopleColumn, given: string): ReadCell {
       const short = text.replace(/-\d{4}$/, '');
       // A spreadsheet drops the leading zeros of a number.
       const value = /^\d{3,4}$/.test(short) ? short.padStart(5, '0') : short;
-      return /^\d{5}$/.test(value) ? { value } : fail(problem('zip.shape', column.name));
+      // Letters are those of another country's postal code; whether the row names one is seen with the whole address.
+      return /^[A-Za-z0-9][A-Za-z0-9 -]{2,14}$/.test(value) ? { value } : fail(problem('zip.shape', column.name));
     }
     case 'ssn': {
       if (LOST_DIGITS.test(text)) return fail(problem('file.rounded', column.name, { value: text }));

@@ -24,6 +24,8 @@ export interface NewPerson {
   readonly city: string;
   readonly state: string;
   readonly zip: string;
+  readonly country: string;
+  readonly province: string;
   readonly hiredOn: string | null;
   readonly bornOn: string | null;
   readonly kind: 'employee' | 'partner' | 'contractor';
@@ -206,6 +208,8 @@ function readRow(
     city: textOf('city'),
     state: textOf('state'),
     zip: textOf('zip'),
+    country: textOf('country').toUpperCase(),
+    province: textOf('province'),
     hiredOn: day('hiredOn'),
     bornOn: day('bornOn'),
   };

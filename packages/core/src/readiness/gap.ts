@@ -66,6 +66,7 @@ export interface PersonStanding {
   readonly city: string;
   readonly state: string;
   readonly zip: string;
+  readonly country: string;
   readonly hiredOn: string | null;
   readonly bornOn: string | null;
   readonly facts: PersonOnDay;

@@ -48,6 +48,7 @@ const person: PersonStanding = {
   city: 'S',
   state: 'NY',
   zip: '13999',
+  country: '',
   hiredOn: '2026-10-12',
   bornOn: '1990-01-01',
   facts: personOnDay(

@@ -22,6 +22,8 @@ export function personDrafts(person: PersonStanding): Draft[] {
   const drafts: Draft[] = [];
   for (const { field, what, neededFor, question } of PERSON_FIELDS) {
     if ((person[field] ?? '') !== '') continue;
+    // Abroad there is no state, and not every country has postal codes.
+    if (person.country !== '' && (field === 'state' || field === 'zip')) continue;
     const isReported = person.isNewHireReported && field !== 'hiredOn';
     const wanted = isReported ? neededFor.filter((purpose) => purpose !== 'new-hire') : neededFor;
     if (wanted.length === 0) continue;

@@ -166,6 +166,8 @@ const person = (employeeId: string, ssn = '899123401'): W2Person => ({
   city: 'Saltmarsh',
   state: 'NY',
   zip: '13999',
+  country: '',
+  province: '',
   isRetirementPlan: false,
   isStatutory: false,
 });

@@ -142,9 +142,7 @@ describe('what a locality of New York asks besides', () => {
       lines: salary,
     });
     const cents = (amount: string): number => Math.round(Number(amount) * 100);
-    expect(
-      cents(taxOf(more, 'NY-YONKERS-LIT').amount) - cents(taxOf(plain, 'NY-YONKERS-LIT').amount),
-    ).toBe(700);
+    expect(cents(taxOf(more, 'NY-YONKERS-LIT').amount) - cents(taxOf(plain, 'NY-YONKERS-LIT').amount)).toBe(700);
   });
 });
 

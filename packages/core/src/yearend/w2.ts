@@ -15,6 +15,8 @@ export interface W2Person {
   readonly city: string;
   readonly state: string;
   readonly zip: string;
+  readonly country: string;
+  readonly province: string;
   readonly isRetirementPlan: boolean;
   readonly isStatutory: boolean;
 }

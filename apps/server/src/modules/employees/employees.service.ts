@@ -26,7 +26,18 @@ import { FactStore, employeeFactIssues, inForceIds, withoutSecrets, type StoredF
 import { Employee } from './entities.js';
 import { TakeOn } from './take-on.js';
 
-const NAME_FIELDS = ['firstName', 'middleName', 'lastName', 'suffix', 'street', 'city', 'state', 'zip'] as const;
+const NAME_FIELDS = [
+  'firstName',
+  'middleName',
+  'lastName',
+  'suffix',
+  'street',
+  'city',
+  'state',
+  'zip',
+  'country',
+  'province',
+] as const;
 const OTHER_FIELDS = ['number', 'hiredOn', 'bornOn', 'kind', 'isRetirementPlan'] as const;
 export const fullName = (person: Pick<Employee, 'firstName' | 'middleName' | 'lastName' | 'suffix'>): string =>
   [person.firstName, person.middleName, person.lastName, person.suffix].filter((part) => part !== '').join(' ');
@@ -128,9 +139,10 @@ export class EmployeesService {
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
       const today = await this.clock.today(manager);
-      const issues = [...checkSsn(ssn, 'ssn'), ...personIssues(input, today), ...employeeFactIssues(input.facts)];
+      const newcomer = { ...input, country: input.country ?? '', province: input.province ?? '' };
+      const issues = [...checkSsn(ssn, 'ssn'), ...personIssues(newcomer, today), ...employeeFactIssues(input.facts)];
       if (errorsOf(issues).length > 0) throw refuse(errorsOf(issues));
-      const [id] = await this.takeOn.people(manager, actor, client.id, [{ ...input, ssn }]);
+      const [id] = await this.takeOn.people(manager, actor, client.id, [{ ...newcomer, ssn }]);
       await this.audit.record(manager, actor, 'employee.create', 'employee', id ?? '', {
         clientId,
         number: input.number,

@@ -17,6 +17,8 @@ export class Employee {
   @Column('text') city!: string;
   @Column('text') state!: string;
   @Column('text') zip!: string;
+  @Column('text') country!: string;
+  @Column('text') province!: string;
   @Column('date', { name: 'hired_on', nullable: true }) hiredOn!: string | null;
   @Column('date', { name: 'born_on', nullable: true }) bornOn!: string | null;
   @Column('text') kind!: 'employee' | 'partner' | 'contractor';

@@ -18,6 +18,8 @@ export interface Newcomer {
   readonly city: string;
   readonly state: string;
   readonly zip: string;
+  readonly country: string;
+  readonly province: string;
   readonly hiredOn: string | null;
   readonly bornOn: string | null;
   readonly kind: string;
@@ -55,15 +57,17 @@ export class TakeOn {
       city: person.city,
       state: person.state,
       zip: person.zip,
+      country: person.country,
+      province: person.province,
       hired_on: person.hiredOn,
       born_on: person.bornOn,
       kind: person.kind,
       is_retirement_plan: person.isRetirementPlan,
     }));
     await manager.query(
-      `INSERT INTO employee (id, firm_id, client_id, number, first_name, middle_name, last_name, suffix, ssn_cipher, ssn_tail, ssn_mark, street, city, state, zip, hired_on, born_on, kind, is_retirement_plan, import_id, version)
-       SELECT r.id, $1, $2, r.number, r.first_name, r.middle_name, r.last_name, r.suffix, r.ssn_cipher, r.ssn_tail, r.ssn_mark, r.street, r.city, r.state, r.zip, r.hired_on, r.born_on, r.kind, r.is_retirement_plan, $3, 1
-       FROM jsonb_to_recordset($4::jsonb) AS r(id uuid, number text, first_name text, middle_name text, last_name text, suffix text, ssn_cipher bytea, ssn_tail text, ssn_mark bytea, street text, city text, state text, zip text, hired_on date, born_on date, kind text, is_retirement_plan boolean)`,
+      `INSERT INTO employee (id, firm_id, client_id, number, first_name, middle_name, last_name, suffix, ssn_cipher, ssn_tail, ssn_mark, street, city, state, zip, country, province, hired_on, born_on, kind, is_retirement_plan, import_id, version)
+       SELECT r.id, $1, $2, r.number, r.first_name, r.middle_name, r.last_name, r.suffix, r.ssn_cipher, r.ssn_tail, r.ssn_mark, r.street, r.city, r.state, r.zip, r.country, r.province, r.hired_on, r.born_on, r.kind, r.is_retirement_plan, $3, 1
+       FROM jsonb_to_recordset($4::jsonb) AS r(id uuid, number text, first_name text, middle_name text, last_name text, suffix text, ssn_cipher bytea, ssn_tail text, ssn_mark bytea, street text, city text, state text, zip text, country text, province text, hired_on date, born_on date, kind text, is_retirement_plan boolean)`,
       [actor.firmId, clientId, importId, JSON.stringify(rows)],
     );
     await this.facts.addToPeople(

@@ -136,6 +136,8 @@ export class FilingSource {
       city: person.city,
       state: person.state,
       zip: person.zip,
+      country: person.country,
+      province: person.province,
       isRetirementPlan: person.isRetirementPlan,
       isStatutory: false,
     };

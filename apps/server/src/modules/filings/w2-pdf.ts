@@ -27,6 +27,12 @@ const LEFT = 54;
 const WIDTH = 504;
 const amount = (value: Cents): string => (value === 0 ? '' : showDollars(value).replace('−', '-'));
 
+/** The last line of an address; abroad the country stands in it (General Instructions for Forms W-2 and W-3). */
+const placeLine = (person: FormW2['person']): string =>
+  person.country === ''
+    ? `${person.city}, ${person.state} ${person.zip}`
+    : [person.city, person.province, person.zip, person.country].filter((part) => part !== '').join(', ');
+
 function boxesOf({ form, employer }: W2Paper): Box[] {
   const { person } = form;
   const half = WIDTH / 2;
@@ -57,7 +63,7 @@ function boxesOf({ form, employer }: W2Paper): Box[] {
     { label: 'd  Control number', value: '', at: [LEFT, money(3), half, 36] },
     {
       label: "e/f  Employee's name, address, and ZIP code",
-      value: `${name}\n${person.street}\n${person.city}, ${person.state} ${person.zip}`,
+      value: `${name}\n${person.street}\n${placeLine(person)}`,
       at: [LEFT, money(4), half, 108],
     },
     { label: '1  Wages, tips, other compensation', value: amount(form.box1), at: [right, money(0), quarter, 36] },

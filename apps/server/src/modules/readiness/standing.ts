@@ -27,6 +27,7 @@ export function personStanding(
     city: employee.city,
     state: employee.state,
     zip: employee.zip,
+    country: employee.country,
     hiredOn: employee.hiredOn,
     bornOn: employee.bornOn,
     facts,

@@ -10,6 +10,9 @@ export interface PostalAddress {
   readonly city: string;
   readonly state: string;
   readonly zip: string;
+  /** Two letters, for an address outside the United States. */
+  readonly country?: string;
+  readonly province?: string;
 }
 export interface Efw2Submitter extends PostalAddress {
   readonly ein: string;
@@ -54,8 +57,16 @@ const BOX_12_FIELDS: Readonly<Record<string, string>> = {
 const addressFields = (address: PostalAddress, prefix = ''): FieldValues => ({
   [`${prefix}Delivery Address`]: address.street,
   [`${prefix}City`]: address.city,
-  [`${prefix}State Abbreviation`]: address.state,
-  [`${prefix}ZIP Code`]: address.zip.slice(0, 5),
+  ...(address.country
+    ? {
+        [`${prefix}Foreign State/Province`]: address.province ?? '',
+        [`${prefix}Foreign Postal Code`]: address.zip,
+        [`${prefix}Country Code`]: address.country,
+      }
+    : {
+        [`${prefix}State Abbreviation`]: address.state,
+        [`${prefix}ZIP Code`]: address.zip.slice(0, 5),
+      }),
 });
 
 function moneyFields(form: {

@@ -96,8 +96,9 @@ export const RW = record('RW', [
   ['Location Address', 66, 87, 'text'],
   ['Delivery Address', 88, 109, 'text', 'required'],
   ['City', 110, 131, 'text', 'required'],
-  ['State Abbreviation', 132, 133, 'text', 'required'],
-  ['ZIP Code', 134, 138, 'digits', 'required'],
+  // Blank for an address abroad; the checks of the form ask for them at home.
+  ['State Abbreviation', 132, 133, 'text'],
+  ['ZIP Code', 134, 138, 'text'],
   ['ZIP Code Extension', 139, 142, 'text'],
   ['Blank 1', 143, 147, 'blank'],
   ['Foreign State/Province', 148, 170, 'text'],

@@ -76,6 +76,10 @@ export class PayrollPerson extends PayrollEntry {
   @Text() number!: string;
   @Text() name!: string;
   @Text() workState!: string;
+  /** Where the work is booked, as on the check date; blank where nothing is said. */
+  @Text() department!: string;
+  @Text() location!: string;
+  @Text() costCentre!: string;
   /** The case of this person without earnings and deductions; the worker adds them and computes. */
   @Json() base!: Record<string, unknown>;
   @Part(() => PaycheckView) paycheck!: PaycheckView;

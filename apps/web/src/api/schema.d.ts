@@ -1857,6 +1857,9 @@ export interface components {
             number: string;
             name: string;
             workState: string;
+            department: string;
+            location: string;
+            costCentre: string;
             base: {
                 [key: string]: unknown;
             };
@@ -2306,6 +2309,8 @@ export interface components {
             city: string;
             state: string;
             zip: string;
+            country?: string;
+            province?: string;
             number: string;
             ssn: string;
             /** Format: date */
@@ -2337,6 +2342,8 @@ export interface components {
             city: string;
             state: string;
             zip: string;
+            country?: string;
+            province?: string;
             /** Format: uuid */
             id: string;
             /** Format: uuid */
@@ -2366,6 +2373,8 @@ export interface components {
             city: string;
             state: string;
             zip: string;
+            country?: string;
+            province?: string;
             ssn: string;
             number?: string;
             /** Format: date */

@@ -29,6 +29,9 @@ const person = (
   number: '101',
   name: 'Wil Sprague',
   workState: 'NY',
+  department: '',
+  location: '',
+  costCentre: '',
   base,
   previousGross: null,
   paycheck: {

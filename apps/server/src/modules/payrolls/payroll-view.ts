@@ -7,7 +7,8 @@ import {
   type EmployerTaxTotal,
   type PostedPaycheck,
 } from '@zakat/core/ledger/postings';
-import type { Place } from '@zakat/core/facts/on-day';
+import { text } from '@zakat/core/facts/fact-kind';
+import type { PersonOnDay, Place } from '@zakat/core/facts/on-day';
 import type { OwnRows } from '@zakat/core/casefile/compose';
 import { cents, sum } from '@zakat/core/money/cents';
 import { hasErrors } from '@zakat/core/paycheck/compute';
@@ -128,6 +129,7 @@ export class PayrollViews {
         number: person.employee.number,
         name: fullName(person.employee),
         workState: workStates(person.facts.place),
+        ...bookedAt(person.facts),
         base: person.base,
         paycheck,
         previousGross: before ? rawCents(before.gross) : null,
@@ -202,6 +204,9 @@ export class PayrollViews {
         number: row.number,
         name: row.name,
         workState: '',
+        department: '',
+        location: '',
+        costCentre: '',
         base: {},
         paycheck: checkOf(row),
         previousGross: null,
@@ -247,6 +252,13 @@ export async function findPayroll(manager: EntityManager, id: string): Promise<P
   if (!payroll) throw notFound('payroll');
   return payroll;
 }
+
+/** Department, location and cost centre of a person's work. */
+export const bookedAt = ({ worker }: PersonOnDay) => ({
+  department: text(worker ?? {}, 'department'),
+  location: text(worker ?? {}, 'location'),
+  costCentre: text(worker ?? {}, 'costCentre'),
+});
 
 /** `NY`, or `NY, NJ` for work in several states. */
 export const workStates = (place: Place | null): string =>

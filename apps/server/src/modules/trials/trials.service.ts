@@ -19,7 +19,7 @@ import { findEmployee, fullName } from '../employees/employees.service.js';
 import { FactStore, employeeFactIssues, type StoredFact } from '../facts/fact-store.js';
 import { nextPayroll, scheduleOf } from '../payrolls/next-payroll.js';
 import { PeopleCases, computeEntry, usualEntry, type PersonCase } from '../payrolls/people-cases.js';
-import { viewOf, workStates } from '../payrolls/payroll-view.js';
+import { viewOf, bookedAt, workStates } from '../payrolls/payroll-view.js';
 
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 /** Facts that are only considered come after every stored one. */
@@ -73,6 +73,7 @@ export class TrialsService {
           number: person.employee.number,
           name: fullName(person.employee),
           workState: workStates(person.facts.place),
+          ...bookedAt(person.facts),
           base: person.base,
           paycheck: viewOf(null, result),
           previousGross: null,

@@ -47,6 +47,85 @@ function AgainstLastTime({ payroll }: Props): ReactNode {
   );
 }
 
+const SORTS = [
+  ['department', 'department'],
+  ['location', 'location'],
+  ['costCentre', 'cost centre'],
+] as const;
+type Person = Payroll['persons'][number];
+const withheldFrom = ({ paycheck }: Person): number =>
+  paycheck.taxes.reduce((total, tax) => total + (tax.payer === 'employee' ? tax.amount : 0), 0);
+const deductedFrom = ({ paycheck }: Person): number =>
+  paycheck.deductions.reduce((total, line) => total + line.amount, 0) +
+  paycheck.garnishments.reduce((total, line) => total + line.amount + line.fee, 0);
+const COLUMNS: readonly (readonly [string, (person: Person) => number])[] = [
+  ['Gross', (person) => person.paycheck.gross],
+  ['Taxes withheld', withheldFrom],
+  ['Deductions', deductedFrom],
+  ['Net', (person) => person.paycheck.net],
+];
+
+/** The register by where the work is booked, for every sort of place that somebody has. */
+function ByPlace({ payroll }: Props): ReactNode {
+  const isPencil = isPencilled(payroll);
+  const paid = payroll.persons.filter((person) => person.isPaid);
+  const used = SORTS.filter(([sort]) => paid.some((person) => person[sort] !== ''));
+  const total = (people: readonly Person[], of: (person: Person) => number): number =>
+    people.reduce((running, person) => running + of(person), 0);
+  return used.map(([sort, word]) => {
+    const names = [...new Set(paid.map((person) => person[sort]))].sort((a, b) =>
+      a === '' ? 1 : b === '' ? -1 : a.localeCompare(b),
+    );
+    return (
+      <section className="section" key={sort}>
+        <h2>By {word}</h2>
+        <table className="ruled">
+          <thead>
+            <tr>
+              <th scope="col">{word.replace(/^./, (first) => first.toUpperCase())}</th>
+              <th scope="col" className="num">
+                People
+              </th>
+              {COLUMNS.map(([heading]) => (
+                <th key={heading} scope="col" className="num">
+                  {heading}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {names.map((name) => {
+              const people = paid.filter((person) => person[sort] === name);
+              return (
+                <tr key={name}>
+                  <td>{name === '' ? `no ${word}` : name}</td>
+                  <td className="num">{people.length}</td>
+                  {COLUMNS.map(([heading, of]) => (
+                    <td key={heading} className="num">
+                      <Figure amount={total(people, of)} isPencil={isPencil} />
+                    </td>
+                  ))}
+                </tr>
+              );
+            })}
+          </tbody>
+          <tfoot>
+            <tr>
+              <td>Totals</td>
+              <td className="num">{paid.length}</td>
+              {COLUMNS.map(([heading, of]) => (
+                <td key={heading} className="num">
+                  {showDollars(cents(total(paid, of)))}
+                </td>
+              ))}
+            </tr>
+          </tfoot>
+        </table>
+      </section>
+    );
+  });
+}
+
 function EmployerTaxes({ payroll }: Props): ReactNode {
   const isPencil = isPencilled(payroll);
   return (
@@ -124,6 +203,7 @@ export function Costs({ payroll }: Props): ReactNode {
   return (
     <>
       {isOurs && <AgainstLastTime payroll={payroll} />}
+      {isOurs && <ByPlace payroll={payroll} />}
       <EmployerTaxes payroll={payroll} />
       {isOurs && <Journal payroll={payroll} />}
     </>

@@ -46,6 +46,28 @@ function ach(change: { amount?: string; control?: string; effective?: string } =
   while (lines.length % 10 !== 0) lines.push('9'.repeat(94));
   return lines.map((line) => `${line}\r\n`).join('');
 }
+/** The same for a payment to a person. */
+function personal(
+  change: {
+    code?: string;
+    amount?: string;
+    control?: string;
+    account?: string;
+    indicator?: string;
+    effective?: string;
+  } = {},
+): string {
+  const control = (change.control ?? '10000').padStart(12, '0');
+  const lines = [
+    `101 000000123${'1471234561'}2610220000P094101${pad('HARBOUR', 23)}${pad('FIRM', 23)}${' '.repeat(8)}`,
+    `5220${pad('YARD', 16)}${' '.repeat(20)}1471234561PPD${pad('PAYROLL', 10)}261022${change.effective ?? '261023'}   1000000120000001`,
+    `6${change.code ?? '22'}${'00000010'}7${pad(change.account ?? '5500', 17)}${change.amount ?? '0000010000'}${pad('101', 15)}${pad('WIL SPRAGUE', 22)}  ${change.indicator ?? '0'}${'00000012'}0000001`,
+    `8220000001${'0000000010'}${'0'.repeat(12)}${control}1471234561${' '.repeat(25)}000000120000001`,
+    `9000001000001${'00000001'}${'0000000010'}${'0'.repeat(12)}${control}${' '.repeat(39)}`,
+  ];
+  while (lines.length % 10 !== 0) lines.push('9'.repeat(94));
+  return lines.map((line) => `${line}\r\n`).join('');
+}
 let refusals = 0;
 const send = async (key: string, content: string): Promise<Record<string, unknown>> => {
   const taken = await fetch(`${url}/bank/files`, {
@@ -71,6 +93,17 @@ describe('the bank', () => {
     ['B-DATE', ach({ effective: '261022' })],
     ['F-BLOCK', 'nonsense'],
   ])('refuses %s', async (code, content) => {
+    expect(await send(`refused ${(refusals += 1)}`, content)).toMatchObject({ state: 'rejected', code, isFinal: true });
+  });
+  it.each([
+    ['E-CODE', personal({ code: '27' })],
+    ['E-AMT', personal({ code: '23' })],
+    ['E-AMT', personal({ amount: '0000000000', control: '0' })],
+    ['E-ADD', personal({ indicator: '1' })],
+    ['E-ACC', personal({ account: '' })],
+    ['B-SEC', personal().replace('PPDPAYROLL', 'WEBPAYROLL')],
+    ['F-TOT', personal({ control: '9999' })],
+  ])('refuses a payment to a person: %s', async (code, content) => {
     expect(await send(`refused ${(refusals += 1)}`, content)).toMatchObject({ state: 'rejected', code, isFinal: true });
   });
   it('needs a key', async () =>
@@ -101,6 +134,17 @@ describe('the bank', () => {
       settledOn: '2026-10-23',
       isFinal: false,
     });
+  });
+  it('lets a single entry come back from an account that is not there, and keeps the rest', async () => {
+    const at = async (today: string): Promise<unknown> => {
+      await fetch(`${url}/console/date`, { method: 'POST', redirect: 'manual', body: new URLSearchParams({ today }) });
+      return (await fetch(`${url}/bank/files/${String(reference)}`)).json();
+    };
+    const { reference } = await send('k3', personal({ account: '99990403', effective: '261026' }));
+    expect(await at('2026-10-26')).toMatchObject({ state: 'settled', isFinal: false, entries: [] });
+    const back = [{ trace: '000000120000001', code: 'R03', message: 'No account, unable to locate' }];
+    expect(await at('2026-10-27')).toMatchObject({ state: 'settled', isFinal: false, entries: back });
+    expect(await at('2026-10-28')).toMatchObject({ state: 'settled', isFinal: true, entries: back });
   });
   it('keeps its records over a restart', () =>
     expect(makeService(settings).store.records.bank.some((row) => row.key === 'k2' && row.state === 'settled')).toBe(

@@ -1,5 +1,5 @@
 import express, { type Express, type Request, type Response } from 'express';
-import { takeFile, startOfDay } from './bank/bank.js';
+import { entryReturns, startOfDay, takeFile, type EntryReturn } from './bank/bank.js';
 import { isDay } from './calendar.js';
 import { consolePage } from './console/page.js';
 import { judgeForm941, type Taxpayer } from './returns/form-941-reader.js';
@@ -21,7 +21,7 @@ export interface Settings {
 const PREFIX: Readonly<Record<Party, string>> = { bank: 'ACH', returns: 'MEF', wages: 'WFID' };
 const MOODS: readonly Mood[] = ['normal', 'down', 'slow', 'refuse'];
 const SLOW = 3000;
-const answerOf = (submission: Submission) => ({
+const answerOf = (submission: Submission, entries: readonly EntryReturn[]) => ({
   state: submission.state,
   code: submission.code,
   message: submission.message,
@@ -29,6 +29,7 @@ const answerOf = (submission: Submission) => ({
   confirmation: submission.confirmation,
   settledOn: submission.settledOn,
   isFinal: submission.isFinal,
+  entries,
 });
 
 export function makeService(settings: Settings): { app: Express; store: Store } {
@@ -139,7 +140,7 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
       response.status(404).json({ error: 'unknown reference' });
       return;
     }
-    response.json(answerOf(submission));
+    response.json(answerOf(submission, party === 'bank' ? entryReturns(submission, store.records.today) : []));
     // Agencies answer in two steps: the first question learns that it was taken in, the next one the verdict.
     const { verdict } = submission.notes;
     if (party !== 'bank' && submission.state === 'received' && verdict) {

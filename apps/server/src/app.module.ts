@@ -36,6 +36,12 @@ import { ContactsService } from './modules/contacts/contacts.service.js';
 import { ClockController } from './modules/clock/clock.controller.js';
 import { Clock } from './modules/clock/clock.js';
 import { Documents } from './modules/documents/documents.js';
+import { DepositFiles } from './modules/direct-deposits/deposit-file.js';
+import { DirectDepositAnswers } from './modules/direct-deposits/direct-deposit-answers.js';
+import { DirectDepositsController } from './modules/direct-deposits/direct-deposits.controller.js';
+import { DirectDepositsService } from './modules/direct-deposits/direct-deposits.service.js';
+import { PayAccounts } from './modules/direct-deposits/pay-accounts.js';
+import { PayrollPays } from './modules/direct-deposits/payroll-pay.js';
 import { EmployeesController } from './modules/employees/employees.controller.js';
 import { EmployeesService } from './modules/employees/employees.service.js';
 import { FilingAnswers } from './modules/filings/filing-answers.js';
@@ -91,6 +97,7 @@ const CONTROLLERS = [
   EmployeesController,
   PayrollsController,
   RemittancesController,
+  DirectDepositsController,
   FilingsController,
   TieOutController,
   RulesController,
@@ -139,6 +146,11 @@ const PROVIDERS = [
   PaymentFile,
   RemittancesService,
   RemittanceAnswers,
+  PayAccounts,
+  PayrollPays,
+  DepositFiles,
+  DirectDepositsService,
+  DirectDepositAnswers,
   FilingSource,
   FilingContent,
   FilingSlip,

@@ -2,6 +2,27 @@ import { bankDaysAfter, isBankOpen } from '../calendar.js';
 import type { Records, Store, Submission } from '../store.js';
 import { AchFault, readAch } from './ach-reader.js';
 
+/** Entries that come back from the receiving bank, one by one (return reason codes of the Nacha Operating Rules). */
+export interface EntryReturn {
+  readonly trace: string;
+  readonly code: string;
+  readonly message: string;
+}
+/** Accounts of no one, by the end of their number: what any receiving bank here answers to an entry for them. */
+const ACCOUNTS_THAT_ANSWER: Readonly<Record<string, Omit<EntryReturn, 'trace'>>> = {
+  '0402': { code: 'R02', message: 'Account closed' },
+  '0403': { code: 'R03', message: 'No account, unable to locate' },
+  '0404': { code: 'R04', message: 'Invalid account number' },
+};
+const DAYS_TO_COME_BACK = 1;
+
+/** What has come back by today of a file's entries. */
+export function entryReturns(submission: Submission, today: string): EntryReturn[] {
+  const effective = submission.notes['effective'] ?? '';
+  if (submission.state !== 'settled' || bankDaysAfter(effective, DAYS_TO_COME_BACK) > today) return [];
+  return JSON.parse(submission.notes['entryReturns'] ?? '[]') as EntryReturn[];
+}
+
 /** Takes an ACH file in: reads it, refuses what is wrong, and keeps the rest until its effective day. */
 export function takeFile(store: Store, submission: Submission): void {
   try {
@@ -16,6 +37,12 @@ export function takeFile(store: Store, submission: Submission): void {
       return;
     }
     submission.state = 'received';
+    submission.notes['entryReturns'] = JSON.stringify(
+      file.payments.flatMap(({ trace, account }) => {
+        const answer = Object.entries(ACCOUNTS_THAT_ANSWER).find(([tail]) => account.endsWith(tail))?.[1];
+        return answer ? [{ trace, ...answer }] : [];
+      }),
+    );
     if (store.records.moods.bank === 'refuse') submission.notes['willReturn'] = 'R01';
   } catch (error) {
     if (!(error instanceof AchFault)) throw error;

@@ -27,6 +27,9 @@ const CONSTRAINTS: Readonly<Record<string, () => Refusal>> = {
   ledger_entry_once: () => conflict('This was recorded already.'),
   remittance_item_live_unique: () => conflict('Another remittance already covers one of these liabilities.'),
   remittance_amount_positive: () => conflict('Nothing is owed for these liabilities any more.'),
+  direct_deposit_once: () => conflict('The direct deposit of this payroll is planned already. Look again.'),
+  direct_deposit_prenotes_once: () => conflict('A file of prenotes is planned already. Release or withdraw it first.'),
+  direct_deposit_entry_once: () => conflict('A part of this pay is on its way already. Look again.'),
   filing_unique: () => conflict('This return exists already; open it instead.'),
 };
 

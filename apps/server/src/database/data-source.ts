@@ -1,6 +1,7 @@
 import pg from 'pg';
 import { DataSource } from 'typeorm';
 import { Client, BankAccount, TaxAccount, Firm } from '../modules/clients/entities.js';
+import { DirectDeposit, DirectDepositEntry } from '../modules/direct-deposits/entities.js';
 import { Employee } from '../modules/employees/entities.js';
 import { Filing } from '../modules/filings/entities.js';
 import { Payroll } from '../modules/payrolls/entities.js';
@@ -9,6 +10,7 @@ import { ClientContacts1766000000000 } from './migrations/client-contacts.js';
 import { ClientSetUp1764000000000 } from './migrations/client-set-up.js';
 import { FirstSchema1760000000000 } from './migrations/first-schema.js';
 import { RulePacks1763900000000 } from './migrations/rule-packs.js';
+import { DirectDeposits1769000000000 } from './migrations/direct-deposits.js';
 import { ForeignAddresses1768000000000 } from './migrations/foreign-addresses.js';
 import { WorkProgress1767000000000 } from './migrations/work-progress.js';
 import { TakeOvers1765000000000 } from './migrations/take-overs.js';
@@ -16,7 +18,19 @@ import { TakeOvers1765000000000 } from './migrations/take-overs.js';
 // A `date` is a calendar day, not a moment: keep its text.
 pg.types.setTypeParser(pg.types.builtins.DATE, (text) => text);
 
-export const ENTITIES = [Firm, Client, TaxAccount, BankAccount, Employee, Payroll, Remittance, RemittanceItem, Filing];
+export const ENTITIES = [
+  Firm,
+  Client,
+  TaxAccount,
+  BankAccount,
+  Employee,
+  Payroll,
+  Remittance,
+  RemittanceItem,
+  DirectDeposit,
+  DirectDepositEntry,
+  Filing,
+];
 
 export const makeDataSource = (url: string): DataSource =>
   new DataSource({
@@ -31,6 +45,7 @@ export const makeDataSource = (url: string): DataSource =>
       ClientContacts1766000000000,
       WorkProgress1767000000000,
       ForeignAddresses1768000000000,
+      DirectDeposits1769000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

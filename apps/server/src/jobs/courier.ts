@@ -4,6 +4,7 @@ import { CONFIG, type Config } from '../config/config.js';
 import { FirmDatabase, type Actor } from '../database/firm-database.js';
 import { Documents } from '../modules/documents/documents.js';
 import { FilingAnswers, type AgencyAnswer } from '../modules/filings/filing-answers.js';
+import { DirectDepositAnswers } from '../modules/direct-deposits/direct-deposit-answers.js';
 import type { OutboxKind, OutboxRow } from '../modules/outbox/outbox.js';
 import { RemittanceAnswers, type BankAnswer } from '../modules/remittances/remittance-answers.js';
 import { Jobs, type AttendJob } from './jobs.js';
@@ -22,6 +23,7 @@ export class Courier implements OnModuleInit {
     @Inject(Documents) private readonly documents: Documents,
     @Inject(Jobs) private readonly jobs: Jobs,
     @Inject(RemittanceAnswers) private readonly remittances: RemittanceAnswers,
+    @Inject(DirectDepositAnswers) private readonly directDeposits: DirectDepositAnswers,
     @Inject(FilingAnswers) private readonly filings: FilingAnswers,
   ) {}
 
@@ -75,6 +77,7 @@ export class Courier implements OnModuleInit {
   private target(kind: OutboxKind): string {
     return {
       'ach-file': `${this.config.bankUrl}/files`,
+      'pay-file': `${this.config.bankUrl}/files`,
       'return-941': `${this.config.returnsUrl}/submissions`,
       'wage-file': `${this.config.wagesUrl}/submissions`,
     }[kind];
@@ -108,6 +111,7 @@ export class Courier implements OnModuleInit {
     if (!response.ok) throw new Error(`the receiver answered ${response.status}`);
     const answer = (await response.json()) as BankAnswer & AgencyAnswer;
     if (row.kind === 'ach-file') await this.remittances.apply(manager, actor, row.subject_id, answer);
+    else if (row.kind === 'pay-file') await this.directDeposits.apply(manager, actor, row.subject_id, answer);
     else await this.filings.apply(manager, actor, row.subject_id, row.agency_reference ?? '', answer);
     if (answer.isFinal) {
       await manager.query(`UPDATE outbox SET status = 'answered' WHERE id = $1`, [row.id]);

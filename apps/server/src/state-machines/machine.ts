@@ -57,6 +57,19 @@ export const FILING_MACHINE = {
   ],
 } as const satisfies Machine<'draft' | 'checked' | 'released' | 'received' | 'accepted' | 'rejected'>;
 
+/** A file of pay or prenotes: who prepared it does not release it. */
+export const DIRECT_DEPOSIT_MACHINE = {
+  name: 'direct deposit',
+  table: 'direct_deposit',
+  initial: 'planned',
+  transitions: [
+    { act: 'withdraw', from: ['planned'], to: 'withdrawn', by: ANYBODY },
+    { act: 'release', from: ['planned'], to: 'released', by: SENIOR, needsSecondPerson: true },
+    { act: 'settle', from: ['released'], to: 'settled', by: ['system'] },
+    { act: 'return', from: ['released', 'settled'], to: 'returned', by: ['system'] },
+  ],
+} as const satisfies Machine<'planned' | 'released' | 'settled' | 'returned' | 'withdrawn'>;
+
 export const RULE_PACK_MACHINE = {
   name: 'rule pack',
   table: 'rule_pack',
@@ -95,6 +108,7 @@ export const TAKE_OVER_MACHINE = {
 export const MACHINES = [
   PAYROLL_MACHINE,
   REMITTANCE_MACHINE,
+  DIRECT_DEPOSIT_MACHINE,
   FILING_MACHINE,
   RULE_PACK_MACHINE,
   QUESTION_MACHINE,

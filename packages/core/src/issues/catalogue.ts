@@ -358,7 +358,14 @@ export const ISSUE_TEXTS = {
   ),
   'gap.fact': entry('{what} is missing.', 'Enter it.'),
   'gap.trial': entry('A paycheck cannot be computed: {says}', '{fix}'),
-  'gap.prenote': entry('The prenote of the account {label} is not confirmed.', 'Send it, or pay by check until then.'),
+  'gap.prenote': entry(
+    'The prenote of the account {label} is not sent.',
+    'Send it; the person is paid by check until then.',
+  ),
+  'gap.account-returned': entry(
+    'The bank sent back an entry to the account {label}.',
+    'Enter the account anew; the person is paid by check until then.',
+  ),
   'gap.nobody': entry('Nobody works here yet.', 'Take on the first person.'),
 } as const satisfies Record<string, { says: string; fix: string }>;
 

@@ -1,4 +1,5 @@
 import type { LocalDate } from '../calendar/local-date.js';
+import type { PrenoteStanding } from '../direct-deposit/prenote.js';
 import type { ClientOnDay, PersonOnDay } from '../facts/on-day.js';
 import type { Issue } from '../issues/issue.js';
 import type { TaxCode } from '../taxes/registry.js';
@@ -75,6 +76,8 @@ export interface PersonStanding {
   readonly trialProblems: readonly Issue[];
   readonly taxes: readonly TaxCode[];
   readonly newHireDue: LocalDate | null;
+  /** Accounts that receive pay, and where their prenotes stand. */
+  readonly prenotes: readonly { readonly label: string; readonly standing: PrenoteStanding }[];
   readonly isNewHireReported: boolean;
 }
 /** When each purpose comes next; null when nothing is planned. */

@@ -69,6 +69,7 @@ const person: PersonStanding = {
   trialProblems: [],
   taxes: ['US-FIT', 'NY-SIT', 'NY-SUI'],
   newHireDue: date('2026-11-01'),
+  prenotes: [],
   isNewHireReported: false,
 };
 const dates = {
@@ -116,6 +117,18 @@ describe('what is missing', () => {
       {},
       { street: '', isNewHireReported: true },
       'street 2027-02-01 client',
+    ],
+    [
+      'a prenote: the firm’s own move',
+      {},
+      { prenotes: [{ label: 'A', standing: 'wanted' }] },
+      'prenote A 2026-10-30 firm',
+    ],
+    [
+      'an account that came back',
+      {},
+      { prenotes: [{ label: 'A', standing: 'returned' }] },
+      'prenote A 2026-10-30 client',
     ],
     ['a certificate', {}, { facts: { ...person.facts, certificates: {} } }, 'certificate NY 2026-10-30 client'],
   ])('%s', (_, who, whom, expected) => expect(keys(who, whom)).toEqual([expected]));

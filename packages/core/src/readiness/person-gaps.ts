@@ -76,12 +76,13 @@ export function personDrafts(person: PersonStanding): Draft[] {
       neededFor: ['paycheck'],
       question: `${state} withholding certificate`,
     });
-  for (const fact of person.facts.banks)
-    if (text(fact.value, 'prenote') === 'wanted')
+  for (const { label, standing } of person.prenotes)
+    if (standing === 'wanted' || standing === 'returned')
       drafts.push({
-        key: `prenote ${text(fact.value, 'label')}`,
-        issue: problem('gap.prenote', 'bank', { label: text(fact.value, 'label') }),
+        key: `prenote ${label}`,
+        issue: problem(standing === 'wanted' ? 'gap.prenote' : 'gap.account-returned', 'bank', { label }),
         neededFor: ['paycheck'],
+        ...(standing === 'returned' ? { question: 'bank account for direct deposit (a voided check)' } : {}),
       });
   if (person.facts.banks.length > 0 && !person.facts.banks.some((fact) => text(fact.value, 'share') === 'rest'))
     drafts.push({

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 
-export type OutboxKind = 'ach-file' | 'return-941' | 'wage-file';
+export type OutboxKind = 'ach-file' | 'pay-file' | 'return-941' | 'wage-file';
 
 export interface OutboxRow {
   readonly id: string;

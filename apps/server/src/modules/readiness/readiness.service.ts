@@ -14,6 +14,7 @@ import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
 import { BankAccount, TaxAccount, type Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
+import { PayAccounts } from '../direct-deposits/pay-accounts.js';
 import { Employee } from '../employees/entities.js';
 import { FactStore } from '../facts/fact-store.js';
 import { PeopleCases, computeEntry, usualEntry } from '../payrolls/people-cases.js';
@@ -30,6 +31,7 @@ export class ReadinessService {
     @Inject(Clock) private readonly clock: Clock,
     @Inject(FactStore) private readonly store: FactStore,
     @Inject(PeopleCases) private readonly peopleCases: PeopleCases,
+    @Inject(PayAccounts) private readonly accounts: PayAccounts,
   ) {}
 
   view(actor: Actor, clientId: string): Promise<ReadinessView> {
@@ -56,8 +58,17 @@ export class ReadinessService {
     const cases = await this.peopleCases.on(manager, client, checkDate);
     const reported = await reportedHires(manager, client.id, addDays(today, -OLD_HIRE_DAYS));
     const computed = cases.map((person) => ({ person, result: computeEntry(person, usualEntry(person, 'regular')) }));
+    const ids = cases.map((person) => person.employee.id);
+    const accounts = await this.accounts.of(manager, client.id, ids, checkDate, today);
     const people = computed.map(({ person, result }) =>
-      personStanding(person.employee, person.facts, result, reported, today),
+      personStanding(
+        person.employee,
+        person.facts,
+        result,
+        reported,
+        today,
+        (accounts.get(person.employee.id) ?? []).map(({ label, prenote }) => ({ label, standing: prenote })),
+      ),
     );
     const others = await manager.find(Employee, { where: { clientId: client.id, isWithdrawn: false } });
     const known = new Set(people.map((person) => person.id));

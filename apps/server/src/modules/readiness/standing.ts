@@ -16,6 +16,7 @@ export function personStanding(
   trial: { readonly problems: readonly Issue[]; readonly taxes: readonly { readonly code: TaxCode }[] },
   reported: ReadonlySet<string>,
   today: LocalDate,
+  prenotes: PersonStanding['prenotes'] = [],
 ): PersonStanding {
   const hired = employee.hiredOn === null ? null : parseDate(employee.hiredOn);
   const work = facts.place?.work[0]?.['state'];
@@ -34,6 +35,7 @@ export function personStanding(
     identityIssues: personIssues(employee, today),
     trialProblems: trial.problems,
     taxes: [...new Set(trial.taxes.map((tax) => tax.code))],
+    prenotes,
     newHireDue: hired && typeof work === 'string' ? newHireDue(work, hired).due : null,
     isNewHireReported: reported.has(employee.id) || employee.kind !== 'employee',
   };

@@ -18,6 +18,8 @@ export interface BankAnswer {
   readonly code: string | null;
   readonly message: string | null;
   readonly isFinal: boolean;
+  /** Entries of a file of pay that came back one by one. */
+  readonly entries?: readonly { readonly trace: string; readonly code: string; readonly message: string }[];
 }
 
 /** Carries the bank's answers into the ledger, each once: the remittance's state decides whether there is anything to do. */

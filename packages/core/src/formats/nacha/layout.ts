@@ -29,7 +29,7 @@ export const BATCH_HEADER = record('Batch Header', [
   ['Company Name', 5, 20, 'text', 'required'],
   ['Company Discretionary Data', 21, 40, 'text'],
   ['Company Identification', 41, 50, 'text', 'required'],
-  ['Standard Entry Class Code', 51, 53, '=CCD'],
+  ['Standard Entry Class Code', 51, 53, 'text', 'required'],
   ['Company Entry Description', 54, 63, 'text', 'required'],
   ['Company Descriptive Date', 64, 69, 'text'],
   ['Effective Entry Date', 70, 75, 'digits', 'required'],
@@ -40,15 +40,15 @@ export const BATCH_HEADER = record('Batch Header', [
 ]);
 export const ENTRY_DETAIL = record('Entry Detail', [
   ['Record Type Code', 1, 1, '=6'],
-  ['Transaction Code', 2, 3, '=22'],
+  ['Transaction Code', 2, 3, 'digits', 'required'],
   ['Receiving DFI Identification', 4, 11, 'digits', 'required'],
   ['Check Digit', 12, 12, 'digits', 'required'],
   ['DFI Account Number', 13, 29, 'text', 'required'],
   ['Amount', 30, 39, 'amount', 'required'],
   ['Identification Number', 40, 54, 'text'],
-  ['Receiving Company Name', 55, 76, 'text', 'required'],
+  ['Receiver Name', 55, 76, 'text', 'required'],
   ['Discretionary Data', 77, 78, 'text'],
-  ['Addenda Record Indicator', 79, 79, '=1'],
+  ['Addenda Record Indicator', 79, 79, 'digits', 'required'],
   ['Trace Number', 80, 94, 'digits', 'required'],
 ]);
 export const ADDENDA = record('Addenda', [

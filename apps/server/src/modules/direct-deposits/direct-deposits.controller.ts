@@ -1,0 +1,73 @@
+import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post } from '@nestjs/common';
+import { DirectDepositRow, PayrollPay, PlanDirectDeposit, PrenoteView } from '@zakat/contract/direct-deposits';
+import { AtVersion } from '@zakat/contract/payrolls';
+import { ReleaseSlip } from '@zakat/contract/remittances';
+import { Answers } from '../../http/answers.js';
+import { CurrentSession } from '../identity/guard.js';
+import type { Session } from '../identity/sessions.js';
+import { DirectDepositsService } from './direct-deposits.service.js';
+
+@Controller()
+export class DirectDepositsController {
+  constructor(@Inject(DirectDepositsService) private readonly deposits: DirectDepositsService) {}
+
+  @Get('payrolls/:id/pay')
+  @Answers(PayrollPay)
+  pay(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<PayrollPay> {
+    return this.deposits.payOf(session, id);
+  }
+
+  @Post('payrolls/:id/direct-deposit')
+  @Answers(PayrollPay, 'one', 201)
+  planPay(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: PlanDirectDeposit,
+  ): Promise<PayrollPay> {
+    return this.deposits.planPay(session, id, body.bankAccountId);
+  }
+
+  @Get('clients/:id/prenotes')
+  @Answers(PrenoteView)
+  prenotes(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<PrenoteView> {
+    return this.deposits.prenotes(session, id);
+  }
+
+  @Post('clients/:id/prenotes')
+  @Answers(PrenoteView, 'one', 201)
+  planPrenotes(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: PlanDirectDeposit,
+  ): Promise<PrenoteView> {
+    return this.deposits.planPrenotes(session, id, body.bankAccountId);
+  }
+
+  @Get('direct-deposits/:id/slip')
+  @Answers(ReleaseSlip)
+  slip(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<ReleaseSlip> {
+    return this.deposits.slip(session, id);
+  }
+
+  @Post('direct-deposits/:id/release')
+  @HttpCode(200)
+  @Answers(DirectDepositRow)
+  release(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<DirectDepositRow> {
+    return this.deposits.release(session, id, body.version);
+  }
+
+  @Post('direct-deposits/:id/withdraw')
+  @HttpCode(200)
+  @Answers(DirectDepositRow)
+  withdraw(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<DirectDepositRow> {
+    return this.deposits.withdraw(session, id, body.version);
+  }
+}

@@ -1,0 +1,242 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { Courier } from '../src/jobs/courier.js';
+import { Stack, postPayroll, takeOn, until, type Caller } from './stack.js';
+
+let stack: Stack;
+let preparer: Caller;
+let reviewer: Caller;
+let client: { id: string; bankId: string; employeeIds: string[] };
+beforeAll(async () => {
+  stack = await Stack.start();
+  await stack.addFirm('Alder');
+  preparer = await stack.signIn('Alder', 'preparer');
+  reviewer = await stack.signIn('Alder', 'reviewer');
+  client = await takeOn(preparer, 'DEPO', 3);
+  // The first has two accounts, the second one that no bank knows, the third is paid by check.
+  await account(0, { label: 'Savings', share: 'amount', amount: '300.00', type: 'savings', account: '7700112233' });
+  await account(0, { label: 'Household', share: 'rest', account: '5500998877' });
+  await account(1, { label: 'Household', share: 'rest', account: '5599990403' });
+}, 120_000);
+afterAll(() => stack.stop(), 30_000);
+
+const account = async (person: number, more: Record<string, string>, from = '2026-01-01'): Promise<void> => {
+  const answer = await preparer('POST', `/employees/${client.employeeIds[person] ?? ''}/facts`, {
+    kind: 'bank',
+    from,
+    value: { routing: '000000123', type: 'checking', prenote: 'wanted', ...more },
+  });
+  expect(answer.status).toBe(201);
+};
+const standings = async (): Promise<string[]> =>
+  (
+    (await preparer('GET', `/clients/${client.id}/prenotes`)).body as {
+      accounts: { name: string; label: string; standing: string }[];
+    }
+  ).accounts.map((one) => `${one.label} ${one.standing}`);
+const prenoteGaps = async (): Promise<string[]> =>
+  ((await preparer('GET', `/clients/${client.id}/readiness`)).body as { gaps: { key: string; says: string }[] }).gaps
+    .filter((gap) => gap.key.startsWith('prenote'))
+    .map((gap) => gap.says);
+const fileOf = async (id: string): Promise<string> => {
+  const [row] = (await stack.dataSource.query(
+    `SELECT d.id FROM document d JOIN direct_deposit f ON f.document_id = d.id WHERE f.id = $1`,
+    [id],
+  )) as { id: string }[];
+  return row?.id ?? '';
+};
+
+describe('prenotes', () => {
+  let id = '';
+  it('are asked for by the record, and wait', async () => {
+    expect(await standings()).toEqual(['Savings wanted', 'Household wanted', 'Household wanted']);
+    expect(await prenoteGaps()).toHaveLength(3);
+  });
+  it('are planned once, whoever asks at the same moment', async () => {
+    const answers = await Promise.all(
+      Array.from({ length: 4 }, () =>
+        preparer('POST', `/clients/${client.id}/prenotes`, { bankAccountId: client.bankId }),
+      ),
+    );
+    expect(answers.map((answer) => answer.status).sort()).toEqual([201, 409, 409, 409]);
+    const made = answers.find((answer) => answer.status === 201)?.body as { files: { id: string; entries: number }[] };
+    expect(made.files).toHaveLength(1);
+    expect(made.files[0]?.entries).toBe(3);
+    id = made.files[0]?.id ?? '';
+  });
+  it('are released by another person, once', async () => {
+    expect((await preparer('POST', `/direct-deposits/${id}/release`, { version: 1 })).status).toBe(422);
+    const slip = (await reviewer('GET', `/direct-deposits/${id}/slip`)).body;
+    expect([slip.mayRelease, slip.amount]).toEqual([true, null]);
+    // Account numbers are not shown in whole.
+    expect(slip.file).toContain('******2233');
+    expect(slip.file).not.toContain('7700112233');
+    const answers = await Promise.all(
+      Array.from({ length: 6 }, () => reviewer('POST', `/direct-deposits/${id}/release`, { version: 1 })),
+    );
+    expect(answers.map((answer) => answer.status).sort()).toEqual([200, 409, 409, 409, 409, 409]);
+    expect(await standings()).toEqual(['Savings sent', 'Household sent', 'Household sent']);
+    expect(await prenoteGaps()).toEqual([]);
+    expect(await fileOf(id)).not.toBe('');
+  });
+  it('count as confirmed on the third banking day, but not those that come back', async () => {
+    await until(
+      () => preparer('GET', `/clients/${client.id}/prenotes`),
+      (answer) => /Sent once/.test((answer.body as { files: { delivery: string }[] }).files[0]?.delivery ?? ''),
+    );
+    await stack.console('date', { today: '2026-10-23' });
+    await until(
+      () => preparer('GET', `/clients/${client.id}/prenotes`),
+      (answer) => (answer.body as { files: { status: string }[] }).files[0]?.status === 'settled',
+    );
+    await stack.console('date', { today: '2026-10-26' });
+    await until(standings, (all) => all[2] === 'Household returned');
+    expect(await standings()).toEqual(['Savings sent', 'Household sent', 'Household returned']);
+    await stack.console('date', { today: '2026-10-28' });
+    expect(await standings()).toEqual(['Savings confirmed', 'Household confirmed', 'Household returned']);
+    expect(await prenoteGaps()).toEqual(['The bank sent back an entry to the account Household.']);
+  });
+  it('of an account that is entered anew are wanted again', async () => {
+    await account(1, { label: 'Household', share: 'rest', account: '5500443322' }, '2026-10-28');
+    expect((await standings())[2]).toBe('Household wanted');
+  });
+});
+
+describe('the pay of a payroll', () => {
+  let payrollId = '';
+  let id = '';
+  const pay = async (caller = preparer) => (await caller('GET', `/payrolls/${payrollId}/pay`)).body;
+  it('is not there before the payroll is posted', async () => {
+    const made = await preparer('POST', `/clients/${client.id}/payrolls`, {
+      periodStart: '2026-12-01',
+      periodEnd: '2026-12-14',
+      checkDate: '2026-12-18',
+      kind: 'extra',
+    });
+    const path = `/payrolls/${(made.body as { id: string }).id}/pay`;
+    expect((await preparer('GET', path)).status).toBe(409);
+  });
+  it('goes to accounts whose prenote is through, and by check to everybody else', async () => {
+    payrollId = await postPayroll(preparer, client.id);
+    const view = await pay();
+    const [first, second, third] = view.people as {
+      net: number;
+      check: number;
+      deposits: { amount: number; isReady: boolean }[];
+    }[];
+    expect(first?.deposits.map((line) => line.amount)).toEqual([30_000, (first?.net ?? 0) - 30_000]);
+    expect([first?.check, second?.check, third?.check]).toEqual([0, second?.net, third?.net]);
+    expect(second?.deposits[0]?.isReady).toBe(false);
+    expect([view.deposits, view.file]).toEqual([first?.net, null]);
+  });
+  it('needs an account of the client itself', async () => {
+    const refused = await preparer('POST', `/payrolls/${payrollId}/direct-deposit`, {
+      bankAccountId: '00000000-0000-4000-8000-000000000000',
+    });
+    expect([refused.status, refused.body.problems[0].field]).toEqual([422, 'bankAccountId']);
+  });
+  it('is planned once for the check date', async () => {
+    const answers = await Promise.all(
+      Array.from({ length: 4 }, () =>
+        preparer('POST', `/payrolls/${payrollId}/direct-deposit`, { bankAccountId: client.bankId }),
+      ),
+    );
+    expect(answers.map((answer) => answer.status).sort()).toEqual([201, 409, 409, 409]);
+    const { file } = await pay();
+    expect([file.settles, file.entries, file.status]).toEqual(['2026-10-30', 2, 'planned']);
+    id = file.id as string;
+  });
+  it('is not released once an account has changed', async () => {
+    await account(0, { label: 'Household', share: 'rest', account: '5500111111', prenote: 'waived' }, '2026-10-29');
+    const { version } = (await pay()).file;
+    const refused = await reviewer('POST', `/direct-deposits/${id}/release`, { version });
+    expect([refused.status, refused.body.detail]).toEqual([422, expect.stringMatching(/plan again/)]);
+    expect((await preparer('POST', `/direct-deposits/${id}/withdraw`, { version })).body.status).toBe('withdrawn');
+    const again = await preparer('POST', `/payrolls/${payrollId}/direct-deposit`, { bankAccountId: client.bankId });
+    expect([again.status, again.body.file.version]).toEqual([201, 1]);
+    id = again.body.file.id as string;
+  });
+  it('released again and again, and sent by several workers, reaches the bank once', async () => {
+    const before = (await stack.received('bank')).length;
+    const answers = await Promise.all(
+      Array.from({ length: 8 }, () => reviewer('POST', `/direct-deposits/${id}/release`, { version: 1 })),
+    );
+    expect(answers.filter((answer) => answer.status === 200)).toHaveLength(1);
+    const [row] = (await stack.dataSource.query('SELECT id, firm_id FROM outbox WHERE subject_id = $1', [id])) as {
+      id: string;
+      firm_id: string;
+    }[];
+    const job = { firmId: row?.firm_id ?? '', outboxId: row?.id ?? '' };
+    const courier = stack.app.get(Courier);
+    await Promise.all(Array.from({ length: 5 }, () => courier.attend(job)));
+    await until(
+      () => stack.received('bank'),
+      (files) => files.length > before,
+    );
+    await stack.dataSource.query(`UPDATE outbox SET status = 'waiting', agency_reference = NULL WHERE id = $1`, [
+      job.outboxId,
+    ]);
+    await courier.attend(job);
+    expect((await stack.received('bank')).length).toBe(before + 1);
+    expect(
+      (await preparer('POST', `/payrolls/${payrollId}/direct-deposit`, { bankAccountId: client.bankId })).status,
+    ).toBe(409);
+  });
+  it('settles on its day', async () => {
+    await stack.console('date', { today: '2026-10-30' });
+    const { file } = await until(
+      () => pay(),
+      (view) => view.file.status === 'settled',
+    );
+    expect(file.confirmation).toMatch(/^20261030/);
+  });
+});
+
+describe('an entry that comes back', () => {
+  it('is paid by check, and its account gets nothing more', async () => {
+    await account(2, { label: 'Old', share: 'rest', account: '5500990402', prenote: 'waived' });
+    const payrollId = await postPayroll(preparer, client.id, {
+      periodStart: '2026-10-25',
+      periodEnd: '2026-11-07',
+      checkDate: '2026-11-13',
+    });
+    const planned = await preparer('POST', `/payrolls/${payrollId}/direct-deposit`, { bankAccountId: client.bankId });
+    const { id, version } = planned.body.file as { id: string; version: number };
+    expect((await reviewer('POST', `/direct-deposits/${id}/release`, { version })).status).toBe(200);
+    const pay = async () => (await preparer('GET', `/payrolls/${payrollId}/pay`)).body;
+    await until(pay, (view) => /Sent once/.test(view.file.delivery as string));
+    await stack.console('date', { today: '2026-11-13' });
+    await until(pay, (view) => view.file.status === 'settled');
+    await stack.console('date', { today: '2026-11-16' });
+    const view = await until(pay, (answer) => answer.people[2].deposits[0].cameBack !== null);
+    expect(view.people[2].deposits[0].cameBack).toBe('R02 Account closed');
+    expect([view.people[2].check, view.people[0].check]).toEqual([view.people[2].net, 0]);
+    expect((await standings()).at(-1)).toBe('Old returned');
+    const said = (await stack.dataSource.query(
+      `SELECT count(*)::int AS times FROM audit_entry WHERE action = 'direct-deposit.entry-returned' AND subject_id = $1`,
+      [id],
+    )) as { times: number }[];
+    expect(said[0]?.times).toBe(1);
+  });
+  it('a file that the bank refuses opens the pay again', async () => {
+    const payrollId = await postPayroll(preparer, client.id, {
+      periodStart: '2026-11-08',
+      periodEnd: '2026-11-21',
+      checkDate: '2026-11-27',
+    });
+    const planned = await preparer('POST', `/payrolls/${payrollId}/direct-deposit`, { bankAccountId: client.bankId });
+    const { id } = planned.body.file as { id: string };
+    await stack.console('mood', { party: 'bank', mood: 'refuse' });
+    await reviewer('POST', `/direct-deposits/${id}/release`, { version: 1 });
+    const pay = async () => (await preparer('GET', `/payrolls/${payrollId}/pay`)).body;
+    await until(pay, (view) => /Sent once/.test(view.file.delivery as string));
+    await stack.console('mood', { party: 'bank', mood: 'normal' });
+    await stack.console('date', { today: '2026-11-27' });
+    await until(pay, (view) => view.file.status === 'settled');
+    await stack.console('date', { today: '2026-11-30' });
+    const view = await until(pay, (answer) => answer.file.status === 'returned');
+    expect(view.file.returnedReason).toBe('R01 Insufficient funds');
+    const again = await preparer('POST', `/payrolls/${payrollId}/direct-deposit`, { bankAccountId: client.bankId });
+    // After the check date the next day the bank can make is taken.
+    expect([again.status, again.body.file.settles]).toEqual([201, '2026-12-01']);
+  });
+});

@@ -1,0 +1,70 @@
+import { Amount, Choice, Day, Flag, Id, List, Part, Text, Whole } from './field.js';
+
+export const DIRECT_DEPOSIT_STATUSES = ['planned', 'released', 'settled', 'returned', 'withdrawn'] as const;
+export type DirectDepositStatus = (typeof DIRECT_DEPOSIT_STATUSES)[number];
+export const DIRECT_DEPOSIT_KINDS = ['pay', 'prenotes'] as const;
+export type DirectDepositKind = (typeof DIRECT_DEPOSIT_KINDS)[number];
+const STANDINGS = ['wanted', 'sent', 'confirmed', 'waived', 'returned'] as const;
+
+export class PlanDirectDeposit {
+  @Id() bankAccountId!: string;
+}
+/** A file of credits to people's accounts: the pay of a payroll, or prenotes. */
+export class DirectDepositRow {
+  @Id() id!: string;
+  @Id() clientId!: string;
+  @Choice(DIRECT_DEPOSIT_KINDS) kind!: DirectDepositKind;
+  @Id({ nullable: true }) payrollId!: string | null;
+  @Text() reference!: string;
+  @Whole() entries!: number;
+  @Amount() amount!: number;
+  @Day() settles!: string;
+  @Choice(DIRECT_DEPOSIT_STATUSES) status!: DirectDepositStatus;
+  @Whole() version!: number;
+  @Text(200) bankAccount!: string;
+  @Text() preparedBy!: string;
+  @Text(200, { nullable: true }) releasedBy!: string | null;
+  @Text(300, { nullable: true }) confirmation!: string | null;
+  @Text(300, { nullable: true }) returnedReason!: string | null;
+  @Text(200, { nullable: true }) delivery!: string | null;
+}
+/** An account of a person: what it receives, and whether it may. */
+export class AccountPart {
+  @Text() label!: string;
+  @Text() tail!: string;
+  @Amount() amount!: number;
+  @Flag() isReady!: boolean;
+  @Choice(STANDINGS) standing!: (typeof STANDINGS)[number];
+  /** What the bank said when the entry came back. */
+  @Text(300, { nullable: true }) cameBack!: string | null;
+}
+export class PersonPay {
+  @Id() employeeId!: string;
+  @Text() number!: string;
+  @Text() name!: string;
+  @Amount() net!: number;
+  @List(() => AccountPart) deposits!: AccountPart[];
+  /** Paid by check. */
+  @Amount() check!: number;
+}
+/** How the net pay of a posted payroll reaches its people. */
+export class PayrollPay {
+  @List(() => PersonPay) people!: PersonPay[];
+  @Amount() deposits!: number;
+  @Amount() checks!: number;
+  @Part(() => DirectDepositRow, { nullable: true }) file!: DirectDepositRow | null;
+}
+export class PrenoteAccount {
+  @Id() employeeId!: string;
+  @Text() name!: string;
+  @Text() label!: string;
+  @Text() tail!: string;
+  @Choice(STANDINGS) standing!: (typeof STANDINGS)[number];
+  /** The day from which the account counts as confirmed, while its prenote is out. */
+  @Day({ nullable: true }) confirmedOn!: string | null;
+  @Text(300, { nullable: true }) cameBack!: string | null;
+}
+export class PrenoteView {
+  @List(() => PrenoteAccount) accounts!: PrenoteAccount[];
+  @List(() => DirectDepositRow) files!: DirectDepositRow[];
+}

@@ -14,6 +14,13 @@ const w4 = (fields) => ({
   ...fields,
 });
 const fact = (kind, value, from = '2025-12-01') => ({ kind, from, value });
+/** An account that receives pay; its prenote went out at the former provider unless said otherwise. */
+const paidTo = (label, account, more = {}, from = '2025-12-01') =>
+  fact(
+    'bank',
+    { label, routing: '000000039', account, type: 'checking', share: 'rest', prenote: 'confirmed', ...more },
+    from,
+  );
 
 export const CLIENTS = [
   {
@@ -164,6 +171,9 @@ export const CLIENTS = [
           }),
           fact('federal-certificate', w4({ filingStatus: 'married-jointly', multipleJobs: true })),
           fact('place', { work: 'TX', residence: 'TX' }),
+          fact('worker', { department: 'Surgery' }),
+          paidTo('Savings', '8812340007', { type: 'savings', share: 'amount', amount: '500.00' }),
+          paidTo('Household', '8812340015'),
         ],
       },
       {
@@ -183,6 +193,7 @@ export const CLIENTS = [
             basis: 'hourly',
             rate: '24.75',
             hours: '86',
+            rates: [{ label: 'Night watch', rate: '28.50' }],
             deductions: [
               { item: '401k', amount: '60.00' },
               { item: 'section-125-health', amount: '95.00' },
@@ -197,6 +208,8 @@ export const CLIENTS = [
             nonresidentAlien: false,
           }),
           fact('place', { work: 'TX', residence: 'TX' }),
+          fact('worker', { department: 'Surgery' }),
+          paidTo('Household', '8812340023'),
         ],
       },
       {
@@ -215,6 +228,10 @@ export const CLIENTS = [
           fact('pay', { basis: 'hourly', rate: '19.50', hours: '80' }),
           fact('federal-certificate', w4({ filingStatus: 'head-of-household', dependentCredit: '2200.00' })),
           fact('place', { work: 'TX', residence: 'TX' }),
+          fact('worker', { department: 'Front desk' }),
+          paidTo('Household', '8812340031'),
+          // A new account, whose prenote is still to be sent.
+          paidTo('Household', '8812340049', { prenote: 'wanted' }, '2026-10-19'),
         ],
       },
     ],

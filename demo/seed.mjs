@@ -110,8 +110,21 @@ async function runPayroll(client) {
   }
   payroll = await preparer('POST', `/payrolls/${id}/review`, { version: payroll.version });
   await preparer('POST', `/payrolls/${id}/post`, { version: payroll.version });
+  await depositPay(client, id);
   client.index += 1;
   client.next = await preparer('GET', `/clients/${client.id}/next-payroll`);
+}
+
+/** Sends the pay of those who are paid into an account. */
+async function depositPay(client, payrollId) {
+  const { deposits } = await preparer('GET', `/payrolls/${payrollId}/pay`);
+  if (deposits === 0) return;
+  const { file } = await preparer('POST', `/payrolls/${payrollId}/direct-deposit`, { bankAccountId: client.bankId });
+  await reviewer('POST', `/direct-deposits/${file.id}/release`, { version: file.version });
+  client.lastPaid = payrollId;
+  await until('the bank to have the pay', async () =>
+    (await preparer('GET', `/payrolls/${payrollId}/pay`)).file.delivery?.startsWith('Sent'),
+  );
 }
 
 /** Pays what must be sent before `nextDay`. */
@@ -180,6 +193,12 @@ for (const id of filed)
     'the returns to be accepted',
     async () => (await preparer('GET', `/filings/${id}`)).status === 'accepted',
   );
+for (const { lastPaid } of clients.filter((client) => client.lastPaid)) {
+  await until(
+    'the pay to settle',
+    async () => (await preparer('GET', `/payrolls/${lastPaid}/pay`)).file.status === 'settled',
+  );
+}
 for (const client of clients) {
   await until('the payments to settle', async () =>
     (await preparer('GET', `/clients/${client.id}/remittances`)).every((row) => row.status === 'settled'),

@@ -1232,6 +1232,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/payrolls/{id}/pay": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["DirectDepositsController_pay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}/direct-deposit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DirectDepositsController_planPay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/prenotes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["DirectDepositsController_prenotes"];
+        put?: never;
+        post: operations["DirectDepositsController_planPrenotes"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/direct-deposits/{id}/slip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["DirectDepositsController_slip"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/direct-deposits/{id}/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DirectDepositsController_release"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/direct-deposits/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DirectDepositsController_withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/filings": {
         parameters: {
             query?: never;
@@ -2606,6 +2702,74 @@ export interface components {
             checks: components["schemas"]["SlipCheck"][];
             mayRelease: boolean;
             file: string;
+        };
+        AccountPart: {
+            label: string;
+            tail: string;
+            amount: number;
+            isReady: boolean;
+            /** @enum {string} */
+            standing: "wanted" | "sent" | "confirmed" | "waived" | "returned";
+            cameBack: string | null;
+        };
+        PersonPay: {
+            /** Format: uuid */
+            employeeId: string;
+            number: string;
+            name: string;
+            net: number;
+            deposits: components["schemas"]["AccountPart"][];
+            check: number;
+        };
+        DirectDepositRow: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            /** @enum {string} */
+            kind: "pay" | "prenotes";
+            /** Format: uuid */
+            payrollId: string | null;
+            reference: string;
+            entries: number;
+            amount: number;
+            /** Format: date */
+            settles: string;
+            /** @enum {string} */
+            status: "planned" | "released" | "settled" | "returned" | "withdrawn";
+            version: number;
+            bankAccount: string;
+            preparedBy: string;
+            releasedBy: string | null;
+            confirmation: string | null;
+            returnedReason: string | null;
+            delivery: string | null;
+        };
+        PayrollPay: {
+            people: components["schemas"]["PersonPay"][];
+            deposits: number;
+            checks: number;
+            file: components["schemas"]["DirectDepositRow"] | null;
+        };
+        PlanDirectDeposit: {
+            /** Format: uuid */
+            bankAccountId: string;
+        };
+        PrenoteAccount: {
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+            label: string;
+            tail: string;
+            /** @enum {string} */
+            standing: "wanted" | "sent" | "confirmed" | "waived" | "returned";
+            /** Format: date */
+            confirmedOn: string | null;
+            cameBack: string | null;
+        };
+        PrenoteView: {
+            accounts: components["schemas"]["PrenoteAccount"][];
+            files: components["schemas"]["DirectDepositRow"][];
         };
         FilingRow: {
             /** Format: uuid */
@@ -4922,6 +5086,169 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RemittanceView"];
+                };
+            };
+        };
+    };
+    DirectDepositsController_pay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollPay"];
+                };
+            };
+        };
+    };
+    DirectDepositsController_planPay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanDirectDeposit"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollPay"];
+                };
+            };
+        };
+    };
+    DirectDepositsController_prenotes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrenoteView"];
+                };
+            };
+        };
+    };
+    DirectDepositsController_planPrenotes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanDirectDeposit"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrenoteView"];
+                };
+            };
+        };
+    };
+    DirectDepositsController_slip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReleaseSlip"];
+                };
+            };
+        };
+    };
+    DirectDepositsController_release: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DirectDepositRow"];
+                };
+            };
+        };
+    };
+    DirectDepositsController_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DirectDepositRow"];
                 };
             };
         };

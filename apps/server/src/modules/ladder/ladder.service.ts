@@ -3,13 +3,16 @@ import type { Rung } from '@zakat/contract/filings';
 import { addBusinessDays } from '@zakat/core/calendar/business-days';
 import { addDays, addMonths, date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { quarterOf } from '@zakat/core/calendar/quarter';
-import { form941Due, formW2Due } from '@zakat/core/deposits/due';
+import { achSendBy, form941Due, formW2Due } from '@zakat/core/deposits/due';
+import { sum } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
+import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { formFamilyOf } from '../clients/form-family.js';
-import { Client } from '../clients/entities.js';
+import { Client, Firm } from '../clients/entities.js';
 import { toldApart } from '../clients/told-apart.js';
 import { Clock } from '../clock/clock.js';
+import { PayrollPays } from '../direct-deposits/payroll-pay.js';
 import { FactStore } from '../facts/fact-store.js';
 import { Filing } from '../filings/entities.js';
 import { Payroll } from '../payrolls/entities.js';
@@ -19,6 +22,8 @@ import { filedElsewhere } from '../take-overs/take-over-store.js';
 
 /** How long before its check date a payroll that nobody has begun stands on the ladder. */
 const DAYS_AHEAD = 14;
+/** How long after its check date a payroll still waits for its direct deposit; then it was paid by check. */
+const DAYS_BEHIND = 7;
 
 /** Every obligation of the firm in the order of its send-by moment. */
 @Injectable()
@@ -28,6 +33,7 @@ export class LadderService {
     @Inject(Deposits) private readonly deposits: Deposits,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(FactStore) private readonly facts: FactStore,
+    @Inject(PayrollPays) private readonly pays: PayrollPays,
   ) {}
 
   rungs(actor: Actor): Promise<Rung[]> {
@@ -38,6 +44,7 @@ export class LadderService {
       for (const client of clients) {
         rungs.push(
           ...(await this.payrollRungs(manager, client, today)),
+          ...(await this.payRungs(manager, client, today)),
           ...(await this.depositRungs(manager, client)),
           ...(await this.returnRungs(manager, client, today)),
         );
@@ -94,6 +101,42 @@ export class LadderService {
         path: `/clients/${client.id}/payrolls`,
       },
     ];
+  }
+
+  /** Posted payrolls whose pay to accounts has not left yet. */
+  private async payRungs(manager: EntityManager, client: Client, today: LocalDate): Promise<Rung[]> {
+    const rows = (await manager.query(
+      `SELECT p.id, d.status, d.amount FROM payroll p LEFT JOIN direct_deposit d ON d.payroll_id = p.id AND d.status IN ('planned', 'released', 'settled')
+       WHERE p.client_id = $1 AND p.status = 'posted' AND p.kind <> 'brought-in' AND p.check_date >= $2 AND (d.id IS NULL OR d.status = 'planned')
+         AND EXISTS (SELECT 1 FROM paycheck c JOIN employee_fact f ON f.employee_id = c.employee_id AND f.kind = 'bank' WHERE c.payroll_id = p.id)`,
+      [client.id, addDays(today, -DAYS_BEHIND)],
+    )) as { id: string; status: 'planned' | null; amount: string | null }[];
+    const rungs: Rung[] = [];
+    const cushion = rows.length === 0 ? 0 : ((await manager.find(Firm))[0]?.cushionDays ?? 0);
+    for (const row of rows) {
+      const payroll = await manager.findOneByOrFail(Payroll, { id: row.id });
+      const amount =
+        row.amount === null
+          ? sum((await this.pays.planned(manager, payroll)).credits.map((credit) => credit.amount))
+          : rawCents(row.amount);
+      if (amount === 0) continue;
+      const { sendBy } = achSendBy(date(payroll.checkDate), cushion);
+      rungs.push({
+        key: `pay ${row.id}`,
+        kind: 'payroll',
+        clientId: client.id,
+        clientName: client.legalName,
+        title: `Direct deposit of ${showDate(date(payroll.checkDate))}`,
+        sendBy,
+        due: payroll.checkDate,
+        amount,
+        standing: row.status ?? 'open',
+        move: row.status === 'planned' ? 'Reviewer: release' : 'Preparer: plan the direct deposit',
+        isLate: sendBy < today,
+        path: `/payrolls/${row.id}`,
+      });
+    }
+    return rungs;
   }
 
   private async depositRungs(manager: EntityManager, client: Client): Promise<Rung[]> {

@@ -7,6 +7,7 @@ import { Day } from '../../kit/day.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
 import { IdentityForm } from '../identity-form.js';
 import { BankAccounts } from './bank-accounts.js';
+import { Prenotes } from './prenotes.js';
 import { TaxAccounts } from './tax-accounts.js';
 import { CLIENT_FIELDS } from './client-fields.js';
 import { useClient } from './client-frame.js';
@@ -77,6 +78,7 @@ export function FactsPage(): ReactNode {
         </p>
       </section>
       <BankAccounts client={client} />
+      <Prenotes client={client} />
     </>
   );
 }

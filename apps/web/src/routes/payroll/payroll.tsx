@@ -12,6 +12,7 @@ import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { ClientNotes } from './client-notes.js';
 import { Costs } from './costs.js';
+import { HowPaid } from './how-paid.js';
 import { postingSlip } from './posting-slip.js';
 import { PayrollSheet } from './sheet.js';
 import { useSheet } from './use-sheet.js';
@@ -132,6 +133,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           onAct={() => go('post')}
         />
       )}
+      {payroll.status === 'posted' && payroll.kind !== 'brought-in' && <HowPaid payroll={payroll} />}
       {payroll.status !== 'open' && <Costs payroll={payroll} />}
     </>
   );

@@ -8,6 +8,7 @@ import {
   RenderApiModule,
   RowApiModule,
   TextEditorModule,
+  TooltipModule,
   UndoRedoEditModule,
   themeQuartz,
   type CellFocusedEvent,
@@ -31,6 +32,7 @@ ModuleRegistry.registerModules([
   ColumnAutoSizeModule,
   RowApiModule,
   RenderApiModule,
+  TooltipModule,
 ]);
 
 const ROW = 30;
@@ -138,9 +140,10 @@ function columnsOf(
           {
             colId: 'also',
             headerName: 'Also',
-            width: 150,
+            width: 170,
             editable: (params) => isOpen && params.data?.isPaid === true,
             valueGetter: ({ data }) => (data ? alsoOf(data) : ''),
+            tooltipValueGetter: ({ data }) => (data ? alsoOf(data) : ''),
             valueSetter: ({ data, newValue }) => {
               onType(data.employeeId, 'also', String(newValue ?? ''));
               return true;

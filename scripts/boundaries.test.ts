@@ -34,7 +34,8 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   rules: ['money', 'calendar', 'issues', 'jurisdictions', 'taxes', 'working'],
   facts: ['calendar', 'casefile', 'identity', 'issues', 'items', 'jurisdictions', 'money', 'paycheck', 'taxes'],
   crossings: ['casefile', 'money', 'paycheck', 'taxes'],
-  readiness: ['calendar', 'facts', 'identity', 'issues', 'jurisdictions', 'taxes'],
+  'direct-deposit': ['calendar', 'money'],
+  readiness: ['calendar', 'direct-deposit', 'facts', 'identity', 'issues', 'jurisdictions', 'taxes'],
   'people-file': ['calendar', 'facts', 'identity', 'issues', 'jurisdictions'],
   'new-hires': ['calendar', 'jurisdictions'],
   'take-over': [
@@ -48,6 +49,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
     'people-file',
     'taxes',
   ],
+  testing: ['casefile'],
   casefile: ['money', 'calendar', 'issues', 'items', 'jurisdictions', 'leave', 'paycheck', 'rules', 'taxes', 'working'],
 };
 

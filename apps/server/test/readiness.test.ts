@@ -161,7 +161,7 @@ describe('a payroll with facts missing', () => {
     await preparer('PUT', `/employees/${person.id}/identity`, identity);
     const file = await preparer('POST', `/clients/${id}/new-hires`, { state: 'NY' });
     expect(file.body.content.split('\n')[1]).toContain(
-      '899123401,Wil,,Sprague,1 Row,Saltmarsh,NY,13999,1990-05-04,2026-10-12,NY,471234561',
+      '899123401,Wil,,Sprague,1 Row,Saltmarsh,NY,13999,,,1990-05-04,2026-10-12,NY,471234561',
     );
     expect((await preparer('POST', `/clients/${id}/new-hires`, { state: 'NY' })).status).toBe(422);
   });

@@ -66,6 +66,14 @@ const scheduleBFoots: Check<Form941> = (form) => {
     : [problem('check.schedule-b', 'line.12', { b: showDollars(b), line12: showDollars(line12) })];
 };
 
+/** Line 7 is for fractions of cents only (Instructions for Form 941). */
+const fractionsAreSmall: Check<Form941> = (form) => {
+  const fractions = lineValue(form, '7');
+  return Math.abs(fractions) <= form.mostRounding
+    ? []
+    : [problem('check.not-fractions', 'line.7', { amount: showDollars(cents(fractions)) })];
+};
+
 /** All checks of a Form 941; all run, all report. */
 const FORM_941_CHECKS: readonly Check<Form941>[] = [
   identity,
@@ -75,6 +83,7 @@ const FORM_941_CHECKS: readonly Check<Form941>[] = [
   quarterOver,
   wagesPresent,
   scheduleBFoots,
+  fractionsAreSmall,
 ];
 export const checkForm941 = (form: Form941, facts: FilingFacts): Issue[] =>
   FORM_941_CHECKS.flatMap((check) => check(form, facts));

@@ -235,6 +235,10 @@ export const ISSUE_TEXTS = {
     'The postal code has signs that the wage file cannot carry.',
     'Use letters, digits, blanks and hyphens.',
   ),
+  'check.not-fractions': entry(
+    'Line 7 would be {amount}: more than rounding can make. Employee tax on sick pay of a third party, or on tips that was not collected, belongs in lines 8 and 9, which are not prepared here yet.',
+    'File this quarter outside, or correct the payroll that the ledger took it from.',
+  ),
   'item.code-shape': entry('{value} cannot be the code of a pay item.', 'Use small letters, digits and hyphens.'),
   'item.treatment-of-own': entry(
     'A standard item, or one the employer pays, cannot be treated otherwise for {base}.',

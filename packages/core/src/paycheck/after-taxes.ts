@@ -54,6 +54,8 @@ export function trackedAmounts(check: Check, uncollected: { oasdi: Cents; hi: Ce
     qualifiedTips: tips,
     uncollectedOasdi: uncollected.oasdi,
     uncollectedHi: uncollected.hi,
+    sickPayOasdi: check.sickPay.oasdi,
+    sickPayHi: check.sickPay.hi,
   };
 }
 

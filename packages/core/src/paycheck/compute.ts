@@ -128,7 +128,14 @@ export const NOTHING: PaycheckResult = {
   taxes: [],
   leave: [],
   workersCompensation: null,
-  tracked: { qualifiedOvertime: ZERO, qualifiedTips: ZERO, uncollectedOasdi: ZERO, uncollectedHi: ZERO },
+  tracked: {
+    qualifiedOvertime: ZERO,
+    qualifiedTips: ZERO,
+    uncollectedOasdi: ZERO,
+    uncollectedHi: ZERO,
+    sickPayOasdi: ZERO,
+    sickPayHi: ZERO,
+  },
   problems: [],
 };
 

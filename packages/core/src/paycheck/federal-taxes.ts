@@ -8,7 +8,19 @@ import {
   OASDI_BASE,
   OASDI_RATE,
 } from '../jurisdictions/us/parameters.js';
-import { type Cents, ZERO, add, cents, dollars, smaller } from '../money/cents.js';
+import {
+  type Cents,
+  ZERO,
+  add,
+  cents,
+  dollars,
+  notBelowZero,
+  showDollars,
+  smaller,
+  subtract,
+  sum,
+} from '../money/cents.js';
+import { round, times } from '../money/exact.js';
 import { type CappedTax, cappedTax, overMark, underBase, writeCappedTax } from '../taxes/capped-tax.js';
 import { federalIncomeTax } from '../taxes/federal-income-tax.js';
 import { type Tax, type TaxCode, taxOf, unemploymentCode } from '../taxes/registry.js';
@@ -17,6 +29,7 @@ import type { PaycheckInput } from './input.js';
 import { EMPLOYER_KINDS, workerIsWithout } from './kinds.js';
 import { programTaxes } from './programs.js';
 import { unemploymentState } from './state-taxes.js';
+import type { EarnedAmount } from './wages.js';
 
 export function federalIncome(check: Check): void {
   const { input } = check;
@@ -94,6 +107,36 @@ function overCoverageMark(check: Check, subject: Cents, toDate: Cents): Cents {
   return toDate < mark.value ? after : subject;
 }
 
+const isSickPay = ({ item }: EarnedAmount): boolean => item.code === 'third-party-sick-pay';
+
+/**
+ * An insurer that pays sick pay withholds the employee's OASDI and HI on it and leaves the employer's half to the
+ * employer (Publication 15-A, section 6): the wages stay, the tax of the employee on them is not withheld again. Under the
+ * OASDI base the sick pay counts after the other wages of the check.
+ */
+function leaveSickPayToItsPayer(check: Check): void {
+  if (!check.wages.earnings.some(isSickPay)) return;
+  const sick = sum(check.wages.earnings.filter(isSickPay).map((line) => line.amount));
+  const off = (code: TaxCode): Cents => {
+    const index = check.taxes.findIndex((line) => line.code === code);
+    const line = check.taxes[index];
+    if (!line?.rate) return ZERO;
+    const others = notBelowZero(subtract(line.subject, sick));
+    const onSick = notBelowZero(subtract(line.wages, smaller(others, line.wages)));
+    const amount = smaller(round(times(onSick, line.rate), 'half-up'), line.amount);
+    check.taxes[index] = { ...line, amount: subtract(line.amount, amount), rate: null };
+    if (amount > 0)
+      check.tape?.write(code, {
+        label: 'Less what the payer of the sick pay withheld',
+        value: showDollars(amount),
+        how: `${showDollars(onSick)} of sick pay; ${showDollars(subtract(line.amount, amount))} is withheld here`,
+        isResult: true,
+      });
+    return amount;
+  };
+  check.sickPay = { oasdi: off('US-OASDI-EE'), hi: off('US-HI-EE') };
+}
+
 export function socialInsurance(check: Check): void {
   const { input } = check;
   const without = workerIsWithout(input.worker, 'social');
@@ -130,6 +173,7 @@ export function socialInsurance(check: Check): void {
       limit: { label: 'Withhold on wages over', amount: additional.value.over, row: additional },
     });
   }
+  leaveSickPayToItsPayer(check);
   let withheld = 0;
   for (const line of check.taxes)
     if (line.payer === 'employee' && line.code.startsWith('US-') && line.code !== 'US-FIT') withheld += line.amount;

@@ -39,6 +39,9 @@ export interface Tracked {
   /** Employee OASDI and HI on tips that the cash of the check did not cover (Form W-2 box 12, A and B). */
   readonly uncollectedOasdi: Cents;
   readonly uncollectedHi: Cents;
+  /** Employee OASDI and HI that the payer of third-party sick pay withheld (Form 941, line 8). */
+  readonly sickPayOasdi: Cents;
+  readonly sickPayHi: Cents;
 }
 
 /** A computed paycheck. With an error among `problems` the amounts are not to be used. */

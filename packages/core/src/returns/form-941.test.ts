@@ -110,6 +110,12 @@ describe('checks before a return', () => {
   const codes = (more: Partial<FilingFacts>): string[] =>
     checkForm941(make(quarter()), { ...facts, ...more }).map((issue) => `${issue.code} ${issue.field}`);
   it('a sound return has none', () => expect(codes({})).toEqual([]));
+  it('line 7 is for fractions of cents, not for a tax that somebody else withheld', () => {
+    const rows = quarter().map((row) =>
+      row.employeeId === 'a' && row.tax === 'US-OASDI-EE' ? { ...row, amount: dollars('60.00') } : row,
+    );
+    expect(checkForm941(make(rows), facts).map((issue) => issue.code)).toEqual(['check.not-fractions']);
+  });
   it.each<[Partial<FilingFacts>, string]>([
     [{ ein: '071234561' }, 'ein.prefix client.ein'],
     [{ zip: '' }, 'check.address-missing client.zip'],

@@ -55,6 +55,8 @@ export interface Form941 {
   readonly quarter: QuarterNumber;
   readonly schedule: DepositSchedule;
   readonly lines: readonly ReturnLine[];
+  /** What line 7 can come to by rounding alone, in cents. */
+  readonly mostRounding: number;
   /** Taxes by day for a semiweekly depositor, otherwise null. */
   readonly scheduleB: readonly ScheduleBDay[] | null;
 }
@@ -70,6 +72,8 @@ export interface Form941Input {
 }
 
 const FEDERAL_941: readonly TaxCode[] = ['US-FIT', 'US-OASDI-EE', 'US-OASDI-ER', 'US-HI-EE', 'US-HI-ER', 'US-HI-ADD'];
+/** Half a cent for each check of an entry; one that was brought in stands for up to fourteen. */
+const CENTS_AN_ENTRY = 7;
 const BOTH_OASDI = rate('0.124');
 const BOTH_HI = rate('0.029');
 const ADDITIONAL = rate('0.009');
@@ -212,6 +216,7 @@ export function form941(input: Form941Input): Form941 {
     quarter: input.quarter,
     schedule: input.schedule,
     lines: [...lines.values()],
+    mostRounding: CENTS_AN_ENTRY * liabilities.filter((entry) => entry.tax !== 'US-FIT').length,
     scheduleB: input.schedule === 'semiweekly' ? scheduleB(liabilities) : null,
   };
 }

@@ -43,6 +43,8 @@ const linesOf = (balance: Balance) => ({
     qualifiedTips: balance.qualifiedTips,
     uncollectedOasdi: ZERO,
     uncollectedHi: ZERO,
+    sickPayOasdi: ZERO,
+    sickPayHi: ZERO,
   },
   taxes: taxLinesOf(balance),
 });

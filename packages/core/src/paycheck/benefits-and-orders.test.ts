@@ -1,0 +1,265 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { runCase, type CaseAnswer } from '../casefile/run-case.js';
+import { dollars, toDollars, type Cents } from '../money/cents.js';
+import { amount, make, problems, wagesOf, type Given } from '../testing/whole-checks.js';
+
+const pays = fc.integer({ min: 100, max: 2_000_000 }).map((cents) => toDollars(cents as Cents));
+
+describe('benefits, tips, limits', () => {
+  it('group-term life: wages for OASDI and HI, not for FUTA, nothing withheld on it, not in the gross (Publication 15-B)', () => {
+    const plain = runCase(make('TX'));
+    const answer = runCase(
+      make('TX', {
+        earnings: [
+          { item: 'salary', amount: '3000.00' },
+          { item: 'group-term-life', amount: '40.00' },
+        ],
+      }),
+    );
+    expect(answer.gross).toBe('3000.00');
+    expect([wagesOf(answer, 'US-OASDI-EE'), wagesOf(answer, 'US-FIT'), wagesOf(answer, 'US-FUTA')]).toEqual([
+      '3040.00',
+      '3040.00',
+      '3000.00',
+    ]);
+    expect(amount(answer, 'US-FIT')).toBe(amount(plain, 'US-FIT'));
+  });
+  it('a 2% shareholder’s health premium: income tax only (Notice 2008-1)', () => {
+    const answer = runCase(
+      make('TX', {
+        earnings: [
+          { item: 'salary', amount: '3000.00' },
+          { item: 'shareholder-health', amount: '400.00' },
+        ],
+      }),
+    );
+    expect([wagesOf(answer, 'US-FIT'), wagesOf(answer, 'US-OASDI-EE'), wagesOf(answer, 'US-FUTA')]).toEqual([
+      '3400.00',
+      '3000.00',
+      '3000.00',
+    ]);
+  });
+  it('tips already in hand: tax that the cash does not cover is told, income tax gives way first (Publication 15, section 6)', () => {
+    const answer = runCase(
+      make('TX', {
+        earnings: [
+          { item: 'regular', hours: '10', rate: '2.13' },
+          { item: 'tips-reported', amount: '900.00' },
+        ],
+      }),
+    );
+    expect([answer.net, amount(answer, 'US-FIT')]).toEqual(['0.00', '0.00']);
+    expect(problems(answer)).toContain('tips.uncollected');
+    const left = dollars(answer.tracked?.['uncollectedOasdi'] ?? '') + dollars(answer.tracked?.['uncollectedHi'] ?? '');
+    // 7.65% of 921.30, less the 21.30 of cash.
+    expect(left).toBe(dollars('70.48') - dollars('21.30'));
+  });
+  it('qualified overtime is the premium third of time and a half (Public Law 119-21)', () =>
+    expect(
+      runCase(make('TX', { earnings: [{ item: 'overtime', hours: '10', rate: '20.00' }] })).tracked?.[
+        'qualifiedOvertime'
+      ],
+    ).toBe('100.00'));
+  it('a loan of 700 at 90 takes 8 checks, the last 70', () => {
+    let balance = dollars('700.00');
+    const taken: string[] = [];
+    while (balance > 0 && taken.length < 20) {
+      const answer = runCase(
+        make('TX', { deductions: [{ item: 'loan', amount: '90.00', balance: toDollars(balance) }] }),
+      );
+      const part = answer.deductions?.[0]?.amount ?? '0.00';
+      taken.push(part);
+      balance = (balance - dollars(part)) as Cents;
+    }
+    expect([taken.length, taken.at(-1)]).toEqual([8, '70.00']);
+  });
+  it('a percentage deferral stops at the limit of law to the cent, by age (Notice 2025-67)', () => {
+    const deferral = (birthDate: string): string | undefined =>
+      runCase(
+        make(
+          'TX',
+          {
+            deductions: [
+              { item: '401k', percent: '50' },
+              { item: 'roth-401k', amount: '100.00' },
+            ],
+            yearToDate: { deductions: { '401k': '24000.00', '403b': '100.00' } },
+          },
+          { birthDate },
+        ),
+      )
+        .deductions?.map((line) => line.amount)
+        .join(' ');
+    expect(deferral('1990-01-01')).toBe('400.00 0.00');
+    expect(deferral('1970-01-01')).toBe('1500.00 100.00');
+  });
+});
+
+describe('overtime on the regular rate', () => {
+  // 29 CFR § 778.110(b): 46 hours at 12.00 and a production bonus of 46.00: regular rate 13.00, pay 637.00 (recalled).
+  it('46 hours at 12.00 with a bonus of 46.00 pay 637.00', () => {
+    const answer = runCase(
+      make('TX', {
+        payFrequency: 'weekly',
+        earnings: [
+          { item: 'regular', hours: '40', rate: '12.00' },
+          { item: 'overtime', hours: '6', rate: '12.00', regularRate: true },
+          { item: 'bonus', amount: '46.00' },
+        ],
+      }),
+    );
+    expect(answer.gross).toBe('637.00');
+  });
+  it('without other pay it is the plain time and a half', () => {
+    const earnings = (regularRate: boolean): unknown => [
+      { item: 'regular', hours: '40', rate: '14.27' },
+      { item: 'overtime', hours: '7', rate: '14.27', regularRate },
+    ];
+    expect(runCase(make('TX', { earnings: earnings(true) })).gross).toBe(
+      runCase(make('TX', { earnings: earnings(false) })).gross,
+    );
+  });
+});
+
+describe('orders to withhold', () => {
+  const order = (pay: string, payFrequency: string, orders: Given[], state = 'TN'): string[] =>
+    runCase(
+      make(
+        state,
+        { payFrequency, earnings: [{ item: 'salary', amount: pay }] },
+        { federal: { form: '2020', filingStatus: 'single', exempt: true }, garnishments: orders },
+      ),
+    ).garnishments?.map((line) => line.amount) ?? [];
+  const disposable = (pay: string): number =>
+    dollars(pay) - Math.round(dollars(pay) * 0.062) - Math.round(dollars(pay) * 0.0145);
+  it('a creditor: 25% of disposable earnings, or what is over 30 times the minimum wage (15 U.S.C. § 1673; WHD Fact Sheet 30)', () => {
+    expect(order('1000.00', 'weekly', [{ kind: 'creditor' }])).toEqual([
+      toDollars(Math.floor(disposable('1000.00') * 0.25) as Cents),
+    ]);
+    expect(order('250.00', 'weekly', [{ kind: 'creditor' }])).toEqual([
+      toDollars((disposable('250.00') - 21_750) as Cents),
+    ]);
+    expect(order('217.50', 'weekly', [{ kind: 'creditor' }])).toEqual(['0.00']);
+  });
+  it.each([
+    [{}, 0.6],
+    [{ inArrears: true }, 0.65],
+    [{ supportsOthers: true }, 0.5],
+    [{ supportsOthers: true, inArrears: true }, 0.55],
+  ])('child support %j: at most %s of disposable earnings', (more, share) =>
+    expect(order('1000.00', 'weekly', [{ kind: 'child-support', ...more }])).toEqual([
+      toDollars(Math.floor(disposable('1000.00') * share + 1e-6) as Cents),
+    ]),
+  );
+  it('support comes first, and a creditor gets only what is left of the 25%', () =>
+    expect(order('1000.00', 'weekly', [{ kind: 'creditor' }, { kind: 'child-support', amount: '300.00' }])).toEqual([
+      '0.00',
+      '300.00',
+    ]));
+  it('a levy leaves what Publication 1494 exempts: 16,100 and 5,300 for each of two dependents, by the week', () =>
+    // (16,100.00 + 2 × 5,300.00) ÷ 52 = 513.46
+    expect(order('1000.00', 'weekly', [{ kind: 'federal-levy', filingStatus: 'single', dependents: 2 }])).toEqual([
+      toDollars((disposable('1000.00') - 51_346) as Cents),
+    ]));
+  it('where the state forbids it a creditor gets nothing, support still does', () =>
+    expect(
+      order('1000.00', 'weekly', [{ kind: 'creditor' }, { kind: 'child-support', amount: '100.00' }], 'TX'),
+    ).toEqual(['0.00', '100.00']));
+  it('all orders together never take more than there is', () => {
+    fc.assert(
+      fc.property(
+        pays,
+        fc.array(
+          fc.constantFrom('bankruptcy', 'child-support', 'federal-levy', 'state-levy', 'student-loan', 'creditor'),
+          { minLength: 1, maxLength: 6 },
+        ),
+        (pay, kinds) => {
+          const answer = runCase(
+            make(
+              'TN',
+              { earnings: [{ item: 'salary', amount: pay }] },
+              { garnishments: kinds.map((kind) => ({ kind, fee: '2.00' })) },
+            ),
+          );
+          return dollars(answer.net ?? '-1') >= 0;
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+});
+
+describe('leave in a case', () => {
+  it('builds up by hours worked, and says when more is taken than there is', () => {
+    const leave = [{ item: 'vacation', per: 'hour', hours: '0.05', balance: '4', lastCheck: '2026-05-29' }];
+    const answer = runCase(
+      make('TX', {
+        leave,
+        earnings: [
+          { item: 'regular', hours: '72', rate: '20.00' },
+          { item: 'vacation', hours: '8', rate: '20.00' },
+        ],
+      }),
+    );
+    expect(answer.leave).toEqual([{ item: 'vacation', accrued: '3.6', used: '8', lost: '0', balance: '-0.4' }]);
+    expect(problems(answer)).toContain('leave.exceeded');
+  });
+});
+
+describe('workers’ compensation', () => {
+  const policy = {
+    workersCompensation: [
+      { class: '8810', rate: '0.25' },
+      { class: '5403', per: 'hour', rate: '3.125' },
+    ],
+    unemploymentRates: { TX: '2.7' },
+  };
+  const earnings = [
+    { item: 'regular', hours: '40', rate: '20.00' },
+    { item: 'overtime', hours: '10', rate: '20.00' },
+  ];
+  const line = (workClass: string) => runCase(make('TX', { employer: policy, earnings }, { workClass }));
+  // Common practice: the premium part of overtime is not in the pay.
+  it('by pay: 1,000.00 of 1,100.00 at 0.25 for each 100', () =>
+    expect(line('8810').workersCompensation).toEqual({ class: '8810', pay: '1000.00', hours: '0', amount: '2.50' }));
+  it('by hours: 50 at 3.125', () =>
+    expect(line('5403').workersCompensation).toMatchObject({ hours: '50', amount: '156.25' }));
+  it('a class the policy does not name is an issue', () =>
+    expect(line('9999').problems[0]?.field).toBe('employee.workClass'));
+});
+
+describe('sick pay that an insurer pays', () => {
+  const sick = { item: 'third-party-sick-pay', amount: '800.00' };
+  const salary = { item: 'salary', amount: '2000.00' };
+  const paid = (earnings: Given[], more: Given = {}): CaseAnswer => runCase(make('TX', { earnings, ...more }));
+
+  // Publication 15-A, section 6: the insurer withholds the employee's half and leaves the other to the employer.
+  it('is wages in full, but the tax of the employee on it is the insurer’s to withhold', () => {
+    const answer = paid([salary, sick]);
+    expect([wagesOf(answer, 'US-OASDI-EE'), amount(answer, 'US-OASDI-EE')]).toEqual(['2800.00', '124.00']);
+    expect([wagesOf(answer, 'US-HI-EE'), amount(answer, 'US-HI-EE')]).toEqual(['2800.00', '29.00']);
+    expect([amount(answer, 'US-OASDI-ER'), amount(answer, 'US-HI-ER')]).toEqual(['173.60', '40.60']);
+    expect(answer.tracked).toMatchObject({ sickPayOasdi: '49.60', sickPayHi: '11.60' });
+    expect(amount(answer, 'US-FIT')).toBe(amount(paid([salary]), 'US-FIT'));
+    expect([answer.gross, wagesOf(answer, 'US-FIT')]).toEqual(['2000.00', '2800.00']);
+  });
+  it('alone on a check leaves nothing to pay and nothing to withhold', () => {
+    const answer = paid([sick]);
+    expect([answer.gross, answer.net, problems(answer)]).toEqual(['0.00', '0.00', []]);
+    expect(amount(answer, 'US-OASDI-ER')).toBe('49.60');
+  });
+  it('counts after the other wages where the base is crossed', () => {
+    // 184,500.00 in 2026 (SSA, recalled): 2,500.00 are left, of which 500.00 are sick pay.
+    const answer = paid([salary, sick], { yearToDate: { wages: { 'US-OASDI': '182000.00' } } });
+    expect([wagesOf(answer, 'US-OASDI-EE'), amount(answer, 'US-OASDI-EE')]).toEqual(['2500.00', '124.00']);
+    expect(answer.tracked?.['sickPayOasdi']).toBe('31.00');
+  });
+  it('says in the working who withheld what', () => {
+    const answer = runCase(make('TX', { earnings: [salary, sick] }), true);
+    expect(answer.working?.['US-OASDI-EE']?.at(-1)).toMatchObject({
+      value: '49.60',
+      how: expect.stringContaining('124.00'),
+    });
+  });
+});

@@ -1,0 +1,132 @@
+import { describe, expect, it } from '@jest/globals';
+import { runCase, type CaseAnswer } from '../casefile/run-case.js';
+import { dollars } from '../money/cents.js';
+import { amount, make, problems, wagesOf, type Given } from '../testing/whole-checks.js';
+
+describe('the federal certificate over time (Publication 15, section 9)', () => {
+  const exempt = { form: '2020', filingStatus: 'married-jointly', exempt: true, exemptYear: 2025 };
+  const on = (checkDate: string, more: Given = {}): CaseAnswer =>
+    runCase(make('TX', { checkDate }, { federal: { ...exempt, ...more } }));
+  it('an exemption holds through February 15 of the next year, then single without entries', () => {
+    expect(amount(on('2026-02-15'), 'US-FIT')).toBe('0.00');
+    const after = on('2026-02-16');
+    expect(amount(after, 'US-FIT')).toBe(amount(runCase(make('TX', { checkDate: '2026-02-16' })), 'US-FIT'));
+    expect(problems(after)).toContain('certificate.exemption-over');
+  });
+  it('a lock-in letter does not honour it', () => {
+    const locked = on('2026-01-15', { lockedIn: true });
+    expect(amount(locked, 'US-FIT')).not.toBe('0.00');
+    expect(problems(locked)).toContain('certificate.locked-in');
+  });
+  it('exempt from income tax is not exempt from OASDI, HI or a state’s insurance', () => {
+    const answer = runCase(
+      make(
+        'NY',
+        {},
+        {
+          federal: { form: '2020', filingStatus: 'single', exempt: true },
+          certificates: { NY: { filingStatus: 'single', exempt: true } },
+        },
+      ),
+    );
+    expect([
+      amount(answer, 'US-FIT'),
+      amount(answer, 'NY-SIT'),
+      amount(answer, 'US-OASDI-EE'),
+      amount(answer, 'NY-SDI'),
+    ]).toEqual(['0.00', '0.00', '186.00', '1.20']);
+  });
+});
+
+describe('methods', () => {
+  it('a wage-bracket row withholds whole dollars, near the percentage method', () => {
+    const bracket = runCase(make('TX', { settings: { withholdingMethod: 'wage-bracket' } }));
+    const percent = runCase(make('TX'));
+    expect(amount(bracket, 'US-FIT')).toMatch(/\.00$/);
+    expect(Math.abs(dollars(amount(bracket, 'US-FIT') ?? '') - dollars(amount(percent, 'US-FIT') ?? ''))).toBeLessThan(
+      300,
+    );
+    const beyond = runCase(
+      make('TX', {
+        settings: { withholdingMethod: 'wage-bracket' },
+        earnings: [{ item: 'salary', amount: '9000.00' }],
+      }),
+    );
+    expect(problems(beyond)).toEqual(['rule.wage-bracket-ends']);
+  });
+  it('supplemental wages paid alone with the last regular ones: the difference (Publication 15, section 7)', () => {
+    const together = amount(runCase(make('TX', { earnings: [{ item: 'salary', amount: '4000.00' }] })), 'US-FIT') ?? '';
+    const last = amount(runCase(make('TX')), 'US-FIT') ?? '';
+    const alone = runCase(
+      make('TX', {
+        earnings: [{ item: 'bonus', amount: '1000.00' }],
+        settings: { supplementalMethod: 'aggregate', lastRegular: { wages: '3000.00', withheld: last } },
+      }),
+    );
+    expect(dollars(amount(alone, 'US-FIT') ?? '')).toBe(dollars(together) - dollars(last));
+  });
+  it('a miscellaneous period is as many daily ones', () => {
+    const days = runCase(
+      make('TX', {
+        payFrequency: 'miscellaneous',
+        settings: { daysInPeriod: 7 },
+        earnings: [{ item: 'salary', amount: '2100.00' }],
+      }),
+    );
+    const daily = runCase(make('TX', { payFrequency: 'daily', earnings: [{ item: 'salary', amount: '300.00' }] }));
+    expect(dollars(amount(days, 'US-FIT') ?? '')).toBe(dollars(amount(daily, 'US-FIT') ?? '') * 7);
+  });
+});
+
+describe('who is not taxed alike', () => {
+  const kind = (worker: string, employer = 'business', more: Given = {}): CaseAnswer =>
+    runCase(make('TX', { employer: { kind: employer, unemploymentRates: { TX: '2.7' } }, ...more }, { kind: worker }));
+  const codes = (answer: CaseAnswer): string[] =>
+    answer.taxes.map((tax) => tax.code).filter((code) => code.startsWith('US-'));
+  it.each([
+    ['child-under-18', ['US-FIT']],
+    ['child-under-21', ['US-FIT', 'US-OASDI-EE', 'US-OASDI-ER', 'US-HI-EE', 'US-HI-ER', 'US-HI-ADD']],
+    ['nonresident-student', ['US-FIT']],
+    ['contractor', []],
+  ])('%s (Publication 15, sections 3 and 15)', (worker, expected) => expect(codes(kind(worker))).toEqual(expected));
+  it('a statutory employee has OASDI and HI but no income tax withheld', () =>
+    expect(amount(kind('statutory'), 'US-FIT')).toBe('0.00'));
+  it('a 501(c)(3) owes no federal unemployment tax', () =>
+    expect(codes(kind('employee', 'nonprofit'))).not.toContain('US-FUTA'));
+  it('household wages count from the mark on, the earlier ones with them (IRC § 3121(x), 3,000 for 2026)', () => {
+    const paid = (before: string): CaseAnswer =>
+      kind('employee', 'household', {
+        earnings: [{ item: 'regular', amount: '500.00' }],
+        yearToDate: { wages: { 'US-OASDI': before, 'US-HI': before } },
+      });
+    expect(amount(paid('2499.99'), 'US-OASDI-EE')).toBe('0.00');
+    expect([wagesOf(paid('2500.00'), 'US-OASDI-EE'), amount(paid('2500.00'), 'US-OASDI-EE')]).toEqual([
+      '3000.00',
+      '186.00',
+    ]);
+    expect(wagesOf(paid('3000.00'), 'US-HI-EE')).toBe('500.00');
+  });
+  it('wages that no state taxes earn no unemployment credit (IRC § 3302)', () =>
+    expect(amount(runCase(make('TX', {}, { exemptFrom: ['TX-SUI'] })), 'US-FUTA')).toBe('180.00'));
+});
+
+describe('gross-up', () => {
+  it('inverts the net over all taxes of a state and a city', () => {
+    const grossed = runCase(
+      make(
+        'NY',
+        { earnings: [], grossUp: { item: 'bonus', net: '2500.00' } },
+        { residence: { state: 'NY', locality: 'Yonkers' } },
+      ),
+    );
+    expect(grossed.net).toBe('2500.00');
+    const again = runCase(
+      make(
+        'NY',
+        { earnings: [{ item: 'bonus', amount: grossed.grossUp?.amount }] },
+        { residence: { state: 'NY', locality: 'Yonkers' } },
+      ),
+    );
+    expect(again.net).toBe('2500.00');
+  });
+});

@@ -65,6 +65,7 @@ import { PaycheckWriter } from './modules/payrolls/paycheck-writer.js';
 import { PayrollPoster } from './modules/payrolls/payroll-poster.js';
 import { PayrollsController } from './modules/payrolls/payrolls.controller.js';
 import { PayrollsService } from './modules/payrolls/payrolls.service.js';
+import { DepositSchedules } from './modules/remittances/deposit-schedules.js';
 import { Deposits } from './modules/remittances/deposits.js';
 import { PaymentFile } from './modules/remittances/payment-file.js';
 import { RemittanceAnswers } from './modules/remittances/remittance-answers.js';
@@ -142,6 +143,7 @@ const PROVIDERS = [
   PayrollsService,
   Documents,
   Outbox,
+  DepositSchedules,
   Deposits,
   PaymentFile,
   RemittancesService,

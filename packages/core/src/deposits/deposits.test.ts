@@ -1,14 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import { date } from '../calendar/local-date.js';
+import { showQuarter } from '../calendar/quarter.js';
 import { dollars } from '../money/cents.js';
 import { achSendBy, form941Due, formW2Due, liabilityDue } from './due.js';
-import {
-  federalDepositDue,
-  futaDueDates,
-  nextDayDates,
-  scheduleFromLookback,
-  semiweeklyPeriodEnd,
-} from './federal-schedule.js';
+import { federalDepositDue, futaDueDates, scheduleFromLookback, semiweeklyPeriodEnd } from './federal-schedule.js';
+import { federalDeposits, lookbackQuarters, scheduleOfYear, type LookbackFacts } from './schedules.js';
 
 const semiweekly = (day: string) => federalDepositDue(date(day), 'semiweekly', false).due;
 const monthly = (day: string) => federalDepositDue(date(day), 'monthly', false).due;
@@ -51,29 +47,82 @@ describe('federal deposits, Publication 15 section 11', () => {
     expect(semiweeklyPeriodEnd(date('2026-09-30'))).toBe('2026-09-30');
     expect(semiweeklyPeriodEnd(date('2026-10-01'))).toBe('2026-10-02');
   });
-  it('100,000 in a deposit period: the next business day', () => {
-    const days = nextDayDates(
-      [
-        { date: date('2026-10-19'), amount: dollars('60000') },
-        { date: date('2026-10-20'), amount: dollars('40000') },
-        { date: date('2026-10-21'), amount: dollars('99999.99') },
-      ],
-      'semiweekly',
+});
+
+describe('the 100,000 next-day rule, Publication 15 section 11', () => {
+  const starts = (schedule: 'monthly' | 'semiweekly') => () => ({ schedule, why: '' });
+  const follow = (schedule: 'monthly' | 'semiweekly', ...lines: [string, string][]) =>
+    federalDeposits(
+      lines.map(([day, amount]) => ({ date: date(day), amount: dollars(amount) })),
+      starts(schedule),
     );
-    expect([...days]).toEqual(['2026-10-20']);
+  it('100,000 in a deposit period: the next business day', () => {
+    const { nextDays } = follow(
+      'semiweekly',
+      ['2026-10-19', '60000'],
+      ['2026-10-20', '40000'],
+      ['2026-10-21', '99999.99'],
+    );
+    expect([...nextDays]).toEqual(['2026-10-20']);
     expect(federalDepositDue(date('2026-10-09'), 'monthly', true).due).toBe('2026-10-13');
   });
-  it('a monthly depositor who reaches 100,000 is semiweekly from then on', () => {
-    const days = nextDayDates(
-      [
-        { date: date('2026-03-02'), amount: dollars('100000') },
-        { date: date('2026-03-12'), amount: dollars('50000') },
-        { date: date('2026-03-16'), amount: dollars('60000') },
-      ],
+  it('a monthly depositor who reaches it is semiweekly for the rest of the year and the next', () => {
+    const { nextDays, on } = follow(
       'monthly',
+      ['2026-03-02', '100000'],
+      ['2026-03-12', '50000'],
+      ['2026-03-16', '60000'],
     );
-    expect([...days]).toEqual(['2026-03-02']);
+    expect([...nextDays]).toEqual(['2026-03-02']);
+    expect(
+      ['2026-02-27', '2026-03-02', '2026-03-12', '2026-12-31', '2027-06-11', '2028-01-07'].map(
+        (day) => on(date(day)).schedule,
+      ),
+    ).toEqual(['monthly', 'monthly', 'semiweekly', 'semiweekly', 'semiweekly', 'monthly']);
+    expect(on(date('2026-03-12')).why).toMatch(/Mon 2 Mar 2026/);
   });
+  it('what gathers is counted within the period of the schedule that holds', () => {
+    // A month: 99,999.99 and one cent. For a semiweekly depositor these are three periods.
+    const lines: [string, string][] = [
+      ['2026-05-01', '50000'],
+      ['2026-05-15', '49999.99'],
+      ['2026-05-29', '0.01'],
+    ];
+    expect([...follow('monthly', ...lines).nextDays]).toEqual(['2026-05-29']);
+    expect([...follow('semiweekly', ...lines).nextDays]).toEqual([]);
+  });
+});
+
+describe('the schedule of a year, Publication 15 section 11', () => {
+  const facts = (more: Partial<LookbackFacts> = {}): LookbackFacts => ({
+    entered: null,
+    liabilities: [
+      { date: date('2025-06-30'), amount: dollars('90000') },
+      { date: date('2025-07-01'), amount: dollars('30000') },
+      { date: date('2026-06-30'), amount: dollars('20000.01') },
+      { date: date('2026-07-01'), amount: dollars('90000') },
+    ],
+    completeFrom: date('2025-01-10'),
+    otherwise: dollars('1000'),
+    ...more,
+  });
+  it('follows the four quarters that end on June 30 of the year before', () => {
+    expect(lookbackQuarters(2027).map(showQuarter)).toEqual(['Q3 2025', 'Q4 2025', 'Q1 2026', 'Q2 2026']);
+    expect(scheduleOfYear(2027, facts())).toEqual({
+      schedule: 'semiweekly',
+      why: 'Lookback taxes of 50,000.01 are more than 50,000.00. They are those of the ledger, Q3 2025 to Q2 2026.',
+    });
+  });
+  it('goes by what was entered for the year before anything else', () =>
+    expect(scheduleOfYear(2027, facts({ entered: dollars('50000') })).schedule).toBe('monthly'));
+  it('does not take a ledger that begins later for the whole: it says what is missing', () => {
+    const said = scheduleOfYear(2027, facts({ completeFrom: date('2026-01-01') }));
+    expect(said.schedule).toBe('monthly');
+    expect(said.why).toMatch(/does not have Q3 2025, Q4 2025/);
+    expect(scheduleOfYear(2027, facts({ completeFrom: null })).why).toMatch(/Q3 2025, Q4 2025, Q1 2026, Q2 2026/);
+  });
+  it('takes a quarter in which the ledger begins for whole', () =>
+    expect(scheduleOfYear(2027, facts({ completeFrom: date('2025-09-30') })).schedule).toBe('semiweekly'));
 });
 
 describe('federal unemployment deposits, Publication 15 section 14', () => {

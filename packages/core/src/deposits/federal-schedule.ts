@@ -68,29 +68,6 @@ export interface DatedAmount {
   readonly amount: Cents;
 }
 
-/** Days on which the taxes accumulated in the deposit period reach 100,000 (the next-day rule). */
-export function nextDayDates(liabilities: readonly DatedAmount[], schedule: DepositSchedule): ReadonlySet<LocalDate> {
-  const hits = new Set<LocalDate>();
-  let period = '';
-  let running = 0;
-  let active: DepositSchedule = schedule;
-  for (const { date, amount } of [...liabilities].sort((a, b) => (a.date < b.date ? -1 : 1))) {
-    const key = active === 'monthly' ? date.slice(0, 7) : semiweeklyPeriodEnd(date);
-    if (key !== period) {
-      period = key;
-      running = 0;
-    }
-    running += amount;
-    if (running >= NEXT_DAY_MARK) {
-      hits.add(date);
-      // A monthly depositor becomes semiweekly for the rest of the year and the next; accumulation starts again.
-      active = 'semiweekly';
-      running = 0;
-    }
-  }
-  return hits;
-}
-
 /** When federal income tax, OASDI and HI of a check date are due. Source: Publication 15, section 11. */
 export function federalDepositDue(checkDate: LocalDate, schedule: DepositSchedule, isNextDay: boolean): Due {
   if (isNextDay) {

@@ -5,9 +5,8 @@ import { text, type FactValue } from '@zakat/core/facts/fact-kind';
 import { inForceOn } from '@zakat/core/facts/in-force';
 import { canEndPeriod } from '@zakat/core/calendar/pay-schedule';
 import type { PayFrequency } from '@zakat/core/calendar/pay-frequency';
-import { date, yearOf } from '@zakat/core/calendar/local-date';
+import { date } from '@zakat/core/calendar/local-date';
 import { problem } from '@zakat/core/issues/issue';
-import { ZERO, parseDollars, sum } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { refuse } from '../../http/refusal.js';
@@ -80,12 +79,6 @@ export class ClientFactsService {
     const employer = one('employer');
     if (kinds.has('employer') && employer)
       await manager.update(Client, { id: clientId }, { kindOfEmployer: W3_KINDS[text(employer, 'kind')] ?? 'N' });
-    const year = String(yearOf(today));
-    const lookback = facts.find((fact) => fact.kind === 'lookback' && text(fact.value, 'year') === year)?.value;
-    if (kinds.has('lookback') && lookback) {
-      const quarters = ['q3', 'q4', 'q1', 'q2'].map((name) => parseDollars(text(lookback, name)) ?? ZERO);
-      await manager.update(Client, { id: clientId }, { lookbackAmount: sum(quarters) });
-    }
   }
 }
 

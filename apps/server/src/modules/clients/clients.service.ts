@@ -13,7 +13,6 @@ import type {
 import { makeDate, yearOf } from '@zakat/core/calendar/local-date';
 import { payrollsFrom } from '@zakat/core/calendar/pay-schedule';
 import { clientOnDay } from '@zakat/core/facts/on-day';
-import { scheduleFromLookback } from '@zakat/core/deposits/federal-schedule';
 import { checkAccountNumber } from '@zakat/core/identity/account-formats';
 import { checkRouting, normalDigits, proposeNameControl } from '@zakat/core/identity/numbers';
 import { problem } from '@zakat/core/issues/issue';
@@ -31,6 +30,7 @@ import { rawCents } from '../../database/cents-column.js';
 import { Clock } from '../clock/clock.js';
 import { FactStore } from '../facts/fact-store.js';
 import { scheduleOf } from '../payrolls/next-payroll.js';
+import { DepositSchedules } from '../remittances/deposit-schedules.js';
 import { ClientFactsService } from './client-facts.service.js';
 import { clientIssues, keyIssues } from './client-checks.js';
 import { BankAccount, Client, TaxAccount } from './entities.js';
@@ -62,6 +62,7 @@ export class ClientsService {
     @Inject(Clock) private readonly clock: Clock,
     @Inject(ClientFactsService) private readonly facts: ClientFactsService,
     @Inject(FactStore) private readonly store: FactStore,
+    @Inject(DepositSchedules) private readonly schedules: DepositSchedules,
   ) {}
 
   list(actor: Actor, asked: { find: string; from: number; count: number }): Promise<ClientList> {
@@ -80,6 +81,11 @@ export class ClientsService {
          FROM client c WHERE ${where} ORDER BY c.legal_name, c.id LIMIT $2 OFFSET $3`,
         [words, Math.min(asked.count, MOST_ROWS), asked.from],
       )) as Record<string, string | number>[];
+      const schedules = await this.schedules.ofYear(
+        manager,
+        rows.map((row) => ({ id: String(row['id']), lookbackAmount: rawCents(row['lookback_amount'] ?? '0') })),
+        yearOf(await this.clock.today(manager)),
+      );
       return {
         rows: rows.map((row) => ({
           id: String(row['id']),
@@ -88,7 +94,7 @@ export class ClientsService {
           tradeName: String(row['trade_name']),
           einTail: String(row['ein']).slice(-4),
           state: String(row['state']),
-          depositSchedule: scheduleFromLookback(rawCents(row['lookback_amount'])).schedule,
+          depositSchedule: schedules.get(String(row['id']))?.schedule ?? 'monthly',
           people: Number(row['people']),
         })),
         total: counted[0]?.total ?? 0,
@@ -104,7 +110,7 @@ export class ClientsService {
     const client = await findClient(manager, id);
     const accounts = await manager.find(TaxAccount, { where: { clientId: id }, order: { agency: 'ASC', from: 'ASC' } });
     const banks = await manager.find(BankAccount, { where: { clientId: id }, order: { label: 'ASC' } });
-    const { schedule, why } = scheduleFromLookback(client.lookbackAmount);
+    const { schedule, why } = (await this.schedules.of(manager, client)).on(await this.clock.today(manager));
     const identity = Object.fromEntries(IDENTITY_FIELDS.map((field) => [field, client[field]])) as unknown as Record<
       (typeof IDENTITY_FIELDS)[number],
       string

@@ -2,7 +2,6 @@ import { Inject, Injectable } from '@nestjs/common';
 import { date, type LocalDate } from '@zakat/core/calendar/local-date';
 import { firstDayOf, lastDayOf, type Quarter } from '@zakat/core/calendar/quarter';
 import type { FilingFacts, W2Set } from '@zakat/core/checks/return-checks';
-import { scheduleFromLookback } from '@zakat/core/deposits/federal-schedule';
 import { isLiability } from '@zakat/core/ledger/entry';
 import { cents, sum } from '@zakat/core/money/cents';
 import { form941, type Form941 } from '@zakat/core/returns/form-941';
@@ -17,6 +16,7 @@ import { Firm, type Client } from '../clients/entities.js';
 import { Employee } from '../employees/entities.js';
 import { FactStore } from '../facts/fact-store.js';
 import { formFamilyOf } from '../clients/form-family.js';
+import { DepositSchedules } from '../remittances/deposit-schedules.js';
 import { LedgerReader } from '../ledger/ledger-reader.js';
 
 /** Gathers what returns are computed from: ledger, people, facts of the firm and the client. */
@@ -27,6 +27,7 @@ export class FilingSource {
     @Inject(Clock) private readonly clock: Clock,
     @Inject(Secrets) private readonly secrets: Secrets,
     @Inject(FactStore) private readonly store: FactStore,
+    @Inject(DepositSchedules) private readonly schedules: DepositSchedules,
   ) {}
 
   /** Why a client does not file Form 941 for a quarter; null when it does. */
@@ -37,6 +38,9 @@ export class FilingSource {
 
   async form941(manager: EntityManager, client: Client, quarter: Quarter): Promise<Form941> {
     const entries = await this.ledger.entries(manager, client.id, firstDayOf(quarter), lastDayOf(quarter));
+    const federal = await this.schedules.of(manager, client);
+    // Whoever reached 100,000 in the quarter fills in Schedule B, whatever the schedule was when it began.
+    const isReached = [...federal.nextDays].some((day) => day >= firstDayOf(quarter) && day <= lastDayOf(quarter));
     const twelfth = `${quarter.year}-${String(quarter.quarter * 3).padStart(2, '0')}-12`;
     // Of what was paid elsewhere only the day is known: the check of the period with the 12th is the first from then on.
     const counted = (await manager.query(
@@ -50,7 +54,7 @@ export class FilingSource {
     return form941({
       year: quarter.year,
       quarter: quarter.quarter,
-      schedule: scheduleFromLookback(client.lookbackAmount).schedule,
+      schedule: isReached ? 'semiweekly' : federal.on(lastDayOf(quarter)).schedule,
       entries,
       employeesOnTwelfth: counted[0]?.count ?? 0,
     });

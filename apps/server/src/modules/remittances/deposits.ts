@@ -4,13 +4,14 @@ import { addBusinessDays } from '@zakat/core/calendar/business-days';
 import { date, type LocalDate } from '@zakat/core/calendar/local-date';
 import { achSendBy, earliestSettlement, liabilityDue } from '@zakat/core/deposits/due';
 import { familyOf } from '@zakat/core/deposits/family';
-import { futaDueDates, nextDayDates, scheduleFromLookback } from '@zakat/core/deposits/federal-schedule';
-import { cents, sum, type Cents } from '@zakat/core/money/cents';
+import { futaDueDates } from '@zakat/core/deposits/federal-schedule';
+import { sum, type Cents } from '@zakat/core/money/cents';
 import { type TaxCode, agencyName, taxOf } from '@zakat/core/taxes/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { Firm, type Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
+import { DepositSchedules } from './deposit-schedules.js';
 
 export interface OwedLiability {
   readonly tax: TaxCode;
@@ -24,7 +25,10 @@ export interface OwedLiability {
 /** What is owed to whom and by when, derived from the ledger. */
 @Injectable()
 export class Deposits {
-  constructor(@Inject(Clock) private readonly clock: Clock) {}
+  constructor(
+    @Inject(Clock) private readonly clock: Clock,
+    @Inject(DepositSchedules) private readonly schedules: DepositSchedules,
+  ) {}
 
   /** Every liability with something left to pay (or on its way), with its due date and the rule behind it. */
   async owed(manager: EntityManager, client: Client): Promise<OwedLiability[]> {
@@ -34,8 +38,7 @@ export class Deposits {
        LEFT JOIN remittance_item i ON i.client_id = $1 AND i.tax = l.tax AND i.liability_date = l.liability_date AND i.is_live ORDER BY l.liability_date, l.tax`,
       [client.id],
     )) as { tax: TaxCode; liability_date: string; owed: string; under_way: string }[];
-    const { schedule } = scheduleFromLookback(client.lookbackAmount);
-    const nextDay = await this.nextDayDates(manager, client, schedule);
+    const federal = await this.schedules.of(manager, client);
     const futa = futaDueDates(
       open
         .filter((row) => row.tax === 'US-FUTA')
@@ -48,9 +51,9 @@ export class Deposits {
         group === 'US-FUTA'
           ? futa.get(liabilityDate)
           : liabilityDue(row.tax, liabilityDate, {
-              federal: schedule,
+              federal: federal.on(liabilityDate).schedule,
               newYorkDays: client.newYorkDays,
-              isNextDay: nextDay.has(liabilityDate),
+              isNextDay: federal.nextDays.has(liabilityDate),
             });
       if (!found) throw new Error('a federal unemployment liability without a due date');
       const { due, rule } = found;
@@ -98,23 +101,5 @@ export class Deposits {
       ];
     });
     return deposits.sort((a, b) => (a.sendBy < b.sendBy ? -1 : a.sendBy > b.sendBy ? 1 : a.family < b.family ? -1 : 1));
-  }
-
-  private async nextDayDates(
-    manager: EntityManager,
-    client: Client,
-    schedule: 'monthly' | 'semiweekly',
-  ): Promise<ReadonlySet<LocalDate>> {
-    const rows = (await manager.query(
-      // A whole quarter brought in on one day says nothing about what accumulated in a deposit period.
-      `SELECT l.liability_date, sum(l.amount)::bigint AS amount FROM ledger_entry l JOIN payroll p ON p.id = l.payroll_id
-       WHERE l.client_id = $1 AND l.cause IN ('payroll','reversal') AND l.tax LIKE 'US-%' AND l.tax <> 'US-FUTA' AND (p.kind <> 'brought-in' OR p.period_start = p.check_date)
-       GROUP BY l.liability_date ORDER BY l.liability_date`,
-      [client.id],
-    )) as { liability_date: string; amount: string }[];
-    return nextDayDates(
-      rows.map((row) => ({ date: date(row.liability_date), amount: cents(Number(row.amount)) })),
-      schedule,
-    );
   }
 }

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { parse } from 'csv-parse/sync';
-import { Stack, postPayroll, takeOn, type Caller } from './stack.js';
+import { Stack, employee, postPayroll, takeOn, type Caller } from './stack.js';
 
 let stack: Stack;
 let preparer: Caller;
@@ -64,6 +64,34 @@ async function begin(key: string, rows: string[][], people = 1) {
 const report = async (view: { id: string; version: number }, figures: unknown[]) =>
   (await preparer('PUT', `/take-overs/${view.id}/reported`, { version: view.version, figures })).body;
 const payrolls = async (clientId: string) => (await preparer('GET', `/clients/${clientId}/payrolls`)).body as never[];
+
+describe('a client that comes during the year', () => {
+  const asks = async (clientId: string): Promise<boolean> =>
+    ((await preparer('GET', `/clients/${clientId}/readiness`)).body as { gaps: { key: string }[] }).gaps.some(
+      (gap) => gap.key === 'balances',
+    );
+  const record = (clientId: string, kind: string, value: Record<string, unknown>) =>
+    preparer('POST', `/clients/${clientId}/facts`, { kind, from: '2026-01-01', value });
+  const schedule = { frequency: 'biweekly', periodEnd: '2026-10-24', daysToCheck: 6, whenClosed: 'before' };
+  it('is asked for what was paid before, until it is being brought in', async () => {
+    const { id } = await takeOn(preparer, 'MIDYR', 1);
+    await record(id, 'schedule', schedule);
+    expect(await asks(id)).toBe(true);
+    await preparer('POST', `/clients/${id}/take-overs`, { year: 2026 });
+    expect(await asks(id)).toBe(false);
+  });
+  it('is not asked when its first wages are of this year, or when everybody is new', async () => {
+    const { id } = await takeOn(preparer, 'BEGUN', 1);
+    await record(id, 'schedule', schedule);
+    const employer = { kind: 'business', entity: 'corporation', formFamily: '941', firstWages: '2026-10-12' };
+    await record(id, 'employer', employer);
+    expect(await asks(id)).toBe(false);
+    const other = await takeOn(preparer, 'NEWLY', 0);
+    await record(other.id, 'schedule', schedule);
+    const hired = await preparer('POST', `/clients/${other.id}/employees`, employee('1', { hiredOn: '2026-10-12' }));
+    expect([hired.status, await asks(other.id)]).toEqual([201, false]);
+  });
+});
 
 describe('balances of a former provider', () => {
   it('count once they tie out and a second person has accepted them, once', async () => {

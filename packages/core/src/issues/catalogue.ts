@@ -370,6 +370,10 @@ export const ISSUE_TEXTS = {
     'The bank sent back an entry to the account {label}.',
     'Enter the account anew; the person is paid by check until then.',
   ),
+  'gap.balances': entry(
+    'The client comes during {year}, and nothing that its people were paid before is here.',
+    'Bring the balances in; if nobody was paid before, enter the first day with wages.',
+  ),
   'gap.nobody': entry('Nobody works here yet.', 'Take on the first person.'),
 } as const satisfies Record<string, { says: string; fix: string }>;
 

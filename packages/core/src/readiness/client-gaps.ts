@@ -112,6 +112,13 @@ export function clientDrafts(client: ClientStanding, people: readonly PersonStan
       neededFor: ['deposit'],
       question: 'From which bank account are wages and taxes paid (a voided check)?',
     });
+  if (client.lacksBalances)
+    drafts.push({
+      key: 'balances',
+      issue: problem('gap.balances', 'brought-in', { year: String(year) }),
+      neededFor: ['paycheck', 'return', 'wage-statement'],
+      question: `What was each person paid, and what was withheld, filed and deposited, from January 1, ${year} on (a year-to-date report of whoever ran the payroll)?`,
+    });
   for (const agency of agenciesOwed(people)) drafts.push(...accountDrafts(client, agency, year));
   if (people.length === 0)
     drafts.push({

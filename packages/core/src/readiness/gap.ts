@@ -56,6 +56,8 @@ export interface ClientStanding {
   readonly signerName: string;
   readonly signerTitle: string;
   readonly hasBank: boolean;
+  /** People were paid elsewhere this year, and what they were paid is not here. */
+  readonly lacksBalances: boolean;
   readonly accounts: readonly AccountStanding[];
   readonly facts: ClientOnDay;
 }

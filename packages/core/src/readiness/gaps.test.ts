@@ -34,6 +34,7 @@ const client: ClientStanding = {
   signerName: 's',
   signerTitle: 't',
   hasBank: true,
+  lacksBalances: false,
   accounts: [
     { agency: 'NY-TAX', number: '1', isApplied: false, hasRate: false },
     { agency: 'NY-DOL', number: '1', isApplied: false, hasRate: true },
@@ -90,6 +91,7 @@ describe('what is missing', () => {
     ['the signer: for the return', { signerName: '' }, {}, 'signerName 2027-02-01 client'],
     ['the EIN: for the deposit first', { ein: '' }, {}, 'ein 2026-11-02 client'],
     ['a bank account', { hasBank: false }, {}, 'bank 2026-11-02 client'],
+    ['what was paid elsewhere this year', { lacksBalances: true }, {}, 'balances 2026-10-30 client'],
     [
       'an account with an agency that is owed',
       { accounts: client.accounts.slice(1) },

@@ -4,7 +4,8 @@ import { addBusinessDays } from '@zakat/core/calendar/business-days';
 import { addDays, date, yearOf, type LocalDate } from '@zakat/core/calendar/local-date';
 import { quarterOf } from '@zakat/core/calendar/quarter';
 import { form941Due, formW2Due } from '@zakat/core/deposits/due';
-import { clientOnDay } from '@zakat/core/facts/on-day';
+import { text } from '@zakat/core/facts/fact-kind';
+import { clientOnDay, type ClientOnDay } from '@zakat/core/facts/on-day';
 import type { ClientStanding, Gap, PurposeDates } from '@zakat/core/readiness/gap';
 import { gapsOf, questionLines } from '@zakat/core/readiness/gaps';
 import type { EntityManager } from 'typeorm';
@@ -17,7 +18,7 @@ import { Clock } from '../clock/clock.js';
 import { PayAccounts } from '../direct-deposits/pay-accounts.js';
 import { Employee } from '../employees/entities.js';
 import { FactStore } from '../facts/fact-store.js';
-import { PeopleCases, computeEntry, usualEntry } from '../payrolls/people-cases.js';
+import { PeopleCases, computeEntry, usualEntry, type PersonCase } from '../payrolls/people-cases.js';
 import { nextPayroll } from '../payrolls/next-payroll.js';
 import { OLD_HIRE_DAYS } from './readiness-gate.js';
 import { passKey, passes, personStanding, reportedHires } from './standing.js';
@@ -76,7 +77,12 @@ export class ReadinessService {
       .filter((person) => !known.has(person.id) && person.kind === 'contractor')
       .map((person) => personStanding(person, NO_FACTS, { problems: [], taxes: [] }, reported, today));
     return gapsOf(
-      await this.clientStanding(manager, client, checkDate),
+      await this.clientStanding(
+        manager,
+        client,
+        checkDate,
+        next !== null && (await lacksBalances(manager, client, next, cases)),
+      ),
       [...people, ...partners],
       dates(next ? checkDate : null, today),
       yearOf(checkDate),
@@ -110,7 +116,12 @@ export class ReadinessService {
     });
   }
 
-  private async clientStanding(manager: EntityManager, client: Client, day: LocalDate): Promise<ClientStanding> {
+  private async clientStanding(
+    manager: EntityManager,
+    client: Client,
+    day: LocalDate,
+    isWithoutBalances: boolean,
+  ): Promise<ClientStanding> {
     const accounts = await manager.find(TaxAccount, { where: { clientId: client.id }, order: { from: 'ASC' } });
     const byAgency = new Map<string, ClientStanding['accounts'][number]>();
     for (const account of accounts) {
@@ -123,6 +134,7 @@ export class ReadinessService {
       });
     }
     const banks = await manager.count(BankAccount, { where: { clientId: client.id } });
+    const facts = clientOnDay(await this.store.ofClient(manager, client.id), day);
     return {
       legalName: client.legalName,
       ein: client.ein,
@@ -136,10 +148,33 @@ export class ReadinessService {
       signerName: client.signerName,
       signerTitle: client.signerTitle,
       hasBank: banks > 0,
+      lacksBalances: isWithoutBalances && !startsIn(facts, day),
       accounts: [...byAgency.values()],
-      facts: clientOnDay(await this.store.ofClient(manager, client.id), day),
+      facts,
     };
   }
+}
+
+/** Whether the client began to pay wages in the year of a day. */
+const startsIn = (facts: ClientOnDay, day: LocalDate): boolean =>
+  text(facts.employer ?? {}, 'firstWages').startsWith(`${yearOf(day)}-`);
+
+/** Whether the next payroll would be the first of a year in which somebody was already paid elsewhere. */
+async function lacksBalances(
+  manager: EntityManager,
+  client: Client,
+  next: { readonly periodStart: string; readonly checkDate: string },
+  cases: readonly PersonCase[],
+): Promise<boolean> {
+  const year = yearOf(date(next.checkDate));
+  if (next.checkDate <= `${year}-01-31`) return false;
+  if (!cases.some(({ employee }) => employee.hiredOn === null || employee.hiredOn < next.periodStart)) return false;
+  const rows = (await manager.query(
+    `SELECT EXISTS (SELECT 1 FROM payroll WHERE client_id = $1 AND check_date >= $2)
+         OR EXISTS (SELECT 1 FROM take_over WHERE client_id = $1 AND year = $3 AND status IN ('open', 'accepted')) AS known`,
+    [client.id, `${year}-01-01`, year],
+  )) as { known: boolean }[];
+  return rows[0]?.known === false;
 }
 
 const NO_FACTS = {

@@ -23,7 +23,7 @@ const MOVES: Readonly<Record<Gap['move'], string>> = { client: 'the client', fir
 /** Where the field of a gap is entered. */
 function placeOf(gap: Pick<Gap, 'personId' | 'field'>, clientId: string): string {
   if (gap.personId !== null) return `/employees/${gap.personId}?field=${encodeURIComponent(gap.field)}`;
-  if (gap.field === 'people') return `/clients/${clientId}/people`;
+  if (gap.field === 'people' || gap.field === 'brought-in') return `/clients/${clientId}/${gap.field}`;
   return `/clients/${clientId}/facts?field=${encodeURIComponent(gap.field)}`;
 }
 

@@ -62,12 +62,12 @@ test('its pay goes to the accounts that are through, in one file', async () => {
   await expect(paid.getByRole('row', { name: /Calla/ })).toContainText('prenote is out, paid by check');
   await paid.getByRole('button', { name: 'Plan the direct deposit' }).click();
   await expect(paid.getByText('planned')).toBeVisible();
-  await preparer.getByRole('link', { name: 'Ladder' }).click();
+  await preparer.getByRole('link', { name: 'Ladder', exact: true }).click();
   await expect(preparer.getByRole('row', { name: /Direct deposit of Fri 6 Nov 2026/ })).toContainText(
     'Reviewer: release',
   );
 
-  await reviewer.getByRole('link', { name: 'Ladder' }).click();
+  await reviewer.getByRole('link', { name: 'Ladder', exact: true }).click();
   await reviewer.getByRole('link', { name: /Direct deposit of Fri 6 Nov 2026/ }).click();
   const before = await files();
   const theirs = reviewer.locator('#paid');
@@ -76,7 +76,7 @@ test('its pay goes to the accounts that are through, in one file', async () => {
   await expect(theirs.getByText('released', { exact: true })).toBeVisible();
   await expect(theirs.getByText(/Sent once/)).toBeVisible();
   await expect.poll(files).toBe(before + 1);
-  await reviewer.getByRole('link', { name: 'Ladder' }).click();
+  await reviewer.getByRole('link', { name: 'Ladder', exact: true }).click();
   await expect(reviewer.getByRole('heading', { name: 'The ladder' })).toBeVisible();
   await expect(reviewer.getByRole('row', { name: /Direct deposit/ })).toHaveCount(0);
 });

@@ -172,6 +172,13 @@ export const CLIENTS = [
           fact('federal-certificate', w4({ filingStatus: 'married-jointly', multipleJobs: true })),
           fact('place', { work: 'TX', residence: 'TX' }),
           fact('worker', { department: 'Surgery' }),
+          fact('standing', {
+            item: 'match-401k',
+            match: [
+              { percent: '100', upTo: '3' },
+              { percent: '50', upTo: '5' },
+            ],
+          }),
           paidTo('Savings', '8812340007', { type: 'savings', share: 'amount', amount: '500.00' }),
           paidTo('Household', '8812340015'),
         ],

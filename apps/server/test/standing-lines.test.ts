@@ -77,6 +77,30 @@ describe('lines of every check', () => {
     expect(await leaveBalances()).toEqual(['140000', '180000']);
   });
 
+  it('match what is deferred, up to the limit of the year, and book it', async () => {
+    const { client, add, run } = await onePerson('MATCH');
+    await add('standing', { item: '401k', percent: '6' });
+    await add('standing', {
+      item: 'match-401k',
+      match: [
+        { percent: '100', upTo: '3' },
+        { percent: '50', upTo: '5' },
+      ],
+      perYear: '150.00',
+    });
+    // 4% of 2,512.00; the second check leaves what is under 150.00 of the year.
+    expect((await run(0)).employerPaid[0]?.amount).toBe(10_048);
+    expect((await run(1)).employerPaid[0]?.amount).toBe(4952);
+    const [last] = (await preparer('GET', `/clients/${client.id}/payrolls`)).body as { id: string }[];
+    const { journal } = (await preparer('GET', `/payrolls/${last?.id ?? ''}`)).body as {
+      journal: { account: string; amount: number }[];
+    };
+    expect(journal.filter((line) => line.account.includes('benefit')).map((line) => line.amount)).toEqual([
+      4952, -4952,
+    ]);
+    expect(journal.reduce((total, line) => total + line.amount, 0)).toBe(0);
+  });
+
   it('go on from where a balance stands when only their amount changes', async () => {
     const { add, run, leaveBalances } = await onePerson('CHANGES');
     const loan = { item: 'loan', balance: '150.00' };

@@ -20,6 +20,11 @@ export class EntryEarning {
   @Text(14, { optional: true }) rate?: string;
   @Text(14, { optional: true }) amount?: string;
 }
+export class MatchStep {
+  @Text(14) percent!: string;
+  /** Percent of gross up to which it holds. */
+  @Text(14, { optional: true }) upTo?: string;
+}
 export class EntryDeduction {
   @Text(40) item!: string;
   @Text(14, { optional: true }) amount?: string;
@@ -28,6 +33,8 @@ export class EntryDeduction {
   @Text(14, { optional: true }) perCheck?: string;
   @Text(14, { optional: true }) perYear?: string;
   @Text(14, { optional: true }) balance?: string;
+  /** Of what the employer pays: a match of what is deferred. */
+  @List(() => MatchStep, { optional: true, most: 6 }) match?: MatchStep[];
 }
 export class PayrollEntry {
   @Id() employeeId!: string;

@@ -1897,6 +1897,10 @@ export interface components {
             rate?: string;
             amount?: string;
         };
+        MatchStep: {
+            percent: string;
+            upTo?: string;
+        };
         EntryDeduction: {
             item: string;
             amount?: string;
@@ -1904,6 +1908,7 @@ export interface components {
             perCheck?: string;
             perYear?: string;
             balance?: string;
+            match?: components["schemas"]["MatchStep"][];
         };
         ItemFigure: {
             item: string;

@@ -17,6 +17,8 @@ export interface TypedEntry {
     readonly perCheck?: string | undefined;
     readonly perYear?: string | undefined;
     readonly balance?: string | undefined;
+    /** Of an amount that the employer pays: steps of a match of what is deferred. */
+    readonly match?: readonly { readonly percent: string; readonly upTo?: string | undefined }[] | undefined;
   }[];
 }
 
@@ -71,9 +73,7 @@ export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | 
     deductions: entry.deductions.filter((typed) => !isEmployerPaid(typed.item)).map(line),
     ...(employerPaid.length > 0
       ? {
-          employerPaid: employerPaid.map(({ item, amount }) =>
-            line({ item, ...(amount === undefined ? {} : { amount }) }),
-          ),
+          employerPaid: employerPaid.map(line),
         }
       : {}),
     ...(own ? { rules: own.rules, places: own.places } : {}),

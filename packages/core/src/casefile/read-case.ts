@@ -94,7 +94,7 @@ export function readCase(value: unknown): ReadCase {
     'lastRegular',
   ]);
   const toDate = inner(reader, 'yearToDate');
-  toDate?.only(['wages', 'supplementalWages', 'taxes', 'deductions', 'ownDeductions']);
+  toDate?.only(['wages', 'supplementalWages', 'taxes', 'deductions', 'ownDeductions', 'employerPaid']);
   const month = inner(reader, 'monthToDate');
   month?.only(['wages', 'taxes']);
 
@@ -174,6 +174,7 @@ export function readCase(value: unknown): ReadCase {
     taxesToDate: readTaxes(inner(toDate, 'taxes'), issues),
     deductionsToDate: readDeductionsToDate(inner(toDate, 'deductions'), issues),
     ownDeductionsToDate: readOwnDeductionsToDate(inner(toDate, 'ownDeductions')),
+    employerPaidToDate: readOwnDeductionsToDate(inner(toDate, 'employerPaid')),
     supplementalToDate: toDate?.amount('supplementalWages') ?? ZERO,
     wagesThisMonth: month?.amount('wages') ?? ZERO,
     taxesThisMonth: readTaxes(inner(month, 'taxes'), issues),

@@ -3,6 +3,7 @@ import { type DeductionItem, type EmployerItem, PAY_ITEMS, type PayItem, findIte
 import { BASE_FAMILIES, TREATMENTS, type Treatment } from '../items/treatment.js';
 import { type LeavePlan, leaveHours } from '../leave/accrual.js';
 import type { Cents } from '../money/cents.js';
+import type { Rate } from '../money/rate.js';
 import { GARNISHMENT_KINDS, type Garnishment } from '../paycheck/garnishment.js';
 import {
   type Deduction,
@@ -10,6 +11,7 @@ import {
   type EmployerPaid,
   FILING_STATUSES,
   type LeaveAccount,
+  type MatchTier,
   type OwnItemName,
 } from '../paycheck/input.js';
 import type { WorkClass } from '../paycheck/workers-compensation.js';
@@ -89,11 +91,43 @@ export function readDeductions(readers: readonly Reader[], issues: Issue[]): Ded
 
 export function readEmployerPaid(readers: readonly Reader[], issues: Issue[]): EmployerPaid[] {
   return readers.flatMap((reader) => {
-    reader.only(['item', 'name', 'label', 'amount']);
+    reader.only(['item', 'name', 'label', 'amount', 'percent', 'match', 'perCheck', 'perYear']);
     const item: EmployerItem | null = readItem(reader, 'employer', issues);
-    const amount = reader.amount('amount');
-    return item ? [{ item, ...readOwn(reader), amount }] : [];
+    const measure = readMeasure(reader, item?.label ?? 'The line', issues);
+    const optional = (field: string): Cents | null => (reader.has(field) ? reader.amount(field) : null);
+    const limits = { perCheck: optional('perCheck'), perYear: optional('perYear') };
+    return item && measure ? [{ item, ...readOwn(reader), measure, ...limits }] : [];
   });
+}
+
+/** An amount, a percentage of gross, or a match of what is deferred: one of them. */
+function readMeasure(reader: Reader, item: string, issues: Issue[]): EmployerPaid['measure'] | null {
+  const given = ['amount', 'percent', 'match'].filter((name) => reader.has(name));
+  if (given.length === 0) issues.push(problem('input.missing', `${reader.path}.amount`, { what: 'the amount' }));
+  if (given.length > 1) issues.push(problem('deduction.needs-amount', reader.path, { item }));
+  if (given.length !== 1) return null;
+  if (given[0] === 'amount') return { is: 'amount', amount: reader.amount('amount') };
+  const share = (from: Reader, field: string): Rate | null => {
+    const percent = from.percent(field);
+    if (percent && percent.n > 10 * percent.d) issues.push(problem('input.too-large', `${from.path}.${field}`));
+    return percent;
+  };
+  if (given[0] === 'percent') {
+    const percent = share(reader, 'percent');
+    return percent ? { is: 'percent', percent } : null;
+  }
+  const tiers = reader.list('match', true).flatMap((tier): MatchTier[] => {
+    tier.only(['percent', 'upTo']);
+    const percent = share(tier, 'percent');
+    const upTo = tier.has('upTo') ? share(tier, 'upTo') : null;
+    return percent ? [{ percent, upTo }] : [];
+  });
+  tiers.forEach((tier, index) => {
+    const next = tiers[index + 1];
+    const isInOrder = !next || (tier.upTo && (!next.upTo || next.upTo.n * tier.upTo.d > tier.upTo.n * next.upTo.d));
+    if (!isInOrder) issues.push(problem('match.order', `${reader.path}.match[${index + 1}].upTo`));
+  });
+  return { is: 'match', tiers };
 }
 
 export function readGarnishments(readers: readonly Reader[]): Garnishment[] {

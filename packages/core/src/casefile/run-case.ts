@@ -25,6 +25,8 @@ export interface CaseAnswer {
     readonly amount: string;
   }[];
   readonly deductions?: readonly { readonly item: string; readonly amount: string }[];
+  /** On top of the pay, with the case's employerPaid lines. */
+  readonly employerPaid?: readonly { readonly item: string; readonly amount: string }[];
   readonly garnishments?: readonly {
     readonly kind: string;
     readonly label: string;
@@ -67,6 +69,7 @@ function figuresOf(result: PaycheckResult): Map<string, Cents> {
   const figures = new Map<string, Cents>();
   for (const tax of result.taxes) figures.set(tax.code, ((figures.get(tax.code) ?? 0) + tax.amount) as Cents);
   for (const line of result.deductions) figures.set(`deduction:${line.item}`, line.amount);
+  for (const line of result.employerPaid) figures.set(`employer:${line.item}`, line.amount);
   result.garnishments.forEach((line, index) => figures.set(`garnishment:${index + 1}`, line.amount));
   return figures.set('gross', result.gross).set('net', result.net);
 }
@@ -107,6 +110,9 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
     })),
     ...(result.deductions.length > 0
       ? { deductions: result.deductions.map((line) => ({ item: line.item, amount: toDollars(line.amount) })) }
+      : {}),
+    ...(result.employerPaid.length > 0
+      ? { employerPaid: result.employerPaid.map((line) => ({ item: line.item, amount: toDollars(line.amount) })) }
       : {}),
     ...(result.garnishments.length > 0
       ? {

@@ -139,6 +139,7 @@ export interface UsualLine {
   perCheck?: string;
   perYear?: string;
   balance?: string;
+  match?: { percent: string; upTo?: string }[];
 }
 
 function payEarning(pay: FactValue, frequency: PayFrequency, scheduleHours: string): UsualEarning[] {
@@ -188,7 +189,7 @@ export function usualLines(
     if (same >= 0) deductions.splice(same, 1);
     deductions.push({
       item: text(value, 'item'),
-      ...pick(value, ['amount', 'percent']),
+      ...pick(value, ['amount', 'percent', 'match']),
       ...limitsOf(client, value),
       ...left(value, taken('standing', fact)),
     });

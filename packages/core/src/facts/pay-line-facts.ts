@@ -34,6 +34,11 @@ const limits = (value: FactValue): string =>
     .map(([name, words]) => `, ${(words ?? '').replace('%s', text(value, name ?? ''))}`)
     .join('') + balanceWords(value);
 
+const tiersOf = (value: FactValue): readonly FactValue[] =>
+  Array.isArray(value['match']) ? (value['match'] as readonly FactValue[]) : [];
+const tierWords = (tier: FactValue): string =>
+  `${text(tier, 'percent')}% of what is deferred${text(tier, 'upTo') === '' ? '' : ` up to ${text(tier, 'upTo')}% of gross`}`;
+
 /** An earning, deduction or employer-paid amount of every check. */
 export const STANDING: FactKind = {
   kind: 'standing',
@@ -44,6 +49,15 @@ export const STANDING: FactKind = {
     { name: 'amount', label: 'Amount', kind: 'amount' },
     { name: 'percent', label: 'or percent of gross', kind: 'percent' },
     { name: 'hours', label: 'or hours', kind: 'decimal' },
+    {
+      name: 'match',
+      label: 'or a match of what is deferred',
+      kind: 'rows',
+      of: [
+        { name: 'percent', label: 'Percent', kind: 'percent', isRequired: true },
+        { name: 'upTo', label: 'Up to percent of gross', kind: 'percent', help: 'Blank: of all that is deferred' },
+      ],
+    },
     { name: 'rate', label: 'at a rate of', kind: 'decimal' },
     { name: 'perCheck', label: 'At most a check', kind: 'amount' },
     { name: 'perYear', label: 'At most a year', kind: 'amount' },
@@ -53,8 +67,12 @@ export const STANDING: FactKind = {
   ],
   check: (value, path) => {
     const given = ['amount', 'percent', 'hours'].filter((name) => text(value, name) !== '');
+    if (tiersOf(value).length > 0) given.push('match');
+    const list = findItem(text(value, 'item'))?.list;
     const item = findItem(text(value, 'item'))?.label ?? text(value, 'item');
     if (given.length !== 1) return [problem('standing.one-measure', `${path}.amount`, { item })];
+    if (given[0] === 'match' && list !== undefined && list !== 'employer')
+      return [problem('item.wrong-list', `${path}.match`, { item, kind: list, wanted: 'line the employer pays' })];
     if (given[0] === 'hours' && text(value, 'rate') === '')
       return [problem('earning.hours-without-rate', `${path}.rate`, { item })];
     if (given[0] === 'percent' && Number(text(value, 'percent')) > 100)
@@ -63,12 +81,15 @@ export const STANDING: FactKind = {
   },
   says: (value) => {
     const item = findItem(text(value, 'item'))?.label ?? text(value, 'item');
+    const tiers = tiersOf(value);
     const measure =
-      text(value, 'percent') !== ''
-        ? `${text(value, 'percent')}% of gross`
-        : text(value, 'hours') !== ''
-          ? `${text(value, 'hours')} hours at ${text(value, 'rate')}`
-          : text(value, 'amount');
+      tiers.length > 0
+        ? tiers.map(tierWords).join(', then ')
+        : text(value, 'percent') !== ''
+          ? `${text(value, 'percent')}% of gross`
+          : text(value, 'hours') !== ''
+            ? `${text(value, 'hours')} hours at ${text(value, 'rate')}`
+            : text(value, 'amount');
     return `${item} ${measure}${limits(value)}${untilWords(value)}`;
   },
 };

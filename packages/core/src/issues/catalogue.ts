@@ -240,6 +240,10 @@ export const ISSUE_TEXTS = {
     'File this quarter outside, or correct the payroll that the ledger took it from.',
   ),
   'item.code-shape': entry('{value} cannot be the code of a pay item.', 'Use small letters, digits and hyphens.'),
+  'match.order': entry(
+    'This step of the match does not begin where the one before it ends.',
+    'Give the steps with rising percentages of gross; only the last may go without one.',
+  ),
   'item.treatment-of-own': entry(
     'A standard item, or one the employer pays, cannot be treated otherwise for {base}.',
     'Leave it blank, or give the item a code of its own.',

@@ -17,10 +17,19 @@ export interface TaxPosting {
 }
 
 export type JournalAccount =
-  'wages-expense' | 'employer-tax-expense' | 'net-pay-payable' | 'deductions-payable' | 'taxes-payable' | 'cash';
+  | 'wages-expense'
+  | 'employer-tax-expense'
+  | 'employer-benefit-expense'
+  | 'net-pay-payable'
+  | 'deductions-payable'
+  | 'taxes-payable'
+  | 'benefits-payable'
+  | 'cash';
 export const ACCOUNT_LABELS: Readonly<Record<JournalAccount, string>> = {
   'wages-expense': 'Wages expense',
   'employer-tax-expense': 'Employer payroll tax expense',
+  'employer-benefit-expense': 'Employer benefit expense',
+  'benefits-payable': 'Employer benefits payable',
   'net-pay-payable': 'Net pay payable',
   'deductions-payable': 'Employee deductions payable',
   'taxes-payable': 'Payroll taxes payable',
@@ -110,7 +119,7 @@ export function taxPostings(
   return [...ofEmployees, ...ofEmployer];
 }
 
-/** The journal entry of a payroll: wages and employer taxes against net pay, deductions and taxes payable. */
+/** The journal entry of a payroll: wages, employer taxes and benefits against net pay, deductions, taxes and benefits payable. */
 export function payrollJournal(
   checks: readonly PostedPaycheck[],
   employer: readonly EmployerTaxTotal[],
@@ -119,10 +128,12 @@ export function payrollJournal(
   const net = sum(checks.map((check) => check.result.net));
   const deductions = new Map<string, number>();
   const taxes = new Map<TaxCode, number>();
+  const benefits = new Map<string, number>();
   for (const { result } of checks) {
     for (const line of result.deductions) deductions.set(line.label, (deductions.get(line.label) ?? 0) + line.amount);
     for (const line of result.garnishments)
       deductions.set(line.label, (deductions.get(line.label) ?? 0) + line.amount + line.fee);
+    for (const line of result.employerPaid) benefits.set(line.label, (benefits.get(line.label) ?? 0) + line.amount);
     for (const line of result.taxes)
       if (line.payer === 'employee') taxes.set(line.code, (taxes.get(line.code) ?? 0) + line.amount);
   }
@@ -131,6 +142,11 @@ export function payrollJournal(
   const lines: JournalLine[] = [
     { account: 'wages-expense', detail: 'Gross pay', amount: gross },
     { account: 'employer-tax-expense', detail: 'Employer taxes', amount: sum(employer.map((total) => total.amount)) },
+    ...[...benefits].map(([detail, amount]): JournalLine => ({
+      account: 'employer-benefit-expense',
+      detail,
+      amount: amount as Cents,
+    })),
     { account: 'net-pay-payable', detail: 'Net pay', amount: credit(net) },
     ...[...deductions].map(([detail, amount]): JournalLine => ({
       account: 'deductions-payable',
@@ -140,6 +156,11 @@ export function payrollJournal(
     ...[...taxes].map(([code, amount]): JournalLine => ({
       account: 'taxes-payable',
       detail: taxOf(code).label,
+      amount: credit(amount),
+    })),
+    ...[...benefits].map(([detail, amount]): JournalLine => ({
+      account: 'benefits-payable',
+      detail,
       amount: credit(amount),
     })),
   ];

@@ -263,3 +263,82 @@ describe('sick pay that an insurer pays', () => {
     });
   });
 });
+
+describe('what the employer pays on top', () => {
+  const SAFE_HARBOR = [
+    { percent: '100', upTo: '3' },
+    { percent: '50', upTo: '5' },
+  ];
+  const added = (line: Given, more: Given = {}): string | undefined =>
+    runCase(
+      make('TX', {
+        earnings: [{ item: 'salary', amount: '3000.00' }],
+        employerPaid: [{ item: 'match-401k', ...line }],
+        ...more,
+      }),
+    ).employerPaid?.[0]?.amount;
+  const deferring = (...amounts: [string, string][]): Given => ({
+    deductions: amounts.map(([item, of]) => ({ item, amount: of })),
+  });
+
+  // Treas. Reg. § 1.401(k)-3(c)(2), the basic matching formula: 100% of the first 3% of pay and 50% of the next 2%.
+  it.each([
+    ['0.00', '0.00'],
+    ['60.00', '60.00'],
+    ['90.00', '90.00'],
+    ['90.01', '90.01'],
+    ['120.00', '105.00'],
+    ['150.00', '120.00'],
+    ['500.00', '120.00'],
+  ])('the basic safe-harbor match of %s deferred from 3,000.00 is %s', (deferred, match) =>
+    expect(added({ match: SAFE_HARBOR }, deferring(['401k', deferred]))).toBe(match),
+  );
+  it('matches all deferrals of the check together, and nothing that is no deferral', () => {
+    const several = deferring(['401k', '50.00'], ['roth-401k', '30.00'], ['catch-up-401k', '10.00'], ['fsa', '40.00']);
+    expect(added({ match: SAFE_HARBOR }, several)).toBe('90.00');
+  });
+  it('matches what was taken, not what was asked for', () => {
+    const more = {
+      ...deferring(['401k', '100.00']),
+      yearToDate: { deductions: { '401k': '24460.00' } },
+    };
+    // 24,500.00 in 2026 (Notice 2025-67, recalled): 40.00 are left.
+    expect(added({ match: [{ percent: '50' }] }, more)).toBe('20.00');
+  });
+  it('may be an amount or a percentage of gross, and stops at its limits', () => {
+    expect([added({ amount: '25.00' }), added({ percent: '3.333' })]).toEqual(['25.00', '99.99']);
+    expect(added({ percent: '5', perCheck: '120.00' })).toBe('120.00');
+    const near = { yearToDate: { employerPaid: { 'match-401k': '970.00' } } };
+    expect(added({ percent: '5', perYear: '1000.00' }, near)).toBe('30.00');
+  });
+  it('is not in the net, and says how it was made', () => {
+    const answer = runCase(
+      make('TX', { employerPaid: [{ item: 'match-401k', match: SAFE_HARBOR }], ...deferring(['401k', '120.00']) }),
+      true,
+    );
+    const without = runCase(make('TX', deferring(['401k', '120.00'])));
+    expect(answer.net).toBe(without.net);
+    expect(answer.working?.['employer-paid']?.map((line) => line.value)).toEqual(['90.00', '15.00', '105.00']);
+  });
+  it.each<[Given, string, string]>([
+    [{}, 'input.missing', 'employerPaid[0].amount'],
+    [{ amount: '5.00', percent: '3' }, 'deduction.needs-amount', 'employerPaid[0]'],
+    [{ match: [{ upTo: '3' }] }, 'input.not-a-decimal', 'employerPaid[0].match[0].percent'],
+    [{ match: [{ percent: '50' }, { percent: '25', upTo: '6' }] }, 'match.order', 'employerPaid[0].match[1].upTo'],
+    [
+      {
+        match: [
+          { percent: '50', upTo: '6' },
+          { percent: '25', upTo: '6' },
+        ],
+      },
+      'match.order',
+      'employerPaid[0].match[1].upTo',
+    ],
+    [{ percent: '1001' }, 'input.too-large', 'employerPaid[0].percent'],
+    [{ percent: '3', balance: '9.00' }, 'input.unknown-field', 'employerPaid[0].balance'],
+  ])('%j is refused', (line, code, field) => {
+    const answer = runCase(make('TX', { employerPaid: [{ item: 'match-401k', ...line }] }));
+    expect(answer.problems).toContainEqual(expect.objectContaining({ code, field }));
+  });
+});

@@ -5,12 +5,13 @@ import type { Tape } from '../working/tape.js';
 import { NO_LEAVE, leaveMoves, leaveUncollected, trackedAmounts, withheldFrom, writeNet } from './after-taxes.js';
 import { Check } from './check.js';
 import { deductionLines } from './deductions.js';
+import { employerPaidLines } from './employer-paid.js';
 import { earningAmounts } from './earnings.js';
 import { federalIncome, federalUnemployment, socialInsurance, stateUnemployment } from './federal-taxes.js';
 import { type GarnishmentLine, garnishments } from './garnishment.js';
 import type { PaycheckInput } from './input.js';
 import { namedLine } from './named.js';
-import type { DeductionLine, PaycheckResult } from './result.js';
+import type { PaycheckResult } from './result.js';
 import { stateIncomeTaxes } from './state-taxes.js';
 import { Wages } from './wages.js';
 import { compensationLine } from './workers-compensation.js';
@@ -58,7 +59,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   const deducted = cents(taken);
   const net = subtract(subtract(gross, withheld), deducted);
   if (net < 0) check.problem('deduction.over-net', 'deductions', { net: toDollars(net) });
-  const employerPaid: DeductionLine[] = input.employerPaid.map((line) => namedLine(line.item, line.own, line.amount));
+  const employerPaid = employerPaidLines(input, gross, deductions.lines, tape);
   const tracked = trackedAmounts(check, uncollected);
   const result = {
     gross,

@@ -75,10 +75,21 @@ export interface Deduction {
   readonly percent: Rate | null;
   readonly limits: DeductionLimits;
 }
+/** Of what is deferred up to a percentage of gross (null: of all of it), the employer adds this share. */
+export interface MatchTier {
+  readonly percent: Rate;
+  readonly upTo: Rate | null;
+}
 export interface EmployerPaid {
   readonly item: EmployerItem;
   readonly own: OwnItemName | null;
-  readonly amount: Cents;
+  readonly measure:
+    | { readonly is: 'amount'; readonly amount: Cents }
+    /** A share of gross pay. */
+    | { readonly is: 'percent'; readonly percent: Rate }
+    | { readonly is: 'match'; readonly tiers: readonly MatchTier[] };
+  readonly perCheck: Cents | null;
+  readonly perYear: Cents | null;
 }
 
 /** A leave plan with its balance before this check and the date of the check before. */
@@ -157,6 +168,8 @@ export interface PaycheckInput {
   readonly deductionsToDate: Readonly<Record<string, Cents>>;
   /** The same by the firm's own names, where a line has one. */
   readonly ownDeductionsToDate: Readonly<Record<string, Cents>>;
+  /** What the employer paid on top before this check, by the firm's own name or the standard item. */
+  readonly employerPaidToDate: Readonly<Record<string, Cents>>;
   readonly supplementalToDate: Cents;
   /** Wages and taxes of the calendar month before this check, for fees that are due once a month. */
   readonly wagesThisMonth: Cents;

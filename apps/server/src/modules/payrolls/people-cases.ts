@@ -47,6 +47,7 @@ interface YearToDate {
   readonly taxes: Record<string, string>;
   readonly deductions: Record<string, string>;
   readonly ownDeductions: Record<string, string>;
+  readonly employerPaid: Record<string, string>;
   supplementalWages: string;
 }
 const nothingYet = (): YearToDate => ({
@@ -54,6 +55,7 @@ const nothingYet = (): YearToDate => ({
   taxes: {},
   deductions: {},
   ownDeductions: {},
+  employerPaid: {},
   supplementalWages: '0.00',
 });
 
@@ -101,6 +103,13 @@ async function yearToDateOf(
     [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
   )) as { id: string; name: string; amount: string }[];
   for (const row of named) of(row.id).ownDeductions[row.name] = toDollars(rawCents(row.amount));
+  const added = (await manager.query(
+    `SELECT p.employee_id AS id, coalesce(l.name, l.item) AS name, sum(l.amount)::bigint AS amount FROM paycheck p,
+       jsonb_to_recordset(p.lines -> 'employerPaid') AS l(item text, name text, amount bigint)
+     WHERE p.client_id = $1 AND p.check_date >= $2 AND p.check_date < $3 AND p.payroll_id <> $4 GROUP BY p.employee_id, coalesce(l.name, l.item)`,
+    [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
+  )) as { id: string; name: string; amount: string }[];
+  for (const row of added) of(row.id).employerPaid[row.name] = toDollars(rawCents(row.amount));
   return found;
 }
 

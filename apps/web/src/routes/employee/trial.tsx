@@ -1,3 +1,4 @@
+import { EMPLOYER_PAID } from '@zakat/core/paycheck/employer-paid';
 import { Button, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { OwnRows } from '@zakat/core/casefile/compose';
@@ -125,7 +126,7 @@ export function Trial({ clientId, employeeId, considered }: Props): ReactNode {
           <h3>The employer adds</h3>
           <ol>
             {employer.map((tax) => line(tax.code, TITLES[tax.code] ?? tax.code, tax.amount, tax.code))}
-            {check.employerPaid.map((one, index) => line(`p${index}`, one.label, one.amount, null))}
+            {check.employerPaid.map((one, index) => line(`p${index}`, one.label, one.amount, EMPLOYER_PAID))}
           </ol>
           {!considered && <KeepForm clientId={clientId} employeeId={employeeId} />}
         </>

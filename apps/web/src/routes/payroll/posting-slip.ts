@@ -13,6 +13,9 @@ export function postingSlip(payroll: Schemas['PayrollView']): Slip {
     0,
   );
   const employer = payroll.employerTaxes.reduce((total, tax) => total + tax.amount, 0);
+  const benefits = paid
+    .flatMap((person) => person.paycheck.employerPaid)
+    .reduce((total, line) => total + line.amount, 0);
   const errors = paid.flatMap((person) => person.paycheck.problems.filter((problem) => problem.severity === 'error'));
   const difference = payroll.journal.reduce((total, line) => total + line.amount, 0);
   const checkDate = parseDate(payroll.checkDate);
@@ -25,7 +28,8 @@ export function postingSlip(payroll: Schemas['PayrollView']): Slip {
       { label: 'Net to people', value: money(payroll.net) },
       { label: 'Taxes withheld', value: money(withheld) },
       { label: 'Employer taxes', value: money(employer) },
-      { label: 'Total cost', value: money(payroll.gross + employer) },
+      ...(benefits === 0 ? [] : [{ label: 'Employer benefits', value: money(benefits) }]),
+      { label: 'Total cost', value: money(payroll.gross + employer + benefits) },
     ],
     leaves: `${paid.length} paychecks are written to the ledger, and ${money(withheld + employer)} of taxes are owed from then on.`,
     becomesImpossible: 'A posted paycheck is never edited or removed.',

@@ -5,5 +5,6 @@ export const TITLES: Readonly<Record<string, string>> = {
   gross: 'Gross pay',
   net: 'Net pay',
   other: 'Local tax and state programs',
+  'employer-paid': 'What the employer pays on top',
   ...Object.fromEntries(TAXES.map((tax) => [tax.code, tax.label])),
 };

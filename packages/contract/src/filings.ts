@@ -38,6 +38,7 @@ export class W2Row {
   @Amount() box4!: number;
   @Amount() box5!: number;
   @Amount() box6!: number;
+  @Amount() box7!: number;
   @Text(200) box12!: string;
   @Text(200) state!: string;
   @Amount() box16!: number;

@@ -64,6 +64,8 @@ export function judgeForm941(
   if (!/^P\d{8}$/.test(text(header, 'PreparerPersonGrp', 'PTIN')))
     refuse('R0000-112', 'PTIN', 'The preparer PTIN is not valid.');
   if (period >= today) refuse('R0000-098', 'TaxPeriodEndDt', 'The tax period has not ended.');
+  /** An amount that may be left out when it is nothing. */
+  const optional = (element: string): bigint => (text(form, element) === '' ? 0n : amount(element));
   const amount = (element: string): bigint => {
     const value = cents(text(form, element));
     if (value === null) refuse('X0000-010', element, `${element} is missing or not an amount.`);
@@ -72,6 +74,7 @@ export function judgeForm941(
   const incomeTax = amount('FederalIncomeTaxWithheldAmt');
   const parts = [
     [amount('SocialSecurityTaxCashWagesAmt'), 124_000n, amount('SocialSecurityTaxAmt'), 'SocialSecurityTaxAmt'],
+    [optional('TaxableSocSecTipsAmt'), 124_000n, optional('TaxOnSocialSecurityTipsAmt'), 'TaxOnSocialSecurityTipsAmt'],
     [amount('TaxableMedicareWagesTipsAmt'), 29_000n, amount('TaxOnMedicareWagesTipsAmt'), 'TaxOnMedicareWagesTipsAmt'],
     [
       amount('TaxableWagesTipsSubjAddnlMedAmt'),
@@ -87,9 +90,12 @@ export function judgeForm941(
     refuse('F941-010', 'TotSocialSecurityMedicareTaxAmt', 'Line 5e does not add up.');
   if (amount('TotalTaxBeforeAdjustmentAmt') !== incomeTax + sum)
     refuse('F941-011', 'TotalTaxBeforeAdjustmentAmt', 'Line 6 does not add up.');
-  const fractions = amount('CurrentQtrFractionsCentsAmt');
+  const adjustments =
+    amount('CurrentQtrFractionsCentsAmt') +
+    optional('CurrentQuarterSickPaymentAmt') +
+    optional('CurrentQtrTipGrpTermLifeInsAdjAmt');
   const total = amount('TotalTaxAmt');
-  if (total !== incomeTax + sum + fractions) refuse('F941-012', 'TotalTaxAmt', 'Line 12 does not add up.');
+  if (total !== incomeTax + sum + adjustments) refuse('F941-012', 'TotalTaxAmt', 'Line 12 does not add up.');
   const deposits = amount('TotalTaxDepositAmt');
   if (amount('BalanceDueAmt') - amount('OverpaidAmt') !== total - deposits)
     refuse('F941-014', 'BalanceDueAmt', 'Lines 14 and 15 do not follow from lines 12 and 13.');

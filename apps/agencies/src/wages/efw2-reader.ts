@@ -12,6 +12,7 @@ const MONEY = [
   ['Social Security Tax Withheld', 221, 55],
   ['Medicare Wages and Tips', 232, 70],
   ['Medicare Tax Withheld', 243, 85],
+  ['Social Security Tips', 254, 100],
   ['Section 401(k)', 287, 145],
   ['Roth 401(k)', 441, 370],
 ] as const;
@@ -81,7 +82,7 @@ export function judgeWageFile(
     if (cut(line, 12, 15).trim() === '')
       refuse('RW-FIRST', `${record} Employee First Name`, 'The first name is blank.');
     if (cut(line, 42, 20).trim() === '') refuse('RW-LAST', `${record} Employee Last Name`, 'The last name is blank.');
-    const oasdiWages = amount(line, 210, 11);
+    const oasdiWages = amount(line, 210, 11) + amount(line, 254, 11);
     const oasdiTax = amount(line, 221, 11);
     const base = OASDI_BASE[year];
     if (base !== undefined && oasdiWages > base)

@@ -2825,6 +2825,7 @@ export interface components {
             box4: number;
             box5: number;
             box6: number;
+            box7: number;
             box12: string;
             state: string;
             box16: number;

@@ -325,6 +325,7 @@ describe('the posting slip', () => {
         net,
         earnings: [],
         deductions: [],
+        employerPaid: [{ item: 'match-401k', label: 'Match', amount: 300 }],
         taxes: [{ code: 'US-FIT', payer: 'employee', subject: 10000, wages: 10000, amount: 10000 - net }],
         problems,
       },
@@ -346,7 +347,7 @@ describe('the posting slip', () => {
   it('says what will be owed and what it costs', () => {
     const slip = postingSlip(payroll({}));
     expect(slip.leaves).toBe('1 paychecks are written to the ledger, and 11.45 of taxes are owed from then on.');
-    expect(slip.figures.find((figure) => figure.label === 'Total cost')?.value).toBe('101.45');
+    expect(slip.figures.find((figure) => figure.label === 'Total cost')?.value).toBe('104.45');
     expect(slip.mayRelease).toBe(true);
   });
   it('holds when the journal does not balance or a check cannot be computed', () => {

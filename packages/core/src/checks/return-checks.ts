@@ -1,7 +1,7 @@
 import { addDays, showDate, type LocalDate } from '../calendar/local-date.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
 import { checkEin, checkSsn } from '../identity/numbers.js';
-import { ZERO, cents, showDollars, sum, type Cents } from '../money/cents.js';
+import { add, cents, showDollars, sum, type Cents } from '../money/cents.js';
 import { lineValue, periodEnd941, type Form941 } from '../returns/form-941.js';
 import { formW3, type FormW2 } from '../yearend/w2.js';
 
@@ -131,8 +131,8 @@ const boxRelations: Check<W2Set> = (set) =>
     const at = `employee.${form.person.employeeId}`;
     const bad = (a: string, b: string) => problem('check.box-relation', at, { a, b, who });
     return [
-      ...(form.box3 > form.box5 ? [bad('3', '5')] : []),
-      ...(form.box4 > 0 && form.box3 === ZERO ? [bad('3', '4')] : []),
+      ...(form.box3 + form.box7 > form.box5 ? [bad('3', '5')] : []),
+      ...(form.box4 > 0 && form.box3 + form.box7 === 0 ? [bad('3', '4')] : []),
       ...(form.box2 > form.box1 ? [bad('1', '2')] : []),
     ];
   });
@@ -140,7 +140,7 @@ const agreesWithLedger: Check<W2Set> = (set) => {
   const total = formW3(set.forms);
   const rows = [
     ['Federal income tax', total.box2, set.ledger.incomeTax],
-    ['Social security wages', total.box3, set.ledger.oasdiWages],
+    ['Social security wages', add(total.box3, total.box7), set.ledger.oasdiWages],
     ['Social security tax', total.box4, set.ledger.oasdiTax],
     ['Medicare wages', total.box5, set.ledger.hiWages],
     ['Medicare tax', total.box6, set.ledger.hiTax],

@@ -236,8 +236,8 @@ export const ISSUE_TEXTS = {
     'Use letters, digits, blanks and hyphens.',
   ),
   'check.not-fractions': entry(
-    'Line 7 would be {amount}: more than rounding can make. Employee tax on sick pay of a third party, or on tips that was not collected, belongs in lines 8 and 9, which are not prepared here yet.',
-    'File this quarter outside, or correct the payroll that the ledger took it from.',
+    'Line 7 would be {amount}: more than rounding can make.',
+    'Look in the tie-out for the paycheck whose tax does not follow from its wages.',
   ),
   'item.code-shape': entry('{value} cannot be the code of a pay item.', 'Use small letters, digits and hyphens.'),
   'match.order': entry(

@@ -28,8 +28,8 @@ export interface TieOutInput {
   readonly entries: readonly LedgerEntry[];
   /** Amounts on returns as last released (or as they stand), by tax group; absent when there is no return. */
   readonly returned: ReadonlyMap<TaxGroup, Cents>;
-  /** The part of a returned amount that is the fractions of cents line, by tax group. */
-  readonly fractionsOfCents: Cents;
+  /** Lines 7 to 9 of the returns: fractions of cents, and employee tax that somebody else withheld or nobody could. */
+  readonly adjustments: Cents;
   /** Amounts on the wage statements by tax group (employee share); absent before they exist. */
   readonly wageStatements: ReadonlyMap<string, Cents>;
   /** Liabilities not yet due, by tax group: the ones that explain a deposit still to come. */
@@ -108,7 +108,7 @@ function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
   };
   const explainReturn = (): Pick<TieOutDifference, 'cause' | 'says'> =>
     (group === 'US-OASDI' || group === 'US-HI') && returnAddsUp(input)
-      ? { cause: 'rounding', says: 'fractions of cents, in line 7' }
+      ? { cause: 'rounding', says: 'fractions of cents and adjustments, lines 7 to 9' }
       : { cause: 'to-fix', says: 'the return differs from the ledger' };
   return {
     key: group,
@@ -132,7 +132,7 @@ function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
 
 const RETURN_GROUPS: readonly TaxGroup[] = ['US-FIT', 'US-OASDI', 'US-HI'];
 
-/** Whether line 12 of the returns (their taxes and the fractions of cents) is the ledger to the cent. */
+/** Whether line 12 of the returns (their taxes and lines 7 to 9) is the ledger to the cent. */
 function returnAddsUp(input: TieOutInput): boolean {
   const ledger = sum(
     input.entries
@@ -140,7 +140,7 @@ function returnAddsUp(input: TieOutInput): boolean {
       .map((entry) => entry.amount),
   );
   const returned = sum(RETURN_GROUPS.map((group) => input.returned.get(group) ?? ZERO));
-  return returned + input.fractionsOfCents === ledger;
+  return returned + input.adjustments === ledger;
 }
 
 function employeeShareRow(group: TaxGroup, input: TieOutInput): TieOutRow {

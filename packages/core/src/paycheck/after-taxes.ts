@@ -1,6 +1,6 @@
 import { HI_RATE, OASDI_RATE } from '../jurisdictions/us/parameters.js';
 import { accrue, leaveHours, showLeaveHours } from '../leave/accrual.js';
-import { type Cents, ZERO, add, cents, showDollars, smaller, subtract, sum } from '../money/cents.js';
+import { type Cents, ZERO, add, cents, notBelowZero, showDollars, smaller, subtract, sum } from '../money/cents.js';
 import { dividedBy, round, times } from '../money/exact.js';
 import { type TaxCode, taxOf } from '../taxes/registry.js';
 import type { Tape } from '../working/tape.js';
@@ -54,9 +54,16 @@ export function trackedAmounts(check: Check, uncollected: { oasdi: Cents; hi: Ce
     qualifiedTips: tips,
     uncollectedOasdi: uncollected.oasdi,
     uncollectedHi: uncollected.hi,
+    oasdiTips: oasdiTips(check, tips),
     sickPayOasdi: check.sickPay.oasdi,
     sickPayHi: check.sickPay.hi,
   };
+}
+
+/** Of the OASDI wages of the check the tips: other wages fill the base first. */
+function oasdiTips(check: Check, tips: Cents): Cents {
+  const line = tips > 0 ? check.taxes.find((tax) => tax.code === 'US-OASDI-EE') : undefined;
+  return line ? smaller(tips, notBelowZero(subtract(line.wages, notBelowZero(subtract(line.subject, tips))))) : ZERO;
 }
 
 export const NO_LEAVE: PaycheckResult['leave'] = [];

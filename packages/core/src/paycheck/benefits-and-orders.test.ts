@@ -51,9 +51,23 @@ describe('benefits, tips, limits', () => {
     );
     expect([answer.net, amount(answer, 'US-FIT')]).toEqual(['0.00', '0.00']);
     expect(problems(answer)).toContain('tips.uncollected');
+    expect(answer.tracked?.['oasdiTips']).toBe('900.00');
     const left = dollars(answer.tracked?.['uncollectedOasdi'] ?? '') + dollars(answer.tracked?.['uncollectedHi'] ?? '');
     // 7.65% of 921.30, less the 21.30 of cash.
     expect(left).toBe(dollars('70.48') - dollars('21.30'));
+  });
+  it('tips fill what other wages leave of the OASDI base (Form W-2, box 7)', () => {
+    // 184,500.00 in 2026 (SSA, recalled): 500.00 are left, 300.00 of them for the salary.
+    const answer = runCase(
+      make('TX', {
+        earnings: [
+          { item: 'salary', amount: '300.00' },
+          { item: 'tips-paid', amount: '900.00' },
+        ],
+        yearToDate: { wages: { 'US-OASDI': '184000.00' } },
+      }),
+    );
+    expect([wagesOf(answer, 'US-OASDI-EE'), answer.tracked?.['oasdiTips']]).toEqual(['500.00', '200.00']);
   });
   it('qualified overtime is the premium third of time and a half (Public Law 119-21)', () =>
     expect(

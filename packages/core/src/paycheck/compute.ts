@@ -134,6 +134,7 @@ export const NOTHING: PaycheckResult = {
     qualifiedTips: ZERO,
     uncollectedOasdi: ZERO,
     uncollectedHi: ZERO,
+    oasdiTips: ZERO,
     sickPayOasdi: ZERO,
     sickPayHi: ZERO,
   },

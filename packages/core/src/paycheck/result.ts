@@ -39,6 +39,8 @@ export interface Tracked {
   /** Employee OASDI and HI on tips that the cash of the check did not cover (Form W-2 box 12, A and B). */
   readonly uncollectedOasdi: Cents;
   readonly uncollectedHi: Cents;
+  /** Tips among the OASDI wages: those under the base, after the other wages of the check (Form 941 line 5b, W-2 box 7). */
+  readonly oasdiTips: Cents;
   /** Employee OASDI and HI that the payer of third-party sick pay withheld (Form 941, line 8). */
   readonly sickPayOasdi: Cents;
   readonly sickPayHi: Cents;

@@ -8,7 +8,7 @@ import { tieOut } from '../ledger/tie-out.js';
 import { ZERO, cents, dollars, toDollars } from '../money/cents.js';
 import type { TaxCode } from '../taxes/registry.js';
 import { formW3, formsW2, type W2Person } from '../yearend/w2.js';
-import { form941, lineValue, type Form941, type LineId } from './form-941.js';
+import { NO_ADJUSTMENTS, form941, lineValue, type Adjustments941, type Form941, type LineId } from './form-941.js';
 
 const entry = (tax: TaxCode, wages: string, amount: string, more: Partial<LedgerEntry> = {}): LedgerEntry => ({
   employeeId: 'w',
@@ -32,8 +32,11 @@ const quarter = (): LedgerEntry[] => [
   entry('US-OASDI-ER', '4050.00', '251.10', { employeeId: null }),
   entry('US-HI-ER', '4050.00', '58.73', { employeeId: null }),
 ];
-const make = (entries: LedgerEntry[], schedule: 'monthly' | 'semiweekly' = 'monthly'): Form941 =>
-  form941({ year: 2026, quarter: 3, schedule, entries, employeesOnTwelfth: 3 });
+const make = (
+  entries: LedgerEntry[],
+  schedule: 'monthly' | 'semiweekly' = 'monthly',
+  adjustments: Adjustments941 = NO_ADJUSTMENTS,
+): Form941 => form941({ year: 2026, quarter: 3, schedule, entries, adjustments, employeesOnTwelfth: 3 });
 const line = (form: Form941, id: LineId): string => toDollars(cents(lineValue(form, id)));
 
 describe('Form 941 from the ledger', () => {
@@ -63,6 +66,36 @@ describe('Form 941 from the ledger', () => {
     const form = make(quarter());
     const ledger = quarter().reduce((total, row) => total + row.amount, 0);
     expect(lineValue(form, '12')).toBe(ledger);
+  });
+  // Instructions for Form 941, lines 5b, 8 and 9.
+  it('tips have a line of their own; sick pay and uncollected tax are taken off again, and line 7 stays what rounding makes', () => {
+    // Person a: 50.00 of the 1,350.00 are tips, 83.70 and 19.58 were withheld by an insurer; of b 10.00 were not collected.
+    const rows = quarter().map((row) => {
+      if (row.employeeId === 'a' && (row.tax === 'US-OASDI-EE' || row.tax === 'US-HI-EE'))
+        return { ...row, amount: ZERO };
+      return row.employeeId === 'b' && row.tax === 'US-OASDI-EE' ? { ...row, amount: dollars('73.70') } : row;
+    });
+    const form = make(rows, 'monthly', {
+      tips: dollars('50.00'),
+      sickPay: dollars('103.28'),
+      uncollected: dollars('10.00'),
+    });
+    expect(
+      (['5a.1', '5a.2', '5b.1', '5b.2', '5e', '7', '8', '9', '10', '12'] as const).map((id) => [id, line(form, id)]),
+    ).toEqual([
+      ['5a.1', '4000.00'],
+      ['5a.2', '496.00'],
+      ['5b.1', '50.00'],
+      ['5b.2', '6.20'],
+      ['5e', '619.65'],
+      ['7', '0.02'],
+      ['8', '-103.28'],
+      ['9', '-10.00'],
+      ['10', '746.39'],
+      ['12', '746.39'],
+    ]);
+    expect(lineValue(form, '12')).toBe(rows.reduce((total, row) => total + row.amount, 0));
+    expect(checkForm941(form, facts)).toEqual([]);
   });
   it('less than 2,500.00 shows no monthly liability; more does', () => {
     expect(line(make(quarter()), '16.1')).toBe('0.00');
@@ -186,12 +219,15 @@ describe('Forms W-2 and W-3', () => {
       { employeeId: 'a', item: '401k', amount: dollars('50.00') },
       { employeeId: 'a', item: 'union-dues', amount: dollars('5.00') },
     ],
+    tips: new Map([['b', dollars('50.00')]]),
     stateIds: {},
   });
   it('one for each person with wages; the deferral is in box 12 code D', () => {
     expect(forms.map((form) => form.person.employeeId)).toEqual(['a', 'b', 'c']);
     expect(forms[0]?.box12).toEqual([{ code: 'D', amount: 5000 }]);
     expect(formW3(forms)).toMatchObject({ count: 3, box1: 405000, box4: 25110, box6: 5874, box12a: 5000 });
+    // Social security tips stand in box 7 and not in box 3.
+    expect([forms[1]?.box3, forms[1]?.box7, formW3(forms).box7]).toEqual([130_000, 5000, 5000]);
   });
   it('the set is checked against the ledger and the numbers against the SSA’s rules', () => {
     const ledger = {
@@ -235,7 +271,7 @@ describe('the tie-out', () => {
     register,
     entries: quarter(),
     returned,
-    fractionsOfCents: cents(2),
+    adjustments: cents(2),
     wageStatements: new Map(),
     notYetDue: new Map([
       ['US-FIT', dollars('240.00')],

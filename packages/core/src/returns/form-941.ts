@@ -15,6 +15,8 @@ export type LineId =
   | '3'
   | '5a.1'
   | '5a.2'
+  | '5b.1'
+  | '5b.2'
   | '5c.1'
   | '5c.2'
   | '5d.1'
@@ -22,6 +24,8 @@ export type LineId =
   | '5e'
   | '6'
   | '7'
+  | '8'
+  | '9'
   | '10'
   | '12'
   | '13'
@@ -61,12 +65,25 @@ export interface Form941 {
   readonly scheduleB: readonly ScheduleBDay[] | null;
 }
 
+/** Amounts of the paychecks that have lines of their own, in cents. */
+export interface Adjustments941 {
+  /** Tips among the OASDI wages. */
+  readonly tips: Cents;
+  /** Employee OASDI and HI that the payer of third-party sick pay withheld. */
+  readonly sickPay: Cents;
+  /** Employee OASDI and HI on tips that could not be collected. */
+  readonly uncollected: Cents;
+}
+export const NO_ADJUSTMENTS: Adjustments941 = { tips: ZERO, sickPay: ZERO, uncollected: ZERO };
+
 export interface Form941Input {
   readonly year: number;
   readonly quarter: QuarterNumber;
   readonly schedule: DepositSchedule;
   /** Ledger entries with a liability date in the quarter (payments of such liabilities included). */
   readonly entries: readonly LedgerEntry[];
+  /** What the paychecks of the quarter say besides the ledger. */
+  readonly adjustments: Adjustments941;
   /** People paid for the pay period that includes the 12th day of the quarter's last month. */
   readonly employeesOnTwelfth: number;
 }
@@ -149,19 +166,37 @@ export function form941(input: Form941Input): Form941 {
   );
   fromLedger('2', 'Wages, tips, and other compensation', ['US-FIT'], 'subject');
   fromLedger('3', 'Federal income tax withheld', ['US-FIT'], 'amount');
-  fromLedger('5a.1', 'Taxable social security wages', ['US-OASDI-EE'], 'wages');
+  const { adjustments } = input;
+  const oasdiWages = total(liabilities, ['US-OASDI-EE'], 'wages');
+  put(
+    '5a.1',
+    'Taxable social security wages',
+    subtract(oasdiWages, adjustments.tips),
+    { taxes: ['US-OASDI-EE'], part: 'wages', of: 'liabilities' },
+    [
+      { label: 'Ledger lines of US-OASDI-EE', value: showDollars(oasdiWages), how: 'added up: wages' },
+      ...(adjustments.tips === 0
+        ? []
+        : [{ label: 'Less tips, which are line 5b', value: showDollars(adjustments.tips) }]),
+    ],
+  );
   byRate('5a.2', '5a.1', 'Taxable social security wages × 0.124', BOTH_OASDI);
+  put('5b.1', 'Taxable social security tips', adjustments.tips, null, [
+    { label: 'Tips under the base', value: showDollars(adjustments.tips), how: 'added up over the paychecks' },
+  ]);
+  byRate('5b.2', '5b.1', 'Taxable social security tips × 0.124', BOTH_OASDI);
   fromLedger('5c.1', 'Taxable Medicare wages and tips', ['US-HI-EE'], 'wages');
   byRate('5c.2', '5c.1', 'Taxable Medicare wages and tips × 0.029', BOTH_HI);
   fromLedger('5d.1', 'Wages subject to Additional Medicare Tax withholding', ['US-HI-ADD'], 'wages');
   byRate('5d.2', '5d.1', 'Additional Medicare Tax × 0.009', ADDITIONAL);
-  addUp('5e', 'Total social security and Medicare taxes', ['5a.2', '5c.2', '5d.2']);
+  addUp('5e', 'Total social security and Medicare taxes', ['5a.2', '5b.2', '5c.2', '5d.2']);
   addUp('6', 'Total taxes before adjustments', ['3', '5e']);
   const ledgerTotal = total(liabilities, FEDERAL_941, 'amount');
+  const notOurs = add(adjustments.sickPay, adjustments.uncollected);
   put(
     '7',
     'Adjustment for fractions of cents',
-    subtract(ledgerTotal, valueOf('6')),
+    subtract(add(ledgerTotal, notOurs), valueOf('6')),
     { taxes: FEDERAL_941, part: 'amount', of: 'liabilities' },
     [
       {
@@ -169,10 +204,27 @@ export function form941(input: Form941Input): Form941 {
         value: showDollars(ledgerTotal),
         how: 'rounded per person, and per payroll for the employer',
       },
+      ...(notOurs === 0
+        ? []
+        : [{ label: 'With what lines 8 and 9 take off', value: showDollars(add(ledgerTotal, notOurs)) }]),
       { label: 'Line 6', value: showDollars(valueOf('6')), how: 'rounded once for the quarter' },
     ],
   );
-  addUp('10', 'Total taxes after adjustments', ['6', '7']);
+  put('8', 'Adjustment for sick pay', subtract(ZERO, adjustments.sickPay), null, [
+    {
+      label: 'Employee tax that the payer of sick pay withheld',
+      value: showDollars(adjustments.sickPay),
+      how: 'added up over the paychecks',
+    },
+  ]);
+  put('9', 'Adjustments for tips and group-term life insurance', subtract(ZERO, adjustments.uncollected), null, [
+    {
+      label: 'Employee tax on tips that was not collected',
+      value: showDollars(adjustments.uncollected),
+      how: 'added up over the paychecks',
+    },
+  ]);
+  addUp('10', 'Total taxes after adjustments', ['6', '7', '8', '9']);
   addUp('12', 'Total taxes after adjustments and credits', ['10']);
   const payments = inForm.filter(isPayment);
   put(

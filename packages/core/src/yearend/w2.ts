@@ -1,6 +1,6 @@
 import { isLiability, type LedgerEntry } from '../ledger/entry.js';
 import { findState } from '../jurisdictions/states.js';
-import { ZERO, add, sum, type Cents } from '../money/cents.js';
+import { ZERO, add, subtract, sum, type Cents } from '../money/cents.js';
 import { findItem } from '../items/registry.js';
 
 /** Identity of a person as the wage statement carries it. */
@@ -35,6 +35,8 @@ export interface FormW2 {
   readonly box4: Cents;
   readonly box5: Cents;
   readonly box6: Cents;
+  /** Social security tips; box 3 has the other wages. */
+  readonly box7: Cents;
   readonly box12: readonly { readonly code: string; readonly amount: Cents }[];
   readonly states: readonly W2StateLine[];
 }
@@ -47,6 +49,7 @@ export interface FormW3 {
   readonly box4: Cents;
   readonly box5: Cents;
   readonly box6: Cents;
+  readonly box7: Cents;
   readonly box12a: Cents;
   readonly stateWages: Cents;
   readonly stateTax: Cents;
@@ -57,6 +60,8 @@ export interface W2Input {
   readonly entries: readonly LedgerEntry[];
   /** Deductions of the year by person and item code, from posted paychecks. */
   readonly deductions: readonly { readonly employeeId: string; readonly item: string; readonly amount: Cents }[];
+  /** Tips among the OASDI wages of the year, by person. */
+  readonly tips: ReadonlyMap<string, Cents>;
   readonly stateIds: Readonly<Record<string, string>>;
 }
 
@@ -91,15 +96,17 @@ export function formsW2(input: W2Input): FormW2[] {
     }));
     // What was recorded and taken back again leaves nothing to report.
     if (own.every((entry) => netOf(own, entry.tax) === 0)) return [];
+    const tips = input.tips.get(person.employeeId) ?? ZERO;
     return [
       {
         person,
         box1: of('US-FIT', 'subject'),
         box2: of('US-FIT', 'amount'),
-        box3: of('US-OASDI-EE', 'wages'),
+        box3: subtract(of('US-OASDI-EE', 'wages'), tips),
         box4: of('US-OASDI-EE', 'amount'),
         box5: of('US-HI-EE', 'subject'),
         box6: add(of('US-HI-EE', 'amount'), of('US-HI-ADD', 'amount')),
+        box7: tips,
         box12: [...codes].map(([code, amount]) => ({ code, amount })).filter((line) => line.amount !== 0),
         states: states.filter((line) => findState(line.state)?.incomeTax.kind !== 'none'),
       },
@@ -117,6 +124,7 @@ export function formW3(forms: readonly FormW2[]): FormW3 {
     box4: total((form) => form.box4),
     box5: total((form) => form.box5),
     box6: total((form) => form.box6),
+    box7: total((form) => form.box7),
     box12a: total((form) =>
       sum(form.box12.filter((line) => DEFERRAL_CODES.includes(line.code)).map((line) => line.amount)),
     ),

@@ -3,12 +3,13 @@ import { date, type LocalDate } from '@zakat/core/calendar/local-date';
 import { firstDayOf, lastDayOf, type Quarter } from '@zakat/core/calendar/quarter';
 import type { FilingFacts, W2Set } from '@zakat/core/checks/return-checks';
 import { isLiability } from '@zakat/core/ledger/entry';
-import { cents, sum } from '@zakat/core/money/cents';
-import { form941, type Form941 } from '@zakat/core/returns/form-941';
+import { ZERO, add, cents, sum, type Cents } from '@zakat/core/money/cents';
+import { NO_ADJUSTMENTS, form941, type Adjustments941, type Form941 } from '@zakat/core/returns/form-941';
 import type { FormFamily } from '@zakat/core/facts/client-facts';
 import type { TaxCode } from '@zakat/core/taxes/registry';
 import { formsW2, type W2Person } from '@zakat/core/yearend/w2';
 import type { EntityManager } from 'typeorm';
+import { rawCents } from '../../database/cents-column.js';
 import { Secrets } from '../../database/secrets.js';
 import { Clock } from '../clock/clock.js';
 import { accountNumberOn } from '../clients/clients.service.js';
@@ -56,8 +57,24 @@ export class FilingSource {
       quarter: quarter.quarter,
       schedule: isReached ? 'semiweekly' : federal.on(lastDayOf(quarter)).schedule,
       entries,
+      adjustments: await this.adjustments(manager, client.id, quarter),
       employeesOnTwelfth: counted[0]?.count ?? 0,
     });
+  }
+
+  /** What the paychecks of a quarter keep for lines 5b, 8 and 9. */
+  private async adjustments(manager: EntityManager, clientId: string, quarter: Quarter): Promise<Adjustments941> {
+    const rows = (await manager.query(
+      `SELECT coalesce(sum((lines->'tracked'->>'oasdiTips')::bigint), 0)::bigint AS tips,
+         coalesce(sum((lines->'tracked'->>'sickPayOasdi')::bigint + (lines->'tracked'->>'sickPayHi')::bigint), 0)::bigint AS sick,
+         coalesce(sum((lines->'tracked'->>'uncollectedOasdi')::bigint + (lines->'tracked'->>'uncollectedHi')::bigint), 0)::bigint AS uncollected
+       FROM paycheck WHERE client_id = $1 AND check_date BETWEEN $2 AND $3`,
+      [clientId, firstDayOf(quarter), lastDayOf(quarter)],
+    )) as { tips: string; sick: string; uncollected: string }[];
+    const [row] = rows;
+    return row
+      ? { tips: rawCents(row.tips), sickPay: rawCents(row.sick), uncollected: rawCents(row.uncollected) }
+      : NO_ADJUSTMENTS;
   }
 
   async w2Set(manager: EntityManager, client: Client, year: number): Promise<W2Set> {
@@ -71,7 +88,7 @@ export class FilingSource {
       [client.id, `${year}-01-01`, `${year}-12-31`],
     )) as {
       employee_id: string;
-      lines: { deductions: { item: string; amount: number }[] };
+      lines: { deductions: { item: string; amount: number }[]; tracked?: { oasdiTips?: number } };
     }[];
     const deductions = rows.flatMap((row) =>
       row.lines.deductions.map((line) => ({
@@ -80,8 +97,17 @@ export class FilingSource {
         amount: cents(line.amount),
       })),
     );
+    const tips = new Map<string, Cents>();
+    for (const { employee_id: id, lines } of rows)
+      tips.set(id, add(tips.get(id) ?? ZERO, cents(lines.tracked?.oasdiTips ?? 0)));
     const stateIds = { NY: await accountNumberOn(manager, client.id, 'NY-TAX', `${year}-12-31`) };
-    const forms = formsW2({ people: people.map((person) => this.personOf(person)), entries, deductions, stateIds });
+    const forms = formsW2({
+      people: people.map((person) => this.personOf(person)),
+      entries,
+      deductions,
+      tips,
+      stateIds,
+    });
     const liabilities = entries.filter(isLiability);
     const total = (tax: TaxCode, part: 'wages' | 'subject' | 'amount') =>
       sum(liabilities.filter((entry) => entry.tax === tax).map((entry) => entry[part]));

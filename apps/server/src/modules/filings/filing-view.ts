@@ -88,6 +88,7 @@ function w2Row(form: FormW2): W2Row {
     box4: form.box4,
     box5: form.box5,
     box6: form.box6,
+    box7: form.box7,
     box12: form.box12.map((line) => `${line.code} ${showDollars(line.amount)}`).join('  '),
     state: state ? state.state : '',
     box16: state?.wages ?? 0,

@@ -43,6 +43,7 @@ const linesOf = (balance: Balance) => ({
     qualifiedTips: balance.qualifiedTips,
     uncollectedOasdi: ZERO,
     uncollectedHi: ZERO,
+    oasdiTips: ZERO,
     sickPayOasdi: ZERO,
     sickPayHi: ZERO,
   },

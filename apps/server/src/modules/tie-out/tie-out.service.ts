@@ -42,13 +42,13 @@ export class TieOutService {
       const client = await findClient(manager, clientId);
       const { from, to } = daysOf(period);
       const entries = await this.ledger.entries(manager, clientId, from, to);
-      const { returned, fractions } = await this.returned(manager, clientId, period);
+      const { returned, adjustments } = await this.returned(manager, clientId, period);
       const { notYetDue, underWay } = await this.owing(manager, client, from, to);
       const rows = tieOut({
         register: await this.register(manager, clientId, from, to),
         entries,
         returned,
-        fractionsOfCents: fractions,
+        adjustments,
         wageStatements:
           period.quarter === null ? await this.wageStatements(manager, client, period.year) : new Map<string, Cents>(),
         notYetDue,
@@ -103,7 +103,7 @@ export class TieOutService {
     manager: EntityManager,
     clientId: string,
     period: Period,
-  ): Promise<{ returned: Map<TaxGroup, Cents>; fractions: Cents }> {
+  ): Promise<{ returned: Map<TaxGroup, Cents>; adjustments: Cents }> {
     const filings = await manager.find(Filing, { where: { clientId, form: '941', year: period.year } });
     const isAsked = (quarter: number | null): boolean => period.quarter === null || quarter === period.quarter;
     const forms = filings
@@ -113,14 +113,14 @@ export class TieOutService {
       .filter((form) => form.year === period.year && isAsked(form.quarter))
       .map(taxesOfElsewhere);
     const all = [...forms, ...elsewhere];
-    if (all.length === 0) return { returned: new Map(), fractions: ZERO };
+    if (all.length === 0) return { returned: new Map(), adjustments: ZERO };
     return {
       returned: new Map<TaxGroup, Cents>([
         ['US-FIT', sum(all.map((form) => form.incomeTax))],
         ['US-OASDI', sum(all.map((form) => form.oasdi))],
         ['US-HI', sum(all.map((form) => form.hi))],
       ]),
-      fractions: sum(all.map((form) => form.fractions)),
+      adjustments: sum(all.map((form) => form.adjustments)),
     };
   }
 
@@ -171,17 +171,24 @@ interface ReturnedTaxes {
   readonly incomeTax: Cents;
   readonly oasdi: Cents;
   readonly hi: Cents;
-  readonly fractions: Cents;
+  /** Lines 7 to 9. */
+  readonly adjustments: Cents;
 }
 
 function taxesOf(form: Form941): ReturnedTaxes {
-  const line = (id: LineId): Cents => cents(lineValue(form, id));
-  return { incomeTax: line('3'), oasdi: line('5a.2'), hi: add(line('5c.2'), line('5d.2')), fractions: line('7') };
+  // A return of before lines 5b, 8 and 9 were prepared does not have them.
+  const line = (id: LineId): Cents => (form.lines.some((one) => one.id === id) ? cents(lineValue(form, id)) : ZERO);
+  return {
+    incomeTax: line('3'),
+    oasdi: add(line('5a.2'), line('5b.2')),
+    hi: add(line('5c.2'), line('5d.2')),
+    adjustments: sum([line('7'), line('8'), line('9')]),
+  };
 }
 
 /** The same of a return that somebody else filed: column 2 follows from column 1, line 7 from the total (Form 941). */
 function taxesOfElsewhere(form: FiledElsewhere): ReturnedTaxes {
   const { oasdi, hi } = columnTwo({ '5a': form.line('941.5a'), '5c': form.line('941.5c'), '5d': form.line('941.5d') });
   const incomeTax = cents(form.line('941.3'));
-  return { incomeTax, oasdi, hi, fractions: subtract(cents(form.line('US-941.filed')), sum([incomeTax, oasdi, hi])) };
+  return { incomeTax, oasdi, hi, adjustments: subtract(cents(form.line('US-941.filed')), sum([incomeTax, oasdi, hi])) };
 }

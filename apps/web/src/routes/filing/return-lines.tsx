@@ -11,6 +11,7 @@ const GROUP_OF: Readonly<Record<string, string>> = {
   '2': 'US-FIT',
   '3': 'US-FIT',
   '5a.1': 'US-OASDI-EE',
+  '5b.1': 'US-OASDI-EE',
   '5c.1': 'US-HI-EE',
   '5d.1': 'US-HI-ADD',
 };

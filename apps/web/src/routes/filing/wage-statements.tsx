@@ -6,7 +6,7 @@ import { Figure } from '../../kit/figure.js';
 
 type Row = Schemas['W2Row'];
 const BOXES: readonly (readonly [
-  key: 'box1' | 'box2' | 'box3' | 'box4' | 'box5' | 'box6' | 'box16' | 'box17',
+  key: 'box1' | 'box2' | 'box3' | 'box4' | 'box5' | 'box6' | 'box7' | 'box16' | 'box17',
   label: string,
 ])[] = [
   ['box1', '1 Wages'],
@@ -15,6 +15,7 @@ const BOXES: readonly (readonly [
   ['box4', '4 OASDI tax'],
   ['box5', '5 Medicare wages'],
   ['box6', '6 Medicare tax'],
+  ['box7', '7 Tips'],
   ['box16', '16 State wages'],
   ['box17', '17 State tax'],
 ];

@@ -76,6 +76,7 @@ function moneyFields(form: {
   box4: Cents;
   box5: Cents;
   box6: Cents;
+  box7: Cents;
 }): FieldValues {
   return {
     'Wages, Tips and Other Compensation': form.box1,
@@ -84,6 +85,7 @@ function moneyFields(form: {
     'Social Security Tax Withheld': form.box4,
     'Medicare Wages and Tips': form.box5,
     'Medicare Tax Withheld': form.box6,
+    'Social Security Tips': form.box7,
   };
 }
 

@@ -39,10 +39,13 @@ const address = (place: PostalAddress) => ({
 /** The return as XML, UTF-8. Amounts in dollars with two decimals. */
 export function writeForm941(input: Form941Xml): string {
   const { form, filer, preparer, signature } = input;
-  const lines = FORM_941_ELEMENTS.map(({ element, line }) => [
-    element,
-    line === '1' ? String(lineValue(form, line)) : toDollars(cents(lineValue(form, line))),
-  ]);
+  // A return checked before a line was prepared here does not have it.
+  const lines = FORM_941_ELEMENTS.filter(({ line }) => form.lines.some((one) => one.id === line)).map(
+    ({ element, line }) => [
+      element,
+      line === '1' ? String(lineValue(form, line)) : toDollars(cents(lineValue(form, line))),
+    ],
+  );
   const schedule = form.scheduleB
     ? { SemiweeklyScheduleDepositorInd: 'X' }
     : {

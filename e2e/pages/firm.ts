@@ -1,4 +1,4 @@
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, type Browser, type Locator, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 
 interface User {
@@ -25,6 +25,14 @@ export async function signIn(page: Page, role: 'preparer' | 'reviewer' | 'admini
   await page.getByLabel('Password', { exact: true }).fill(user.password);
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'The ladder' })).toBeVisible();
+}
+
+/** Somebody at a screen of their own. */
+export async function pageOf(browser: Browser, role: 'preparer' | 'reviewer'): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
+  const page = await context.newPage();
+  await signIn(page, role);
+  return page;
 }
 
 export async function openClient(page: Page, name: string, place?: string): Promise<void> {

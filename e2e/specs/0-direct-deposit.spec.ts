@@ -1,5 +1,5 @@
-import { expect, test, type Browser, type Page } from '@playwright/test';
-import { cell, openClient, outside, signIn, statusOf } from '../pages/firm.js';
+import { expect, test, type Page } from '@playwright/test';
+import { cell, openClient, outside, pageOf, statusOf } from '../pages/firm.js';
 
 /** From the account of a person to the bank: a prenote, a payroll with another rate, its direct deposit. */
 test.describe.configure({ mode: 'serial' });
@@ -8,12 +8,6 @@ const CLIENT = 'Low Tide Animal Clinic PLLC';
 let preparer: Page;
 let reviewer: Page;
 
-async function pageOf(browser: Browser, role: 'preparer' | 'reviewer'): Promise<Page> {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
-  const page = await context.newPage();
-  await signIn(page, role);
-  return page;
-}
 test.beforeAll(async ({ browser }) => {
   preparer = await pageOf(browser, 'preparer');
   reviewer = await pageOf(browser, 'reviewer');

@@ -1,5 +1,5 @@
-import { expect, test, type Browser, type Page } from '@playwright/test';
-import { cell, moveDate, openClient, outside, setMood, signIn, statusOf } from '../pages/firm.js';
+import { expect, test, type Page } from '@playwright/test';
+import { cell, moveDate, openClient, outside, pageOf, setMood, statusOf } from '../pages/firm.js';
 
 /**
  * The whole chain for one client, by hand in the browser: sign-in, people, payroll, deposit, Form 941, W-2s, tie-out.
@@ -10,13 +10,6 @@ test.describe.configure({ mode: 'serial' });
 const CLIENT = 'Gannet & Sons Boatyard Inc';
 let preparer: Page;
 let reviewer: Page;
-
-async function pageOf(browser: Browser, role: 'preparer' | 'reviewer'): Promise<Page> {
-  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
-  const page = await context.newPage();
-  await signIn(page, role);
-  return page;
-}
 
 test.beforeAll(async ({ browser }) => {
   preparer = await pageOf(browser, 'preparer');

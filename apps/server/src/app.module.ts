@@ -59,6 +59,7 @@ import { LadderService } from './modules/ladder/ladder.service.js';
 import { LedgerReader } from './modules/ledger/ledger-reader.js';
 import { LedgerWriter } from './modules/ledger/ledger-writer.js';
 import { Outbox } from './modules/outbox/outbox.js';
+import { Releases } from './modules/outbox/releases.js';
 import { Progress } from './modules/progress/progress.js';
 import { PayrollViews } from './modules/payrolls/payroll-view.js';
 import { PaycheckWriter } from './modules/payrolls/paycheck-writer.js';
@@ -143,6 +144,7 @@ const PROVIDERS = [
   PayrollsService,
   Documents,
   Outbox,
+  Releases,
   DepositSchedules,
   Deposits,
   PaymentFile,

@@ -1,31 +1,31 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { DirectDepositRow, PayrollPay, PrenoteView } from '@zakat/contract/direct-deposits';
-import type { ReleaseSlip, SlipCheck } from '@zakat/contract/remittances';
-import { isBusinessDay, onOrBefore } from '@zakat/core/calendar/business-days';
-import { date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
-import { ACH_CUTOFF, earliestSettlement } from '@zakat/core/deposits/due';
+import type { ReleaseSlip } from '@zakat/contract/remittances';
+import { onOrBefore } from '@zakat/core/calendar/business-days';
+import { date } from '@zakat/core/calendar/local-date';
+import { earliestSettlement } from '@zakat/core/deposits/due';
 import { traceNumber } from '@zakat/core/formats/nacha/file';
-import { sentence } from '@zakat/core/issues/issue';
-import { ZERO, showDollars, sum, type Cents } from '@zakat/core/money/cents';
+import { ZERO, sum, type Cents } from '@zakat/core/money/cents';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
-import { Refusal, conflict, notFound, refuseField } from '../../http/refusal.js';
+import { conflict, notFound, refuseField } from '../../http/refusal.js';
 import { Jobs } from '../../jobs/jobs.js';
 import { Executor } from '../../state-machines/executor.js';
 import { DIRECT_DEPOSIT_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
-import { BankAccount, type Client } from '../clients/entities.js';
+import { BankAccount } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
-import { Documents } from '../documents/documents.js';
 import { Employee } from '../employees/entities.js';
 import { fullName } from '../employees/employees.service.js';
 import { Outbox } from '../outbox/outbox.js';
+import { Releases, refuseFailed } from '../outbox/releases.js';
 import type { Payroll } from '../payrolls/entities.js';
 import { findPayroll } from '../payrolls/payroll-view.js';
 import { DepositFiles } from './deposit-file.js';
+import { slipChecks, slipOf } from './deposit-slip.js';
 import { DirectDeposit, DirectDepositEntry } from './entities.js';
 import { PayAccounts, type OwnAccount } from './pay-accounts.js';
 import { PayrollPays } from './payroll-pay.js';
@@ -47,7 +47,7 @@ export class DirectDepositsService {
     @Inject(DepositFiles) private readonly files: DepositFiles,
     @Inject(Executor) private readonly executor: Executor,
     @Inject(Audit) private readonly audit: Audit,
-    @Inject(Documents) private readonly documents: Documents,
+    @Inject(Releases) private readonly releases: Releases,
     @Inject(Outbox) private readonly outbox: Outbox,
     @Inject(Secrets) private readonly secrets: Secrets,
     @Inject(Clock) private readonly clock: Clock,
@@ -127,26 +127,18 @@ export class DirectDepositsService {
     const row = await this.database.run(actor, async (manager) => {
       await manager.query('SELECT id FROM direct_deposit WHERE id = $1 FOR UPDATE', [id]);
       const { deposit, slip, content } = await this.rehearse(manager, actor, id);
-      const failed = slip.checks.filter((check) => !check.isPassed);
-      if (deposit.status === 'planned' && failed.length > 0)
-        throw new Refusal(422, 'slip', failed.map((check) => check.says).join(' '));
-      const documentId = await this.documents.store(
-        manager,
-        actor,
-        deposit.clientId,
-        'pay-file',
-        `${deposit.reference}.ach`,
-        'text/plain',
-        Buffer.from(content, 'ascii'),
-      );
-      await this.executor.apply(manager, actor, DIRECT_DEPOSIT_MACHINE, {
+      if (deposit.status === 'planned') refuseFailed(slip);
+      await this.releases.release(manager, actor, DIRECT_DEPOSIT_MACHINE, {
         id,
-        act: 'release',
         version,
-        set: { released_by: actor.userId, document_id: documentId },
+        clientId: deposit.clientId,
+        kind: 'pay-file',
+        attempt: 1,
+        name: `${deposit.reference}.ach`,
+        mediaType: 'text/plain',
+        content: Buffer.from(content, 'ascii'),
         detail: { amount: deposit.amount, settles: deposit.settles },
       });
-      await this.outbox.put(manager, actor, 'pay-file', id, 1, documentId);
       return this.rowIn(manager, await find(manager, id));
     });
     await this.jobs.wake();
@@ -337,94 +329,6 @@ export class DirectDepositsService {
       delivery: await this.outbox.standing(manager, deposit.id),
     };
   }
-}
-
-interface SlipFacts {
-  readonly isCurrent: boolean;
-  readonly file: { readonly issues: readonly Parameters<typeof sentence>[0][]; readonly total: Cents };
-  readonly entries: number;
-  readonly today: LocalDate;
-  /** The person who would release it prepared it, and the firm wants two. */
-  readonly isOwn: boolean;
-}
-
-function slipChecks(deposit: DirectDeposit, actor: Actor, facts: SlipFacts): SlipCheck[] {
-  const { isCurrent, file, entries, today, isOwn } = facts;
-  const settles = date(deposit.settles);
-  const earliest = earliestSettlement(today);
-  return [
-    {
-      label: 'The accounts are as when it was planned',
-      isPassed: isCurrent,
-      says: isCurrent
-        ? `${entries} ${entries === 1 ? 'entry' : 'entries'}.`
-        : 'An account or its prenote has changed since. Withdraw it and plan again.',
-    },
-    {
-      label: 'The file adds up',
-      isPassed: file.issues.length === 0 && file.total === deposit.amount,
-      says: file.issues.length > 0 ? file.issues.map(sentence).join(' ') : `File total ${showDollars(file.total)}.`,
-    },
-    {
-      label: 'The settlement day is a banking day',
-      isPassed: isBusinessDay(settles, 'banking'),
-      says: showDate(settles),
-    },
-    {
-      label: 'The bank can still make it',
-      isPassed: settles >= earliest,
-      says:
-        settles >= earliest
-          ? `In the bank's hands by ${ACH_CUTOFF} today it settles ${showDate(settles)}.`
-          : `The earliest settlement is ${showDate(earliest)} now. Withdraw it and plan again.`,
-    },
-    {
-      label: 'Another person prepared it',
-      isPassed: !isOwn,
-      says: isOwn ? 'You prepared it; another person must release it.' : 'Two persons stand for it.',
-    },
-    {
-      label: 'You may release',
-      isPassed: actor.role === 'reviewer' || actor.role === 'administrator',
-      says: actor.role === 'preparer' ? 'A preparer cannot release; ask a reviewer.' : `You are a ${actor.role}.`,
-    },
-  ];
-}
-
-function slipOf(
-  client: Client,
-  deposit: DirectDeposit,
-  bank: BankAccount,
-  entries: number,
-  settles: LocalDate,
-  checks: readonly SlipCheck[],
-  file: string,
-): ReleaseSlip {
-  const isPay = deposit.kind === 'pay';
-  return {
-    title: `${isPay ? 'Direct deposit' : 'Prenotes'} of ${client.legalName}`,
-    act: deposit.status === 'planned' ? 'release' : 'rehearsal',
-    amount: isPay ? deposit.amount : null,
-    figures: [
-      { label: 'Client', value: `${client.legalName}, EIN ending ${client.ein.slice(-4)}` },
-      { label: 'To', value: `${entries} ${entries === 1 ? 'account' : 'accounts'} of its people` },
-      { label: 'From', value: `${bank.label}, ${bank.bankName}, account ending ${bank.accountTail}` },
-      { label: 'Settles', value: showDate(settles) },
-      { label: 'Reference', value: deposit.reference },
-    ],
-    leaves: isPay
-      ? `${showDollars(deposit.amount)} leaves ${client.legalName}'s account for its people by ACH credits.`
-      : 'No money moves. Each bank is asked whether it knows the account.',
-    becomesImpossible: isPay
-      ? 'Once the bank has the file it cannot be called back from here, and this payroll cannot be deposited a second time.'
-      : 'Once the bank has the file it cannot be called back from here.',
-    wayBack: isPay
-      ? 'An entry that comes back shows with its reason; that person is then paid by check.'
-      : 'An account that a bank does not know shows with the reason, and gets no money until it is corrected.',
-    checks: [...checks],
-    mayRelease: checks.every((check) => check.isPassed),
-    file,
-  };
 }
 
 async function find(manager: EntityManager, id: string): Promise<DirectDeposit> {

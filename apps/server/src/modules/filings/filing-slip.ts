@@ -12,6 +12,7 @@ import type { Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import type { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
+import { mayReleaseCheck } from '../outbox/slip-checks.js';
 import type { Filing } from './entities.js';
 import { FilingContent, digestOf, type Content } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
@@ -71,11 +72,7 @@ export class FilingSlip {
             },
           ]
         : []),
-      {
-        label: 'You may release',
-        isPassed: actor.role !== 'preparer',
-        says: actor.role === 'preparer' ? 'A preparer cannot release; ask a reviewer.' : `You are a ${actor.role}.`,
-      },
+      mayReleaseCheck(actor),
     ];
     const isReturn = content.form === '941';
     const amount = content.form === '941' ? lineValue(content.form941, '12') : formW3(content.set.forms).box1;

@@ -7,7 +7,7 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
-import { Refusal, conflict, notFound, refuse, refuseField } from '../../http/refusal.js';
+import { conflict, notFound, refuse, refuseField } from '../../http/refusal.js';
 import { Jobs } from '../../jobs/jobs.js';
 import { Executor } from '../../state-machines/executor.js';
 import { FILING_MACHINE } from '../../state-machines/machine.js';
@@ -16,7 +16,7 @@ import { findClient } from '../clients/clients.service.js';
 import type { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
 import { Documents, type StoredDocument } from '../documents/documents.js';
-import { Outbox } from '../outbox/outbox.js';
+import { Releases, refuseFailed } from '../outbox/releases.js';
 import { Filing } from './entities.js';
 import { filedElsewhere } from '../take-overs/take-over-store.js';
 import { FilingContent, digestOf } from './filing-content.js';
@@ -36,7 +36,7 @@ export class FilingsService {
     @Inject(Executor) private readonly executor: Executor,
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Documents) private readonly documents: Documents,
-    @Inject(Outbox) private readonly outbox: Outbox,
+    @Inject(Releases) private readonly releases: Releases,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(Secrets) private readonly secrets: Secrets,
     @Inject(Jobs) private readonly jobs: Jobs,
@@ -186,32 +186,24 @@ export class FilingsService {
     const view = await this.database.run(actor, async (manager) => {
       await manager.query('SELECT id FROM filing WHERE id = $1 FOR UPDATE', [id]);
       const { filing, client, content, slip } = await this.slips.rehearse(manager, actor, id);
-      const failed = slip.checks.filter((check) => !check.isPassed);
-      if (filing.status === 'checked' && failed.length > 0)
-        throw new Refusal(422, 'slip', failed.map((check) => check.says).join(' '));
+      if (filing.status === 'checked') refuseFailed(slip);
       const isReturn = filing.form === '941';
-      const name = isReturn
-        ? `941-${filing.year}Q${filing.quarter}-${client.ein}.xml`
-        : `W2-${filing.year}-${client.ein}.txt`;
-      const documentId = await this.documents.store(
-        manager,
-        actor,
-        client.id,
-        isReturn ? 'return-941' : 'wage-file',
-        name,
-        isReturn ? 'application/xml' : 'text/plain',
-        Buffer.from(slip.file, 'utf8'),
-      );
-      await this.executor.apply(manager, actor, FILING_MACHINE, {
+      const documentId = await this.releases.release(manager, actor, FILING_MACHINE, {
         id,
-        act: 'release',
         version,
-        set: { released_by: actor.userId, document_id: documentId, submission_id: null },
+        clientId: client.id,
+        kind: isReturn ? 'return-941' : 'wage-file',
+        attempt: filing.attempt,
+        name: isReturn
+          ? `941-${filing.year}Q${filing.quarter}-${client.ein}.xml`
+          : `W2-${filing.year}-${client.ein}.txt`,
+        mediaType: isReturn ? 'application/xml' : 'text/plain',
+        content: Buffer.from(slip.file, 'utf8'),
+        set: { submission_id: null },
         detail: { form: filing.form, attempt: filing.attempt },
       });
       if (content.form === 'W-2')
         for (const form of content.set.forms) await this.storeW2(manager, actor, client, filing, form);
-      await this.outbox.put(manager, actor, isReturn ? 'return-941' : 'wage-file', id, filing.attempt, documentId);
       await this.note(manager, actor, filing, 'released', null, `Released by ${actor.role}.`, null, documentId);
       return this.views.of(manager, id);
     });

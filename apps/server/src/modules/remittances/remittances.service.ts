@@ -7,18 +7,15 @@ import type {
   RemittanceView,
   SlipCheck,
 } from '@zakat/contract/remittances';
-import { isBusinessDay } from '@zakat/core/calendar/business-days';
 import { date, daysBetween, showDate } from '@zakat/core/calendar/local-date';
-import { ACH_CUTOFF, earliestSettlement } from '@zakat/core/deposits/due';
 import { familyLabel, familyOf } from '@zakat/core/deposits/family';
-import { sentence } from '@zakat/core/issues/issue';
 import { showDollars, sum } from '@zakat/core/money/cents';
 import { agencyName, isTaxCode, taxOf } from '@zakat/core/taxes/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { dayFrom } from '../../http/day.js';
-import { Refusal, conflict, notFound, refuseField } from '../../http/refusal.js';
+import { conflict, notFound, refuseField } from '../../http/refusal.js';
 import { Jobs } from '../../jobs/jobs.js';
 import { Executor } from '../../state-machines/executor.js';
 import { REMITTANCE_MACHINE } from '../../state-machines/machine.js';
@@ -26,8 +23,9 @@ import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
 import { BankAccount, type Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
-import { Documents } from '../documents/documents.js';
 import { Outbox } from '../outbox/outbox.js';
+import { Releases, refuseFailed } from '../outbox/releases.js';
+import { achChecks, mayReleaseCheck } from '../outbox/slip-checks.js';
 import { Deposits } from './deposits.js';
 import { Remittance, RemittanceItem } from './entities.js';
 import { PaymentFile } from './payment-file.js';
@@ -40,7 +38,7 @@ export class RemittancesService {
     @Inject(PaymentFile) private readonly paymentFile: PaymentFile,
     @Inject(Executor) private readonly executor: Executor,
     @Inject(Audit) private readonly audit: Audit,
-    @Inject(Documents) private readonly documents: Documents,
+    @Inject(Releases) private readonly releases: Releases,
     @Inject(Outbox) private readonly outbox: Outbox,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(Jobs) private readonly jobs: Jobs,
@@ -164,26 +162,18 @@ export class RemittancesService {
     const view = await this.database.run(actor, async (manager) => {
       await manager.query('SELECT id FROM remittance WHERE id = $1 FOR UPDATE', [id]);
       const { remittance, slip, content } = await this.rehearse(manager, actor, id);
-      const failed = slip.checks.filter((check) => !check.isPassed);
-      if (remittance.status === 'approved' && failed.length > 0)
-        throw new Refusal(422, 'slip', failed.map((check) => check.says).join(' '));
-      const documentId = await this.documents.store(
-        manager,
-        actor,
-        remittance.clientId,
-        'ach-file',
-        `${remittance.reference}.ach`,
-        'text/plain',
-        Buffer.from(content, 'ascii'),
-      );
-      await this.executor.apply(manager, actor, REMITTANCE_MACHINE, {
+      if (remittance.status === 'approved') refuseFailed(slip);
+      await this.releases.release(manager, actor, REMITTANCE_MACHINE, {
         id,
-        act: 'release',
         version,
-        set: { released_by: actor.userId, document_id: documentId },
+        clientId: remittance.clientId,
+        kind: 'ach-file',
+        attempt: 1,
+        name: `${remittance.reference}.ach`,
+        mediaType: 'text/plain',
+        content: Buffer.from(content, 'ascii'),
         detail: { amount: remittance.amount, settles: remittance.settles },
       });
-      await this.outbox.put(manager, actor, 'ach-file', id, 1, documentId);
       return this.viewIn(manager, id);
     });
     await this.jobs.wake();
@@ -198,10 +188,8 @@ export class RemittancesService {
     const { remittance, items, client } = await this.load(manager, id);
     const bank = await manager.findOneByOrFail(BankAccount, { id: remittance.bankAccountId });
     const file = await this.paymentFile.make(manager, client, remittance, items);
-    const today = await this.clock.today(manager);
     const agency = agencyName(remittance.agency);
     const settles = date(remittance.settles);
-    const earliest = earliestSettlement(today);
     const owed = await this.owing.owed(manager, client);
     const moved = items.filter(
       (item) =>
@@ -217,34 +205,13 @@ export class RemittancesService {
             ? `${items.length} ${items.length === 1 ? 'liability' : 'liabilities'}, ${showDollars(remittance.amount)}.`
             : 'A liability has changed since this was planned. Withdraw it and plan again.',
       },
-      {
-        label: 'The file adds up',
-        isPassed: file.issues.length === 0 && file.total === remittance.amount,
-        says: file.issues.length > 0 ? file.issues.map(sentence).join(' ') : `File total ${showDollars(file.total)}.`,
-      },
-      {
-        label: 'The settlement day is a banking day',
-        isPassed: isBusinessDay(settles, 'banking'),
-        says: showDate(settles),
-      },
-      {
-        label: 'The bank can still make it',
-        isPassed: settles >= earliest,
-        says:
-          settles >= earliest
-            ? `In the bank's hands by ${ACH_CUTOFF} today it settles ${showDate(settles)}.`
-            : `The earliest settlement is ${showDate(earliest)} now. Withdraw it and plan again.`,
-      },
+      ...achChecks(file, remittance.amount, settles, await this.clock.today(manager)),
       {
         label: 'Another person approved it',
         isPassed: remittance.status === 'approved',
         says: remittance.status === 'approved' ? 'Approved.' : `It is ${remittance.status}.`,
       },
-      {
-        label: 'You may release',
-        isPassed: actor.role === 'reviewer' || actor.role === 'administrator',
-        says: actor.role === 'preparer' ? 'A preparer cannot release; ask a reviewer.' : `You are a ${actor.role}.`,
-      },
+      mayReleaseCheck(actor),
     ];
     const slip: ReleaseSlip = {
       title: `${familyLabel(remittance.family)} of ${client.legalName}`,

@@ -4,10 +4,9 @@ import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { directDepositSlipQuery, useDirectDepositAct } from '../../api/direct-deposits.js';
 import { Day } from '../../kit/day.js';
+import { FetchedSlip } from '../../kit/fetched-slip.js';
 import { RefusedNote } from '../../kit/problems.js';
-import { ReleaseSlip } from '../../kit/release-slip.js';
 import { Status } from '../../kit/status.js';
-import { Waiting } from '../../kit/waiting.js';
 
 type File = Schemas['DirectDepositRow'];
 
@@ -15,20 +14,13 @@ function Slip({ file, onClose }: { readonly file: File; readonly onClose: () => 
   const slip = useQuery(directDepositSlipQuery(file.id, file.version));
   const act = useDirectDepositAct(file.id);
   return (
-    <>
-      <RefusedNote error={act.error} />
-      <Waiting query={slip}>
-        {(data) => (
-          <ReleaseSlip
-            slip={data}
-            actLabel={file.kind === 'pay' ? 'Release the pay' : 'Release the prenotes'}
-            isBusy={act.isPending}
-            onClose={onClose}
-            onAct={() => act.mutateAsync({ act: 'release', version: file.version }).then(onClose)}
-          />
-        )}
-      </Waiting>
-    </>
+    <FetchedSlip
+      slip={slip}
+      actLabel={file.kind === 'pay' ? 'Release the pay' : 'Release the prenotes'}
+      act={act}
+      onAct={() => act.mutateAsync({ act: 'release', version: file.version })}
+      onClose={onClose}
+    />
   );
 }
 

@@ -5,8 +5,8 @@ import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { filingQuery, filingSlipQuery, useFilingAct } from '../../api/resources.js';
 import { Day } from '../../kit/day.js';
+import { FetchedSlip } from '../../kit/fetched-slip.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
-import { ReleaseSlip } from '../../kit/release-slip.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { correctionPath } from './fields.js';
@@ -21,20 +21,13 @@ function Slip({ filing, onClose }: { readonly filing: Filing; readonly onClose: 
   const slip = useQuery(filingSlipQuery(filing.id, filing.version));
   const act = useFilingAct(filing.id);
   return (
-    <>
-      <RefusedNote error={act.error} />
-      <Waiting query={slip}>
-        {(data) => (
-          <ReleaseSlip
-            slip={data}
-            actLabel={filing.form === '941' ? 'Release the return' : 'Release the wage file'}
-            isBusy={act.isPending}
-            onClose={onClose}
-            onAct={() => act.mutateAsync({ act: 'release', version: filing.version }).then(onClose)}
-          />
-        )}
-      </Waiting>
-    </>
+    <FetchedSlip
+      slip={slip}
+      actLabel={filing.form === '941' ? 'Release the return' : 'Release the wage file'}
+      act={act}
+      onAct={() => act.mutateAsync({ act: 'release', version: filing.version })}
+      onClose={onClose}
+    />
   );
 }
 

@@ -5,9 +5,9 @@ import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { remittanceQuery, remittanceSlipQuery, useRemittanceAct } from '../../api/resources.js';
 import { Day } from '../../kit/day.js';
+import { FetchedSlip } from '../../kit/fetched-slip.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
-import { ReleaseSlip } from '../../kit/release-slip.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 
@@ -17,20 +17,13 @@ function Slip({ remittance, onClose }: { readonly remittance: Remittance; readon
   const slip = useQuery(remittanceSlipQuery(remittance.id, remittance.version));
   const act = useRemittanceAct(remittance.id);
   return (
-    <>
-      <RefusedNote error={act.error} />
-      <Waiting query={slip}>
-        {(data) => (
-          <ReleaseSlip
-            slip={data}
-            actLabel="Release the payment"
-            isBusy={act.isPending}
-            onClose={onClose}
-            onAct={() => act.mutateAsync({ act: 'release', version: remittance.version }).then(onClose)}
-          />
-        )}
-      </Waiting>
-    </>
+    <FetchedSlip
+      slip={slip}
+      actLabel="Release the payment"
+      act={act}
+      onAct={() => act.mutateAsync({ act: 'release', version: remittance.version })}
+      onClose={onClose}
+    />
   );
 }
 

@@ -1,0 +1,44 @@
+import type { SlipCheck } from '@zakat/contract/remittances';
+import { isBusinessDay } from '@zakat/core/calendar/business-days';
+import { showDate, type LocalDate } from '@zakat/core/calendar/local-date';
+import { ACH_CUTOFF, earliestSettlement } from '@zakat/core/deposits/due';
+import { sentence, type Issue } from '@zakat/core/issues/issue';
+import { showDollars, type Cents } from '@zakat/core/money/cents';
+import type { Actor } from '../../database/firm-database.js';
+
+/** Checks that stand on more than one kind of release slip. */
+export const mayReleaseCheck = (actor: Actor): SlipCheck => ({
+  label: 'You may release',
+  isPassed: actor.role === 'reviewer' || actor.role === 'administrator',
+  says: actor.role === 'preparer' ? 'A preparer cannot release; ask a reviewer.' : `You are a ${actor.role}.`,
+});
+
+/** What holds of every ACH file: it adds up, and the bank can meet its day. */
+export function achChecks(
+  file: { readonly issues: readonly Issue[]; readonly total: Cents },
+  amount: Cents,
+  settles: LocalDate,
+  today: LocalDate,
+): SlipCheck[] {
+  const earliest = earliestSettlement(today);
+  return [
+    {
+      label: 'The file adds up',
+      isPassed: file.issues.length === 0 && file.total === amount,
+      says: file.issues.length > 0 ? file.issues.map(sentence).join(' ') : `File total ${showDollars(file.total)}.`,
+    },
+    {
+      label: 'The settlement day is a banking day',
+      isPassed: isBusinessDay(settles, 'banking'),
+      says: showDate(settles),
+    },
+    {
+      label: 'The bank can still make it',
+      isPassed: settles >= earliest,
+      says:
+        settles >= earliest
+          ? `In the bank's hands by ${ACH_CUTOFF} today it settles ${showDate(settles)}.`
+          : `The earliest settlement is ${showDate(earliest)} now. Withdraw it and plan again.`,
+    },
+  ];
+}

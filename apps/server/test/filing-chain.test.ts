@@ -216,6 +216,6 @@ describe('Forms W-2', () => {
       content: string;
     }[];
     expect(rows.length).toBeGreaterThan(0);
-    for (const { content } of rows) expect(content).not.toMatch(/SPRAGG|TXP|89912340/);
+    for (const { content } of rows) expect(content).not.toMatch(/SPRAGG|TXP\*4712|89912340/);
   });
 });

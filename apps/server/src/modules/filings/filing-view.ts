@@ -88,7 +88,8 @@ function w2Row(form: FormW2): W2Row {
     box4: form.box4,
     box5: form.box5,
     box6: form.box6,
-    box7: form.box7,
+    // A set released before box 7 was prepared here does not have it.
+    box7: (form as Partial<FormW2>).box7 ?? 0,
     box12: form.box12.map((line) => `${line.code} ${showDollars(line.amount)}`).join('  '),
     state: state ? state.state : '',
     box16: state?.wages ?? 0,

@@ -81,6 +81,24 @@ describe('the 100,000 next-day rule, Publication 15 section 11', () => {
     ).toEqual(['monthly', 'monthly', 'semiweekly', 'semiweekly', 'semiweekly', 'monthly']);
     expect(on(date('2026-03-12')).why).toMatch(/Mon 2 Mar 2026/);
   });
+  // 26 CFR 31.6302-1(b)(2)(ii): it is the monthly depositor who is turned.
+  it('leaves the next year of a semiweekly depositor to its lookback', () => {
+    const lines = [
+      { date: date('2026-03-02'), amount: dollars('100000') },
+      { date: date('2027-03-01'), amount: dollars('100000') },
+    ];
+    const byYear = (year: number) => ({
+      schedule: year === 2026 ? ('semiweekly' as const) : ('monthly' as const),
+      why: '',
+    });
+    const { nextDays, on } = federalDeposits(lines, byYear);
+    expect([...nextDays]).toEqual(['2026-03-02', '2027-03-01']);
+    expect(
+      ['2026-12-31', '2027-01-08', '2027-03-01', '2027-03-05', '2028-06-09', '2029-01-05'].map(
+        (day) => on(date(day)).schedule,
+      ),
+    ).toEqual(['semiweekly', 'monthly', 'monthly', 'semiweekly', 'semiweekly', 'monthly']);
+  });
   it('what gathers is counted within the period of the schedule that holds', () => {
     // A month: 99,999.99 and one cent. For a semiweekly depositor these are three periods.
     const lines: [string, string][] = [

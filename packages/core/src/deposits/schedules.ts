@@ -78,14 +78,15 @@ export function federalDeposits(
     return known;
   };
   const nextDays = new Set<LocalDate>();
-  const reached: LocalDate[] = [];
+  /** Days that turned a monthly depositor into a semiweekly one. */
+  const turned: LocalDate[] = [];
   const on = (day: LocalDate): Scheduled => {
     const year = yearOf(day);
     const begun = start(year);
     const mark =
       begun.schedule === 'semiweekly'
         ? undefined
-        : reached.find((hit) => (yearOf(hit) === year && hit < day) || yearOf(hit) === year - 1);
+        : turned.find((hit) => (yearOf(hit) === year && hit < day) || yearOf(hit) === year - 1);
     return mark === undefined
       ? begun
       : {
@@ -105,7 +106,8 @@ export function federalDeposits(
     running = add(running, amount);
     if (running < NEXT_DAY_MARK) continue;
     nextDays.add(date);
-    reached.push(date);
+    // Only a monthly depositor is turned by it (26 CFR 31.6302-1(b)(2)(ii)); for a semiweekly one the lookback decides on.
+    if (schedule === 'monthly') turned.push(date);
     // Accumulation starts again.
     running = ZERO;
   }

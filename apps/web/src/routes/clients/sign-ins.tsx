@@ -1,10 +1,10 @@
-import { PasswordInput, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { contactsQuery, useCreateContact, useOpenContact } from '../../api/contacts.js';
 import { EntryForm } from '../../kit/entry-form.js';
 import { RefusedNote } from '../../kit/problems.js';
+import { AccountFields } from '../account-fields.js';
 
 const BLANK: Schemas['CreateContact'] = { name: '', email: '', password: '' };
 
@@ -21,21 +21,7 @@ function NewSignIn({ clientId, onClose }: { readonly clientId: string; readonly 
       onSave={() => create.mutate(draft, { onSuccess: onClose })}
       onClose={onClose}
     >
-      <TextInput
-        label="Name"
-        autoFocus
-        value={draft.name}
-        onChange={(event) => put('name', event.currentTarget.value)}
-      />
-      <TextInput label="E-mail" value={draft.email} onChange={(event) => put('email', event.currentTarget.value)} />
-      <PasswordInput
-        label="First password"
-        description="At least twelve characters"
-        autoComplete="new-password"
-        size="xs"
-        value={draft.password}
-        onChange={(event) => put('password', event.currentTarget.value)}
-      />
+      <AccountFields draft={draft} onChange={put} />
     </EntryForm>
   );
 }

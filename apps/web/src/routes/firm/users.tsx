@@ -1,10 +1,11 @@
-import { NativeSelect, PasswordInput, TextInput } from '@mantine/core';
+import { NativeSelect } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { useCreateUser, useSignOutEverywhere, useUpdateUser, usersQuery } from '../../api/set-up.js';
 import { EntryForm } from '../../kit/entry-form.js';
 import { RefusedNote } from '../../kit/problems.js';
+import { AccountFields } from '../account-fields.js';
 import { Waiting } from '../../kit/waiting.js';
 
 const ROLES = ['preparer', 'reviewer', 'administrator'] as const;
@@ -23,27 +24,14 @@ function NewUser({ onClose }: { readonly onClose: () => void }): ReactNode {
       onSave={() => create.mutate(draft, { onSuccess: onClose })}
       onClose={onClose}
     >
-      <TextInput
-        label="Name"
-        autoFocus
-        value={draft.name}
-        onChange={(event) => put('name', event.currentTarget.value)}
-      />
-      <TextInput label="E-mail" value={draft.email} onChange={(event) => put('email', event.currentTarget.value)} />
-      <NativeSelect
-        label="Role"
-        data={[...ROLES]}
-        value={draft.role}
-        onChange={(event) => put('role', event.currentTarget.value)}
-      />
-      <PasswordInput
-        label="First password"
-        description="At least twelve characters"
-        autoComplete="new-password"
-        size="xs"
-        value={draft.password}
-        onChange={(event) => put('password', event.currentTarget.value)}
-      />
+      <AccountFields draft={draft} onChange={put}>
+        <NativeSelect
+          label="Role"
+          data={[...ROLES]}
+          value={draft.role}
+          onChange={(event) => put('role', event.currentTarget.value)}
+        />
+      </AccountFields>
     </EntryForm>
   );
 }

@@ -68,7 +68,8 @@ export class Executor {
     });
   }
 
-  private async requiresSecondPerson(manager: EntityManager): Promise<boolean> {
+  /** Whether the firm wants two persons for what cannot be undone. */
+  async requiresSecondPerson(manager: EntityManager): Promise<boolean> {
     const rows = (await manager.query('SELECT requires_second_person FROM firm')) as {
       requires_second_person: boolean;
     }[];

@@ -269,18 +269,13 @@ export class DirectDepositsService {
       file,
       entries: entries.length,
       today: await this.clock.today(manager),
-      isOwn: actor.userId === deposit.preparedBy && (await this.requiresTwo(manager)),
+      isOwn: actor.userId === deposit.preparedBy && (await this.executor.requiresSecondPerson(manager)),
     });
     return {
       deposit,
       content: file.content,
       slip: slipOf(client, deposit, bank, entries.length, settles, checks, file.shown),
     };
-  }
-
-  private async requiresTwo(manager: EntityManager): Promise<boolean> {
-    const rows = (await manager.query('SELECT requires_second_person AS two FROM firm')) as { two: boolean }[];
-    return rows[0]?.two !== false;
   }
 
   /** Whether the entries are still what would be planned now: accounts change, prenotes come back. */

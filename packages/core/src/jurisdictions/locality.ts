@@ -21,8 +21,8 @@ export interface LocalRates {
   readonly nonresident?: Rate;
   /** Exemption a year for each exemption claimed on the city's certificate. */
   readonly exemption?: Cents;
-  /** Wages a year over which nothing more is due. */
-  readonly base?: Cents;
+  /** Wages a year over which nothing more is due: an amount, or the OASDI wage base of the year. */
+  readonly base?: Cents | 'oasdi';
   /** Credit a resident gets for tax paid where the work is: this share of it, on at most this rate. */
   readonly credit?: { readonly share: Rate; readonly rate: Rate };
   /** The rate by the employer's payroll of the quarter: that of the last row it is over. */

@@ -23,7 +23,7 @@ export const localRates = (given: PlaceRates): LocalRates => ({
   ...(given.resident === undefined ? {} : { resident: percent(given.resident) }),
   ...(given.nonresident === undefined ? {} : { nonresident: percent(given.nonresident) }),
   ...(given.exemption === undefined ? {} : { exemption: dollars(given.exemption) }),
-  ...(given.base === undefined ? {} : { base: dollars(given.base) }),
+  ...(given.base === undefined ? {} : { base: given.base === 'oasdi' ? 'oasdi' : dollars(given.base) }),
   ...(given.over === undefined ? {} : { over: dollars(given.over) }),
   ...(given.credit === undefined
     ? {}

@@ -2,7 +2,7 @@ import { dollars, type Cents } from '../money/cents.js';
 import { rate, type Rate } from '../money/rate.js';
 import { dated, recalled, year, years, type Dated, type Provenance } from './dated.js';
 import type { Source } from './sources/register.js';
-import type { Agency, Supplemental } from './state.js';
+import type { Agency, ItemView, Supplemental } from './state.js';
 
 export const agency = (code: string, name: string, short: string): Agency => ({ code, name, short });
 export const publication = (title: string, publisher: string, edition: string): Source => ({
@@ -20,6 +20,20 @@ export const CAFETERIA_ITEMS = [
   'hsa',
   'section-125-hsa',
 ] as const;
+
+/** Elective deferrals before income tax. */
+export const DEFERRAL_ITEMS = ['401k', 'catch-up-401k', '403b', '457b', 'simple-ira'] as const;
+
+/** States that did not follow the federal law of 2017, which made reimbursed moving expenses wages. */
+export const movingIsExcluded = (source: Source): ItemView => ({
+  base: 'SIT',
+  excludes: ['moving'],
+  provenance: recalled(
+    source,
+    'reimbursed moving expenses, excluded as under IRC § 132(g) before 2018',
+    'Pay for a move that the former law did not cover is taxed: use an item of your own for it.',
+  ),
+});
 
 /** Taxable wage base for unemployment in 2025 and 2026, in dollars a year. */
 export const wageBases = (source: Source, of2025: string, of2026: string, doubt?: string): readonly Dated<Cents>[] =>

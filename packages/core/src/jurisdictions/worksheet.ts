@@ -41,7 +41,7 @@ export type Quantity =
   | { readonly is: 'tiers'; readonly rows: ByColumn<readonly Tier[]>; readonly times?: string }
   /** The annual federal income tax on the same wages, up to an amount that may depend on the wages. */
   | { readonly is: 'federal-tax'; readonly most?: ByColumn<readonly Tier[]> }
-  /** The annual OASDI and HI of the employee on the same wages, up to an amount. */
+  /** OASDI and HI of the employee on the same wages, period by period until the year's reach an amount. */
   | { readonly is: 'social-insurance'; readonly most: Cents }
   /** One amount or another, as a whole number on the certificate is zero or not. */
   | { readonly is: 'when'; readonly field: string; readonly then: Quantity; readonly otherwise?: Quantity };

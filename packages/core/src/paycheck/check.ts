@@ -29,6 +29,8 @@ export class Check {
   federalOnSupplemental: Cents = ZERO;
   /** OASDI and HI of the employee in this check. */
   socialInsurance: Cents = ZERO;
+  /** The same in the year before it. */
+  socialInsuranceToDate: Cents = ZERO;
   /** Employee OASDI and HI on sick pay, which its payer withheld. */
   sickPay: { oasdi: Cents; hi: Cents } = { oasdi: ZERO, hi: ZERO };
   private readonly weights: readonly Cents[];

@@ -23,6 +23,7 @@ import {
 import { round, times } from '../money/exact.js';
 import { type CappedTax, cappedTax, overMark, underBase, writeCappedTax } from '../taxes/capped-tax.js';
 import { federalIncomeTax } from '../taxes/federal-income-tax.js';
+import type { Rate } from '../money/rate.js';
 import { type Tax, type TaxCode, taxOf, unemploymentCode } from '../taxes/registry.js';
 import { Check } from './check.js';
 import type { PaycheckInput } from './input.js';
@@ -137,6 +138,10 @@ function leaveSickPayToItsPayer(check: Check): void {
   check.sickPay = { oasdi: off('US-OASDI-EE'), hi: off('US-HI-EE') };
 }
 
+/** Tax of the year before this check: as given, else the rate on the wages to date. */
+const paidBefore = (check: Check, code: TaxCode, wagesToDate: Cents, rate: Rate): Cents =>
+  check.input.taxesToDate[code] ?? round(times(wagesToDate, rate), 'half-up');
+
 export function socialInsurance(check: Check): void {
   const { input } = check;
   const without = workerIsWithout(input.worker, 'social');
@@ -174,6 +179,10 @@ export function socialInsurance(check: Check): void {
     });
   }
   leaveSickPayToItsPayer(check);
+  check.socialInsuranceToDate = add(
+    paidBefore(check, 'US-OASDI-EE', check.toDate('US-OASDI'), oasdi.value),
+    paidBefore(check, 'US-HI-EE', check.toDate('US-HI'), hi.value),
+  );
   let withheld = 0;
   for (const line of check.taxes)
     if (line.payer === 'employee' && line.code.startsWith('US-') && line.code !== 'US-FIT') withheld += line.amount;

@@ -1,10 +1,11 @@
 import type { Dated } from '../jurisdictions/dated.js';
 import type { LocalFee, LocalRates, LocalTax, Locality } from '../jurisdictions/locality.js';
 import type { StateRules } from '../jurisdictions/state.js';
+import { OASDI_BASE } from '../jurisdictions/us/parameters.js';
 import type { Worksheet } from '../jurisdictions/worksheet.js';
 import { type Cents, ZERO, add, cents, notBelowZero, showDollars, smaller, subtract } from '../money/cents.js';
 import { dividedBy, round, showExact, times } from '../money/exact.js';
-import { type Rate, showPercent } from '../money/rate.js';
+import { type Rate, ZERO_RATE, showPercent } from '../money/rate.js';
 import type { Check } from '../paycheck/check.js';
 import { shownParameter } from '../working/tape.js';
 import { overMark, underBase } from './capped-tax.js';
@@ -60,7 +61,8 @@ export function writeRate(
   const toDate = check.toDate(code);
   const exemption = exemptionOf(check, state, row.value);
   let taxed = notBelowZero(subtract(subject, exemption));
-  if (base !== undefined) taxed = underBase(taxed, toDate, base);
+  const most = base === 'oasdi' ? check.rule(OASDI_BASE, 'OASDI wage base')?.value : base;
+  if (most !== undefined) taxed = underBase(taxed, toDate, most);
   if (over !== undefined) taxed = overMark(taxed, toDate, over);
   const before = own === undefined && tiers ? tierTax(tiers, toDate) : ZERO;
   const after = own === undefined && tiers ? tierTax(tiers, add(toDate, taxed)) : ZERO;
@@ -135,6 +137,24 @@ export function writeFee(
   check.pushPart(code, wages, wages, amount);
 }
 
+/** A tax of a place of work: a fee, or a rate for its residents or for others. Returns what is withheld or owed. */
+export function writeAtWork(situation: Situation, place: Locality, tax: LocalTax, index: number): Cents {
+  const { check, state, home } = situation;
+  const wages = check.partAt(wagesFor(check, state, tax), index);
+  if (tax.terms.is === 'fee') {
+    const row = check.rule(tax.terms.rows, tax.label);
+    if (row) writeFee(situation, place, tax, row, wages);
+    return ZERO;
+  }
+  const row = tax.terms.is === 'rates' ? check.rule(tax.terms.rows, tax.label) : null;
+  if (!row) return ZERO;
+  const { resident, nonresident, tiers } = row.value;
+  const ofResidents = tax.payer === 'employer' ? (resident ?? nonresident) : resident;
+  const rate =
+    payrollRate(check, state, place, tax, row.value) ?? (home.includes(place) ? ofResidents : nonresident) ?? null;
+  return rate || tiers ? writeRate(situation, place, tax, row, wages, rate ?? ZERO_RATE) : ZERO;
+}
+
 export function writeWorksheet(
   situation: Situation,
   place: Locality,
@@ -161,6 +181,7 @@ export function writeWorksheet(
       periods: check.periods,
       federalTax: check.federalOnRegular,
       socialInsurance: check.socialInsurance,
+      socialInsuranceToDate: check.socialInsuranceToDate,
       tape: check.tape,
     }),
   );

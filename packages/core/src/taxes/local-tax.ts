@@ -7,15 +7,7 @@ import { ZERO_RATE, showPercent } from '../money/rate.js';
 import type { Check } from '../paycheck/check.js';
 import { workerIsWithout } from '../paycheck/kinds.js';
 import { shownParameter } from '../working/tape.js';
-import {
-  type Situation,
-  payrollRate,
-  wagesFor,
-  writeFee,
-  writeRate,
-  writeShareOfState,
-  writeWorksheet,
-} from './local-lines.js';
+import { type Situation, wagesFor, writeAtWork, writeRate, writeShareOfState, writeWorksheet } from './local-lines.js';
 import { findPlace, ratesOf } from './local-places.js';
 import { localCode } from './registry.js';
 import { worksheetTax } from './worksheet-tax.js';
@@ -27,11 +19,7 @@ function cityTaxes(situation: Situation): void {
   for (const { place, index } of work) {
     const isResident = home.includes(place);
     for (const tax of place.taxes) {
-      const part = (amount: Cents): Cents => check.partAt(amount, index);
-      if (tax.terms.is === 'fee') {
-        const row = check.rule(tax.terms.rows, tax.label);
-        if (row) writeFee(situation, place, tax, row, part(wagesFor(check, state, tax)));
-      } else if (tax.terms.is === 'worksheet' && tax.terms.for === 'nonresident' && !isResident) {
+      if (tax.terms.is === 'worksheet' && tax.terms.for === 'nonresident' && !isResident) {
         const row = check.rule(tax.terms.rows, tax.label);
         const flat = check.rule(tax.terms.supplemental, tax.label);
         if (row && flat)
@@ -40,15 +28,12 @@ function cityTaxes(situation: Situation): void {
             place,
             tax,
             { row, supplementalRate: flat.value, extraField: tax.terms.extraField },
-            part,
+            (amount) => check.partAt(amount, index),
           );
-      } else if (tax.terms.is === 'rates' && (tax.payer === 'employer' || !isResident)) {
-        const row = check.rule(tax.terms.rows, tax.label);
-        const rate = row ? (payrollRate(check, state, place, tax, row.value) ?? row.value.nonresident) : undefined;
-        if (!row || !rate) continue;
-        const wages = part(wagesFor(check, state, tax));
-        const amount = writeRate(situation, place, tax, row, wages, rate);
-        if (tax.payer === 'employee') paid.push({ wages, tax: amount });
+      } else if (tax.terms.is === 'fee' || (tax.terms.is === 'rates' && (tax.payer === 'employer' || !isResident))) {
+        const amount = writeAtWork(situation, place, tax, index);
+        if (tax.terms.is === 'rates' && tax.payer === 'employee')
+          paid.push({ wages: check.partAt(wagesFor(check, state, tax), index), tax: amount });
       }
     }
   }
@@ -90,7 +75,7 @@ function cityTaxes(situation: Situation): void {
 function higherOfTwo(situation: Situation): void {
   const { check, state, home, work } = situation;
   const rated = (place: Locality | undefined) => {
-    const tax = place?.taxes.find((candidate) => candidate.terms.is === 'rates');
+    const tax = place?.taxes.find((candidate) => candidate.terms.is === 'rates' && candidate.payer === 'employee');
     const row = tax ? ratesOf(tax, check.input) : null;
     return place && tax && row ? { place, tax, row } : null;
   };
@@ -121,8 +106,8 @@ function higherOfTwo(situation: Situation): void {
       writeRate(situation, there.place, there.tax, there.row, part(wagesFor(check, state, there.tax)), thereRate);
     }
     for (const tax of place?.taxes ?? []) {
-      const row = tax.terms.is === 'fee' ? check.rule(tax.terms.rows, tax.label) : null;
-      if (place && row) writeFee(situation, place, tax, row, part(wagesFor(check, state, tax)));
+      if (!place || (tax.terms.is === 'rates' && tax.payer === 'employee')) continue;
+      writeAtWork(situation, place, tax, index);
     }
   }
 }
@@ -161,6 +146,7 @@ function countyTax(situation: Situation): void {
       periods: check.periods,
       federalTax: ZERO,
       socialInsurance: ZERO,
+      socialInsuranceToDate: ZERO,
       tape: check.tape,
     }),
   );
@@ -175,21 +161,8 @@ function countyTax(situation: Situation): void {
 
 /** The place of work only, at the rate for its residents or for others. */
 function workPlaceTaxes(situation: Situation): void {
-  const { check, state, home, work } = situation;
-  for (const { place, index } of work) {
-    const isResident = home.includes(place);
-    for (const tax of place.taxes) {
-      const wages = check.partAt(wagesFor(check, state, tax), index);
-      if (tax.terms.is === 'fee') {
-        const row = check.rule(tax.terms.rows, tax.label);
-        if (row) writeFee(situation, place, tax, row, wages);
-      } else if (tax.terms.is === 'rates') {
-        const row = check.rule(tax.terms.rows, tax.label);
-        const rate = isResident ? row?.value.resident : row?.value.nonresident;
-        if (row && (rate || row.value.tiers)) writeRate(situation, place, tax, row, wages, rate ?? ZERO_RATE);
-      }
-    }
-  }
+  for (const { place, index } of situation.work)
+    for (const tax of place.taxes) writeAtWork(situation, place, tax, index);
 }
 
 function placesIn(check: Check, state: StateRules): Pick<Situation, 'home' | 'work'> {

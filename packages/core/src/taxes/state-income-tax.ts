@@ -94,6 +94,7 @@ export function stateIncomeTax(
         periods: check.periods,
         federalTax: check.federalOnRegular,
         socialInsurance: check.socialInsurance,
+        socialInsuranceToDate: check.socialInsuranceToDate,
         local,
         tape: isShown ? tape : undefined,
       }),

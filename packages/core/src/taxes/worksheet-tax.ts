@@ -3,7 +3,7 @@ import type { Bracket } from '../jurisdictions/brackets.js';
 import type { Dated } from '../jurisdictions/dated.js';
 import type { StateCertificate } from '../jurisdictions/state.js';
 import type { ByColumn, ColumnRule, Quantity, Worksheet, WorksheetLine } from '../jurisdictions/worksheet.js';
-import { ZERO, cents, parseDollars, showDollars, type Cents } from '../money/cents.js';
+import { ZERO, cents, notBelowZero, parseDollars, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
 import {
   dividedBy,
   exact,
@@ -30,6 +30,8 @@ export interface WorksheetInput {
   readonly federalTax: Cents;
   /** OASDI and HI of the employee for the period on the same wages. */
   readonly socialInsurance: Cents;
+  /** The same in the year before this check. */
+  readonly socialInsuranceToDate: Cents;
   /** County rates of the person, where the state withholds them together with its own tax. */
   readonly local?: readonly Bracket[] | undefined;
   readonly tape?: Tape | undefined;
@@ -199,8 +201,8 @@ class Filling {
         return exact(most !== null && most < annual ? most : annual);
       }
       case 'social-insurance': {
-        const annual = cents(this.input.socialInsurance * (this.isPeriod ? 1 : periods));
-        return exact(annual < given.most ? annual : given.most);
+        const room = notBelowZero(subtract(given.most, this.input.socialInsuranceToDate));
+        return exact(cents(smaller(this.input.socialInsurance, room) * (this.isPeriod ? 1 : periods)));
       }
       case 'when': {
         const value = certificate[given.field];

@@ -2,7 +2,16 @@ import { dollars } from '../../money/cents.js';
 import { ALLOWANCES, certificate } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, credit, deduct, fixed, table } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import {
+  PLAUSIBLE,
+  agency,
+  both,
+  flatSupplemental,
+  movingIsExcluded,
+  publication,
+  wageBases,
+  yearly,
+} from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Arkansas Department of Finance and Administration';
@@ -58,5 +67,6 @@ export const ARKANSAS: StateRules = {
     ),
     supplemental: both(recalled(formula('2025'), 'Supplemental wages'), flatSupplemental('0.039')),
   },
+  views: [movingIsExcluded(formula('2025'))],
   unemployment: { base: wageBases(formula('2025'), '7000', '7000'), highestPlausibleRate: PLAUSIBLE },
 };

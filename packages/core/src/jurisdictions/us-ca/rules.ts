@@ -2,7 +2,16 @@ import { rate } from '../../money/rate.js';
 import { SINGLE_ZERO_SAYS, certificate, statusField, wholeField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { byPeriod, columnIs, count, credit, deduct, fixed, noneUpTo, steps } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import {
+  PLAUSIBLE,
+  agency,
+  both,
+  flatSupplemental,
+  movingIsExcluded,
+  publication,
+  wageBases,
+  yearly,
+} from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const EDD = 'Employment Development Department';
@@ -103,6 +112,7 @@ export const CALIFORNIA: StateRules = {
     ),
   },
   views: [
+    movingIsExcluded(guide('2025')),
     {
       base: 'SIT',
       taxes: ['hsa', 'section-125-hsa', 'employer-hsa'],

@@ -3,7 +3,7 @@ import { rate } from '../../money/rate.js';
 import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, steps } from '../lines.js';
-import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, TOGETHER, agency, both, movingIsExcluded, publication, wageBases, yearly } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAXATION = 'Hawaii Department of Taxation';
@@ -61,6 +61,7 @@ export const HAWAII: StateRules = {
     ),
     supplemental: both(recalled(BOOKLET, 'no supplemental rate is published'), TOGETHER),
   },
+  views: [movingIsExcluded(BOOKLET)],
   unemployment: {
     base: wageBases(publication('Taxable wage base', DLIR, '2026'), '62000', '64500'),
     highestPlausibleRate: PLAUSIBLE,

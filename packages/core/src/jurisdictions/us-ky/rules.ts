@@ -1,11 +1,13 @@
 import { certificate } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, deduct, fixed, flat } from '../lines.js';
-import { placesAt } from '../places.js';
+import type { Locality } from '../locality.js';
+import { localRates, placesAt, ratesTax } from '../places.js';
 import {
   CAFETERIA_ITEMS,
   PLAUSIBLE,
   agency,
+  both,
   flatSupplemental,
   publication,
   wageBases,
@@ -16,6 +18,29 @@ import type { StateRules } from '../state.js';
 const REVENUE = 'Kentucky Department of Revenue';
 const formula = (edition: string) => publication('Withholding Tax Formula (42A003)', REVENUE, edition);
 const CITIES = publication('Occupational license fee ordinances', 'Kentucky local governments', '2025');
+const RATES = recalled(CITIES, 'rates', 'Rates and caps change by ordinance.');
+const LICENSE_FEE = {
+  code: 'LIT',
+  payer: 'employee',
+  wages: 'gross',
+  label: (name: string) => `${name} occupational license fee`,
+} as const;
+/** The schools' part is due only from people who live in the county as well. */
+const LEXINGTON: Locality = {
+  code: 'LEXINGTON',
+  name: 'Lexington',
+  alsoKnownAs: ['Lexington-Fayette', 'Fayette'],
+  taxes: [
+    ratesTax(
+      { ...LICENSE_FEE, label: LICENSE_FEE.label('Lexington') },
+      both(RATES, localRates({ resident: '2.25', nonresident: '2.25' })),
+    ),
+    ratesTax(
+      { code: 'OLF', label: 'Fayette County schools occupational license fee', payer: 'employee', wages: 'gross' },
+      both(RATES, localRates({ resident: '0.5' })),
+    ),
+  ],
+};
 
 export const KENTUCKY: StateRules = {
   code: 'KY',
@@ -70,17 +95,15 @@ export const KENTUCKY: StateRules = {
     method: 'work-place',
     agency: 'KY-LOCAL',
     provenance: recalled(CITIES, 'rates'),
-    places: placesAt(
-      { code: 'LIT', payer: 'employee', wages: 'gross', label: (name) => `${name} occupational license fee` },
-      recalled(CITIES, 'rates', 'Rates and caps change by ordinance.'),
-      [
+    places: [
+      LEXINGTON,
+      ...placesAt(LICENSE_FEE, RATES, [
         ['Louisville', { resident: '2.2', nonresident: '1.45' }, ['Louisville Metro', 'Jefferson']],
-        ['Lexington', { resident: '2.25', nonresident: '2.25' }, ['Lexington-Fayette', 'Fayette']],
         ['Bowling Green', { resident: '2.0', nonresident: '2.0' }],
         ['Owensboro', { resident: '1.78', nonresident: '1.78' }],
-        ['Covington', { resident: '2.45', nonresident: '2.45', base: '176100' }],
+        ['Covington', { resident: '2.45', nonresident: '2.45', base: 'oasdi' }],
         ['Newport', { resident: '2.5', nonresident: '2.5' }],
-        ['Florence', { resident: '2.0', nonresident: '2.0', base: '176100' }],
+        ['Florence', { resident: '2.0', nonresident: '2.0', base: 'oasdi' }],
         ['Boone', { resident: '0.8', nonresident: '0.8', base: '75000' }],
         [
           'Kenton',
@@ -89,14 +112,14 @@ export const KENTUCKY: StateRules = {
               ['0', '0.6997'],
               ['25000', '0.1097'],
             ],
-            base: '176100',
+            base: 'oasdi',
           },
         ],
         ['Frankfort', { resident: '1.95', nonresident: '1.95' }],
         ['Paducah', { resident: '2.0', nonresident: '2.0' }],
         ['Richmond', { resident: '2.0', nonresident: '2.0' }],
         ['Elizabethtown', { resident: '1.35', nonresident: '1.35' }],
-      ],
-    ),
+      ]),
+    ],
   },
 };

@@ -9,7 +9,7 @@ const R1306 = (edition: string) =>
   publication('R-1306, Withholding Tables and Instructions for Employers', REVENUE, edition);
 const worksheet = (single: string, joint: string) =>
   annual(
-    byStatus({ 'married-jointly': 'joint', none: 'none' }, 'single'),
+    byStatus({ 'married-jointly': 'joint', 'head-of-household': 'joint', none: 'none' }, 'single'),
     deduct('Standard deduction', fixed({ single, joint, none: '0' })),
     flat('0.0309'),
   );
@@ -28,7 +28,7 @@ export const LOUISIANA: StateRules = {
       [
         statusField(
           ['none', 'single', 'married-jointly', 'head-of-household', 'married-separately'],
-          'L-4 block A; `none` claims no deduction.',
+          'L-4 block A: `head-of-household` has the deduction of a joint return; `none` claims no deduction.',
           'none',
         ),
       ],

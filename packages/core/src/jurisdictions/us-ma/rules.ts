@@ -3,7 +3,7 @@ import { certificate, flagField, wholeField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, credit, deduct, fixed, socialInsurance, steps, when } from '../lines.js';
 import type { Program } from '../program.js';
-import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, TOGETHER, agency, both, movingIsExcluded, publication, wageBases, yearly } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Massachusetts Department of Revenue';
@@ -13,7 +13,7 @@ const DUA = 'Department of Unemployment Assistance';
 const worksheet = (surtaxOver: string) =>
   annual(
     ONE_COLUMN,
-    deduct('Social security, Medicare and retirement, at most 2,000', socialInsurance('2000')),
+    deduct('Social security, Medicare and retirement, until 2,000 in the year', socialInsurance('2000')),
     deduct('Personal exemption', when('allowances', fixed('3400'))),
     deduct('Exemptions', count('allowances', '1000')),
     steps(
@@ -71,6 +71,7 @@ export const MASSACHUSETTS: StateRules = {
     ),
     supplemental: both(recalled(CIRCULAR('2025'), 'bonuses and other supplemental wages'), TOGETHER),
   },
+  views: [movingIsExcluded(CIRCULAR('2025'))],
   unemployment: {
     base: wageBases(publication('Taxable wage base', DUA, '2026'), '15000', '15000'),
     highestPlausibleRate: PLAUSIBLE,

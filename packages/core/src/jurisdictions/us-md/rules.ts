@@ -1,5 +1,5 @@
 import { rate } from '../../money/rate.js';
-import { ALLOWANCES, SINGLE_ZERO, certificate, statusField } from '../certificate-fields.js';
+import { ALLOWANCES, certificate, statusField } from '../certificate-fields.js';
 import { between, dated, recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, fixed, share, steps } from '../lines.js';
 import { placesAt } from '../places.js';
@@ -64,8 +64,8 @@ export const MARYLAND: StateRules = {
         ),
         ALLOWANCES,
       ],
-      SINGLE_ZERO,
-      'Withhold as single with one exemption at most; here none.',
+      { filingStatus: 'single', allowances: 1 },
+      'Withhold as single with one exemption.',
     ),
     worksheets: [
       dated(

@@ -2,7 +2,16 @@ import { ALLOWANCES, certificate, wholeField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, flat } from '../lines.js';
 import { placesAt } from '../places.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import {
+  DEFERRAL_ITEMS,
+  PLAUSIBLE,
+  agency,
+  both,
+  flatSupplemental,
+  publication,
+  wageBases,
+  yearly,
+} from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TREASURY = 'Michigan Department of Treasury';
@@ -49,6 +58,17 @@ export const MICHIGAN: StateRules = {
     ),
     supplemental: both(recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.0425')),
   },
+  views: [
+    {
+      base: 'LOCAL',
+      excludes: [...DEFERRAL_ITEMS],
+      provenance: recalled(
+        publication('Uniform City Income Tax Ordinance, MCL 141.613', 'State of Michigan', '2024'),
+        'compensation as for the federal income tax',
+        'That cities leave deferrals out is recalled from city returns, which begin with box 1 of Form W-2.',
+      ),
+    },
+  ],
   reciprocity: {
     with: ['IL', 'IN', 'KY', 'MN', 'OH', 'WI'],
     form: 'Form MI-W4 line 8',
@@ -86,6 +106,15 @@ export const MICHIGAN: StateRules = {
         ['Hamtramck', ordinary],
         ['Walker', ordinary],
         ['Springfield', { ...ordinary, exemption: '750' }],
+        ['Albion', ordinary],
+        ['Benton Harbor', { ...ordinary, exemption: '750' }],
+        ['Big Rapids', ordinary],
+        ['Grayling', { ...ordinary, exemption: '3000' }],
+        ['Hudson', { ...ordinary, exemption: '1000' }],
+        ['Ionia', { ...ordinary, exemption: '700' }],
+        ['Lapeer', ordinary],
+        ['Muskegon Heights', ordinary],
+        ['Portland', { ...ordinary, exemption: '1000' }],
       ],
     ),
   },

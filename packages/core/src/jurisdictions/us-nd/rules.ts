@@ -42,12 +42,12 @@ export const NORTH_DAKOTA: StateRules = {
             joint: [
               ['0', '0'],
               ['110975', '0.0195'],
-              ['328275', '0.025'],
+              ['328075', '0.025'],
             ],
             head: [
               ['0', '0'],
               ['87450', '0.0195'],
-              ['294450', '0.025'],
+              ['293950', '0.025'],
             ],
           }),
         ),
@@ -56,25 +56,25 @@ export const NORTH_DAKOTA: StateRules = {
         recalled(
           GUIDE('2026'),
           'percentage method, Form W-4 of 2020 or later',
-          'Rebuilt from the 2025 brackets with the federal indexing for 2026.',
+          'Rebuilt from the 2025 brackets with the federal indexing for 2026 (2.275%, to the nearest 25), plus the federal standard deduction.',
         ),
         annualToDollar(
           columns,
           steps({
             single: [
               ['0', '0'],
-              ['65700', '0.0195'],
-              ['266550', '0.025'],
+              ['65675', '0.0195'],
+              ['266500', '0.025'],
             ],
             joint: [
               ['0', '0'],
-              ['115050', '0.0195'],
-              ['337350', '0.025'],
+              ['115025', '0.0195'],
+              ['337050', '0.025'],
             ],
             head: [
               ['0', '0'],
-              ['90600', '0.0195'],
-              ['302350', '0.025'],
+              ['90575', '0.0195'],
+              ['301775', '0.025'],
             ],
           }),
         ),

@@ -5,7 +5,17 @@ import { recalled } from '../dated.js';
 import { annual, byStatus, columnIs, count, deduct, steps } from '../lines.js';
 import { placesAt } from '../places.js';
 import type { Program } from '../program.js';
-import { CAFETERIA_ITEMS, PLAUSIBLE, TOGETHER, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import {
+  CAFETERIA_ITEMS,
+  PLAUSIBLE,
+  TOGETHER,
+  agency,
+  both,
+  movingIsExcluded,
+  publication,
+  wageBases,
+  yearly,
+} from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAXATION = 'New Jersey Division of Taxation';
@@ -117,12 +127,22 @@ export const NEW_JERSEY: StateRules = {
     supplemental: both(recalled(NJWT, 'supplemental wages: together with regular wages'), TOGETHER),
   },
   views: [
+    movingIsExcluded(NJWT),
     {
       base: 'SIT',
       taxes: [...CAFETERIA_ITEMS, 'employer-hsa', '403b', '457b', 'simple-ira'],
       provenance: recalled(
         NJWT,
         'New Jersey does not exclude cafeteria plans, and of deferrals only those of a 401(k)',
+      ),
+    },
+    {
+      base: 'SIT',
+      taxes: ['transit'],
+      provenance: recalled(
+        publication('N.J.S.A. 54A:6-23', 'State of New Jersey', '2024'),
+        'commuter benefits are excluded only on top of pay, not in its place',
+        'That pay given up for transit is taxed is recalled from the words of the statute.',
       ),
     },
     {

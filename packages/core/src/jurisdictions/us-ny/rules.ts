@@ -10,7 +10,7 @@ import {
 } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, fixed, table } from '../lines.js';
-import { agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { agency, both, flatSupplemental, movingIsExcluded, publication, wageBases, yearly } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { CITIES } from './cities.js';
 
@@ -72,7 +72,7 @@ export const NEW_YORK: StateRules = {
         recalled(
           NYS50T('1/23'),
           'Method II, Table II-A annual; Table A',
-          'Rows from 96,800 up are recalled less surely than those below: they hold the recapture of the lower brackets. The steep row begins where Tax Law § 601 has its 6.85% bracket and is 50,000 wide.',
+          'Rows from 96,800 up are recalled less surely than those below: they hold the recapture of the lower brackets. The steep row begins where Tax Law § 601 has its 6.85% bracket and is 50,000 wide. The rates from 1,077,550 up are those of Tax Law § 601, raised as the rows below them are; the last is the supplemental rate.',
         ),
         annual(
           columns,
@@ -89,6 +89,9 @@ export const NEW_YORK: StateRules = {
               ['157650', '9834', '0.065'],
               ['215400', '13588', '0.1101'],
               ['265400', '19093', '0.0735'],
+              ['1077550', '78786', '0.1045'],
+              ['5000000', '488682', '0.111'],
+              ['25000000', '2708682', '0.117'],
             ],
             married: [
               ['0', '0', '0.04'],
@@ -102,6 +105,10 @@ export const NEW_YORK: StateRules = {
               ['211550', '13601', '0.0749'],
               ['323200', '21964', '0.1101'],
               ['373200', '27469', '0.0735'],
+              ['1077550', '79239', '0.0765'],
+              ['2155350', '161691', '0.1045'],
+              ['5000000', '458957', '0.111'],
+              ['25000000', '2678957', '0.117'],
             ],
           }),
         ),
@@ -127,6 +134,9 @@ export const NEW_YORK: StateRules = {
               ['157650', '9677', '0.064'],
               ['215400', '13373', '0.1144'],
               ['265400', '19093', '0.0735'],
+              ['1077550', '78786', '0.1045'],
+              ['5000000', '488682', '0.111'],
+              ['25000000', '2708682', '0.117'],
             ],
             married: [
               ['0', '0', '0.039'],
@@ -140,6 +150,10 @@ export const NEW_YORK: StateRules = {
               ['211550', '13391', '0.0739'],
               ['323200', '21642', '0.1144'],
               ['373200', '27362', '0.0735'],
+              ['1077550', '79132', '0.0765'],
+              ['2155350', '161584', '0.1045'],
+              ['5000000', '458850', '0.111'],
+              ['25000000', '2678850', '0.117'],
             ],
           }),
         ),
@@ -149,6 +163,7 @@ export const NEW_YORK: StateRules = {
     frequencies: ['daily', 'weekly', 'biweekly', 'semimonthly', 'monthly', 'quarterly', 'semiannually', 'annually'],
   },
   convenienceRule: recalled(publication('20 NYCRR 132.18(a)', TAX, '2006'), 'convenience of the employer test'),
+  views: [movingIsExcluded(NYS50T('1/23'))],
   unemployment: {
     base: wageBases(UI, '12800', '17600', 'The schedule of the law before its amendment of 2025 had 13,000 for 2026.'),
     highestPlausibleRate: rate('0.12'),

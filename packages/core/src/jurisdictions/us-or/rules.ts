@@ -1,7 +1,7 @@
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, certificate, statusField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
-import { addTax, annual, columnIs, credit, deduct, federalTax, fixed, steps, tiers } from '../lines.js';
+import { addTax, annual, columnIs, credit, deduct, federalTax, fixed, table, tiers } from '../lines.js';
 import type { Program } from '../program.js';
 import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
 import type { StateRules } from '../state.js';
@@ -12,6 +12,7 @@ const FORMULAS = (edition: string) => publication('150-206-436, Oregon Withholdi
 const EMPLOYMENT = 'Oregon Employment Department';
 const PFML = publication('Paid Leave Oregon contribution rate', EMPLOYMENT, '2026');
 const columns = [
+  columnIs('none', { filingStatus: 'none' }),
   columnIs('wide', { filingStatus: 'married-jointly' }),
   columnIs('wide', {
     allowances: { atLeast: 3 },
@@ -19,45 +20,37 @@ const columns = [
   }),
   columnIs('narrow'),
 ];
+type Rows = readonly (readonly [over: string, base: string, rate: string])[];
+/** The constants of the formulas are whole dollars: the tax at a threshold as the rate charts print it. */
+const rows = (...given: readonly (readonly [over: string, base: string])[]): Rows =>
+  given.map(([over, base], index) => [over, base, ['0.0475', '0.0675', '0.0875', '0.099'][index] ?? '']);
+const NARROW_2025 = rows(['0', '0'], ['4400', '209'], ['11050', '658'], ['125000', '10629']);
+const WIDE_2025 = rows(['0', '0'], ['8800', '418'], ['22100', '1316'], ['250000', '21257']);
+const NARROW_2026 = rows(['0', '0'], ['4550', '216'], ['11400', '679'], ['125000', '10619']);
+const WIDE_2026 = rows(['0', '0'], ['9100', '432'], ['22800', '1357'], ['250000', '21237']);
 /** The federal-tax subtraction is lowered in five steps as wages rise. */
 const cap = (full: number, first: number, width: number) => [
   ['0', String(full)] as const,
   ...[4, 3, 2, 1, 0].map((part, index) => [String(first + index * width), String((full * part) / 5)] as const),
 ];
-const worksheet = (
-  standard: readonly [string, string],
-  each: string,
-  full: number,
-  narrow: readonly [string, string],
-  wide: readonly [string, string],
-) =>
+const worksheet = (standard: readonly [string, string], each: string, full: number, narrow: Rows, wide: Rows) =>
   annual(
     columns,
     deduct(
       'Federal tax withheld, up to the limit',
-      federalTax({ narrow: cap(full, 125000, 5000), wide: cap(full, 250000, 10000) }),
+      federalTax({ narrow: cap(full, 125000, 5000), wide: cap(full, 250000, 10000), none: [['0', '0']] }),
     ),
-    deduct('Standard deduction', fixed({ narrow: standard[0], wide: standard[1] })),
-    steps({
-      narrow: [
-        ['0', '0.0475'],
-        [narrow[0], '0.0675'],
-        [narrow[1], '0.0875'],
-        ['125000', '0.099'],
-      ],
-      wide: [
-        ['0', '0.0475'],
-        [wide[0], '0.0675'],
-        [wide[1], '0.0875'],
-        ['250000', '0.099'],
-      ],
-    }),
+    deduct('Standard deduction', fixed({ narrow: standard[0], wide: standard[1], none: '0' })),
+    table({ narrow, wide, none: [['0', '0', '0.08']] }),
     addTax(
       'Formula constant for wages up to 50,000',
-      tiers([
-        ['0', each],
-        ['50000', '0'],
-      ]),
+      tiers({
+        '*': [
+          ['0', each],
+          ['50000', '0'],
+        ],
+        none: [['0', '0']],
+      }),
     ),
     credit(
       'Allowances, none above 100,000 (200,000 married)',
@@ -71,6 +64,7 @@ const worksheet = (
             ['0', each],
             ['200000', '0'],
           ],
+          none: [['0', '0']],
         },
         'allowances',
       ),
@@ -114,16 +108,23 @@ export const OREGON: StateRules = {
     certificate: certificate(
       'Form OR-W-4',
       [
-        statusField(['single', 'married-jointly', 'married-at-single-rate', 'head-of-household'], 'OR-W-4 line 1.'),
+        statusField(
+          ['single', 'married-jointly', 'married-at-single-rate', 'head-of-household', 'none'],
+          'OR-W-4 line 1; `none` is no certificate.',
+        ),
         ALLOWANCES,
       ],
-      { filingStatus: 'single', allowances: 0 },
-      'Withhold at 8% of wages; the formula for single with no allowances is used here when a certificate is only incomplete.',
+      { filingStatus: 'none', allowances: 0 },
+      'Withhold at 8% of wages.',
     ),
     worksheets: yearly(
       [
-        recalled(FORMULAS('2025'), 'formulas for wages up to and over 50,000'),
-        worksheet(['2835', '5670'], '256', 8500, ['4400', '11050'], ['8800', '22100']),
+        recalled(
+          FORMULAS('2025'),
+          'formulas for wages up to and over 50,000',
+          'That the constants of the formulas are whole dollars is recalled from the rate charts.',
+        ),
+        worksheet(['2835', '5670'], '256', 8500, NARROW_2025, WIDE_2025),
       ],
       [
         recalled(
@@ -131,7 +132,7 @@ export const OREGON: StateRules = {
           'formulas for wages up to and over 50,000',
           'Standard deduction, credit and brackets of 2026 are recalled from the indexing notice.',
         ),
-        worksheet(['2910', '5820'], '263', 8750, ['4550', '11400'], ['9100', '22800']),
+        worksheet(['2910', '5820'], '263', 8750, NARROW_2026, WIDE_2026),
       ],
     ),
     supplemental: both(recalled(FORMULAS('2025'), 'supplemental wages'), flatSupplemental('0.08')),

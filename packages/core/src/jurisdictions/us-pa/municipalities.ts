@@ -1,5 +1,5 @@
 import { between, dated, recalled } from '../dated.js';
-import type { Locality } from '../locality.js';
+import type { LocalTax, Locality } from '../locality.js';
 import { fee, feeTax, localRates, placeCode, ratesTax } from '../places.js';
 import { both, publication } from '../state-words.js';
 
@@ -18,7 +18,14 @@ const PHILADELPHIA = publication('Wage tax rates', 'City of Philadelphia Departm
 const wage = (from: string, until: string, resident: string, nonresident: string) =>
   dated(between(from, until), recalled(PHILADELPHIA, 'rates change on July 1'), localRates({ resident, nonresident }));
 
-const municipality = (name: string, psd: string, resident: string, nonresident: string, services = '52'): Locality => ({
+const municipality = (
+  name: string,
+  psd: string,
+  resident: string,
+  nonresident: string,
+  services = '52',
+  more: readonly LocalTax[] = [],
+): Locality => ({
   code: placeCode(name),
   name,
   alsoKnownAs: [psd, `PSD ${psd}`],
@@ -31,8 +38,21 @@ const municipality = (name: string, psd: string, resident: string, nonresident: 
       { code: 'LST', label: `${name} local services tax`, payer: 'employee' },
       both(LST, fee(services, 'year-spread', '12000')),
     ),
+    ...more,
   ],
 });
+
+const PITTSBURGH_PAYROLL = ratesTax(
+  { code: 'PET', label: 'Pittsburgh payroll expense tax', payer: 'employer', wages: 'gross' },
+  both(
+    recalled(
+      publication('Payroll expense tax', 'City of Pittsburgh Department of Finance', '2025'),
+      'rate',
+      'That employers without a profit purpose do not owe it is not looked at here.',
+    ),
+    localRates({ resident: '0.55', nonresident: '0.55' }),
+  ),
+);
 
 export const MUNICIPALITIES: readonly Locality[] = [
   {
@@ -48,7 +68,7 @@ export const MUNICIPALITIES: readonly Locality[] = [
       ]),
     ],
   },
-  municipality('Pittsburgh', '700102', '3.0', '1.0'),
+  municipality('Pittsburgh', '700102', '3.0', '1.0', '52', [PITTSBURGH_PAYROLL]),
   municipality('Allentown', '390101', '1.975', '1.28'),
   municipality('Bethlehem', '480201', '1.0', '1.0'),
   municipality('Easton', '480301', '1.95', '1.95'),

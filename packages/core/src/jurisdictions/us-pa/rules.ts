@@ -2,14 +2,22 @@ import { rate } from '../../money/rate.js';
 import { certificate } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, flat } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases } from '../state-words.js';
+import {
+  DEFERRAL_ITEMS,
+  PLAUSIBLE,
+  agency,
+  both,
+  flatSupplemental,
+  movingIsExcluded,
+  publication,
+  wageBases,
+} from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { MUNICIPALITIES } from './municipalities.js';
 
 const REVENUE = 'Pennsylvania Department of Revenue';
 const GUIDE = publication('REV-415, Employer Withholding Information Guide', REVENUE, '2025');
 const LABOR = 'Pennsylvania Department of Labor and Industry';
-const deferrals = ['401k', '403b', '457b', 'simple-ira', 'sep-salary-reduction', 'catch-up-401k'];
 
 export const PENNSYLVANIA: StateRules = {
   code: 'PA',
@@ -26,19 +34,16 @@ export const PENNSYLVANIA: StateRules = {
     supplemental: both(recalled(GUIDE, 'supplemental wages'), flatSupplemental('0.0307')),
   },
   views: [
+    movingIsExcluded(GUIDE),
     {
       base: 'SIT',
-      taxes: [...deferrals, 'transit', 'section-125-other'],
+      taxes: [...DEFERRAL_ITEMS, 'transit', 'section-125-other'],
+      excludes: ['group-term-life'],
       provenance: recalled(
         GUIDE,
         'taxability of deferrals and cafeteria plans',
-        'Dependent care is excluded since 2023 (recalled).',
+        'Dependent care is excluded since 2023, employer-paid group-term life always (both recalled).',
       ),
-    },
-    {
-      base: 'SUI',
-      taxes: deferrals,
-      provenance: recalled(publication('UC-2 instructions', LABOR, '2025'), 'remuneration'),
     },
   ],
   reciprocity: {

@@ -56,6 +56,16 @@ const compute = (inputs, withTape) => (count) => {
     total += computePaycheck(inputs[index % inputs.length], withTape ? new Tape() : undefined).net;
   if (!Number.isSafeInteger(total)) throw new Error('a net is not a whole number of cents');
 };
+/** The working is noted with every check, and written out in words as it is read: here one figure, or all of them. */
+const read = (inputs, figure) => (count) => {
+  let lines = 0;
+  for (let index = 0; index < count; index += 1) {
+    const tape = new Tape();
+    computePaycheck(inputs[index % inputs.length], tape);
+    lines += figure ? tape.linesOf(figure).length : Object.values(tape.figures()).flat().length;
+  }
+  if (lines < count) throw new Error('a check without its working');
+};
 
 /** A bare loop of whole numbers: what this machine can do, to compare runs on different machines by. */
 function yardstick(count) {
@@ -107,7 +117,9 @@ function main() {
   const inputs = people(1000);
   perSecond('bare loop of whole numbers (yardstick)', 10_000_000, median(10_000_000, yardstick));
   perSecond('paychecks, without working', 100_000, median(100_000, compute(inputs, false)));
-  perSecond('paychecks, with working', 20_000, median(20_000, compute(inputs, true)));
+  perSecond('paychecks, with working noted', 20_000, median(20_000, compute(inputs, true)));
+  perSecond('paychecks, with working, one figure read', 20_000, median(20_000, read(inputs, 'US-FIT')));
+  perSecond('paychecks, with working, every line read', 20_000, median(20_000, read(inputs, null)));
   const cases = Array.from({ length: 1000 }, (_, index) => example(`${20 + (index % 50)}.00`));
   const readAll = (count) => {
     for (let index = 0; index < count; index += 1) computePaycheck(readCase(cases[index % cases.length]).input);

@@ -61,7 +61,7 @@ export function calculate(request: CalcRequest): CalcAnswer {
     }
     const tape = request.figure !== undefined && index === 0 ? new Tape() : undefined;
     const result = computePaycheck(read.input, tape);
-    if (tape && request.figure !== undefined) working = tape.figures.get(request.figure) ?? [];
+    if (tape && request.figure !== undefined) working = tape.linesOf(request.figure);
     checks[person.key] = {
       gross: result.gross,
       net: result.net,

@@ -155,7 +155,7 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
     problems,
     ...(grossed ? { grossUp: { amount: toDollars(grossed.amount) } } : {}),
     ...(unexpected.length > 0 ? { unexpected } : {}),
-    ...(tape ? { working: Object.fromEntries(tape.figures) } : {}),
+    ...(tape ? { working: tape.figures() } : {}),
   };
 }
 

@@ -85,13 +85,16 @@ export function leaveMoves(check: Check): PaycheckResult['leave'] {
 /** Local taxes and state programs of the employee are one column of the register: their workings one after the other. */
 function writeOther(check: Check, tape: Tape): void {
   const others = check.taxes.filter((line) => line.payer === 'employee' && isOther(line.code));
-  for (const line of others) for (const step of tape.figures.get(line.code) ?? []) tape.write(OTHER, step);
-  tape.write(OTHER, {
+  tape.gather(
+    OTHER,
+    others.map((line) => line.code),
+  );
+  tape.write(OTHER, () => ({
     label: 'Local tax and state programs',
     value: showDollars(sum(others.map((line) => line.amount))),
     how: others.map((line) => showDollars(line.amount)).join(' + '),
     isResult: true,
-  });
+  }));
 }
 
 /** The figure that gathers them. */
@@ -103,18 +106,19 @@ export function writeNet(check: Check, result: PaycheckResult, withheld: Cents, 
   const { tape } = check;
   if (!tape) return;
   writeOther(check, tape);
-  for (const line of result.earnings) tape.write('gross', { label: line.label, value: showDollars(line.amount) });
-  tape.write('gross', { label: 'Gross pay', value: showDollars(result.gross), isResult: true });
-  tape.write('net', { label: 'Gross pay', value: showDollars(result.gross) });
+  for (const line of result.earnings)
+    tape.write('gross', () => ({ label: line.label, value: showDollars(line.amount) }));
+  tape.write('gross', () => ({ label: 'Gross pay', value: showDollars(result.gross), isResult: true }));
+  tape.write('net', () => ({ label: 'Gross pay', value: showDollars(result.gross) }));
   for (const tax of result.taxes)
     if (tax.payer === 'employee')
-      tape.write('net', { label: taxOf(tax.code).label, value: showDollars(subtract(ZERO, tax.amount)) });
+      tape.write('net', () => ({ label: taxOf(tax.code).label, value: showDollars(subtract(ZERO, tax.amount)) }));
   for (const line of [...result.deductions, ...result.garnishments])
-    tape.write('net', { label: line.label, value: showDollars(subtract(ZERO, line.amount)) });
-  tape.write('net', {
+    tape.write('net', () => ({ label: line.label, value: showDollars(subtract(ZERO, line.amount)) }));
+  tape.write('net', () => ({
     label: 'Net pay',
     value: showDollars(result.net),
     how: `${showDollars(result.gross)} − ${showDollars(withheld)} − ${showDollars(deducted)}`,
     isResult: true,
-  });
+  }));
 }

@@ -36,12 +36,12 @@ function matched(tiers: readonly MatchTier[], gross: Cents, deferral: Cents, tap
     const slice = notBelowZero(subtract(to, from));
     const amount = round(times(slice, percent), 'half-up');
     total = add(total, amount);
-    tape?.write(EMPLOYER_PAID, {
+    tape?.write(EMPLOYER_PAID, () => ({
       label: upTo ? `Deferred up to ${showPercent(upTo)} of gross` : 'Deferred',
       value: showDollars(amount),
       how: `${showDollars(slice)} of ${showDollars(deferral)} × ${showPercent(percent)}`,
       rounding: 'half a cent up',
-    });
+    }));
     if (to > from) from = to;
   }
   return total;
@@ -49,12 +49,12 @@ function matched(tiers: readonly MatchTier[], gross: Cents, deferral: Cents, tap
 
 const percentOf = (gross: Cents, percent: Rate, tape: Tape | undefined): Cents => {
   const amount = round(times(gross, percent), 'half-up');
-  tape?.write(EMPLOYER_PAID, {
+  tape?.write(EMPLOYER_PAID, () => ({
     label: 'Gross pay',
     value: showDollars(gross),
     how: `× ${showPercent(percent)}`,
     rounding: 'half a cent up',
-  });
+  }));
   return amount;
 };
 
@@ -86,12 +86,12 @@ export function employerPaidLines(
     const left = line.perYear === null ? wanted : notBelowZero(subtract(line.perYear, toDate));
     const amount = smaller(smaller(wanted, left), line.perCheck ?? wanted);
     const made = namedLine(line.item, line.own, amount);
-    tape?.write(EMPLOYER_PAID, {
+    tape?.write(EMPLOYER_PAID, () => ({
       label: made.label,
       value: showDollars(amount),
       ...(amount < wanted ? { how: `${showDollars(wanted)}, held at its limit` } : {}),
       isResult: true,
-    });
+    }));
     return made;
   });
 }

@@ -127,12 +127,12 @@ function leaveSickPayToItsPayer(check: Check): void {
     const amount = smaller(round(times(onSick, line.rate), 'half-up'), line.amount);
     check.taxes[index] = { ...line, amount: subtract(line.amount, amount), rate: null };
     if (amount > 0)
-      check.tape?.write(code, {
+      check.tape?.write(code, () => ({
         label: 'Less what the payer of the sick pay withheld',
         value: showDollars(amount),
         how: `${showDollars(onSick)} of sick pay; ${showDollars(subtract(line.amount, amount))} is withheld here`,
         isResult: true,
-      });
+      }));
     return amount;
   };
   check.sickPay = { oasdi: off('US-OASDI-EE'), hi: off('US-HI-EE') };

@@ -132,12 +132,12 @@ export function garnishments(
           'half-up',
         );
         most = notBelowZero(subtract(left, exempt));
-        setting.tape?.write(`garnishment ${index + 1}`, {
+        setting.tape?.write(`garnishment ${index + 1}`, () => ({
           label: 'Exempt from levy',
           value: showDollars(exempt),
           how: `(${showDollars(standard)} + ${order.levy?.dependents ?? 0} × ${showDollars(year.eachDependent)}) ÷ periods`,
           parameter: shownParameter('Publication 1494', showDollars(standard), levy),
-        });
+        }));
         break;
       }
       case 'state-levy':
@@ -173,13 +173,13 @@ export function garnishments(
           amount: showDollars(amount),
         }),
       );
-    setting.tape?.write(`garnishment ${index + 1}`, {
+    setting.tape?.write(`garnishment ${index + 1}`, () => ({
       label: order.label,
       value: showDollars(amount),
       how: `ordered ${showDollars(wanted)}; the law allows ${showDollars(larger(most, ZERO))} of disposable earnings of ${showDollars(setting.disposable)}${order.kind === 'child-support' ? ` (${showPercent(SUPPORT_SHARE(order))})` : ''}`,
       parameter: shownParameter('Free of garnishment a week', showDollars(free.value), free),
       isResult: true,
-    });
+    }));
   }
   return { lines: lines.sort((a, b) => a.index - b.index).map(({ index: _, ...line }) => line), issues };
 }

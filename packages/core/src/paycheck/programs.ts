@@ -5,7 +5,7 @@ import { ZERO, cents, notBelowZero, showDollars, smaller, subtract, type Cents }
 import { round, showExact, times } from '../money/exact.js';
 import { showPercent } from '../money/rate.js';
 import { underBase } from '../taxes/capped-tax.js';
-import { programCode, type WageBase } from '../taxes/registry.js';
+import { programCode, type TaxCode, type WageBase } from '../taxes/registry.js';
 import { shownParameter } from '../working/tape.js';
 import type { Check } from './check.js';
 import { hoursWorked } from './state-taxes.js';
@@ -44,6 +44,33 @@ export function programTaxes(check: Check, state: StateRules): void {
   for (const program of state.programs ?? []) programTax(check, state, program);
 }
 
+/** The amount, or what the limits of the week and of the year leave of it. */
+function withinLimits(check: Check, code: TaxCode, terms: ProgramTerms, amount: Cents): Cents {
+  const { mostPerWeek, mostPerYear } = terms;
+  let most = amount;
+  if (mostPerWeek !== undefined) {
+    const ofWeeks = round(times(mostPerWeek, { n: 52, d: check.periods }), 'half-up');
+    if (most > ofWeeks)
+      check.tape?.write(code, () => ({
+        label: 'At most for the weeks of the period',
+        value: showDollars(ofWeeks),
+        how: `${showDollars(mostPerWeek)} a week`,
+      }));
+    most = smaller(most, ofWeeks);
+  }
+  if (mostPerYear !== undefined) {
+    const left = notBelowZero(subtract(mostPerYear, check.input.taxesToDate[code] ?? ZERO));
+    if (most > left)
+      check.tape?.write(code, () => ({
+        label: 'Left of the year’s limit',
+        value: showDollars(left),
+        how: `${showDollars(mostPerYear)} a year`,
+      }));
+    most = smaller(most, left);
+  }
+  return most;
+}
+
 function programTax(check: Check, state: StateRules, program: Program): void {
   const code = programCode(state, program);
   if (check.isExempt(code)) return;
@@ -71,44 +98,24 @@ function programTax(check: Check, state: StateRules, program: Program): void {
   const isByHour = terms.perHour !== undefined;
   const hours = isByHour ? hoursWorked(check) : 0;
   const unrounded = terms.perHour ? times(times(cents(100), terms.perHour), { n: hours, d: 1000 }) : times(taxed, rate);
-  let amount = round(unrounded, 'half-up');
   if (tape) {
-    tape.write(code, { label: 'Wages in this check', value: showDollars(subject) });
+    tape.write(code, () => ({ label: 'Wages in this check', value: showDollars(subject) }));
     if (base !== null)
-      tape.write(code, {
+      tape.write(code, () => ({
         label: 'Wages taxed',
         value: showDollars(taxed),
         how: `up to ${showDollars(base)} a year, ${showDollars(check.toDate(code, otherwise))} paid before`,
-      });
+      }));
   }
-  if (terms.mostPerWeek !== undefined) {
-    const most = round(times(terms.mostPerWeek, { n: 52, d: check.periods }), 'half-up');
-    if (amount > most)
-      tape?.write(code, {
-        label: 'At most for the weeks of the period',
-        value: showDollars(most),
-        how: `${showDollars(terms.mostPerWeek)} a week`,
-      });
-    amount = smaller(amount, most);
-  }
-  if (terms.mostPerYear !== undefined) {
-    const left = notBelowZero(subtract(terms.mostPerYear, check.input.taxesToDate[code] ?? ZERO));
-    if (amount > left)
-      tape?.write(code, {
-        label: 'Left of the year’s limit',
-        value: showDollars(left),
-        how: `${showDollars(terms.mostPerYear)} a year`,
-      });
-    amount = smaller(amount, left);
-  }
-  tape?.write(code, {
+  const amount = withinLimits(check, code, terms, round(unrounded, 'half-up'));
+  tape?.write(code, () => ({
     label: program.label,
     value: showDollars(amount),
     how: isByHour ? `${hours / 1000} hours` : `${showDollars(taxed)} × ${showPercent(rate)} = ${showExact(unrounded)}`,
     rounding: 'half a cent up',
     isResult: true,
     parameter: shownParameter(program.label, showPercent(rate), row),
-  });
+  }));
   const hasOneRate = program.payer === 'employer' && !isByHour;
   check.push(code, subject, taxed, amount, hasOneRate ? rate : null);
 }

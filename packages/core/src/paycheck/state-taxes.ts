@@ -40,13 +40,13 @@ function write(check: Check, state: StateRules, wages: StateWages & { readonly s
   if (!result) return ZERO;
   const left = notBelowZero(subtract(result.tax, credit));
   if (credit > 0)
-    check.tape?.write(code, {
+    check.tape?.write(code, () => ({
       label: 'Less tax withheld for the states of work',
       value: showDollars(credit),
       how: 'the state of residence takes what is left',
-    });
+    }));
   const tax = add(left, result.extra);
-  check.tape?.write(code, { label: `${state.name} income tax`, value: showDollars(tax), isResult: true });
+  check.tape?.write(code, () => ({ label: `${state.name} income tax`, value: showDollars(tax), isResult: true }));
   check.push(code, wages.subject, wages.subject, tax);
   return result.tax;
 }

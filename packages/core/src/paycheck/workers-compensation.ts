@@ -31,11 +31,11 @@ export function compensationLine(check: Check, workClass: WorkClass, overtimePre
     workClass.per === 'hundred'
       ? round(times(times(pay, workClass.rate), { n: 1, d: 100 }), 'half-up')
       : round(times(times(cents(100), workClass.rate), { n: thousandths, d: 1000 }), 'half-up');
-  check.tape?.write('workers-compensation', {
+  check.tape?.write('workers-compensation', () => ({
     label: `Workers’ compensation, class ${workClass.code}`,
     value: showDollars(amount),
     how: workClass.per === 'hundred' ? 'pay without overtime premium ÷ 100 × rate' : 'hours × rate',
-  });
+  }));
   return {
     workClass: workClass.code,
     pay: workClass.per === 'hundred' ? pay : ZERO,

@@ -2,7 +2,7 @@ import type { Dated } from '../jurisdictions/dated.js';
 import { notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
 import { round, showExact, times } from '../money/exact.js';
 import { showPercent, type Rate } from '../money/rate.js';
-import { shownParameter, type Tape, type TapeLine } from '../working/tape.js';
+import { shownParameter, type Tape, type WriteLine } from '../working/tape.js';
 import type { Tax } from './registry.js';
 
 /** The part of `wages` still under `base`, when `toDate` was paid before. */
@@ -28,26 +28,30 @@ export const cappedTax = (tax: CappedTax): Cents => round(times(tax.taxed, tax.r
 
 /** How the amount of `cappedTax` was made, for each of the taxes that are computed alike. */
 export function writeCappedTax(taxes: readonly Tax[], tax: CappedTax, amount: Cents, tape: Tape): void {
-  const lines: TapeLine[] = [{ label: 'Wages in this check', value: showDollars(tax.subject) }];
+  const write = (line: WriteLine): void => {
+    for (const { code } of taxes) tape.write(code, line);
+  };
+  write(() => ({ label: 'Wages in this check', value: showDollars(tax.subject) }));
   if (tax.limit) {
     const { label, amount: limit, row } = tax.limit;
-    const shown = showDollars(limit);
-    lines.push(
-      { label: 'Paid before in the year', value: showDollars(tax.toDate) },
-      { label, value: shown, parameter: shownParameter(label, shown, row) },
-      {
-        label: 'Wages taxed',
-        value: showDollars(tax.taxed),
-        how: tax.taxed < tax.subject ? 'the check crosses the limit, or is past it' : 'all of them',
-      },
-    );
+    write(() => ({ label: 'Paid before in the year', value: showDollars(tax.toDate) }));
+    write(() => ({ label, value: showDollars(limit), parameter: shownParameter(label, showDollars(limit), row) }));
+    write(() => ({
+      label: 'Wages taxed',
+      value: showDollars(tax.taxed),
+      how: tax.taxed < tax.subject ? 'the check crosses the limit, or is past it' : 'all of them',
+    }));
   }
-  const percent = showPercent(tax.rate);
-  const value = showDollars(amount);
-  const how = `${showDollars(tax.taxed)} × ${percent} = ${showExact(times(tax.taxed, tax.rate))}`;
-  const parameter = tax.rateRow ? { parameter: shownParameter('Rate', percent, tax.rateRow) } : {};
-  for (const { code, label } of taxes) {
-    for (const line of lines) tape.write(code, line);
-    tape.write(code, { label, value, how, rounding: 'half a cent up', isResult: true, ...parameter });
-  }
+  for (const { code, label } of taxes)
+    tape.write(code, () => {
+      const percent = showPercent(tax.rate);
+      return {
+        label,
+        value: showDollars(amount),
+        how: `${showDollars(tax.taxed)} × ${percent} = ${showExact(times(tax.taxed, tax.rate))}`,
+        rounding: 'half a cent up',
+        isResult: true,
+        ...(tax.rateRow ? { parameter: shownParameter('Rate', percent, tax.rateRow) } : {}),
+      };
+    });
 }

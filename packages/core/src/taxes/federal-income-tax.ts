@@ -79,22 +79,22 @@ function worksheetOneA(
   const table = row.value;
   const periods = PERIODS_PER_YEAR[input.payFrequency];
   let taxable = wages;
-  tape?.write(FIGURE, { label: '1a  Taxable wages this period', value: showDollars(wages) });
+  tape?.write(FIGURE, () => ({ label: '1a  Taxable wages this period', value: showDollars(wages) }));
   if (certificate.nonresidentAlien) {
     const addition = nonresidentAddition(table, certificate, periods);
     taxable = add(taxable, addition);
-    tape?.write(FIGURE, {
+    tape?.write(FIGURE, () => ({
       label: '1a  Nonresident alien addition',
       value: showDollars(addition),
       how: 'for this computation only',
-    });
+    }));
   }
   const annual = cents(taxable * periods);
-  tape?.write(FIGURE, {
+  tape?.write(FIGURE, () => ({
     label: '1c  Annual wages',
     value: showDollars(annual),
     how: `${showDollars(taxable)} × ${periods} periods`,
-  });
+  }));
 
   const status = statusOf(certificate);
   let adjusted: Cents;
@@ -107,27 +107,27 @@ function worksheetOneA(
         : table.lineOneG.otherwise;
     if (certificate.multipleJobs) brackets = table.stepTwoChecked[status];
     adjusted = notBelowZero(subtract(add(annual, certificate.otherIncome), add(certificate.deductions, lineOneG)));
-    tape?.write(FIGURE, { label: '1d  Other income, step 4(a)', value: showDollars(certificate.otherIncome) });
-    tape?.write(FIGURE, { label: '1f  Deductions, step 4(b)', value: showDollars(certificate.deductions) });
-    tape?.write(FIGURE, {
+    tape?.write(FIGURE, () => ({ label: '1d  Other income, step 4(a)', value: showDollars(certificate.otherIncome) }));
+    tape?.write(FIGURE, () => ({ label: '1f  Deductions, step 4(b)', value: showDollars(certificate.deductions) }));
+    tape?.write(FIGURE, () => ({
       label: '1g  Standard amount',
       value: showDollars(lineOneG),
       how: certificate.multipleJobs ? 'zero: the step 2 box is checked' : STATUS_LABEL[status],
-    });
+    }));
   } else {
     const allowances = cents(certificate.allowances * table.allowance);
     adjusted = notBelowZero(subtract(annual, allowances));
-    tape?.write(FIGURE, {
+    tape?.write(FIGURE, () => ({
       label: '1k  Allowances',
       value: showDollars(allowances),
       how: `${certificate.allowances} × ${showDollars(table.allowance)}`,
-    });
+    }));
   }
-  tape?.write(FIGURE, { label: '1i  Adjusted annual wage amount', value: showDollars(adjusted) });
+  tape?.write(FIGURE, () => ({ label: '1i  Adjusted annual wage amount', value: showDollars(adjusted) }));
 
   const bracket = bracketFor(brackets, exact(adjusted));
   const annualTax = bracketTax(bracket, exact(adjusted));
-  tape?.write(FIGURE, {
+  tape?.write(FIGURE, () => ({
     label: '2g  Tentative annual withholding',
     value: showExact(annualTax),
     how: `${showDollars(bracket.base)} + ${showPercent(bracket.rate)} of the excess over ${showDollars(bracket.over)}`,
@@ -136,17 +136,17 @@ function worksheetOneA(
       `row: over ${showDollars(bracket.over)}: ${showDollars(bracket.base)} + ${showPercent(bracket.rate)}`,
       row,
     ),
-  });
+  }));
   const tentative = dividedBy(annualTax, periods);
-  tape?.write(FIGURE, { label: '2h  Tentative withholding', value: showExact(tentative), how: `÷ ${periods}` });
+  tape?.write(FIGURE, () => ({ label: '2h  Tentative withholding', value: showExact(tentative), how: `÷ ${periods}` }));
   if (certificate.form === 'pre-2020' || certificate.dependentCredit === 0) return tentative;
   const credit = dividedBy(certificate.dependentCredit, periods);
   const left = minus(tentative, credit);
-  tape?.write(FIGURE, {
+  tape?.write(FIGURE, () => ({
     label: '3b  Credits of step 3',
     value: showExact(credit),
     how: `${showDollars(certificate.dependentCredit)} ÷ ${periods}`,
-  });
+  }));
   // An unused credit never reduces the extra withholding of step 4(c).
   return isBelowZero(left) ? exact(ZERO) : left;
 }
@@ -167,22 +167,22 @@ function flatOnSupplemental(
   const flat = isFlat ? to(times(under, row.value.rate), 'half-up') : ZERO;
   const high = to(times(over, row.value.overMillion), 'half-up');
   if (isFlat && under > 0) {
-    tape?.write(FIGURE, {
+    tape?.write(FIGURE, () => ({
       label: 'Supplemental wages, flat rate',
       value: showDollars(flat),
       how: `${showDollars(under)} × ${showPercent(row.value.rate)}`,
       rounding: 'half a cent up',
       parameter: shownParameter('Supplemental wage rate', showPercent(row.value.rate), row),
-    });
+    }));
   }
   if (over > 0) {
-    tape?.write(FIGURE, {
+    tape?.write(FIGURE, () => ({
       label: 'Supplemental wages over 1,000,000',
       value: showDollars(high),
       how: `${showDollars(over)} × ${showPercent(row.value.overMillion)}`,
       rounding: 'half a cent up',
       parameter: shownParameter('Supplemental wage rate over one million', showPercent(row.value.overMillion), row),
-    });
+    }));
   }
   return add(flat, high);
 }
@@ -243,11 +243,11 @@ function onWages(
   if (input.method === 'wage-bracket') {
     const middle = middleOfRow(input, perDay);
     if (middle === null) return null;
-    tape?.write(FIGURE, {
+    tape?.write(FIGURE, () => ({
       label: 'Middle of the wage-bracket row',
       value: showDollars(middle),
       how: `wages of ${showDollars(perDay)}`,
-    });
+    }));
     // The table holds whole dollars before the credit of step 3, which is taken off afterwards.
     const before = certificate.form === '2020' ? { ...certificate, dependentCredit: ZERO } : certificate;
     const table = roundToDollar(worksheetOneA({ ...input, certificate: before }, before, middle, row, tape), 'half-up');
@@ -288,7 +288,11 @@ export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): F
   let aggregated: Cents = ZERO;
   let extra: Cents = ZERO;
   if (certificate.exempt) {
-    tape?.write(FIGURE, { label: 'Exempt on Form W-4', value: showDollars(ZERO), how: 'wages are still reported' });
+    tape?.write(FIGURE, () => ({
+      label: 'Exempt on Form W-4',
+      value: showDollars(ZERO),
+      how: 'wages are still reported',
+    }));
   } else {
     const room = notBelowZero(subtract(million, input.supplementalToDate));
     const underMillion = input.supplementalMethod === 'aggregate' ? smaller(input.supplementalWages, room) : ZERO;
@@ -307,22 +311,23 @@ export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): F
     }
     if (last) {
       aggregated = notBelowZero(subtract(tax, last.withheld));
-      tape?.write(FIGURE, {
+      tape?.write(FIGURE, () => ({
         label: 'Less withheld on the last regular wages',
         value: showDollars(last.withheld),
         how: 'supplemental wages together with them',
-      });
+      }));
     } else regular = tax;
     if (together > 0 || input.supplementalWages > 0) extra = certificate.extraWithholding;
-    if (extra > 0) tape?.write(FIGURE, { label: '4a  Extra withholding, step 4(c)', value: showDollars(extra) });
+    if (extra > 0)
+      tape?.write(FIGURE, () => ({ label: '4a  Extra withholding, step 4(c)', value: showDollars(extra) }));
   }
   const onSupplemental = add(aggregated, supplemental);
   const tax = larger(add(add(regular, extra), onSupplemental), ZERO);
-  tape?.write(FIGURE, {
+  tape?.write(FIGURE, () => ({
     label: 'Federal income tax',
     value: showDollars(tax),
     rounding: input.toDollar ? 'to the dollar, half up' : 'half a cent up, once',
     isResult: true,
-  });
+  }));
   return { tax, onRegular: regular, onSupplemental, problems };
 }

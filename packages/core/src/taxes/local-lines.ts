@@ -11,7 +11,8 @@ import { shownParameter } from '../working/tape.js';
 import { overMark, underBase } from './capped-tax.js';
 import { localCode } from './registry.js';
 import { certificateFor } from './state-income-tax.js';
-import { certificateAmount, rateAt, worksheetTax } from './worksheet-tax.js';
+import { certificateAmount, rateAt } from './worksheet-amounts.js';
+import { worksheetTax } from './worksheet-tax.js';
 
 export interface Situation {
   readonly check: Check;
@@ -71,10 +72,10 @@ export function writeRate(
   const amount = notBelowZero(subtract(full, credit));
   if (check.tape) {
     const { tape } = check;
-    tape.write(code, { label: 'Wages', value: showDollars(subject) });
-    if (exemption > 0) tape.write(code, { label: 'Exemptions of the period', value: showDollars(exemption) });
-    if (credit > 0) tape.write(code, { label: 'Credit for tax where the work is', value: showDollars(credit) });
-    tape.write(code, {
+    tape.write(code, () => ({ label: 'Wages', value: showDollars(subject) }));
+    if (exemption > 0) tape.write(code, () => ({ label: 'Exemptions of the period', value: showDollars(exemption) }));
+    if (credit > 0) tape.write(code, () => ({ label: 'Credit for tax where the work is', value: showDollars(credit) }));
+    tape.write(code, () => ({
       label: tax.label,
       value: showDollars(amount),
       how:
@@ -84,7 +85,7 @@ export function writeRate(
       rounding: 'half a cent up',
       isResult: true,
       ...(own === undefined ? { parameter: shownParameter('Rate', showPercent(applied), row) } : {}),
-    });
+    }));
   }
   check.pushPart(code, subject, taxed, amount, tiers || credit > 0 ? null : applied);
   return amount;
@@ -127,13 +128,13 @@ export function writeFee(
     amount = ofMonth >= fromWages ? notBelowZero(subtract(fee, taken)) : ZERO;
     how = `due once a month from wages of ${showDollars(fromWages)}; ${showDollars(ofMonth)} so far`;
   }
-  check.tape?.write(code, {
+  check.tape?.write(code, () => ({
     label: tax.label,
     value: showDollars(amount),
     how,
     isResult: true,
     parameter: shownParameter(tax.label, showDollars(fee), row),
-  });
+  }));
   check.pushPart(code, wages, wages, amount);
 }
 
@@ -188,14 +189,14 @@ export function writeWorksheet(
   if (supplemental > 0) {
     const flat = round(times(supplemental, supplementalRate), 'half-up');
     amount = add(amount, flat);
-    check.tape?.write(code, {
+    check.tape?.write(code, () => ({
       label: 'Supplemental wages, flat rate',
       value: showDollars(flat),
       how: `${showDollars(supplemental)} × ${showPercent(supplementalRate)}`,
-    });
+    }));
   }
   if (regular > 0 || supplemental > 0) amount = add(amount, certificateAmount(certificate, extraField));
-  check.tape?.write(code, { label: tax.label, value: showDollars(amount), isResult: true });
+  check.tape?.write(code, () => ({ label: tax.label, value: showDollars(amount), isResult: true }));
   check.push(code, share(all.total), share(all.total), amount);
 }
 
@@ -208,22 +209,23 @@ export function writeShareOfState(
 ): void {
   const { check, state } = situation;
   const code = localCode(state, place, tax);
-  if (check.isExempt(code) || situation.stateTax === null) return;
-  const share = round(times(situation.stateTax, row.value), 'half-up');
+  const { stateTax } = situation;
+  if (check.isExempt(code) || stateTax === null) return;
+  const share = round(times(stateTax, row.value), 'half-up');
   const subject = check.wages.of('state-income', state.code).total;
   const certificate = check.input.stateCertificates[state.code] ?? {};
   const extra = subject > 0 && certificate['exempt'] !== true ? certificateAmount(certificate, extraField) : ZERO;
   const amount = add(share, extra);
   if (check.tape) {
-    check.tape.write(code, {
+    check.tape.write(code, () => ({
       label: 'Share of the state tax',
       value: showDollars(share),
-      how: `${showDollars(situation.stateTax)} of state tax × ${showPercent(row.value)}`,
+      how: `${showDollars(stateTax)} of state tax × ${showPercent(row.value)}`,
       rounding: 'half a cent up',
       parameter: shownParameter('Share of the state tax', showPercent(row.value), row),
-    });
-    if (extra > 0) check.tape.write(code, { label: 'Additional amount', value: showDollars(extra) });
-    check.tape.write(code, { label: tax.label, value: showDollars(amount), isResult: true });
+    }));
+    if (extra > 0) check.tape.write(code, () => ({ label: 'Additional amount', value: showDollars(extra) }));
+    check.tape.write(code, () => ({ label: tax.label, value: showDollars(amount), isResult: true }));
   }
   check.push(code, subject, subject, amount);
 }

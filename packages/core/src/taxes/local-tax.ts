@@ -150,12 +150,12 @@ function countyTax(situation: Situation): void {
       tape: check.tape,
     }),
   );
-  check.tape?.write(code, {
+  check.tape?.write(code, () => ({
     label: tax.label,
     value: showDollars(amount),
     isResult: true,
     parameter: shownParameter('County rate', showPercent(rate), row),
-  });
+  }));
   check.push(code, subject, subject, amount);
 }
 

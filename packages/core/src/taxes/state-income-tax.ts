@@ -7,7 +7,8 @@ import type { Check } from '../paycheck/check.js';
 import type { EarnedAmount } from '../paycheck/wages.js';
 import { shownParameter } from '../working/tape.js';
 import { incomeTaxCode, type TaxCode } from './registry.js';
-import { certificateAmount, rateAt, worksheetTax } from './worksheet-tax.js';
+import { certificateAmount, rateAt } from './worksheet-amounts.js';
+import { worksheetTax } from './worksheet-tax.js';
 
 /** Wages that one state (or a place in it) withholds on. */
 export interface StateWages {
@@ -40,12 +41,12 @@ export function certificateFor(check: Check, state: StateRules, rule: WithheldIn
 
 function flatSupplemental(check: Check, figure: TaxCode, rate: Rate, wages: Cents, label: string): Cents {
   const amount = round(times(wages, rate), 'half-up');
-  check.tape?.write(figure, {
+  check.tape?.write(figure, () => ({
     label,
     value: showDollars(amount),
     how: `${showDollars(wages)} × ${showPercent(rate)}`,
     rounding: 'half a cent up',
-  });
+  }));
   return amount;
 }
 
@@ -76,12 +77,12 @@ export function stateIncomeTax(
     return null;
   }
   if (certificate['exempt'] === true) {
-    tape?.write(figure, {
+    tape?.write(figure, () => ({
       label: `Exempt on ${rule.certificate.form}`,
       value: showDollars(ZERO),
       how: 'wages are still reported',
       isResult: true,
-    });
+    }));
     return { tax: ZERO, extra: ZERO };
   }
   const onWages = (amount: Cents, isShown = true): Cents =>
@@ -105,11 +106,11 @@ export function stateIncomeTax(
     tax = notBelowZero(
       subtract(onWages(add(input.lastRegular.wages, wages.supplemental)), onWages(input.lastRegular.wages, false)),
     );
-    tape?.write(figure, {
+    tape?.write(figure, () => ({
       label: 'Together with the last regular wages',
       value: showDollars(tax),
       how: 'less the tax on the last regular wages alone',
-    });
+    }));
   } else {
     tax = onWages(isTogether ? add(wages.regular, wages.supplemental) : wages.regular);
   }
@@ -133,22 +134,22 @@ export function stateIncomeTax(
       tax = add(tax, flatSupplemental(check, figure, rateAt(own.rates, annual), wages.supplemental, label));
     } else if (own.is === 'share-of-federal') {
       const amount = round(times(check.federalOnSupplemental, own.rate), 'half-up');
-      tape?.write(figure, {
+      tape?.write(figure, () => ({
         label: 'Supplemental wages, share of the federal tax on them',
         value: showDollars(amount),
         how: `${showDollars(check.federalOnSupplemental)} × ${showPercent(own.rate)}`,
-      });
+      }));
       tax = add(tax, amount);
     }
     if (tape)
-      tape.write(figure, {
+      tape.write(figure, () => ({
         label: 'Supplemental rule',
         value: own.is,
         parameter: shownParameter(`${state.name}, supplemental wages`, own.is, supplemental),
-      });
+      }));
   }
   const hasWages = wages.regular > 0 || wages.supplemental > 0;
   const extra = hasWages ? certificateAmount(certificate, 'extraWithholding') : ZERO;
-  if (extra > 0) tape?.write(figure, { label: 'Additional amount', value: showDollars(extra) });
+  if (extra > 0) tape?.write(figure, () => ({ label: 'Additional amount', value: showDollars(extra) }));
   return { tax, extra };
 }

@@ -25,14 +25,35 @@ export interface TapeLine {
   readonly isResult?: boolean;
 }
 
-/** Collects the working of each figure by its code. Computations take `Tape | undefined`; without one it costs nothing. */
-export class Tape {
-  readonly figures = new Map<string, TapeLine[]>();
+/** Makes a line of the tape when somebody reads it. What it closes over does not change after it is given. */
+export type WriteLine = () => TapeLine;
 
-  write(figure: string, line: TapeLine): void {
-    const lines = this.figures.get(figure);
+/**
+ * Collects the working of each figure by its code. A computation notes what there is to say; the words are made only of
+ * the figures that are read. Computations take `Tape | undefined`.
+ */
+export class Tape {
+  private readonly noted = new Map<string, WriteLine[]>();
+
+  write(figure: string, line: WriteLine): void {
+    const lines = this.noted.get(figure);
     if (lines) lines.push(line);
-    else this.figures.set(figure, [line]);
+    else this.noted.set(figure, [line]);
+  }
+
+  /** Notes the lines of other figures, in their order, under one more figure. */
+  gather(figure: string, others: readonly string[]): void {
+    for (const other of others) for (const line of this.noted.get(other) ?? []) this.write(figure, line);
+  }
+
+  /** The working of one figure; empty for a figure without one. */
+  linesOf(figure: string): readonly TapeLine[] {
+    return (this.noted.get(figure) ?? []).map((line) => line());
+  }
+
+  /** Every figure with its working. */
+  figures(): Readonly<Record<string, readonly TapeLine[]>> {
+    return Object.fromEntries([...this.noted.keys()].map((figure) => [figure, this.linesOf(figure)]));
   }
 }
 

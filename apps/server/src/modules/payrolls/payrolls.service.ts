@@ -251,7 +251,7 @@ export class PayrollsService {
             : 'Gross pay';
       return {
         title: `${label}, ${fullName(person.employee)}`,
-        lines: (tape.figures.get(figure) ?? []).map((line) => ({
+        lines: tape.linesOf(figure).map((line) => ({
           ...line,
           ...(line.parameter ? { parameter: { ...line.parameter } } : {}),
         })) as WorkingView['lines'],

@@ -1,0 +1,142 @@
+import type { StateCertificate } from '../jurisdictions/state.js';
+import type { Quantity, Tier, Worksheet } from '../jurisdictions/worksheet.js';
+import { ZERO, cents, notBelowZero, parseDollars, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
+import { dividedBy, exact, isBelowZero, minus, times, type Exact } from '../money/exact.js';
+import type { Rate } from '../money/rate.js';
+import { amountOfPeriod } from './period-tables.js';
+import { at } from './worksheet-columns.js';
+
+/** Where an amount of a worksheet is asked for. */
+export interface Setting {
+  readonly certificate: StateCertificate;
+  readonly basis: Worksheet['basis'];
+  readonly column: string;
+  /** Wages of the year, or of the period where the worksheet works on periods. */
+  readonly wages: Cents;
+  readonly periods: number;
+  /** Whether amounts are a period's by now. */
+  readonly isPeriod: boolean;
+  /** Federal income tax of the period on the same wages, without extra withholding. */
+  readonly federalTax: Cents;
+  /** OASDI and HI of the employee for the period on the same wages, and in the year before it. */
+  readonly socialInsurance: Cents;
+  readonly socialInsuranceToDate: Cents;
+}
+
+/** An amount on a certificate, which the reader has checked. */
+export function certificateAmount(certificate: StateCertificate, field: string): Cents {
+  const value = certificate[field];
+  if (value === undefined) return ZERO;
+  const amount = parseDollars(String(value));
+  if (amount === null) throw new RangeError(`unchecked certificate amount ${field}`);
+  return amount;
+}
+const certificateCount = (certificate: StateCertificate, field: string): number => Number(certificate[field] ?? 0);
+const claimedOn = (certificate: StateCertificate, given: Extract<Quantity, { is: 'count' }>): number =>
+  Number(certificate[given.field] ?? (given.otherwise === undefined ? 0 : (certificate[given.otherwise] ?? 0)));
+
+/** A year's amount as it stands in the worksheet: divided and rounded where the worksheet works on periods. */
+export const scaled = ({ basis, periods }: Setting, amount: Cents): Cents =>
+  basis === 'annual' || amount === 0 ? amount : amountOfPeriod(amount, periods, basis.period);
+/** As `scaled`, for credits, which the publications print to the cent. */
+const scaledToCent = ({ basis, periods }: Setting, amount: Cents): Cents =>
+  basis === 'annual' || amount === 0 ? amount : amountOfPeriod(amount, periods, 'cent');
+
+/** An amount of a worksheet, unrounded where the publication does not round it. */
+export function amountOf(given: Quantity, setting: Setting, isCredit: boolean): Exact {
+  const { certificate, column, wages, periods, isPeriod } = setting;
+  const scale = isCredit ? scaledToCent : scaled;
+  switch (given.is) {
+    case 'fixed':
+      return exact(scale(setting, at(given.by, column)));
+    case 'count': {
+      const claimed = claimedOn(certificate, given);
+      const number = given.atMost === undefined ? claimed : Math.min(claimed, given.atMost);
+      return number === 0 ? exact(ZERO) : exact(cents(scale(setting, at(given.each, column)) * number));
+    }
+    case 'given': {
+      const amount = certificateAmount(certificate, given.field);
+      if (given.per === 'year')
+        return isPeriod && setting.basis !== 'annual' ? dividedBy(amount, periods) : exact(amount);
+      return isPeriod ? exact(amount) : exact(cents(amount * periods));
+    }
+    case 'share': {
+      const amount = times(wages, given.rate);
+      const most = given.most ? exact(scale(setting, at(given.most, column))) : null;
+      const least = given.least ? exact(scale(setting, at(given.least, column))) : null;
+      if (most && isBelowZero(minus(most, amount))) return most;
+      return least && isBelowZero(minus(amount, least)) ? least : amount;
+    }
+    case 'slide':
+      return slideOf(given, setting);
+    case 'fade': {
+      const start = at(given.start, column);
+      const over = at(given.over, column);
+      const until = at(given.until, column);
+      if (wages <= over) return exact(start);
+      if (wages >= until) return exact(ZERO);
+      return times(exact(start), { n: until - wages, d: until - over });
+    }
+    case 'tiers': {
+      const amount = tierAmount(at(given.rows, column), wages);
+      const number = given.times === undefined ? 1 : certificateCount(certificate, given.times);
+      return exact(cents(scale(setting, amount) * number));
+    }
+    case 'federal-tax': {
+      const annual = cents(setting.federalTax * (isPeriod ? 1 : periods));
+      const most = given.most ? tierAmount(at(given.most, column), wages) : null;
+      return exact(most !== null && most < annual ? most : annual);
+    }
+    case 'social-insurance': {
+      const room = notBelowZero(subtract(given.most, setting.socialInsuranceToDate));
+      return exact(cents(smaller(setting.socialInsurance, room) * (isPeriod ? 1 : periods)));
+    }
+    case 'when': {
+      const value = certificate[given.field];
+      const isSet = value === true || Number(value ?? 0) > 0;
+      const chosen = isSet ? given.then : given.otherwise;
+      return chosen ? amountOf(chosen, setting, isCredit) : exact(ZERO);
+    }
+  }
+}
+
+function slideOf(given: Extract<Quantity, { is: 'slide' }>, { column, wages }: Setting): Exact {
+  const start = exact(at(given.start, column));
+  const least = exact(at(given.least, column));
+  const excess = wages - at(given.over, column);
+  if (excess <= 0) return start;
+  const drop =
+    'rate' in given.by
+      ? times(cents(excess), at(given.by.rate, column))
+      : exact(cents(Math.floor(excess / at(given.by.step, column)) * at(given.by.drop, column)));
+  const left = minus(start, drop);
+  return isBelowZero(minus(left, least)) ? least : left;
+}
+
+/** How an amount came about, where it is a number × an amount each. */
+export function howOf(given: Quantity, { certificate, column, wages }: Setting): { readonly how?: string } {
+  if (given.is === 'count') return { how: `${claimedOn(certificate, given)} × ${showDollars(at(given.each, column))}` };
+  if (given.is === 'tiers' && given.times !== undefined)
+    return {
+      how: `${certificateCount(certificate, given.times)} × ${showDollars(tierAmount(at(given.rows, column), wages))}`,
+    };
+  return {};
+}
+
+/** Rows are open at the bottom: wages of exactly `over` still have the row before. */
+function tierAmount(rows: readonly Tier[], wages: Cents): Cents {
+  let found: Cents = rows[0]?.amount ?? ZERO;
+  for (const row of rows) {
+    if (wages <= row.over) break;
+    found = row.amount;
+  }
+  return found;
+}
+export function rateAt(rows: readonly { readonly over: Cents; readonly rate: Rate }[], wages: Cents): Rate {
+  let found: Rate = rows[0]?.rate ?? { n: 0, d: 1 };
+  for (const row of rows) {
+    if (wages <= row.over) break;
+    found = row.rate;
+  }
+  return found;
+}

@@ -27,6 +27,13 @@ const byColumn = <T, U>(
 export const fixed = (by: Dollars): Quantity => ({ is: 'fixed', by: amounts(by) });
 export const count = (field: string, by: Dollars, atMost?: number): Quantity =>
   atMost === undefined ? { is: 'count', field, each: amounts(by) } : { is: 'count', field, each: amounts(by), atMost };
+/** As count, from a printed table that rounds each multiple up to `tableUpTo`. */
+export const countFromTable = (field: string, by: Dollars, tableUpTo: number): Quantity => ({
+  is: 'count',
+  field,
+  each: amounts(by),
+  tableUpTo,
+});
 /** As count, with the number to take when this one is left blank. */
 export const countOr = (field: string, otherwise: string, by: Dollars): Quantity => ({
   is: 'count',

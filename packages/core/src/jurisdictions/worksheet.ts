@@ -17,6 +17,8 @@ export type Quantity =
       readonly otherwise?: string;
       readonly each: ByColumn<Cents>;
       readonly atMost?: number;
+      /** The publication prints a table of multiples up to this number, each rounded; above it, so many times one. */
+      readonly tableUpTo?: number;
     }
   /** An amount as the certificate gives it, for the year or for each pay period. */
   | { readonly is: 'given'; readonly field: string; readonly per: 'year' | 'period' }
@@ -75,8 +77,15 @@ export type WorksheetLine =
   | { readonly do: 'none-up-to'; readonly label: string; readonly amount: ByColumn<Cents> }
   /** The middle of the range of `step` dollars that the taxable amount falls in, below `below`. */
   | { readonly do: 'middle'; readonly label: string; readonly step: Cents; readonly below: Cents }
-  /** At least this share of the taxable wages before the table, unless the person may have less. */
-  | { readonly do: 'at-least'; readonly label: string; readonly rate: Rate; readonly unless: string }
+  /** At least this share of the taxable wages before the table, unless the person may have less; only by larger employers. */
+  | {
+      readonly do: 'at-least';
+      readonly label: string;
+      readonly rate: Rate;
+      readonly unless: string;
+      /** Employers of no more people than this need not; a size that is not known is taken to be larger. */
+      readonly employersOver: number;
+    }
   | {
       readonly do: 'round';
       readonly label: string;

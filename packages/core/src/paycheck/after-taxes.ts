@@ -57,6 +57,7 @@ export function trackedAmounts(check: Check, uncollected: { oasdi: Cents; hi: Ce
     oasdiTips: oasdiTips(check, tips),
     sickPayOasdi: check.sickPay.oasdi,
     sickPayHi: check.sickPay.hi,
+    futaCreditReduction: check.futaCreditReduction,
   };
 }
 

@@ -24,6 +24,8 @@ export class Check {
   readonly issues: Issue[] = [];
   readonly taxes: TaxLine[] = [];
   readonly periods: number;
+  /** People the employer has; infinity when it is not known. */
+  readonly employees: number;
   /** Federal income tax on regular and on supplemental wages, without extra withholding. */
   federalOnRegular: Cents = ZERO;
   federalOnSupplemental: Cents = ZERO;
@@ -33,6 +35,8 @@ export class Check {
   socialInsuranceToDate: Cents = ZERO;
   /** Employee OASDI and HI on sick pay, which its payer withheld. */
   sickPay: { oasdi: Cents; hi: Cents } = { oasdi: ZERO, hi: ZERO };
+  /** Federal unemployment credit lost on the wages of this check. */
+  futaCreditReduction: Cents = ZERO;
   private readonly weights: readonly Cents[];
 
   constructor(
@@ -41,6 +45,7 @@ export class Check {
     readonly tape: Tape | undefined,
   ) {
     this.periods = PERIODS_PER_YEAR[input.payFrequency];
+    this.employees = input.employees ?? Number.POSITIVE_INFINITY;
     this.weights = input.work.length === 1 ? ONE_PLACE : sharesOf(input.work);
   }
 

@@ -137,6 +137,7 @@ export const NOTHING: PaycheckResult = {
     oasdiTips: ZERO,
     sickPayOasdi: ZERO,
     sickPayHi: ZERO,
+    futaCreditReduction: ZERO,
   },
   problems: [],
 };

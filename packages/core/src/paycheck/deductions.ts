@@ -21,7 +21,7 @@ function legalLimit(limit: LegalLimit, limits: BenefitLimits, age: number | null
     case 'simple':
       return (limits.simple + catchUp(limits.simpleCatchUp, limits.simpleCatchUp60)) as Cents;
     case 'hsa':
-      return limits.hsaFamily;
+      return cents(limits.hsaFamily + (age !== null && age >= 55 ? limits.hsaCatchUp : 0));
     case 'fsa':
       return limits.fsa;
     case 'dependent-care':

@@ -1,5 +1,6 @@
 import {
   ADDITIONAL_HI,
+  CREDIT_REDUCTION,
   ELECTION_MARK,
   FARM_MARK,
   FUTA,
@@ -23,7 +24,8 @@ import {
 import { round, times } from '../money/exact.js';
 import { type CappedTax, cappedTax, overMark, underBase, writeCappedTax } from '../taxes/capped-tax.js';
 import { federalIncomeTax } from '../taxes/federal-income-tax.js';
-import type { Rate } from '../money/rate.js';
+import { showPercent, type Rate } from '../money/rate.js';
+import { shownParameter } from '../working/tape.js';
 import { type Tax, type TaxCode, taxOf, unemploymentCode } from '../taxes/registry.js';
 import { Check } from './check.js';
 import type { PaycheckInput } from './input.js';
@@ -189,12 +191,35 @@ export function socialInsurance(check: Check): void {
   check.socialInsurance = cents(withheld);
 }
 
+/** What Schedule A of Form 940 will ask for on these wages, where the state still owes the federal fund. */
+function loseCredit(check: Check, state: string, taxed: Cents): void {
+  const row = check.inForce(CREDIT_REDUCTION);
+  const lost = row?.value[state];
+  if (!row || !lost) return;
+  check.futaCreditReduction = round(times(taxed, lost), 'half-up');
+  check.tape?.write('US-FUTA', () => ({
+    label: `Credit reduction of ${state}, due with Form 940`,
+    value: showDollars(check.futaCreditReduction),
+    how: `${showDollars(taxed)} × ${showPercent(lost)}, not in this check's tax`,
+    parameter: shownParameter('Credit reduction', showPercent(lost), row),
+  }));
+}
+
+/** Small household and farm employers are under the federal law only from their marks on (IRC § 3306(a)(2) and (3)). */
+const isUnderUnemploymentTest = ({ employerKind, quarterlyPayroll, employees }: PaycheckInput): boolean =>
+  quarterlyPayroll !== null &&
+  ((employerKind === 'household' && quarterlyPayroll < HOUSEHOLD_QUARTER) ||
+    (employerKind === 'agricultural' && quarterlyPayroll < FARM_QUARTER && employees !== null && employees < 10));
+const HOUSEHOLD_QUARTER = dollars('1000');
+const FARM_QUARTER = dollars('20000');
+
 export function federalUnemployment(check: Check): void {
   const { input } = check;
   if (
     check.isExempt('US-FUTA') ||
     workerIsWithout(input.worker, 'unemployment') ||
-    !EMPLOYER_KINDS[input.employerKind].owesFederalUnemployment
+    !EMPLOYER_KINDS[input.employerKind].owesFederalUnemployment ||
+    isUnderUnemploymentTest(input)
   )
     return;
   const row = check.rule(FUTA, 'federal unemployment rate');
@@ -205,6 +230,7 @@ export function federalUnemployment(check: Check): void {
   // Wages that no state taxes earn no credit (IRC § 3302(a)).
   const state = input.unemploymentState ?? input.work[0]?.state ?? '';
   const isWithoutCredit = input.exemptFrom.size > 0 && input.exemptFrom.has(`${state}-SUI` as TaxCode);
+  if (!isWithoutCredit) loseCredit(check, state, taxed);
   capped(check, FEDERAL_UNEMPLOYMENT, {
     subject,
     taxed,

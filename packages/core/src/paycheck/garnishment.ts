@@ -1,9 +1,10 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import { PERIODS_PER_YEAR, type PayFrequency } from '../calendar/pay-frequency.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
-import { inForce, type OwnRules } from '../jurisdictions/dated.js';
+import { inForce, type Dated, type OwnRules } from '../jurisdictions/dated.js';
 import { EARNINGS_FREE_OF_GARNISHMENT, LEVY_EXEMPTION, STATE_GARNISHMENT } from '../jurisdictions/us/garnishment.js';
-import { ZERO, add, cents, larger, notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
+import { allocate } from '../money/allocate.js';
+import { ZERO, add, cents, notBelowZero, showDollars, smaller, subtract, sum, type Cents } from '../money/cents.js';
 import { dividedBy, round, times } from '../money/exact.js';
 import { rate, showPercent, type Rate } from '../money/rate.js';
 import { shownParameter, type Tape } from '../working/tape.js';
@@ -44,8 +45,8 @@ export interface GarnishmentLine {
   readonly fee: Cents;
 }
 
-/** 30 × the federal minimum wage for a week, as the Department of Labor multiplies it for longer periods (29 CFR § 870.10). */
-function freeOfGarnishment(frequency: PayFrequency, weekly: Cents): Cents {
+/** An amount for each week of the period, as the Department of Labor multiplies it for longer periods (29 CFR § 870.10). */
+function forPeriod(frequency: PayFrequency, weekly: Cents): Cents {
   const weeks: Readonly<Record<PayFrequency, Rate>> = {
     weekly: rate('1'),
     biweekly: rate('2'),
@@ -60,7 +61,8 @@ function freeOfGarnishment(frequency: PayFrequency, weekly: Cents): Cents {
   return round(times(weekly, weeks[frequency]), 'half-up');
 }
 
-const SUPPORT_SHARE = (order: Garnishment): Rate =>
+type ShareOf = Pick<Garnishment, 'supportsOthers' | 'isInArrears'>;
+const supportShare = (order: ShareOf): Rate =>
   rate(order.supportsOthers ? (order.isInArrears ? '0.55' : '0.50') : order.isInArrears ? '0.65' : '0.60');
 
 interface Setting {
@@ -73,6 +75,89 @@ interface Setting {
   readonly disposable: Cents;
   readonly tape?: Tape | undefined;
 }
+interface Rules {
+  readonly free: Dated<Cents>;
+  readonly levy: NonNullable<ReturnType<typeof levyInForce>>;
+}
+const levyInForce = (setting: Setting) => inForce(LEVY_EXEMPTION, setting.checkDate, setting.rules);
+
+const shareOf = (amount: Cents, by: Rate): Cents => round(times(amount, by), 'down');
+const over = (amount: Cents, free: Cents): Cents => notBelowZero(subtract(amount, free));
+
+/** What a creditor may take at most where the work is, before what other orders took. */
+function creditorLimit(setting: Setting, ordinary: Cents): Cents {
+  const own = STATE_GARNISHMENT[setting.state];
+  if (!own) return ordinary;
+  if (own.isForbidden) return ZERO;
+  const { disposable, gross } = setting;
+  const freeAt = ({ hours, minimumWage }: { hours: number; minimumWage: readonly Dated<Cents>[] }): Cents => {
+    const wage = inForce(minimumWage, setting.checkDate, setting.rules);
+    return wage ? forPeriod(setting.frequency, cents(wage.value * hours)) : disposable;
+  };
+  return [
+    own.ofDisposable ? shareOf(disposable, own.ofDisposable) : ordinary,
+    own.ofGross ? shareOf(gross, own.ofGross) : ordinary,
+    own.free ? over(disposable, freeAt(own.free)) : ordinary,
+    own.ofExcess ? shareOf(over(disposable, freeAt(own.ofExcess)), own.ofExcess.share) : ordinary,
+  ].reduce(smaller, ordinary);
+}
+
+/** What an order may take at most after `taken` went to the orders before it. */
+function limitOf(order: Garnishment, figure: string, setting: Setting, { free, levy }: Rules, taken: Cents): Cents {
+  const { disposable, frequency, tape } = setting;
+  const left = over(disposable, taken);
+  const ordinary = smaller(shareOf(disposable, rate('0.25')), over(disposable, forPeriod(frequency, free.value)));
+  switch (order.kind) {
+    case 'bankruptcy':
+      return left;
+    case 'child-support':
+      return over(shareOf(disposable, supportShare(order)), taken);
+    case 'federal-levy': {
+      const { standardDeduction, eachDependent } = levy.value;
+      // Without the person's statement a levy is figured as married filing separately with no dependents (Form 668-W).
+      const standard = standardDeduction[order.levy?.filingStatus ?? 'married-separately'];
+      if (standard === undefined) throw new RangeError('unchecked filing status of a levy');
+      const dependents = order.levy?.dependents ?? 0;
+      const year = add(standard, cents(eachDependent * dependents));
+      const exempt = round(dividedBy(year, PERIODS_PER_YEAR[frequency]), 'half-up');
+      tape?.write(figure, () => ({
+        label: 'Exempt from levy',
+        value: showDollars(exempt),
+        how: `(${showDollars(standard)} + ${dependents} × ${showDollars(eachDependent)}) ÷ periods`,
+        parameter: shownParameter('Publication 1494', showDollars(standard), levy),
+      }));
+      return over(left, exempt);
+    }
+    case 'state-levy':
+      return over(ordinary, taken);
+    case 'student-loan':
+      return smaller(smaller(shareOf(disposable, rate('0.15')), ordinary), over(ordinary, taken));
+    case 'creditor':
+      return over(creditorLimit(setting, ordinary), taken);
+  }
+}
+
+/**
+ * Orders of child support share one limit: where it does not suffice for all of them, each gets its part by the amounts
+ * ordered (45 CFR § 303.100(a)(5) asks the states for an allocation; by amount is the common practice).
+ */
+function sharedSupport(
+  orders: readonly Garnishment[],
+  setting: Setting,
+  taken: Cents,
+): ReadonlyMap<Garnishment, Cents> | null {
+  const support = orders.filter((order) => order.kind === 'child-support');
+  if (support.length < 2 || support.some((order) => order.amount === null || order.priority !== null)) return null;
+  const wanted = support.map((order) => smaller(order.amount ?? ZERO, order.balance ?? order.amount ?? ZERO));
+  const share = supportShare({
+    supportsOthers: support.some((order) => order.supportsOthers),
+    isInArrears: support.some((order) => order.isInArrears),
+  });
+  const most = over(shareOf(setting.disposable, share), taken);
+  const total = sum(wanted);
+  const parts = total <= most ? wanted : allocate(most, wanted);
+  return new Map(support.map((order, index) => [order, parts[index] ?? ZERO]));
+}
 
 /**
  * What each order takes from one check. Source: Consumer Credit Protection Act, 15 U.S.C. §§ 1671-1677; IRC § 6334 and
@@ -82,9 +167,13 @@ export function garnishments(
   orders: readonly Garnishment[],
   setting: Setting,
 ): { lines: GarnishmentLine[]; issues: Issue[] } {
-  const issues: Issue[] = [];
   const free = inForce(EARNINGS_FREE_OF_GARNISHMENT, setting.checkDate, setting.rules);
-  const levy = inForce(LEVY_EXEMPTION, setting.checkDate, setting.rules);
+  const levy = levyInForce(setting);
+  if (!free || !levy) {
+    const what = { what: 'garnishment limit', date: setting.checkDate, from: '2024-01-01' };
+    return { lines: [], issues: [problem('rule.none-in-force', 'checkDate', what)] };
+  }
+  const issues: Issue[] = [];
   const ordered = orders
     .map((order, index) => ({ order, index }))
     .sort(
@@ -92,79 +181,19 @@ export function garnishments(
         (a.order.priority ?? GARNISHMENT_KINDS.indexOf(a.order.kind)) -
           (b.order.priority ?? GARNISHMENT_KINDS.indexOf(b.order.kind)) || a.index - b.index,
     );
-  const lines: (GarnishmentLine & { index: number })[] = [];
+  let shared: ReadonlyMap<Garnishment, Cents> | null = null;
+  const lines: GarnishmentLine[] = [];
   let taken = ZERO;
   for (const { order, index } of ordered) {
-    if (!free || !levy) {
-      issues.push(
-        problem('rule.none-in-force', 'checkDate', {
-          what: 'garnishment limit',
-          date: setting.checkDate,
-          from: '2024-01-01',
-        }),
-      );
-      break;
-    }
-    const left = notBelowZero(subtract(setting.disposable, taken));
-    const ordinary = smaller(
-      round(times(setting.disposable, rate('0.25')), 'down'),
-      notBelowZero(subtract(setting.disposable, freeOfGarnishment(setting.frequency, free.value))),
-    );
-    let most: Cents;
-    switch (order.kind) {
-      case 'bankruptcy':
-        most = left;
-        break;
-      case 'child-support':
-        most = notBelowZero(subtract(round(times(setting.disposable, SUPPORT_SHARE(order)), 'down'), taken));
-        break;
-      case 'federal-levy': {
-        const year = levy.value;
-        const standard =
-          year.standardDeduction[order.levy?.filingStatus ?? 'married-separately'] ??
-          year.standardDeduction['married-separately'] ??
-          ZERO;
-        const exempt = round(
-          dividedBy(
-            add(standard, cents(year.eachDependent * (order.levy?.dependents ?? 0))),
-            PERIODS_PER_YEAR[setting.frequency],
-          ),
-          'half-up',
-        );
-        most = notBelowZero(subtract(left, exempt));
-        setting.tape?.write(`garnishment ${index + 1}`, () => ({
-          label: 'Exempt from levy',
-          value: showDollars(exempt),
-          how: `(${showDollars(standard)} + ${order.levy?.dependents ?? 0} × ${showDollars(year.eachDependent)}) ÷ periods`,
-          parameter: shownParameter('Publication 1494', showDollars(standard), levy),
-        }));
-        break;
-      }
-      case 'state-levy':
-        most = notBelowZero(subtract(ordinary, taken));
-        break;
-      case 'student-loan':
-        most = notBelowZero(subtract(smaller(round(times(setting.disposable, rate('0.15')), 'down'), ordinary), ZERO));
-        most = smaller(most, notBelowZero(subtract(ordinary, taken)));
-        break;
-      case 'creditor': {
-        most = notBelowZero(subtract(ordinary, taken));
-        const own = STATE_GARNISHMENT[setting.state];
-        if (own?.isForbidden) most = ZERO;
-        if (own?.ofDisposable)
-          most = smaller(
-            most,
-            notBelowZero(subtract(round(times(setting.disposable, own.ofDisposable), 'down'), taken)),
-          );
-        if (own?.ofGross) most = smaller(most, round(times(setting.gross, own.ofGross), 'down'));
-        break;
-      }
-    }
+    const figure = `garnishment ${index + 1}`;
+    const left = over(setting.disposable, taken);
+    if (order.kind === 'child-support') shared ??= sharedSupport(orders, setting, taken);
+    const most = shared?.get(order) ?? limitOf(order, figure, setting, { free, levy }, taken);
     const wanted = smaller(order.amount ?? most, order.balance ?? (Number.MAX_SAFE_INTEGER as Cents));
-    const amount = smaller(smaller(wanted, larger(most, ZERO)), left);
+    const amount = smaller(smaller(wanted, most), left);
     const fee = amount > 0 ? smaller(order.fee, subtract(left, amount)) : ZERO;
     taken = add(taken, amount);
-    lines.push({ kind: order.kind, label: order.label, ordered: wanted, amount, fee, index });
+    lines[index] = { kind: order.kind, label: order.label, ordered: wanted, amount, fee };
     if (amount < wanted)
       issues.push(
         warning('garnishment.limited', `employee.garnishments[${index}]`, {
@@ -173,13 +202,13 @@ export function garnishments(
           amount: showDollars(amount),
         }),
       );
-    setting.tape?.write(`garnishment ${index + 1}`, () => ({
+    setting.tape?.write(figure, () => ({
       label: order.label,
       value: showDollars(amount),
-      how: `ordered ${showDollars(wanted)}; the law allows ${showDollars(larger(most, ZERO))} of disposable earnings of ${showDollars(setting.disposable)}${order.kind === 'child-support' ? ` (${showPercent(SUPPORT_SHARE(order))})` : ''}`,
+      how: `ordered ${showDollars(wanted)}; the law allows ${showDollars(most)} of disposable earnings of ${showDollars(setting.disposable)}${order.kind === 'child-support' ? ` (${showPercent(supportShare(order))}${shared ? ', shared by the orders of support' : ''})` : ''}`,
       parameter: shownParameter('Free of garnishment a week', showDollars(free.value), free),
       isResult: true,
     }));
   }
-  return { lines: lines.sort((a, b) => a.index - b.index).map(({ index: _, ...line }) => line), issues };
+  return { lines, issues };
 }

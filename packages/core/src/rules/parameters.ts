@@ -2,7 +2,7 @@ import type { Dated } from '../jurisdictions/dated.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { ALL_STATES } from '../jurisdictions/states.js';
 import { BENEFIT_LIMITS } from '../jurisdictions/us/benefit-limits.js';
-import { EARNINGS_FREE_OF_GARNISHMENT, LEVY_EXEMPTION } from '../jurisdictions/us/garnishment.js';
+import { EARNINGS_FREE_OF_GARNISHMENT, LEVY_EXEMPTION, MINIMUM_WAGE } from '../jurisdictions/us/garnishment.js';
 import {
   ADDITIONAL_HI,
   CREDIT_REDUCTION,
@@ -42,6 +42,7 @@ function ofState(state: StateRules): Parameter[] {
     jurisdiction,
     rows,
   });
+  const minimumWage = (MINIMUM_WAGE as Readonly<Record<string, readonly Dated<unknown>[]>>)[jurisdiction];
   return [
     ...(state.incomeTax.kind === 'none'
       ? []
@@ -50,6 +51,7 @@ function ofState(state: StateRules): Parameter[] {
           own('supplemental', 'supplemental wages', state.incomeTax.supplemental),
         ]),
     own('unemployment.base', 'unemployment wage base', state.unemployment.base),
+    ...(minimumWage ? [own('minimum-wage', 'minimum wage, for limits of garnishment', minimumWage)] : []),
     ...(state.programs ?? []).map((program) => own(program.code, program.label, program.terms)),
     ...placeParameters(state, own),
   ];

@@ -1,5 +1,6 @@
 import { yearOf, type LocalDate } from '../calendar/local-date.js';
 import { makeDate } from '../calendar/local-date.js';
+import { onOrAfter } from '../calendar/business-days.js';
 import { PERIODS_PER_YEAR, type PayFrequency } from '../calendar/pay-frequency.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
 import { inForce, type Dated, type OwnRules } from '../jurisdictions/dated.js';
@@ -201,7 +202,10 @@ const BLANK: Extract<FederalCertificate, { form: '2020' }> = {
   isLockedIn: false,
 };
 
-/** The certificate as it counts on the day: an exemption ends on February 15 of the next year, or under a lock-in letter. */
+/** The last day of an exemption claimed for a year: February 15 of the next, or the business day after (Publication 15, section 9). */
+const exemptionEnd = (exemptYear: number): LocalDate => onOrAfter(makeDate(exemptYear + 1, 2, 15), 'legal');
+
+/** The certificate as it counts on the day: an exemption ends in February of the next year, or under a lock-in letter. */
 export function certificateInForce(
   certificate: FederalCertificate,
   day: LocalDate,
@@ -213,11 +217,24 @@ export function certificateInForce(
       issues: [warning('certificate.locked-in', 'employee.federal.exempt')],
     };
   const { exemptYear } = certificate;
-  if (exemptYear === null || day <= makeDate(exemptYear + 1, 2, 15)) return { certificate, issues: [] };
+  if (exemptYear === null || day <= exemptionEnd(exemptYear)) return { certificate, issues: [] };
   return {
     certificate: { ...BLANK, nonresidentAlien: certificate.nonresidentAlien },
     issues: [warning('certificate.exemption-over', 'employee.federal.exempt', { year: String(exemptYear) })],
   };
+}
+
+/** The wages a wage-bracket row is looked up by: with a nonresident alien's addition and step 4(a) and (b) (Worksheet 2). */
+function adjustedForRow(
+  certificate: FederalCertificate,
+  wages: Cents,
+  table: FederalWithholdingTable,
+  periods: number,
+): Cents {
+  const own = certificate.nonresidentAlien ? add(wages, nonresidentAddition(table, certificate, periods)) : wages;
+  if (certificate.form === 'pre-2020') return own;
+  const more = dividedBy(subtract(certificate.otherIncome, certificate.deductions), periods);
+  return notBelowZero(add(own, round(more, 'half-up')));
 }
 
 /** Wages at the middle of their wage-bracket row, so that the percentage method gives the row (Publication 15-T, section 2). */
@@ -241,20 +258,22 @@ function onWages(
   const days = input.payFrequency === 'miscellaneous' ? input.daysInPeriod : 1;
   const perDay = days === 1 ? wages : round(dividedBy(wages, days), 'half-up');
   if (input.method === 'wage-bracket') {
-    const middle = middleOfRow(input, perDay);
+    const periods = PERIODS_PER_YEAR[input.payFrequency];
+    const adjusted = adjustedForRow(certificate, perDay, row.value, periods);
+    const middle = middleOfRow(input, adjusted);
     if (middle === null) return null;
     tape?.write(FIGURE, () => ({
       label: 'Middle of the wage-bracket row',
       value: showDollars(middle),
-      how: `wages of ${showDollars(perDay)}`,
+      how: `adjusted wages of ${showDollars(adjusted)}`,
     }));
-    // The table holds whole dollars before the credit of step 3, which is taken off afterwards.
-    const before = certificate.form === '2020' ? { ...certificate, dependentCredit: ZERO } : certificate;
-    const table = roundToDollar(worksheetOneA({ ...input, certificate: before }, before, middle, row, tape), 'half-up');
-    const credit =
+    // The table holds whole dollars of the adjusted wages before the credit of step 3, which is taken off afterwards.
+    const before: FederalCertificate =
       certificate.form === '2020'
-        ? dividedBy(certificate.dependentCredit, PERIODS_PER_YEAR[input.payFrequency])
-        : exact(ZERO);
+        ? { ...certificate, otherIncome: ZERO, deductions: ZERO, dependentCredit: ZERO, nonresidentAlien: false }
+        : { ...certificate, nonresidentAlien: false };
+    const table = roundToDollar(worksheetOneA({ ...input, certificate: before }, before, middle, row, tape), 'half-up');
+    const credit = certificate.form === '2020' ? dividedBy(certificate.dependentCredit, periods) : exact(ZERO);
     return cents(notBelowZero(round(minus(exact(table), credit), 'half-up')) * days);
   }
   const tentative = worksheetOneA(input, certificate, perDay, row, tape);
@@ -317,7 +336,8 @@ export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): F
         how: 'supplemental wages together with them',
       }));
     } else regular = tax;
-    if (together > 0 || input.supplementalWages > 0) extra = certificate.extraWithholding;
+    // The flat rate on supplemental wages paid alone is without regard to the certificate (Treas. Reg. § 31.3402(g)-1(a)(7)).
+    if (together > 0) extra = certificate.extraWithholding;
     if (extra > 0)
       tape?.write(FIGURE, () => ({ label: '4a  Extra withholding, step 4(c)', value: showDollars(extra) }));
   }

@@ -180,6 +180,7 @@ export function writeWorksheet(
       certificate,
       wages,
       periods: check.periods,
+      employees: check.employees,
       federalTax: check.federalOnRegular,
       socialInsurance: check.socialInsurance,
       socialInsuranceToDate: check.socialInsuranceToDate,

@@ -144,6 +144,7 @@ function countyTax(situation: Situation): void {
       certificate,
       wages,
       periods: check.periods,
+      employees: check.employees,
       federalTax: ZERO,
       socialInsurance: ZERO,
       socialInsuranceToDate: ZERO,

@@ -93,6 +93,7 @@ export function stateIncomeTax(
         certificate,
         wages: part,
         periods: check.periods,
+        employees: check.employees,
         federalTax: check.federalOnRegular,
         socialInsurance: check.socialInsurance,
         socialInsuranceToDate: check.socialInsuranceToDate,

@@ -52,7 +52,11 @@ export function amountOf(given: Quantity, setting: Setting, isCredit: boolean): 
     case 'count': {
       const claimed = claimedOn(certificate, given);
       const number = given.atMost === undefined ? claimed : Math.min(claimed, given.atMost);
-      return number === 0 ? exact(ZERO) : exact(cents(scale(setting, at(given.each, column)) * number));
+      if (number === 0) return exact(ZERO);
+      const each = at(given.each, column);
+      return given.tableUpTo !== undefined && number <= given.tableUpTo
+        ? exact(scale(setting, cents(each * number)))
+        : exact(cents(scale(setting, each) * number));
     }
     case 'given': {
       const amount = certificateAmount(certificate, given.field);

@@ -31,6 +31,8 @@ export interface WorksheetInput extends Pick<
   readonly row: Dated<Worksheet>;
   /** Wages of the period. */
   readonly wages: Cents;
+  /** People the employer has; infinity when it is not known. */
+  readonly employees: number;
   /** County rates of the person, where the state withholds them together with its own tax. */
   readonly local?: readonly Bracket[] | undefined;
   readonly tape?: Tape | undefined;
@@ -176,7 +178,7 @@ class Filling implements Setting {
         return;
       }
       case 'at-least': {
-        if (this.certificate[line.unless] === true) return;
+        if (this.certificate[line.unless] === true || this.input.employees <= line.employersOver) return;
         const least = times(this.wages, line.rate);
         if (!isBelowZero(minus(this.tax, least))) return;
         this.tax = least;

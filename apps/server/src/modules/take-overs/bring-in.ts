@@ -46,6 +46,7 @@ const linesOf = (balance: Balance) => ({
     oasdiTips: ZERO,
     sickPayOasdi: ZERO,
     sickPayHi: ZERO,
+    futaCreditReduction: ZERO,
   },
   taxes: taxLinesOf(balance),
 });

@@ -1,7 +1,7 @@
 import { rate } from '../../money/rate.js';
 import { SINGLE_ZERO_SAYS, certificate, statusField, wholeField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
-import { byPeriod, columnIs, count, credit, deduct, fixed, noneUpTo, steps } from '../lines.js';
+import { byPeriod, columnIs, countFromTable, credit, deduct, fixed, noneUpTo, steps } from '../lines.js';
 import {
   PLAUSIBLE,
   agency,
@@ -72,13 +72,13 @@ export const CALIFORNIA: StateRules = {
             married2: '36736',
             head: '36736',
           }),
-          deduct('Estimated deduction (table 2)', count('estimatedDeductions', '1000')),
+          deduct('Estimated deduction (table 2)', countFromTable('estimatedDeductions', '1000', 10)),
           deduct(
             'Standard deduction (table 3)',
             fixed({ single: '5540', married: '5540', married2: '11080', head: '11080' }),
           ),
           steps({ ...tables2025, married2: tables2025.married }, 'Computed tax (table 5)'),
-          credit('Exemption allowance credit (table 4)', count('allowances', '163.90')),
+          credit('Exemption allowance credit (table 4)', countFromTable('allowances', '163.90', 10)),
         ),
       ],
       [
@@ -96,13 +96,13 @@ export const CALIFORNIA: StateRules = {
             married2: '37791',
             head: '37791',
           }),
-          deduct('Estimated deduction (table 2)', count('estimatedDeductions', '1000')),
+          deduct('Estimated deduction (table 2)', countFromTable('estimatedDeductions', '1000', 10)),
           deduct(
             'Standard deduction (table 3)',
             fixed({ single: '5706', married: '5706', married2: '11412', head: '11412' }),
           ),
           steps({ ...tables2026, married2: tables2026.married }, 'Computed tax (table 5)'),
-          credit('Exemption allowance credit (table 4)', count('allowances', '168.30')),
+          credit('Exemption allowance credit (table 4)', countFromTable('allowances', '168.30', 10)),
         ),
       ],
     ),

@@ -35,7 +35,7 @@ export const MINNESOTA: StateRules = {
         recalled(
           GUIDE('2025'),
           'computer formula',
-          'The zero band of each table (4,600 and 13,450) is recalled; the widths of the brackets are those of the tax.',
+          'The zero band is rebuilt as the standard deduction less two allowances (single) or three (married), which is how the tables of 2020 were made; the widths of the brackets are those of the tax.',
         ),
         annualToDollar(
           byStatus({ 'married-jointly': 'married' }, 'single'),
@@ -43,17 +43,17 @@ export const MINNESOTA: StateRules = {
           steps({
             single: [
               ['0', '0'],
-              ['4600', '0.0535'],
-              ['37170', '0.068'],
-              ['111590', '0.0785'],
-              ['203230', '0.0985'],
+              ['4550', '0.0535'],
+              ['37120', '0.068'],
+              ['111540', '0.0785'],
+              ['203180', '0.0985'],
             ],
             married: [
               ['0', '0'],
-              ['13450', '0.0535'],
-              ['61070', '0.068'],
-              ['202630', '0.0785'],
-              ['343860', '0.0985'],
+              ['14300', '0.0535'],
+              ['61920', '0.068'],
+              ['203480', '0.0785'],
+              ['344710', '0.0985'],
             ],
           }),
         ),
@@ -62,7 +62,7 @@ export const MINNESOTA: StateRules = {
         recalled(
           GUIDE('2026'),
           'computer formula',
-          'The zero band is carried over from 2025 with the indexing of the brackets.',
+          'The zero band is rebuilt as for 2025, from the standard deduction of 2026.',
         ),
         annualToDollar(
           byStatus({ 'married-jointly': 'married' }, 'single'),
@@ -77,10 +77,10 @@ export const MINNESOTA: StateRules = {
             ],
             married: [
               ['0', '0'],
-              ['13750', '0.0535'],
-              ['62450', '0.068'],
-              ['207230', '0.0785'],
-              ['351680', '0.0985'],
+              ['14700', '0.0535'],
+              ['63400', '0.068'],
+              ['208180', '0.0785'],
+              ['352630', '0.0985'],
             ],
           }),
         ),

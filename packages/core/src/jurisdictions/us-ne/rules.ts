@@ -19,6 +19,7 @@ const minimum = {
   label: 'Minimum withholding, 1.5%',
   rate: rate('0.015'),
   unless: 'hasLowIncomeProof',
+  employersOver: 25,
 } as const;
 
 export const NEBRASKA: StateRules = {

@@ -9,6 +9,7 @@ const PORTLAND = publication(
   '2025',
 );
 const TRANSIT = publication('Transit payroll taxes', 'Oregon Department of Revenue', '2026');
+const CITY_TRANSIT = publication('Transit payroll tax ordinances', 'Oregon cities and districts', '2025');
 const shs = ratesTax(
   { code: 'SHS', label: 'Metro supportive housing services tax', payer: 'employee', wages: 'income' },
   both(
@@ -59,6 +60,21 @@ export const DISTRICTS: readonly Locality[] = [
     alsoKnownAs: ['Washington County', 'Clackamas County', 'Beaverton', 'Hillsboro'],
     taxes: [shs, trimet],
   },
+  ...[
+    ['WILSONVILLE', 'Wilsonville', 'SMART', 'Wilsonville transit payroll tax', '0.5'],
+    ['CANBY', 'Canby', 'CAT', 'Canby transit payroll tax', '0.6'],
+    ['SANDY', 'Sandy', 'SAM', 'Sandy transit payroll tax', '0.6'],
+    ['SOUTH-CLACKAMAS', 'South Clackamas', 'SCTD', 'South Clackamas transit payroll tax', '0.5'],
+  ].map(([code = '', name = '', tax = '', label = '', by = '']): Locality => ({
+    code,
+    name,
+    taxes: [
+      ratesTax(
+        { code: tax, label, payer: 'employer', wages: 'gross' },
+        both(recalled(CITY_TRANSIT, label), localRates({ resident: by, nonresident: by })),
+      ),
+    ],
+  })),
   {
     code: 'LANE',
     name: 'Lane Transit District',

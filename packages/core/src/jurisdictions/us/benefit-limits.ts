@@ -13,6 +13,8 @@ export interface BenefitLimits {
   readonly simpleCatchUp60: Cents;
   readonly hsaSelf: Cents;
   readonly hsaFamily: Cents;
+  /** From the year of the 55th birthday on (IRC § 223(b)(3)). */
+  readonly hsaCatchUp: Cents;
   readonly fsa: Cents;
   readonly dependentCare: Cents;
   readonly transitPerMonth: Cents;
@@ -34,6 +36,7 @@ export const BENEFIT_LIMITS: readonly Dated<BenefitLimits>[] = [
       simpleCatchUp60: '3500',
       hsaSelf: '4150',
       hsaFamily: '8300',
+      hsaCatchUp: '1000',
       fsa: '3200',
       dependentCare: '5000',
       transitPerMonth: '315',
@@ -51,6 +54,7 @@ export const BENEFIT_LIMITS: readonly Dated<BenefitLimits>[] = [
       simpleCatchUp60: '5250',
       hsaSelf: '4300',
       hsaFamily: '8550',
+      hsaCatchUp: '1000',
       fsa: '3300',
       dependentCare: '5000',
       transitPerMonth: '325',
@@ -68,6 +72,7 @@ export const BENEFIT_LIMITS: readonly Dated<BenefitLimits>[] = [
       simpleCatchUp60: '5250',
       hsaSelf: '4400',
       hsaFamily: '8750',
+      hsaCatchUp: '1000',
       fsa: '3400',
       dependentCare: '7500',
       transitPerMonth: '340',

@@ -3,7 +3,7 @@ import { showLeaveHours } from '../leave/accrual.js';
 import { toDollars, type Cents } from '../money/cents.js';
 import { computePaycheck } from '../paycheck/compute.js';
 import { grossUp } from '../paycheck/gross-up.js';
-import type { PaycheckResult } from '../paycheck/result.js';
+import type { PaycheckResult, TaxLine } from '../paycheck/result.js';
 import { Tape, type TapeLine } from '../working/tape.js';
 import { readCase } from './read-case.js';
 
@@ -81,7 +81,27 @@ const LEAVES_THE_CHECK_WHOLE: ReadonlySet<string> = new Set([
   'employer.own-rate-missing',
 ]);
 
-/** Computes one case of the case file. Errors are in `problems`; then the amounts are null and there are no taxes. */
+/** A year whose rules a state does not have here leaves the federal lines right (2024, for corrections). */
+const LEAVES_THE_FEDERAL_LINES: ReadonlySet<string> = new Set(['rule.none-in-force']);
+
+const shownTax = (tax: TaxLine): CaseAnswer['taxes'][number] => ({
+  code: tax.code,
+  payer: tax.payer,
+  wages: toDollars(tax.wages),
+  amount: toDollars(tax.amount),
+});
+
+/** Figures that are not what the case expects. */
+function unexpectedOf(figures: ReadonlyMap<string, Cents>, expect: Readonly<Record<string, string>>) {
+  return Object.entries(expect).flatMap(([figure, expected]) => {
+    const amount = figures.get(figure);
+    const computed = amount === undefined ? 'none' : toDollars(amount);
+    return computed === expected ? [] : [{ figure, expected, computed }];
+  });
+}
+
+/** Computes one case of the case file. Errors are in `problems`; then the amounts are null, and only
+ * the federal lines are there when it is a state or a place whose rule is missing. */
 export function runCase(value: unknown, withWorking = false): CaseAnswer {
   const read = readCase(value);
   if (!read.input) return { id: read.id, gross: null, net: null, taxes: [], problems: read.issues.map(shown) };
@@ -89,25 +109,20 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
   const grossed = read.grossUp ? grossUp(read.input, read.grossUp.item, read.grossUp.net, tape) : null;
   const result = grossed ? grossed.result : computePaycheck(read.input, tape);
   const problems = result.problems.map(shown);
-  if (result.problems.some((issue) => issue.severity === 'error' && !LEAVES_THE_CHECK_WHOLE.has(issue.code))) {
-    return { id: read.id, gross: null, net: null, taxes: [], problems };
+  const errors = result.problems.filter(
+    (issue) => issue.severity === 'error' && !LEAVES_THE_CHECK_WHOLE.has(issue.code),
+  );
+  if (errors.length > 0) {
+    const keepsFederal = !grossed && errors.every((issue) => LEAVES_THE_FEDERAL_LINES.has(issue.code));
+    const taxes = keepsFederal ? result.taxes.filter((tax) => tax.code.startsWith('US-')).map(shownTax) : [];
+    return { id: read.id, gross: null, net: null, taxes, problems };
   }
-  const figures = figuresOf(result);
-  const unexpected = Object.entries(read.expect).flatMap(([figure, expected]) => {
-    const amount = figures.get(figure);
-    const computed = amount === undefined ? 'none' : toDollars(amount);
-    return computed === expected ? [] : [{ figure, expected, computed }];
-  });
+  const unexpected = unexpectedOf(figuresOf(result), read.expect);
   return {
     id: read.id,
     gross: toDollars(result.gross),
     net: toDollars(result.net),
-    taxes: result.taxes.map((tax) => ({
-      code: tax.code,
-      payer: tax.payer,
-      wages: toDollars(tax.wages),
-      amount: toDollars(tax.amount),
-    })),
+    taxes: result.taxes.map(shownTax),
     ...(result.deductions.length > 0
       ? { deductions: result.deductions.map((line) => ({ item: line.item, amount: toDollars(line.amount) })) }
       : {}),

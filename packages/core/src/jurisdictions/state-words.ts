@@ -44,6 +44,21 @@ export const wageBases = (source: Source, of2025: string, of2026: string, doubt?
         dated(year(2026), recalled(source, 'taxable wage base', doubt), dollars(of2026)),
       ];
 
+/** The same with 2024, for states whose checks of that year are computed in full: those without an income tax. */
+export const wageBasesFrom2024 = (
+  source: Source,
+  of2024: string,
+  of2025: string,
+  of2026: string,
+): readonly Dated<Cents>[] => [
+  dated(year(2024), recalled(source, 'taxable wage base'), dollars(of2024)),
+  ...wageBases(source, of2025, of2026),
+];
+
+/** One value for 2024 to 2026. */
+export const since2024 = <T>(provenance: Provenance, value: T): readonly Dated<T>[] => [
+  dated(years(2024, 2026), provenance, value),
+];
 /** One value for both years. */
 export const both = <T>(provenance: Provenance, value: T): readonly Dated<T>[] => [
   dated(years(2025, 2026), provenance, value),

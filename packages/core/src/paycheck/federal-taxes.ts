@@ -61,6 +61,7 @@ export function federalIncome(check: Check): void {
     check.tape,
   );
   check.issues.push(...result.problems);
+  if (result.problems.some((issue) => issue.severity === 'error')) return;
   check.federalOnRegular = result.onRegular;
   check.federalOnSupplemental = result.onSupplemental;
   check.push('US-FIT', wages.total, wages.total, result.tax);

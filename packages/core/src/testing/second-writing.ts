@@ -82,7 +82,7 @@ export function secondWriting(
                 certificates: { [state]: own },
               },
               employer: { employees: 60, unemploymentRates: { [state]: '2.7' } },
-              earnings: [{ item: 'salary', amount: pay.toFixed(2) }],
+              earnings: [{ item: 'salary', amount: String(pay) }],
             });
             const tax = (code: string): Big => big(answer.taxes.find((line) => line.code === code)?.amount ?? NaN);
             const expected = nearest(

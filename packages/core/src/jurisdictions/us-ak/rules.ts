@@ -1,6 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { recalled } from '../dated.js';
-import { PLAUSIBLE, agency, both, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, agency, since2024, publication, wageBasesFrom2024 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const LABOR = 'Alaska Department of Labor and Workforce Development';
@@ -14,7 +14,7 @@ export const ALASKA: StateRules = {
     kind: 'none',
     ...recalled(publication('Alaska Statutes', 'State of Alaska', '2025'), 'no individual income tax since 1980'),
   },
-  unemployment: { base: wageBases(RATES('2026'), '51700', '54200'), highestPlausibleRate: PLAUSIBLE },
+  unemployment: { base: wageBasesFrom2024(RATES('2026'), '49700', '51700', '54200'), highestPlausibleRate: PLAUSIBLE },
   programs: [
     {
       code: 'SUI-EE',
@@ -22,7 +22,7 @@ export const ALASKA: StateRules = {
       payer: 'employee',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(recalled(RATES('2025'), 'employee rate'), [{ rate: rate('0.005'), base: 'unemployment' }]),
+      terms: since2024(recalled(RATES('2025'), 'employee rate'), [{ rate: rate('0.005'), base: 'unemployment' }]),
     },
   ],
 };

@@ -1,6 +1,6 @@
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
-import { PLAUSIBLE, agency, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
 
 export const FLORIDA: StateRules = {
   code: 'FL',
@@ -11,7 +11,12 @@ export const FLORIDA: StateRules = {
     ...recalled(publication('Florida Constitution', 'State of Florida', '2025'), 'article VII, section 5'),
   },
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Florida Department of Revenue', '2026'), '7000', '7000'),
+    base: wageBasesFrom2024(
+      publication('Taxable wage base', 'Florida Department of Revenue', '2026'),
+      '7000',
+      '7000',
+      '7000',
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
 };

@@ -1,6 +1,6 @@
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
-import { PLAUSIBLE, agency, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
 
 export const NEW_HAMPSHIRE: StateRules = {
   code: 'NH',
@@ -14,7 +14,12 @@ export const NEW_HAMPSHIRE: StateRules = {
     ),
   },
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'New Hampshire Employment Security', '2026'), '14000', '14000'),
+    base: wageBasesFrom2024(
+      publication('Taxable wage base', 'New Hampshire Employment Security', '2026'),
+      '14000',
+      '14000',
+      '14000',
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
 };

@@ -1,6 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { recalled } from '../dated.js';
-import { PLAUSIBLE, agency, both, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, agency, since2024, publication, wageBasesFrom2024 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const DETR = 'Nevada Department of Employment, Training and Rehabilitation';
@@ -14,7 +14,7 @@ export const NEVADA: StateRules = {
     ...recalled(publication('Nevada Constitution', 'State of Nevada', '2025'), 'article 10, section 1(9)'),
   },
   unemployment: {
-    base: wageBases(publication('Taxable wage base', DETR, '2026'), '41800', '43700'),
+    base: wageBasesFrom2024(publication('Taxable wage base', DETR, '2026'), '40600', '41800', '43700'),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
@@ -24,7 +24,7 @@ export const NEVADA: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(recalled(publication('Career Enhancement Program', DETR, '2025'), 'rate'), [
+      terms: since2024(recalled(publication('Career Enhancement Program', DETR, '2025'), 'rate'), [
         { rate: rate('0.0005'), base: 'unemployment' },
       ]),
     },

@@ -1,6 +1,6 @@
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
-import { PLAUSIBLE, agency, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
 
 export const SOUTH_DAKOTA: StateRules = {
   code: 'SD',
@@ -11,8 +11,9 @@ export const SOUTH_DAKOTA: StateRules = {
     ...recalled(publication('South Dakota Codified Laws', 'State of South Dakota', '2025'), 'no individual income tax'),
   },
   unemployment: {
-    base: wageBases(
+    base: wageBasesFrom2024(
       publication('Taxable wage base', 'South Dakota Department of Labor and Regulation', '2026'),
+      '15000',
       '15000',
       '15000',
     ),

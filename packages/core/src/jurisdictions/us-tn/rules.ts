@@ -1,6 +1,6 @@
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
-import { PLAUSIBLE, agency, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
 
 export const TENNESSEE: StateRules = {
   code: 'TN',
@@ -11,8 +11,9 @@ export const TENNESSEE: StateRules = {
     ...recalled(publication('Tennessee Constitution', 'State of Tennessee', '2025'), 'article II, section 28'),
   },
   unemployment: {
-    base: wageBases(
+    base: wageBasesFrom2024(
       publication('Taxable wage base', 'Tennessee Department of Labor and Workforce Development', '2026'),
+      '7000',
       '7000',
       '7000',
     ),

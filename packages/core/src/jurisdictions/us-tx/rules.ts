@@ -1,6 +1,6 @@
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
-import { PLAUSIBLE, agency, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
 
 export const TEXAS: StateRules = {
   code: 'TX',
@@ -11,7 +11,12 @@ export const TEXAS: StateRules = {
     ...recalled(publication('Texas Constitution', 'State of Texas', '2025'), 'article VIII, section 24-a'),
   },
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Texas Workforce Commission', '2026'), '9000', '9000'),
+    base: wageBasesFrom2024(
+      publication('Taxable wage base', 'Texas Workforce Commission', '2026'),
+      '9000',
+      '9000',
+      '9000',
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
 };

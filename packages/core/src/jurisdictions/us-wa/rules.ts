@@ -1,26 +1,25 @@
 import { rate } from '../../money/rate.js';
-import { recalled } from '../dated.js';
+import { dated, recalled, year } from '../dated.js';
 import type { Program } from '../program.js';
-import { PLAUSIBLE, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, agency, since2024, publication, wageBasesFrom2024 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const ESD = 'Washington Employment Security Department';
 const LEAVE = (edition: string) => publication('Paid Family and Medical Leave premium rate', ESD, edition);
-const leave = (payer: 'employee' | 'employer', of2025: string, of2026: string): Program => ({
+const leave = (payer: 'employee' | 'employer', of2024: string, of2025: string, of2026: string): Program => ({
   code: payer === 'employee' ? 'PFML-EE' : 'PFML-ER',
   label: `Washington paid leave, ${payer}`,
   payer,
   agency: 'unemployment',
   wages: 'social-security',
-  terms: yearly(
-    [
-      recalled(LEAVE('2025'), '0.92%: 71.52% employee, 28.48% employers of 50 or more'),
-      [{ rate: rate(of2025), base: 'oasdi', ...(payer === 'employer' ? { size: { atLeast: 50 } } : {}) }],
-    ],
-    [
-      recalled(LEAVE('2026'), '1.13%: 71.43% employee, 28.57% employers of 50 or more'),
-      [{ rate: rate(of2026), base: 'oasdi', ...(payer === 'employer' ? { size: { atLeast: 50 } } : {}) }],
-    ],
+  terms: [
+    [2024, of2024, '0.74%: 71.43% employee, 28.57% employers of 50 or more'] as const,
+    [2025, of2025, '0.92%: 71.52% employee, 28.48% employers of 50 or more'] as const,
+    [2026, of2026, '1.13%: 71.43% employee, 28.57% employers of 50 or more'] as const,
+  ].map(([of, by, place]) =>
+    dated(year(of), recalled(LEAVE(String(of)), place), [
+      { rate: rate(by), base: 'oasdi' as const, ...(payer === 'employer' ? { size: { atLeast: 50 } } : {}) },
+    ]),
   ),
 });
 
@@ -33,19 +32,19 @@ export const WASHINGTON: StateRules = {
     ...recalled(publication('Revised Code of Washington', 'State of Washington', '2025'), 'title 82: no tax on wages'),
   },
   unemployment: {
-    base: wageBases(publication('Taxable wage base', ESD, '2026'), '72800', '78200'),
+    base: wageBasesFrom2024(publication('Taxable wage base', ESD, '2026'), '68500', '72800', '78200'),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
-    leave('employee', '0.006579840', '0.008071590'),
-    leave('employer', '0.002620160', '0.003228410'),
+    leave('employee', '0.005285820', '0.006579840', '0.008071590'),
+    leave('employer', '0.002114180', '0.002620160', '0.003228410'),
     {
       code: 'CARES',
       label: 'WA Cares long-term care premium',
       payer: 'employee',
       agency: 'unemployment',
       wages: 'gross',
-      terms: both(recalled(publication('WA Cares Fund premium', ESD, '2025'), '0.58%, no ceiling'), [
+      terms: since2024(recalled(publication('WA Cares Fund premium', ESD, '2025'), '0.58%, no ceiling'), [
         { rate: rate('0.0058') },
       ]),
     },
@@ -55,7 +54,7 @@ export const WASHINGTON: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(recalled(publication('EAF tax', ESD, '2025'), 'rate'), [
+      terms: since2024(recalled(publication('EAF tax', ESD, '2025'), 'rate'), [
         { rate: rate('0.0003'), base: 'unemployment' },
       ]),
     },

@@ -1,6 +1,6 @@
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
-import { PLAUSIBLE, agency, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
 
 export const WYOMING: StateRules = {
   code: 'WY',
@@ -11,8 +11,9 @@ export const WYOMING: StateRules = {
     ...recalled(publication('Wyoming Statutes', 'State of Wyoming', '2025'), 'no individual income tax'),
   },
   unemployment: {
-    base: wageBases(
+    base: wageBasesFrom2024(
       publication('Taxable wage base', 'Wyoming Department of Workforce Services', '2026'),
+      '30900',
       '32400',
       '33800',
     ),

@@ -63,6 +63,8 @@ export interface LocalTax {
   readonly code: string;
   readonly label: string;
   readonly payer: 'employee' | 'employer';
+  /** One tax that reaches over several places: its code has no place in it, and one check owes it once. */
+  readonly isShared?: true;
   /** What wages it takes: all pay, federal income tax wages, or Medicare wages. */
   readonly wages: 'gross' | 'income' | 'medicare' | 'state-income';
   readonly terms: LocalTaxTerms;

@@ -138,9 +138,17 @@ export function writeFee(
   check.pushPart(code, wages, wages, amount);
 }
 
+/** A tax that reaches over several places is owed for the first of those that one place of work is in. */
+const isOwedBefore = ({ work }: Situation, place: Locality, tax: LocalTax, index: number): boolean =>
+  tax.isShared === true &&
+  work.find(
+    (other) => other.index === index && other.place.taxes.some((known) => known.isShared && known.code === tax.code),
+  )?.place !== place;
+
 /** A tax of a place of work: a fee, or a rate for its residents or for others. Returns what is withheld or owed. */
 export function writeAtWork(situation: Situation, place: Locality, tax: LocalTax, index: number): Cents {
   const { check, state, home } = situation;
+  if (isOwedBefore(situation, place, tax, index)) return ZERO;
   const wages = check.partAt(wagesFor(check, state, tax), index);
   if (tax.terms.is === 'fee') {
     const row = check.rule(tax.terms.rows, tax.label);

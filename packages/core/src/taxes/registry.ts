@@ -42,6 +42,9 @@ const FEDERAL: readonly Tax[] = [
   federal('US-FUTA', 'Federal unemployment', 'employer', 'US-FUTA'),
 ];
 
+const codeAt = (state: StateRules, place: Locality, tax: LocalTax): StateTaxCode =>
+  tax.isShared ? `${state.code}-${tax.code}` : `${state.code}-${place.code}-${tax.code}`;
+
 /** Codes are made once: a text put together for every check would cost more than the tax. */
 interface StateCodes {
   readonly sit: StateTaxCode;
@@ -59,7 +62,7 @@ const CODES: ReadonlyMap<StateRules, StateCodes> = new Map(
       places: new Map(
         (state.local?.places ?? []).map((place) => [
           place,
-          new Map(place.taxes.map((tax) => [tax, `${state.code}-${place.code}-${tax.code}`])),
+          new Map(place.taxes.map((tax) => [tax, codeAt(state, place, tax)])),
         ]),
       ),
     },
@@ -75,7 +78,7 @@ export const unemploymentCode = (state: StateRules): StateTaxCode => codesOf(sta
 export const programCode = (state: StateRules, program: Program): StateTaxCode =>
   codesOf(state).programs.get(program) ?? `${state.code}-${program.code}`;
 export const localCode = (state: StateRules, place: Locality, tax: LocalTax): StateTaxCode =>
-  codesOf(state).places.get(place)?.get(tax) ?? `${state.code}-${place.code}-${tax.code}`;
+  codesOf(state).places.get(place)?.get(tax) ?? codeAt(state, place, tax);
 
 /** Programs are told apart by payer at the end of the code; both halves are one group. */
 const groupOf = (code: string): TaxGroup => code.replace(/-(EE|ER)$/, '') as TaxGroup;
@@ -110,17 +113,32 @@ function taxesOf(state: StateRules): Tax[] {
   for (const program of state.programs ?? [])
     taxes.push(own(program.code, program.label, program.payer, agencyOf(state, program)));
   for (const place of state.local?.places ?? [])
-    for (const tax of place.taxes)
-      taxes.push(own(`${place.code}-${tax.code}`, tax.label, tax.payer, state.local?.agency ?? ''));
+    for (const tax of place.taxes) {
+      const suffix = codeAt(state, place, tax).slice(code.length + 1);
+      if (tax.isShared && taxes.some((known) => known.code === `${code}-${suffix}`)) continue;
+      taxes.push(own(suffix, tax.label, tax.payer, state.local?.agency ?? ''));
+    }
   return taxes;
 }
 
 export const TAXES: readonly Tax[] = [...FEDERAL, ...ALL_STATES.flatMap(taxesOf)];
 const BY_CODE = new Map(TAXES.map((tax) => [tax.code, tax]));
 
+/** Codes of before a tax over several places had one code: they stand in ledgers, nothing computes with them. */
+const RETIRED: ReadonlyMap<string, StateTaxCode> = new Map([
+  ['NY-MCTD-1-MCTMT', 'NY-MCTMT'],
+  ['NY-MCTD-2-MCTMT', 'NY-MCTMT'],
+  ['OR-PORTLAND-SHS', 'OR-METRO-SHS'],
+  ['OR-PORTLAND-PFA', 'OR-MULTNOMAH-PFA'],
+  ['OR-PORTLAND-TRIMET', 'OR-TRIMET'],
+  ['OR-METRO-TRIMET', 'OR-TRIMET'],
+  ['OR-LANE-LTD', 'OR-LTD'],
+]);
+
 /** The tax with this code; throws for a code that is not in the list (a programmer's error). */
 export function taxOf(code: TaxCode): Tax {
-  const tax = BY_CODE.get(code) ?? ownLocalTax(code);
+  const known = RETIRED.get(code);
+  const tax = BY_CODE.get(code) ?? (known ? BY_CODE.get(known) : ownLocalTax(code));
   if (!tax) throw new RangeError(`no tax ${code}`);
   return tax;
 }

@@ -11,14 +11,16 @@ const YONKERS = publication('Publication NYS-50-T-Y, Yonkers Withholding Tax Tab
 const MCTMT = publication('Metropolitan commuter transportation mobility tax', TAX, '2025');
 
 /** Rates by zone and by the employer's payroll of the quarter, all covered employees together. */
-const mobility = (zone: 1 | 2, label: string) => {
+const mobility = (zone: 1 | 2) => {
+  const label = `zone ${zone}`;
   const [third, fourth] = zone === 1 ? ['0.60', '0.895'] : ['0.34', '0.635'];
   return ratesTax(
     {
       code: 'MCTMT',
-      label: `Metropolitan commuter mobility tax, ${label}`,
+      label: 'Metropolitan commuter transportation mobility tax',
       payer: 'employer',
       wages: 'medicare',
+      isShared: true,
     },
     [
       dated(
@@ -85,6 +87,7 @@ export const CITIES: readonly Locality[] = [
           supplemental: both(recalled(NYC, 'supplemental wages'), rate('0.0425')),
         },
       },
+      mobility(1),
     ],
   },
   {
@@ -132,18 +135,29 @@ export const CITIES: readonly Locality[] = [
           supplemental: both(recalled(YONKERS, 'supplemental wages, nonresident'), rate('0.005')),
         },
       },
+      mobility(2),
     ],
   },
   {
     code: 'MCTD-1',
     name: 'Metropolitan commuter district, zone 1',
-    alsoKnownAs: ['MCTD zone 1'],
-    taxes: [mobility(1, 'zone 1')],
+    alsoKnownAs: ['MCTD zone 1', 'MCTD1'],
+    taxes: [mobility(1)],
   },
   {
     code: 'MCTD-2',
     name: 'Metropolitan commuter district, zone 2',
-    alsoKnownAs: ['MCTD zone 2'],
-    taxes: [mobility(2, 'zone 2')],
+    alsoKnownAs: [
+      'MCTD zone 2',
+      'MCTD2',
+      'Westchester',
+      'Nassau',
+      'Suffolk',
+      'Rockland',
+      'Orange',
+      'Putnam',
+      'Dutchess',
+    ],
+    taxes: [mobility(2)],
   },
 ];

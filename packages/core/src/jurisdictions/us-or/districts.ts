@@ -11,7 +11,13 @@ const PORTLAND = publication(
 const TRANSIT = publication('Transit payroll taxes', 'Oregon Department of Revenue', '2026');
 const CITY_TRANSIT = publication('Transit payroll tax ordinances', 'Oregon cities and districts', '2025');
 const shs = ratesTax(
-  { code: 'SHS', label: 'Metro supportive housing services tax', payer: 'employee', wages: 'income' },
+  {
+    code: 'METRO-SHS',
+    label: 'Metro supportive housing services tax',
+    payer: 'employee',
+    wages: 'income',
+    isShared: true,
+  },
   both(
     recalled(PORTLAND, '1% of wages over 200,000 a year', 'The mandatory withholding mark may be indexed for 2026.'),
     localRates({
@@ -23,7 +29,13 @@ const shs = ratesTax(
   ),
 );
 const pfa = ratesTax(
-  { code: 'PFA', label: 'Multnomah County preschool for all tax', payer: 'employee', wages: 'income' },
+  {
+    code: 'MULTNOMAH-PFA',
+    label: 'Multnomah County preschool for all tax',
+    payer: 'employee',
+    wages: 'income',
+    isShared: true,
+  },
   both(
     recalled(
       PORTLAND,
@@ -41,7 +53,7 @@ const pfa = ratesTax(
 );
 const transit = (code: string, label: string, of2025: string, of2026: string) =>
   ratesTax(
-    { code, label, payer: 'employer', wages: 'gross' },
+    { code, label, payer: 'employer', wages: 'gross', isShared: true },
     yearly(
       [recalled(TRANSIT, label), localRates({ resident: of2025, nonresident: of2025 })],
       [

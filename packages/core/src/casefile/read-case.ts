@@ -1,3 +1,4 @@
+import { makeDate } from '../calendar/local-date.js';
 import { PAY_FREQUENCIES } from '../calendar/pay-frequency.js';
 import { type Issue, problem } from '../issues/issue.js';
 import type { EarningItem } from '../items/registry.js';
@@ -53,6 +54,8 @@ const CASE_FIELDS = [
   'source',
 ];
 
+/** Stands where a date is missing, in an input that is thrown away for it. */
+const NO_DATE = makeDate(2025, 1, 1);
 const WORKERS = Object.keys(WORKER_KINDS);
 const EMPLOYERS = Object.keys(EMPLOYER_KINDS);
 
@@ -136,7 +139,10 @@ export function readCase(value: unknown): ReadCase {
   const ownRates = readOwnRates(inner(employer, 'rates'), issues);
   const employerKind = (employer?.oneOf('kind', EMPLOYERS, 'business') ?? 'business') as EmployerKind;
   const expect = isObject(value['expect']) ? (value['expect'] as Record<string, string>) : {};
-  const rest = {
+  const base = { id, grossUp, expect, issues };
+  const input: PaycheckInput = {
+    checkDate: checkDate ?? NO_DATE,
+    payFrequency: payFrequency ?? 'weekly',
     places: reader.has('places')
       ? kept(PLACES, value['places'], issues, (rows, found) => ownPlaces(readPlaceRows(rows, 'places', found)))
       : null,
@@ -147,7 +153,9 @@ export function readCase(value: unknown): ReadCase {
     worker,
     birthDate,
     federal,
-    ...places,
+    work: places.work,
+    residenceState: places.residenceState,
+    residenceLocalities: places.residenceLocalities,
     unemploymentState: employee?.has('unemploymentState') ? employee.text('unemploymentState') : null,
     localization: readLocalization(inner(employee, 'localization')),
     stateCertificates,
@@ -179,7 +187,5 @@ export function readCase(value: unknown): ReadCase {
     wagesThisMonth: month?.amount('wages') ?? ZERO,
     taxesThisMonth: readTaxes(inner(month, 'taxes'), issues),
   };
-  const base = { id, grossUp, expect, issues };
-  if (issues.length > 0 || !checkDate || !payFrequency) return { ...base, input: null };
-  return { ...base, input: { checkDate, payFrequency, ...rest } };
+  return { ...base, input: issues.length > 0 || !checkDate || !payFrequency ? null : input };
 }

@@ -7,7 +7,10 @@ export type JsonObject = Readonly<Record<string, unknown>>;
 export const isObject = (value: unknown): value is JsonObject =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
-/** Reads fields of untrusted JSON by path, collecting an issue for each that is missing or malformed. */
+/**
+ * Reads fields of untrusted JSON by path, collecting an issue for each that is missing or malformed. A field that is null
+ * is one that is not given.
+ */
 export class Reader {
   constructor(
     private readonly source: JsonObject,
@@ -41,13 +44,15 @@ export class Reader {
   }
   list(field: string, isRequired: boolean): Reader[] {
     const value = this.source[field];
-    if (value === undefined && !isRequired) return [];
+    if ((value === undefined || value === null) && !isRequired) return [];
     if (!Array.isArray(value)) {
       this.fail(problem('input.missing', this.at(field), { what: `the list ${field}` }));
       return [];
     }
     const readers: Reader[] = [];
-    for (const [index, entry] of value.entries()) {
+    const entries = value as readonly unknown[];
+    for (let index = 0; index < entries.length; index += 1) {
+      const entry = entries[index];
       const path = `${this.at(field)}[${index}]`;
       if (isObject(entry)) readers.push(new Reader(entry, path, this.issues));
       else this.fail(problem('input.missing', path, { what: 'an object' }));
@@ -67,22 +72,23 @@ export class Reader {
   }
   oneOf<T extends string>(field: string, choices: readonly T[], otherwise?: T): T | null {
     const value = this.source[field];
-    if (value === undefined && otherwise !== undefined) return otherwise;
+    if ((value === undefined || value === null) && otherwise !== undefined) return otherwise;
     if (typeof value === 'string' && (choices as readonly string[]).includes(value)) return value as T;
-    if (value === undefined) return this.fail(problem('input.missing', this.at(field), { what: field }));
+    if (value === undefined || value === null)
+      return this.fail(problem('input.missing', this.at(field), { what: field }));
     return this.fail(
       problem('input.not-one-of', this.at(field), { value: String(value), choices: choices.join(', ') }),
     );
   }
   flag(field: string): boolean {
     const value = this.source[field];
-    if (value === undefined || typeof value === 'boolean') return value === true;
+    if (value === undefined || value === null || typeof value === 'boolean') return value === true;
     this.fail(problem('input.not-one-of', this.at(field), { value: String(value), choices: 'true, false' }));
     return false;
   }
   whole(field: string): number {
     const value = this.source[field];
-    if (value === undefined) return 0;
+    if (value === undefined || value === null) return 0;
     if (typeof value === 'number' && Number.isSafeInteger(value) && value >= 0) return value;
     this.fail(problem('input.not-whole', this.at(field), { value: String(value) }));
     return 0;

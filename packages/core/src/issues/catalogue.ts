@@ -78,7 +78,6 @@ export const ISSUE_TEXTS = {
     'The wage-bracket tables end at {most} a period.',
     'Use the percentage method for this check (Publication 15-T says so too).',
   ),
-  'rule.frequency-unknown': entry('{state} publishes no method for {frequency} pay.', 'Use one of: {choices}.'),
   'certificate.missing': entry('The {state} withholding certificate is missing.', 'Enter the {form}.'),
   'certificate.none': entry('No {form} ({state}) is on file. {says}', 'Ask the person for the {form}.'),
   'certificate.exemption-over': entry(

@@ -1,5 +1,4 @@
 import type { LocalDate } from '../calendar/local-date.js';
-import type { PayFrequency } from '../calendar/pay-frequency.js';
 import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
 import type { Dated, Provenance } from './dated.js';
@@ -97,8 +96,6 @@ export interface WithheldIncomeTax {
   readonly certificate: CertificateForm;
   readonly worksheets: readonly Dated<Worksheet>[];
   readonly supplemental: readonly Dated<Supplemental>[];
-  /** Pay frequencies the publication has a method for; all of them when not given. */
-  readonly frequencies?: readonly PayFrequency[];
 }
 export type IncomeTaxRule = ({ readonly kind: 'none' } & Provenance) | WithheldIncomeTax;
 

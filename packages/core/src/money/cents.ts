@@ -29,10 +29,33 @@ export function sum(amounts: Iterable<Cents>): Cents {
   return cents(total);
 }
 
+/** Digits with at most one point and `places` digits behind it, as a whole number of units; -1 for anything else. */
+export function plainDecimal(text: string, mostWhole: number, places: number): number {
+  let value = 0;
+  let behind = -1;
+  const { length } = text;
+  if (length === 0 || length > mostWhole + places + 1) return -1;
+  for (let index = 0; index < length; index += 1) {
+    const digit = text.charCodeAt(index) - 48;
+    if (digit >= 0 && digit <= 9) {
+      value = value * 10 + digit;
+      if (behind >= 0) behind += 1;
+    } else if (digit === -2 && behind < 0 && index > 0) behind = 0;
+    else return -1;
+  }
+  const whole = behind < 0 ? length : length - behind - 1;
+  if (behind === 0 || behind > places || whole > mostWhole) return -1;
+  for (let missing = Math.max(behind, 0); missing < places; missing += 1) value *= 10;
+  return Number.isSafeInteger(value) ? value : -1;
+}
+
 const DOLLARS = /^(-)?(\d{1,13})(?:\.(\d{1,2}))?$/;
 
 /** Reads `1234`, `1234.5`, `1234.56`, `-1,234.56`. Returns null for anything else. */
 export function parseDollars(text: string): Cents | null {
+  // Most amounts are plain digits; the pattern is for all the other ways to write one.
+  const plain = plainDecimal(text, 13, 2);
+  if (plain >= 0) return cents(plain);
   const match = DOLLARS.exec(
     text
       .trim()

@@ -4,7 +4,6 @@ import type { IssueCode } from '../issues/catalogue.js';
 import { inForce, type Dated } from '../jurisdictions/dated.js';
 import { ZERO, add, cents, type Cents } from '../money/cents.js';
 import { allocate } from '../money/allocate.js';
-import { dividedBy, round } from '../money/exact.js';
 import type { Rate } from '../money/rate.js';
 import { taxOf, type TaxCode, type WageBase } from '../taxes/registry.js';
 import type { Tape } from '../working/tape.js';
@@ -62,11 +61,11 @@ export class Check {
   }
 
   /** The row in force on the check date; without one there is an issue and null. */
-  rule<T>(rows: readonly Dated<T>[], what: string): Dated<T> | null {
+  rule<T>(rows: readonly Dated<T>[], what: string, of?: string): Dated<T> | null {
     const row = this.inForce(rows);
     if (!row)
       this.problem('rule.none-in-force', 'checkDate', {
-        what,
+        what: of === undefined ? what : `${of} ${what}`,
         date: this.input.checkDate,
         from: rows[0]?.from ?? 'never',
       });
@@ -113,15 +112,5 @@ export class Check {
 
   partAt(amount: Cents, index: number): Cents {
     return this.weights.length === 1 ? amount : (this.byPlace(amount)[index] ?? ZERO);
-  }
-
-  /**
-   * Applies a computation for one pay period. A miscellaneous period of several days is taken as that many daily ones
-   * (Publication 15-T, worksheets for miscellaneous periods).
-   */
-  perPeriod(wages: Cents, tax: (wages: Cents) => Cents): Cents {
-    const days = this.input.payFrequency === 'miscellaneous' ? this.input.daysInPeriod : 1;
-    if (days === 1) return tax(wages);
-    return cents(tax(round(dividedBy(wages, days), 'half-up')) * days);
   }
 }

@@ -28,7 +28,11 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   const gross = cents(paid);
   const tips = cents(tipped);
   const deductions = deductionLines(input, gross);
-  const check = new Check(input, new Wages(earned, input.deductions, deductions.lines, input.checkDate), tape);
+  const check = new Check(
+    input,
+    new Wages(earned, input.deductions, deductions.lines, input.checkDate, input.work[0]?.state ?? ''),
+    tape,
+  );
   check.issues.push(...deductions.issues);
 
   federalIncome(check);

@@ -244,11 +244,17 @@ export function federalUnemployment(check: Check): void {
 
 export function stateUnemployment(check: Check): void {
   const { input } = check;
-  if (workerIsWithout(input.worker, 'unemployment')) return;
+  if (workerIsWithout(input.worker, 'all')) return;
+  const isCovered = !workerIsWithout(input.worker, 'unemployment');
   const state = unemploymentState(check);
   if (!state) return;
+  if (!isCovered) {
+    // What follows the income tax (Oregon's transit tax) does not ask for coverage by the unemployment law.
+    programTaxes(check, state, (program) => program.wages === 'income');
+    return;
+  }
   const code = unemploymentCode(state);
-  const base = check.rule(state.unemployment.base, `${state.name} unemployment wage base`);
+  const base = check.rule(state.unemployment.base, 'unemployment wage base', state.name);
   const own = input.unemploymentRates[state.code];
   if (!check.isExempt(code) && base) {
     if (own === undefined)

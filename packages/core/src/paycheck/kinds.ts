@@ -69,7 +69,16 @@ export const EMPLOYER_KINDS = {
 } as const satisfies Record<string, EmployerRule>;
 export type EmployerKind = keyof typeof EMPLOYER_KINDS;
 
-export const workerIsWithout = (kind: WorkerKind, family: 'income' | 'social' | 'unemployment'): boolean => {
-  const without: readonly string[] = WORKER_KINDS[kind].without;
-  return without.includes(family) || without.includes('all');
-};
+type Family = 'income' | 'social' | 'unemployment' | 'all';
+/** Asked several times for every check: answered once for each kind. */
+const WITHOUT = Object.fromEntries(
+  Object.entries(WORKER_KINDS).map(([kind, rule]) => {
+    const without: readonly string[] = rule.without;
+    const is = (family: Family): boolean => without.includes(family) || without.includes('all');
+    return [
+      kind,
+      { income: is('income'), social: is('social'), unemployment: is('unemployment'), all: without.includes('all') },
+    ];
+  }),
+) as Readonly<Record<WorkerKind, Readonly<Record<Family, boolean>>>>;
+export const workerIsWithout = (kind: WorkerKind, family: Family): boolean => WITHOUT[kind][family];

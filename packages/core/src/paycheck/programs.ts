@@ -1,12 +1,13 @@
+import type { Dated } from '../jurisdictions/dated.js';
 import type { Program, ProgramTerms } from '../jurisdictions/program.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { OASDI_BASE } from '../jurisdictions/us/parameters.js';
 import { ZERO, cents, notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
-import { round, showExact, times } from '../money/exact.js';
-import { showPercent } from '../money/rate.js';
+import { round, showExact, times, type Exact } from '../money/exact.js';
+import { showPercent, type Rate } from '../money/rate.js';
 import { underBase } from '../taxes/capped-tax.js';
-import { programCode, type TaxCode, type WageBase } from '../taxes/registry.js';
-import { shownParameter } from '../working/tape.js';
+import { programsOf, unemploymentCode, type ProgramTax, type TaxCode, type WageBase } from '../taxes/registry.js';
+import { shownParameter, type Tape } from '../working/tape.js';
 import type { Check } from './check.js';
 import { hoursWorked } from './state-taxes.js';
 
@@ -40,8 +41,8 @@ function wagesOf(check: Check, state: StateRules, program: Program): Cents {
 }
 
 /** Premiums and contributions of a state besides income tax and unemployment tax. */
-export function programTaxes(check: Check, state: StateRules): void {
-  for (const program of state.programs ?? []) programTax(check, state, program);
+export function programTaxes(check: Check, state: StateRules, applies?: (program: Program) => boolean): void {
+  for (const own of programsOf(state)) if (!applies || applies(own.program)) programTax(check, state, own);
 }
 
 /** The amount, or what the limits of the week and of the year leave of it. */
@@ -71,8 +72,42 @@ function withinLimits(check: Check, code: TaxCode, terms: ProgramTerms, amount: 
   return most;
 }
 
-function programTax(check: Check, state: StateRules, program: Program): void {
-  const code = programCode(state, program);
+function writeWages(tape: Tape, code: TaxCode, subject: Cents, taxed: Cents, base: Cents | null, toDate: Cents): void {
+  tape.write(code, () => ({ label: 'Wages in this check', value: showDollars(subject) }));
+  if (base === null) return;
+  tape.write(code, () => ({
+    label: 'Wages taxed',
+    value: showDollars(taxed),
+    how: `up to ${showDollars(base)} a year, ${showDollars(toDate)} paid before`,
+  }));
+}
+
+function writeAmount(
+  tape: Tape,
+  {
+    label,
+    code,
+    row,
+  }: { readonly label: string; readonly code: TaxCode; readonly row: Dated<readonly ProgramTerms[]> },
+  rate: Rate,
+  how: () => string,
+  amount: Cents,
+): void {
+  tape.write(code, () => ({
+    label,
+    value: showDollars(amount),
+    how: how(),
+    rounding: 'half a cent up',
+    isResult: true,
+    parameter: shownParameter(label, showPercent(rate), row),
+  }));
+}
+const byHours = (hours: number) => (): string => `${hours / 1000} hours`;
+const byShare = (taxed: Cents, rate: Rate, unrounded: Exact) => (): string =>
+  `${showDollars(taxed)} × ${showPercent(rate)} = ${showExact(unrounded)}`;
+
+function programTax(check: Check, state: StateRules, { program, tax }: ProgramTax): void {
+  const { code } = tax;
   if (check.isExempt(code)) return;
   const row = check.rule(program.terms, program.label);
   if (!row || row.value.length === 0) return;
@@ -84,38 +119,27 @@ function programTax(check: Check, state: StateRules, program: Program): void {
     check.problem('employer.own-rate-missing', `employer.rates.${code}`, { tax: program.label });
     return;
   }
-  const { tape } = check;
   const subject = wagesOf(check, state, program);
   let base: Cents | null = null;
-  let otherwise: WageBase = `${state.code}-SUI`;
+  let otherwise: WageBase = unemploymentCode(state);
   if (terms.base === 'oasdi') {
     base = check.inForce(OASDI_BASE)?.value ?? null;
     otherwise = 'US-OASDI';
   } else if (terms.base === 'unemployment') {
     base = check.inForce(state.unemployment.base)?.value ?? null;
   } else if (terms.base !== undefined) base = terms.base;
-  const taxed = base === null ? subject : underBase(subject, check.toDate(code, otherwise), base);
+  const toDate = base === null ? ZERO : check.toDate(tax.base, otherwise);
+  const taxed = base === null ? subject : underBase(subject, toDate, base);
   const isByHour = terms.perHour !== undefined;
   const hours = isByHour ? hoursWorked(check) : 0;
   const unrounded = terms.perHour ? times(times(cents(100), terms.perHour), { n: hours, d: 1000 }) : times(taxed, rate);
-  if (tape) {
-    tape.write(code, () => ({ label: 'Wages in this check', value: showDollars(subject) }));
-    if (base !== null)
-      tape.write(code, () => ({
-        label: 'Wages taxed',
-        value: showDollars(taxed),
-        how: `up to ${showDollars(base)} a year, ${showDollars(check.toDate(code, otherwise))} paid before`,
-      }));
-  }
+  const { tape } = check;
+  if (tape) writeWages(tape, code, subject, taxed, base, toDate);
   const amount = withinLimits(check, code, terms, round(unrounded, 'half-up'));
-  tape?.write(code, () => ({
-    label: program.label,
-    value: showDollars(amount),
-    how: isByHour ? `${hours / 1000} hours` : `${showDollars(taxed)} × ${showPercent(rate)} = ${showExact(unrounded)}`,
-    rounding: 'half a cent up',
-    isResult: true,
-    parameter: shownParameter(program.label, showPercent(rate), row),
-  }));
+  if (tape) {
+    const how = isByHour ? byHours(hours) : byShare(taxed, rate, unrounded);
+    writeAmount(tape, { label: program.label, code, row }, rate, how, amount);
+  }
   const hasOneRate = program.payer === 'employer' && !isByHour;
-  check.push(code, subject, taxed, amount, hasOneRate ? rate : null);
+  check.taxes.push({ code, payer: tax.payer, subject, wages: taxed, amount, rate: hasOneRate ? rate : null });
 }

@@ -1,7 +1,7 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import type { BaseFamily } from '../items/registry.js';
 import { cents, type Cents } from '../money/cents.js';
-import { OUT_OF_GROSS, itemsOutOf, type ItemSet } from '../taxes/item-views.js';
+import { OUT_OF_GROSS, itemsOutOf, viewsOf, type ItemSet } from '../taxes/item-views.js';
 import type { EarningItem } from '../items/registry.js';
 import type { Deduction, OwnItemName } from './input.js';
 import type { DeductionLine } from './result.js';
@@ -39,7 +39,8 @@ export class Wages {
   private readonly hasSupplemental: boolean;
   /** Whether a line has a treatment of its own: then bases with the same items may still differ. */
   private readonly hasTreatments: boolean;
-  private readonly asked: Record<BaseFamily | 'gross', { readonly state: string; readonly wages: BaseWages } | null> = {
+  /** Wages that were asked for, by family; those of a state are of the one asked for last. */
+  private readonly asked: Record<BaseFamily | 'gross', BaseWages | null> = {
     income: null,
     social: null,
     unemployment: null,
@@ -48,7 +49,6 @@ export class Wages {
     local: null,
     gross: null,
   };
-
   constructor(
     readonly earnings: readonly EarnedAmount[],
     private readonly deductions: readonly Deduction[],
@@ -56,24 +56,33 @@ export class Wages {
     private readonly taken: readonly DeductionLine[],
     /** The check date. */
     private readonly day: LocalDate,
+    /** The state whose view is asked for last; to begin with, where the work is. */
+    private state: string,
   ) {
     let hasSupplemental = false;
-    for (const line of earnings) if (line.item.kind === 'supplemental') hasSupplemental = true;
+    let hasTreatments = false;
+    for (const line of earnings) {
+      if (line.item.kind === 'supplemental') hasSupplemental = true;
+      if (line.own !== null && line.own.treatment !== null) hasTreatments = true;
+    }
+    for (const line of deductions) if (line.own !== null && line.own.treatment !== null) hasTreatments = true;
     this.hasSupplemental = hasSupplemental;
-    this.hasTreatments = [...earnings, ...deductions].some((line) => line.own !== null && line.own.treatment !== null);
+    this.hasTreatments = hasTreatments;
   }
 
-  of(family: BaseFamily | 'gross', state = ''): BaseWages {
-    // Most checks ask each family for one state only.
-    const last = this.asked[family];
-    if (last && last.state === state) return last.wages;
-    const wages = this.find(family, state);
-    this.asked[family] = { state, wages };
-    return wages;
+  /** Wages of a federal family, or of a state's; `state` is not looked at for a federal one. */
+  of(family: BaseFamily | 'gross', state = this.state): BaseWages {
+    if (state !== this.state) {
+      this.state = state;
+      this.asked['state-income'] = null;
+      this.asked['state-unemployment'] = null;
+      this.asked.local = null;
+    }
+    return (this.asked[family] ??= this.find(family, state));
   }
 
   private find(family: BaseFamily | 'gross', state: string): BaseWages {
-    const out = family === 'gross' ? OUT_OF_GROSS : itemsOutOf(family, state, this.day);
+    const out = family === 'gross' ? OUT_OF_GROSS : viewsOf(state, this.day)[family];
     if (this.hasTreatments) return this.add(out, family);
     // A handful of different sets a check: looking through them is quicker than a map.
     const known = this.made[this.sets.indexOf(out)];

@@ -3,6 +3,7 @@ import { makeDate } from '../calendar/local-date.js';
 import { onOrAfter } from '../calendar/business-days.js';
 import { PERIODS_PER_YEAR, type PayFrequency } from '../calendar/pay-frequency.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
+import type { Bracket } from '../jurisdictions/brackets.js';
 import { inForce, type Dated, type OwnRules } from '../jurisdictions/dated.js';
 import { SUPPLEMENTAL, WAGE_BRACKETS, WITHHOLDING } from '../jurisdictions/us/parameters.js';
 import type { FederalWithholdingTable, WithholdingStatus } from '../jurisdictions/us/withholding-table.js';
@@ -20,7 +21,7 @@ import {
 } from '../money/exact.js';
 import { showPercent } from '../money/rate.js';
 import type { FederalCertificate } from '../paycheck/input.js';
-import { shownParameter, type Tape } from '../working/tape.js';
+import { shownParameter, type Tape, type WriteLine } from '../working/tape.js';
 import { bracketFor, bracketTax } from './bracket-tax.js';
 
 export interface FederalWithholdingInput {
@@ -69,6 +70,21 @@ function nonresidentAddition(table: FederalWithholdingTable, certificate: Federa
   return cents(round(tenth, 'half-up') * 10);
 }
 
+/** Worksheet 1A filled in for one period. */
+interface WorksheetOneA {
+  readonly wages: Cents;
+  /** A nonresident alien's addition. */
+  readonly addition: Cents;
+  readonly annual: Cents;
+  /** Line 1g or 1k: the standard amount, or the allowances of a certificate from before 2020. */
+  readonly reduction: Cents;
+  readonly adjusted: Cents;
+  readonly bracket: Bracket;
+  readonly annualTax: Exact;
+  readonly tentative: Exact;
+  readonly credit: Exact | null;
+}
+
 /** Publication 15-T Worksheet 1A on the wages of one period: the tentative withholding after credits, unrounded. */
 function worksheetOneA(
   input: FederalWithholdingInput,
@@ -79,58 +95,85 @@ function worksheetOneA(
 ): Exact {
   const table = row.value;
   const periods = PERIODS_PER_YEAR[input.payFrequency];
-  let taxable = wages;
-  tape?.write(FIGURE, () => ({ label: '1a  Taxable wages this period', value: showDollars(wages) }));
-  if (certificate.nonresidentAlien) {
-    const addition = nonresidentAddition(table, certificate, periods);
-    taxable = add(taxable, addition);
-    tape?.write(FIGURE, () => ({
-      label: '1a  Nonresident alien addition',
-      value: showDollars(addition),
-      how: 'for this computation only',
-    }));
-  }
-  const annual = cents(taxable * periods);
-  tape?.write(FIGURE, () => ({
-    label: '1c  Annual wages',
-    value: showDollars(annual),
-    how: `${showDollars(taxable)} × ${periods} periods`,
-  }));
-
+  const addition = certificate.nonresidentAlien ? nonresidentAddition(table, certificate, periods) : ZERO;
+  const annual = cents((wages + addition) * periods);
   const status = statusOf(certificate);
   let adjusted: Cents;
+  let reduction: Cents;
   let brackets = table.standard[status];
   if (certificate.form === '2020') {
-    const lineOneG = certificate.multipleJobs
-      ? ZERO
-      : status === 'married-jointly'
-        ? table.lineOneG['married-jointly']
-        : table.lineOneG.otherwise;
-    if (certificate.multipleJobs) brackets = table.stepTwoChecked[status];
-    adjusted = notBelowZero(subtract(add(annual, certificate.otherIncome), add(certificate.deductions, lineOneG)));
-    tape?.write(FIGURE, () => ({ label: '1d  Other income, step 4(a)', value: showDollars(certificate.otherIncome) }));
-    tape?.write(FIGURE, () => ({ label: '1f  Deductions, step 4(b)', value: showDollars(certificate.deductions) }));
-    tape?.write(FIGURE, () => ({
+    reduction = status === 'married-jointly' ? table.lineOneG['married-jointly'] : table.lineOneG.otherwise;
+    if (certificate.multipleJobs) {
+      reduction = ZERO;
+      brackets = table.stepTwoChecked[status];
+    }
+    adjusted = notBelowZero(subtract(add(annual, certificate.otherIncome), add(certificate.deductions, reduction)));
+  } else {
+    reduction = cents(certificate.allowances * table.allowance);
+    adjusted = notBelowZero(subtract(annual, reduction));
+  }
+  const bracket = bracketFor(brackets, exact(adjusted));
+  const annualTax = bracketTax(bracket, exact(adjusted));
+  const tentative = dividedBy(annualTax, periods);
+  const credit =
+    certificate.form === '2020' && certificate.dependentCredit !== 0
+      ? dividedBy(certificate.dependentCredit, periods)
+      : null;
+  if (tape)
+    writeOneA(
+      { wages, addition, annual, reduction, adjusted, bracket, annualTax, tentative, credit },
+      certificate,
+      periods,
+      row,
+      tape,
+    );
+  if (!credit) return tentative;
+  const left = minus(tentative, credit);
+  // An unused credit never reduces the extra withholding of step 4(c).
+  return isBelowZero(left) ? exact(ZERO) : left;
+}
+
+function writeOneA(
+  sheet: WorksheetOneA,
+  certificate: FederalCertificate,
+  periods: number,
+  row: Dated<FederalWithholdingTable>,
+  tape: Tape,
+): void {
+  const status = statusOf(certificate);
+  const { bracket } = sheet;
+  const write = (line: WriteLine): void => tape.write(FIGURE, line);
+  write(() => ({ label: '1a  Taxable wages this period', value: showDollars(sheet.wages) }));
+  if (certificate.nonresidentAlien)
+    write(() => ({
+      label: '1a  Nonresident alien addition',
+      value: showDollars(sheet.addition),
+      how: 'for this computation only',
+    }));
+  write(() => ({
+    label: '1c  Annual wages',
+    value: showDollars(sheet.annual),
+    how: `${showDollars(add(sheet.wages, sheet.addition))} × ${periods} periods`,
+  }));
+  if (certificate.form === '2020') {
+    write(() => ({ label: '1d  Other income, step 4(a)', value: showDollars(certificate.otherIncome) }));
+    write(() => ({ label: '1f  Deductions, step 4(b)', value: showDollars(certificate.deductions) }));
+    write(() => ({
       label: '1g  Standard amount',
-      value: showDollars(lineOneG),
+      value: showDollars(sheet.reduction),
       how: certificate.multipleJobs ? 'zero: the step 2 box is checked' : STATUS_LABEL[status],
     }));
   } else {
-    const allowances = cents(certificate.allowances * table.allowance);
-    adjusted = notBelowZero(subtract(annual, allowances));
-    tape?.write(FIGURE, () => ({
+    write(() => ({
       label: '1k  Allowances',
-      value: showDollars(allowances),
-      how: `${certificate.allowances} × ${showDollars(table.allowance)}`,
+      value: showDollars(sheet.reduction),
+      how: `${certificate.allowances} × ${showDollars(row.value.allowance)}`,
     }));
   }
-  tape?.write(FIGURE, () => ({ label: '1i  Adjusted annual wage amount', value: showDollars(adjusted) }));
-
-  const bracket = bracketFor(brackets, exact(adjusted));
-  const annualTax = bracketTax(bracket, exact(adjusted));
-  tape?.write(FIGURE, () => ({
+  write(() => ({ label: '1i  Adjusted annual wage amount', value: showDollars(sheet.adjusted) }));
+  write(() => ({
     label: '2g  Tentative annual withholding',
-    value: showExact(annualTax),
+    value: showExact(sheet.annualTax),
     how: `${showDollars(bracket.base)} + ${showPercent(bracket.rate)} of the excess over ${showDollars(bracket.over)}`,
     parameter: shownParameter(
       `${STATUS_LABEL[status]}${certificate.form === '2020' && certificate.multipleJobs ? ', step 2 checked' : ''}`,
@@ -138,18 +181,14 @@ function worksheetOneA(
       row,
     ),
   }));
-  const tentative = dividedBy(annualTax, periods);
-  tape?.write(FIGURE, () => ({ label: '2h  Tentative withholding', value: showExact(tentative), how: `÷ ${periods}` }));
-  if (certificate.form === 'pre-2020' || certificate.dependentCredit === 0) return tentative;
-  const credit = dividedBy(certificate.dependentCredit, periods);
-  const left = minus(tentative, credit);
-  tape?.write(FIGURE, () => ({
-    label: '3b  Credits of step 3',
-    value: showExact(credit),
-    how: `${showDollars(certificate.dependentCredit)} ÷ ${periods}`,
-  }));
-  // An unused credit never reduces the extra withholding of step 4(c).
-  return isBelowZero(left) ? exact(ZERO) : left;
+  write(() => ({ label: '2h  Tentative withholding', value: showExact(sheet.tentative), how: `÷ ${periods}` }));
+  const { credit } = sheet;
+  if (credit && certificate.form === '2020')
+    write(() => ({
+      label: '3b  Credits of step 3',
+      value: showExact(credit),
+      how: `${showDollars(certificate.dependentCredit)} ÷ ${periods}`,
+    }));
 }
 
 /** Supplemental wages at the flat rate, the part over one million a year at the highest rate; exempt persons too there. */
@@ -281,6 +320,18 @@ function onWages(
   return days === 1 ? rounded : cents(rounded * days);
 }
 
+function writeExtra(extra: Cents, tape: Tape): void {
+  tape.write(FIGURE, () => ({ label: '4a  Extra withholding, step 4(c)', value: showDollars(extra) }));
+}
+function writeTotal(tax: Cents, toDollar: boolean, tape: Tape): void {
+  tape.write(FIGURE, () => ({
+    label: 'Federal income tax',
+    value: showDollars(tax),
+    rounding: toDollar ? 'to the dollar, half up' : 'half a cent up, once',
+    isResult: true,
+  }));
+}
+
 /**
  * Federal income tax to withhold, in cents, by the percentage method for automated payroll systems or the wage-bracket
  * method. Source: Publication 15-T, Worksheets 1A, 2 and 3; Publication 15 section 7 for supplemental wages.
@@ -338,16 +389,10 @@ export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): F
     } else regular = tax;
     // The flat rate on supplemental wages paid alone is without regard to the certificate (Treas. Reg. § 31.3402(g)-1(a)(7)).
     if (together > 0) extra = certificate.extraWithholding;
-    if (extra > 0)
-      tape?.write(FIGURE, () => ({ label: '4a  Extra withholding, step 4(c)', value: showDollars(extra) }));
+    if (extra > 0 && tape) writeExtra(extra, tape);
   }
   const onSupplemental = add(aggregated, supplemental);
   const tax = larger(add(add(regular, extra), onSupplemental), ZERO);
-  tape?.write(FIGURE, () => ({
-    label: 'Federal income tax',
-    value: showDollars(tax),
-    rounding: input.toDollar ? 'to the dollar, half up' : 'half a cent up, once',
-    isResult: true,
-  }));
+  if (tape) writeTotal(tax, input.toDollar, tape);
   return { tax, onRegular: regular, onSupplemental, problems };
 }

@@ -36,6 +36,30 @@ export function itemsOutOf(family: BaseFamily, state: string, day: LocalDate): I
   throw new RangeError(`no view of ${family} on ${day}`);
 }
 
+/** The items out of every family, as one state sees them on one day. */
+export type Views = Readonly<Record<BaseFamily, ItemSet>>;
+const ofDay: { day: LocalDate | null; readonly byState: Map<string, Views> } = { day: null, byState: new Map() };
+/** Checks come by the payroll: the views of one day are kept until another is asked for. */
+export function viewsOf(state: string, day: LocalDate): Views {
+  if (ofDay.day !== day) {
+    ofDay.day = day;
+    ofDay.byState.clear();
+  }
+  let views = ofDay.byState.get(state);
+  if (!views) {
+    views = {
+      income: itemsOutOf('income', '', day),
+      social: itemsOutOf('social', '', day),
+      unemployment: itemsOutOf('unemployment', '', day),
+      'state-income': itemsOutOf('state-income', state, day),
+      'state-unemployment': itemsOutOf('state-unemployment', state, day),
+      local: itemsOutOf('local', state, day),
+    };
+    ofDay.byState.set(state, views);
+  }
+  return views;
+}
+
 const BASE_OF: Readonly<Partial<Record<BaseFamily, ItemView['base']>>> = {
   'state-income': 'SIT',
   'state-unemployment': 'SUI',

@@ -12,7 +12,7 @@ import { overMark, underBase } from './capped-tax.js';
 import { localCode } from './registry.js';
 import { certificateFor } from './state-income-tax.js';
 import { certificateAmount, rateAt } from './worksheet-amounts.js';
-import { worksheetTax } from './worksheet-tax.js';
+import { worksheetOf, worksheetTaxOf } from './worksheet-tax.js';
 
 export interface Situation {
   readonly check: Check;
@@ -181,20 +181,7 @@ export function writeWorksheet(
   const isTogether = check.input.supplementalMethod === 'aggregate';
   const regular = share(isTogether ? add(all.regular, all.supplemental) : all.regular);
   const supplemental = isTogether ? ZERO : share(all.supplemental);
-  let amount = check.perPeriod(regular, (wages) =>
-    worksheetTax({
-      figure: code,
-      row,
-      certificate,
-      wages,
-      periods: check.periods,
-      employees: check.employees,
-      federalTax: check.federalOnRegular,
-      socialInsurance: check.socialInsurance,
-      socialInsuranceToDate: check.socialInsuranceToDate,
-      tape: check.tape,
-    }),
-  );
+  let amount = worksheetTaxOf(check, worksheetOf(check, code, row, certificate, check.tape), regular);
   if (supplemental > 0) {
     const flat = round(times(supplemental, supplementalRate), 'half-up');
     amount = add(amount, flat);

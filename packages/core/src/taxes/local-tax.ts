@@ -10,7 +10,7 @@ import { shownParameter } from '../working/tape.js';
 import { type Situation, wagesFor, writeAtWork, writeRate, writeShareOfState, writeWorksheet } from './local-lines.js';
 import { findPlace, ratesOf } from './local-places.js';
 import { localCode } from './registry.js';
-import { worksheetTax } from './worksheet-tax.js';
+import { worksheetOf, worksheetTaxOf } from './worksheet-tax.js';
 
 /** Residents and people who work there, each at a rate; a resident's credit for what the work place took. */
 function cityTaxes(situation: Situation): void {
@@ -137,20 +137,9 @@ function countyTax(situation: Situation): void {
     ...sheet.value.lines.filter((line) => line.do === 'deduct'),
     { do: 'tax', label: tax.label, tables: { '*': [{ over: ZERO, base: ZERO, rate }] } } as const,
   ];
-  const amount = check.perPeriod(subject, (wages) =>
-    worksheetTax({
-      figure: code,
-      row: { ...sheet, source: row.source, place: row.place, value: { ...sheet.value, lines } },
-      certificate,
-      wages,
-      periods: check.periods,
-      employees: check.employees,
-      federalTax: ZERO,
-      socialInsurance: ZERO,
-      socialInsuranceToDate: ZERO,
-      tape: check.tape,
-    }),
-  );
+  // A county looks at nothing of the check but the wages.
+  const county = { ...sheet, source: row.source, place: row.place, value: { ...sheet.value, lines } };
+  const amount = worksheetTaxOf(check, worksheetOf(check, code, county, certificate, check.tape), subject);
   check.tape?.write(code, () => ({
     label: tax.label,
     value: showDollars(amount),

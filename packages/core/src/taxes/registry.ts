@@ -143,6 +143,20 @@ export function taxOf(code: TaxCode): Tax {
   return tax;
 }
 
+/** A program of a state with its tax. */
+export interface ProgramTax {
+  readonly program: Program;
+  readonly tax: Tax;
+}
+const PROGRAMS: ReadonlyMap<StateRules, readonly ProgramTax[]> = new Map(
+  ALL_STATES.map((state) => [
+    state,
+    (state.programs ?? []).map((program) => ({ program, tax: taxOf(programCode(state, program)) })),
+  ]),
+);
+/** The programs of a state, in the order of its rules. */
+export const programsOf = (state: StateRules): readonly ProgramTax[] => PROGRAMS.get(state) ?? [];
+
 /** Kinds of local tax a firm can add a place with, by the last part of the code. */
 export const LOCAL_TAX_KINDS: Readonly<Record<string, { readonly label: string; readonly payer: Tax['payer'] }>> = {
   LIT: { label: 'income tax', payer: 'employee' },

@@ -8,7 +8,7 @@ import type { EarnedAmount } from '../paycheck/wages.js';
 import { shownParameter } from '../working/tape.js';
 import { incomeTaxCode, type TaxCode } from './registry.js';
 import { certificateAmount, rateAt } from './worksheet-amounts.js';
-import { worksheetTax } from './worksheet-tax.js';
+import { worksheetOf, worksheetTaxOf } from './worksheet-tax.js';
 
 /** Wages that one state (or a place in it) withholds on. */
 export interface StateWages {
@@ -65,17 +65,9 @@ export function stateIncomeTax(
   const { input, tape } = check;
   const figure = incomeTaxCode(state);
   const certificate = certificateFor(check, state, rule);
-  const row = check.rule(rule.worksheets, `${state.name} withholding table`);
-  const supplemental = check.rule(rule.supplemental, `${state.name} rule for supplemental wages`);
+  const row = check.rule(rule.worksheets, 'withholding table', state.name);
+  const supplemental = check.rule(rule.supplemental, 'rule for supplemental wages', state.name);
   if (!row || !supplemental) return null;
-  if (rule.frequencies && !rule.frequencies.includes(input.payFrequency)) {
-    check.problem('rule.frequency-unknown', 'payFrequency', {
-      state: state.name,
-      frequency: input.payFrequency,
-      choices: rule.frequencies.join(', '),
-    });
-    return null;
-  }
   if (certificate['exempt'] === true) {
     tape?.write(figure, () => ({
       label: `Exempt on ${rule.certificate.form}`,
@@ -85,27 +77,15 @@ export function stateIncomeTax(
     }));
     return { tax: ZERO, extra: ZERO };
   }
-  const onWages = (amount: Cents, isShown = true): Cents =>
-    check.perPeriod(amount, (part) =>
-      worksheetTax({
-        figure,
-        row,
-        certificate,
-        wages: part,
-        periods: check.periods,
-        employees: check.employees,
-        federalTax: check.federalOnRegular,
-        socialInsurance: check.socialInsurance,
-        socialInsuranceToDate: check.socialInsuranceToDate,
-        local,
-        tape: isShown ? tape : undefined,
-      }),
-    );
+  const sheet = worksheetOf(check, figure, row, certificate, tape, local);
   const isTogether = supplemental.value.is === 'together' || input.supplementalMethod === 'aggregate';
   let tax: Cents;
   if (isTogether && wages.regular <= 0 && input.lastRegular && wages.supplemental > 0) {
     tax = notBelowZero(
-      subtract(onWages(add(input.lastRegular.wages, wages.supplemental)), onWages(input.lastRegular.wages, false)),
+      subtract(
+        worksheetTaxOf(check, sheet, add(input.lastRegular.wages, wages.supplemental)),
+        worksheetTaxOf(check, { ...sheet, tape: undefined }, input.lastRegular.wages),
+      ),
     );
     tape?.write(figure, () => ({
       label: 'Together with the last regular wages',
@@ -113,7 +93,7 @@ export function stateIncomeTax(
       how: 'less the tax on the last regular wages alone',
     }));
   } else {
-    tax = onWages(isTogether ? add(wages.regular, wages.supplemental) : wages.regular);
+    tax = worksheetTaxOf(check, sheet, isTogether ? add(wages.regular, wages.supplemental) : wages.regular);
   }
   if (!isTogether && wages.supplemental > 0) {
     const own = supplemental.value;

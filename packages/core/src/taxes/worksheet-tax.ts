@@ -16,21 +16,20 @@ import {
   type Exact,
 } from '../money/exact.js';
 import { parsePercent, showPercent } from '../money/rate.js';
+import type { Check } from '../paycheck/check.js';
 import { shownParameter, type Tape, type TapeLine } from '../working/tape.js';
 import { bracketFor, bracketTax } from './bracket-tax.js';
 import { tableOfPeriod } from './period-tables.js';
 import { amountOf, howOf, rateAt, scaled, type Setting } from './worksheet-amounts.js';
 import { at, columnOf } from './worksheet-columns.js';
 
-/** What a worksheet is worked out on, for one pay period. */
+/** What a worksheet is worked out on besides the wages of the pay period. */
 export interface WorksheetInput extends Pick<
   Setting,
   'certificate' | 'periods' | 'federalTax' | 'socialInsurance' | 'socialInsuranceToDate'
 > {
   readonly figure: string;
   readonly row: Dated<Worksheet>;
-  /** Wages of the period. */
-  readonly wages: Cents;
   /** People the employer has; infinity when it is not known. */
   readonly employees: number;
   /** County rates of the person, where the state withholds them together with its own tax. */
@@ -61,14 +60,17 @@ class Filling implements Setting {
   tax: Exact = exact(ZERO);
   isDone = false;
 
-  constructor(readonly input: WorksheetInput) {
+  constructor(
+    readonly input: WorksheetInput,
+    private readonly ofPeriod: Cents,
+  ) {
     const { basis } = input.row.value;
     this.certificate = input.certificate;
     this.basis = basis;
     this.column = columnOf(input.row.value, input.certificate);
     this.isPeriod = basis !== 'annual';
     this.periods = input.periods;
-    this.wages = this.isPeriod ? input.wages : cents(input.wages * input.periods);
+    this.wages = this.isPeriod ? ofPeriod : cents(ofPeriod * input.periods);
     this.federalTax = input.federalTax;
     this.socialInsurance = input.socialInsurance;
     this.socialInsuranceToDate = input.socialInsuranceToDate;
@@ -88,7 +90,6 @@ class Filling implements Setting {
     amount: Exact,
     sign = '',
   ): void {
-    if (!this.input.tape) return;
     const how = howOf(line.amount, this);
     this.write(() => ({
       label: line.label,
@@ -109,7 +110,7 @@ class Filling implements Setting {
         const amount = amountOf(line.amount, this, false);
         if (amount.n === 0) return;
         this.taxable = minus(this.taxable, amount);
-        this.writeAmount(line, amount, '−');
+        if (this.input.tape) this.writeAmount(line, amount, '−');
         return;
       }
       case 'tax':
@@ -133,14 +134,14 @@ class Filling implements Setting {
         if (amount.n === 0) return;
         const left = minus(this.tax, amount);
         this.tax = isBelowZero(left) ? exact(ZERO) : left;
-        this.writeAmount(line, amount, '−');
+        if (this.input.tape) this.writeAmount(line, amount, '−');
         return;
       }
       case 'add': {
         const amount = amountOf(line.amount, this, true);
         if (amount.n === 0) return;
         this.tax = plus(this.tax, amount);
-        this.writeAmount(line, amount);
+        if (this.input.tape) this.writeAmount(line, amount);
         return;
       }
       case 'times': {
@@ -221,14 +222,15 @@ class Filling implements Setting {
 
   private taxByTable(line: Extract<WorksheetLine, { do: 'tax' }>): void {
     if (isBelowZero(this.taxable)) this.taxable = exact(ZERO);
-    const { taxable, column } = this;
-    const row = bracketFor(this.table(line.tables), taxable);
-    const tax = bracketTax(row, taxable);
-    this.tax = tax;
-    if (!this.input.tape) return;
+    const row = bracketFor(this.table(line.tables), this.taxable);
+    this.tax = bracketTax(row, this.taxable);
+    if (this.input.tape) this.writeTable(line.label, row);
+  }
+  private writeTable(label: string, row: Bracket): void {
+    const { taxable, tax, column } = this;
     this.write(() => ({ label: 'Taxable amount', value: showExact(taxable) }));
     this.write(() => ({
-      label: line.label,
+      label,
       value: showExact(tax),
       how: `${showDollars(row.base)} + ${showPercent(row.rate)} of the excess over ${showDollars(row.over)}`,
       parameter: [column === '*' ? 'Table' : `Table, column ${column}`, `row: over ${showDollars(row.over)}`],
@@ -238,9 +240,30 @@ class Filling implements Setting {
   toPeriod(label: string): void {
     if (this.isPeriod) return;
     this.isPeriod = true;
-    const tax = dividedBy(this.tax, this.periods);
-    this.tax = tax;
+    this.tax = dividedBy(this.tax, this.periods);
+    if (this.input.tape) this.writePeriod(label);
+  }
+  private writePeriod(label: string): void {
+    const { tax } = this;
     this.write(() => ({ label, value: showExact(tax), how: `÷ ${this.periods}` }));
+  }
+
+  writeWages(): void {
+    this.write(() => ({ label: 'Wages of the period', value: showDollars(this.ofPeriod) }));
+    if (this.basis === 'annual')
+      this.write(() => ({
+        label: 'Wages of a year',
+        value: showDollars(this.wages),
+        how: `× ${this.periods} periods`,
+      }));
+  }
+  writeResult(tax: Cents): void {
+    const { tape, figure, row } = this.input;
+    tape?.write(figure, () => ({
+      label: 'Withholding on these wages',
+      value: showDollars(tax),
+      rounding: row.value.result.to === 'dollar' ? 'to the whole dollar, half up' : 'half a cent up',
+    }));
   }
 }
 
@@ -252,17 +275,11 @@ export const taxByShares = (rows: readonly Bracket[], amount: Exact): Exact =>
  * The tax of one pay period by a publication's worksheet, in cents, rounded as the worksheet says. Zero wages give zero.
  * Extra withholding of the certificate is not in it.
  */
-export function worksheetTax(input: WorksheetInput): Cents {
-  if (input.wages <= 0) return ZERO;
-  const filling = new Filling(input);
-  const { basis, lines, result } = input.row.value;
-  filling.write(() => ({ label: 'Wages of the period', value: showDollars(input.wages) }));
-  if (basis === 'annual')
-    filling.write(() => ({
-      label: 'Wages of a year',
-      value: showDollars(filling.wages),
-      how: `× ${input.periods} periods`,
-    }));
+export function worksheetTax(input: WorksheetInput, wages: Cents): Cents {
+  if (wages <= 0) return ZERO;
+  const filling = new Filling(input, wages);
+  const { lines, result } = input.row.value;
+  if (input.tape) filling.writeWages();
   for (const line of lines) {
     if (filling.isDone) break;
     filling.carryOut(line);
@@ -270,10 +287,37 @@ export function worksheetTax(input: WorksheetInput): Cents {
   if (!filling.isDone) filling.toPeriod('For this period');
   if (isBelowZero(filling.tax)) return ZERO;
   const tax = result.to === 'dollar' ? roundToDollar(filling.tax, result.mode) : round(filling.tax, result.mode);
-  input.tape?.write(input.figure, () => ({
-    label: 'Withholding on these wages',
-    value: showDollars(tax),
-    rounding: result.to === 'dollar' ? 'to the whole dollar, half up' : 'half a cent up',
-  }));
+  if (input.tape) filling.writeResult(tax);
   return tax;
+}
+
+/** What a worksheet takes of a check. */
+export const worksheetOf = (
+  check: Check,
+  figure: string,
+  row: Dated<Worksheet>,
+  certificate: StateCertificate,
+  tape: Tape | undefined,
+  local?: readonly Bracket[],
+): WorksheetInput => ({
+  figure,
+  row,
+  certificate,
+  periods: check.periods,
+  employees: check.employees,
+  federalTax: check.federalOnRegular,
+  socialInsurance: check.socialInsurance,
+  socialInsuranceToDate: check.socialInsuranceToDate,
+  local,
+  tape,
+});
+
+/**
+ * The tax of a check's period by a worksheet. A miscellaneous period of several days is taken as that many daily ones
+ * (Publication 15-T, worksheets for miscellaneous periods).
+ */
+export function worksheetTaxOf(check: Check, input: WorksheetInput, wages: Cents): Cents {
+  const { payFrequency, daysInPeriod } = check.input;
+  if (payFrequency !== 'miscellaneous' || daysInPeriod === 1) return worksheetTax(input, wages);
+  return cents(worksheetTax(input, round(dividedBy(wages, daysInPeriod), 'half-up')) * daysInPeriod);
 }

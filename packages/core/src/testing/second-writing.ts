@@ -104,9 +104,7 @@ export function secondWriting(
             const computed = tax(`${state}-SIT`);
             checks += 1;
             if (!computed.eq(expected))
-              differences.push(
-                `${payFrequency} ${pay.toFixed(2)}: ${computed.toFixed(2)}, written ${expected.toFixed(2)}`,
-              );
+              differences.push(`${payFrequency} ${String(pay)}: ${String(computed)}, written ${String(expected)}`);
           }
         expect(differences).toEqual([]);
         expect(checks).toBe(YEARLY.length * 4);

@@ -160,7 +160,6 @@ export const NEW_YORK: StateRules = {
       ],
     ),
     supplemental: both(recalled(NYS50T('1/23'), 'Supplemental wages'), flatSupplemental('0.117')),
-    frequencies: ['daily', 'weekly', 'biweekly', 'semimonthly', 'monthly', 'quarterly', 'semiannually', 'annually'],
   },
   convenienceRule: recalled(publication('20 NYCRR 132.18(a)', TAX, '2006'), 'convenience of the employer test'),
   views: [movingIsExcluded(NYS50T('1/23'))],

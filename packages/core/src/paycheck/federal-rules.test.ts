@@ -110,24 +110,3 @@ describe('who is not taxed alike', () => {
   it('wages that no state taxes earn no unemployment credit (IRC § 3302)', () =>
     expect(amount(runCase(make('TX', {}, { exemptFrom: ['TX-SUI'] })), 'US-FUTA')).toBe('180.00'));
 });
-
-describe('gross-up', () => {
-  it('inverts the net over all taxes of a state and a city', () => {
-    const grossed = runCase(
-      make(
-        'NY',
-        { earnings: [], grossUp: { item: 'bonus', net: '2500.00' } },
-        { residence: { state: 'NY', locality: 'Yonkers' } },
-      ),
-    );
-    expect(grossed.net).toBe('2500.00');
-    const again = runCase(
-      make(
-        'NY',
-        { earnings: [{ item: 'bonus', amount: grossed.grossUp?.amount }] },
-        { residence: { state: 'NY', locality: 'Yonkers' } },
-      ),
-    );
-    expect(again.net).toBe('2500.00');
-  });
-});

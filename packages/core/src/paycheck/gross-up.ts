@@ -11,8 +11,30 @@ const withAmount = (input: PaycheckInput, item: EarningItem, amount: Cents): Pay
   earnings: [...input.earnings, { item, own: null, hours: null, rate: null, amount, isOnRegularRate: false }],
 });
 
-/** How far around the found gross the whole-cent neighbours are tried; rounding moves the net by a few cents only. */
-const NEIGHBOURS = 12;
+/**
+ * Net pay grows with the gross, but falls back where a tax steps up: by a dollar where a state rounds to dollars, by more
+ * where an exemption ends. So a smaller gross than the one that halving finds may give the same net; it is looked for
+ * this far below, by dollars first, because the net of the next 99 cents is at most a dollar more.
+ */
+const BELOW = 40_000;
+const DOLLAR = 100;
+/** How far above the found gross the cents are tried: further than any rounding to dollars moves the net back. */
+const ABOVE = 400;
+
+/** The smallest gross of the cents from `from` up to before `until` that nets exactly `net`; null when none does. */
+function exactIn(netAt: (amount: number) => Cents, net: Cents, from: number, until: number): number | null {
+  for (let amount = Math.max(0, from); amount < until; amount += 1) if (netAt(amount) === net) return amount;
+  return null;
+}
+
+function smallestFor(netAt: (amount: number) => Cents, net: Cents, found: number): number {
+  for (let dollar = Math.max(0, found - BELOW); dollar < found; dollar += DOLLAR) {
+    if (netAt(dollar) < net - DOLLAR) continue;
+    const amount = exactIn(netAt, net, dollar, Math.min(dollar + DOLLAR, found));
+    if (amount !== null) return amount;
+  }
+  return exactIn(netAt, net, found, found + ABOVE) ?? found;
+}
 
 /**
  * Finds the smallest whole-cent amount of `item` with which the check nets exactly `net`. Where no cent gives it, the
@@ -26,7 +48,8 @@ export function grossUp(
 ): { amount: Cents; result: PaycheckResult } {
   const netAt = (amount: number): Cents => computePaycheck(withAmount(input, item, cents(amount))).net;
   let low = 0;
-  let high = Math.max(net * 4, 10_000);
+  let high = Math.max(net * 2, 10_000);
+  while (netAt(high) < net && high < net * 1000) high *= 2;
   if (netAt(high) < net || netAt(0) > net) {
     const result = computePaycheck(input);
     return {
@@ -42,15 +65,8 @@ export function grossUp(
     if (netAt(middle) >= net) high = middle;
     else low = middle + 1;
   }
-  let amount = low;
-  for (let candidate = Math.max(0, low - NEIGHBOURS); candidate <= low + NEIGHBOURS; candidate += 1) {
-    if (netAt(candidate) === net) {
-      amount = candidate;
-      break;
-    }
-  }
-  const found = withAmount(input, item, cents(amount));
-  const result = computePaycheck(found, tape);
+  const amount = smallestFor(netAt, net, low);
+  const result = computePaycheck(withAmount(input, item, cents(amount)), tape);
   if (result.net === net) return { amount: cents(amount), result };
   const parameters = { net: toDollars(net), nearest: toDollars(result.net), gross: toDollars(result.gross) };
   return {

@@ -75,8 +75,8 @@ export const ISSUE_TEXTS = {
   ),
   'rule.shares': entry('The shares of the work places add up to {sum}.', 'Make them add up to 1.'),
   'rule.wage-bracket-ends': entry(
-    'The wage-bracket tables end at {most} a period.',
-    'Use the percentage method for this check (Publication 15-T says so too).',
+    'The wage-bracket tables do not reach this check (adjusted wages of {wages}): the percentage method was used.',
+    'Nothing to do: Publication 15-T says so for wages, allowances or pay periods outside the tables.',
   ),
   'certificate.missing': entry('The {state} withholding certificate is missing.', 'Enter the {form}.'),
   'certificate.none': entry('No {form} ({state}) is on file. {says}', 'Ask the person for the {form}.'),

@@ -1,10 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
-import fc from 'fast-check';
 import { runCase, type CaseAnswer } from '../casefile/run-case.js';
 import { dollars, toDollars, type Cents } from '../money/cents.js';
 import { amount, make, problems, wagesOf, type Given } from '../testing/whole-checks.js';
-
-const pays = fc.integer({ min: 100, max: 2_000_000 }).map((cents) => toDollars(cents as Cents));
 
 describe('benefits, tips, limits', () => {
   it('group-term life: wages for OASDI and HI, not for FUTA, nothing withheld on it, not in the gross (Publication 15-B)', () => {
@@ -132,74 +129,6 @@ describe('overtime on the regular rate', () => {
     ];
     expect(runCase(make('TX', { earnings: earnings(true) })).gross).toBe(
       runCase(make('TX', { earnings: earnings(false) })).gross,
-    );
-  });
-});
-
-describe('orders to withhold', () => {
-  const order = (pay: string, payFrequency: string, orders: Given[], state = 'TN'): string[] =>
-    runCase(
-      make(
-        state,
-        { payFrequency, earnings: [{ item: 'salary', amount: pay }] },
-        { federal: { form: '2020', filingStatus: 'single', exempt: true }, garnishments: orders },
-      ),
-    ).garnishments?.map((line) => line.amount) ?? [];
-  const disposable = (pay: string): number =>
-    dollars(pay) - Math.round(dollars(pay) * 0.062) - Math.round(dollars(pay) * 0.0145);
-  it('a creditor: 25% of disposable earnings, or what is over 30 times the minimum wage (15 U.S.C. § 1673; WHD Fact Sheet 30)', () => {
-    expect(order('1000.00', 'weekly', [{ kind: 'creditor' }])).toEqual([
-      toDollars(Math.floor(disposable('1000.00') * 0.25) as Cents),
-    ]);
-    expect(order('250.00', 'weekly', [{ kind: 'creditor' }])).toEqual([
-      toDollars((disposable('250.00') - 21_750) as Cents),
-    ]);
-    expect(order('217.50', 'weekly', [{ kind: 'creditor' }])).toEqual(['0.00']);
-  });
-  it.each([
-    [{}, 0.6],
-    [{ inArrears: true }, 0.65],
-    [{ supportsOthers: true }, 0.5],
-    [{ supportsOthers: true, inArrears: true }, 0.55],
-  ])('child support %j: at most %s of disposable earnings', (more, share) =>
-    expect(order('1000.00', 'weekly', [{ kind: 'child-support', ...more }])).toEqual([
-      toDollars(Math.floor(disposable('1000.00') * share + 1e-6) as Cents),
-    ]),
-  );
-  it('support comes first, and a creditor gets only what is left of the 25%', () =>
-    expect(order('1000.00', 'weekly', [{ kind: 'creditor' }, { kind: 'child-support', amount: '300.00' }])).toEqual([
-      '0.00',
-      '300.00',
-    ]));
-  it('a levy leaves what Publication 1494 exempts: 16,100 and 5,300 for each of two dependents, by the week', () =>
-    // (16,100.00 + 2 × 5,300.00) ÷ 52 = 513.46
-    expect(order('1000.00', 'weekly', [{ kind: 'federal-levy', filingStatus: 'single', dependents: 2 }])).toEqual([
-      toDollars((disposable('1000.00') - 51_346) as Cents),
-    ]));
-  it('where the state forbids it a creditor gets nothing, support still does', () =>
-    expect(
-      order('1000.00', 'weekly', [{ kind: 'creditor' }, { kind: 'child-support', amount: '100.00' }], 'TX'),
-    ).toEqual(['0.00', '100.00']));
-  it('all orders together never take more than there is', () => {
-    fc.assert(
-      fc.property(
-        pays,
-        fc.array(
-          fc.constantFrom('bankruptcy', 'child-support', 'federal-levy', 'state-levy', 'student-loan', 'creditor'),
-          { minLength: 1, maxLength: 6 },
-        ),
-        (pay, kinds) => {
-          const answer = runCase(
-            make(
-              'TN',
-              { earnings: [{ item: 'salary', amount: pay }] },
-              { garnishments: kinds.map((kind) => ({ kind, fee: '2.00' })) },
-            ),
-          );
-          return dollars(answer.net ?? '-1') >= 0;
-        },
-      ),
-      { numRuns: 60 },
     );
   });
 });

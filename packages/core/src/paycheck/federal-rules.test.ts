@@ -54,6 +54,42 @@ describe('methods', () => {
       }),
     );
     expect(problems(beyond)).toEqual(['rule.wage-bracket-ends']);
+    expect(amount(beyond, 'US-FIT')).toBe(
+      amount(runCase(make('TX', { earnings: [{ item: 'salary', amount: '9000.00' }] })), 'US-FIT'),
+    );
+  });
+  it('a wage-bracket row is found by the adjusted wages of step 4 (Publication 15-T, Worksheet 2)', () => {
+    const withBracket = (federal: Given, pay: string): string | undefined =>
+      amount(
+        runCase(
+          make(
+            'TX',
+            { settings: { withholdingMethod: 'wage-bracket' }, earnings: [{ item: 'salary', amount: pay }] },
+            { federal: { form: '2020', filingStatus: 'single', ...federal } },
+          ),
+        ),
+        'US-FIT',
+      );
+    // 26 × 100.00 of other income is 100.00 a period; the rows of biweekly pay are 20.00 wide.
+    expect(withBracket({ otherIncome: '2600.00' }, '1995.00')).toBe(withBracket({}, '2095.00'));
+    expect(withBracket({ deductions: '2600.00' }, '2105.00')).toBe(withBracket({}, '2005.00'));
+    expect(withBracket({}, '2001.00')).toBe(withBracket({}, '2019.99'));
+  });
+  it('the flat rate on a bonus paid alone takes no notice of the certificate (Treas. Reg. § 31.3402(g)-1(a)(7))', () => {
+    const bonus = (method: string): string | undefined =>
+      amount(
+        runCase(
+          make(
+            'TX',
+            { earnings: [{ item: 'bonus', amount: '1000.00' }], settings: { supplementalMethod: method } },
+            { federal: { form: '2020', filingStatus: 'single', extraWithholding: '40.00' } },
+          ),
+        ),
+        'US-FIT',
+      );
+    expect(bonus('flat')).toBe('220.00');
+    // 10% of 26,000.00 − 8,600.00 − 7,500.00, by 26 periods: 38.08, and the 40.00.
+    expect(bonus('aggregate')).toBe('78.08');
   });
   it('supplemental wages paid alone with the last regular ones: the difference (Publication 15, section 7)', () => {
     const together = amount(runCase(make('TX', { earnings: [{ item: 'salary', amount: '4000.00' }] })), 'US-FIT') ?? '';
@@ -109,4 +145,45 @@ describe('who is not taxed alike', () => {
   });
   it('wages that no state taxes earn no unemployment credit (IRC § 3302)', () =>
     expect(amount(runCase(make('TX', {}, { exemptFrom: ['TX-SUI'] })), 'US-FUTA')).toBe('180.00'));
+  it('a state that owes the federal fund costs its employers credit, with Form 940 (Schedule A; 2025: California 1.2%, recalled)', () => {
+    const in2025 = (state: string): CaseAnswer => runCase(make(state, { checkDate: '2025-06-13' }));
+    expect(amount(in2025('CA'), 'US-FUTA')).toBe('18.00');
+    expect(in2025('CA').tracked?.['futaCreditReduction']).toBe('36.00');
+    expect(in2025('NV').tracked?.['futaCreditReduction']).toBeUndefined();
+  });
+  it.each([
+    ['household', '999.99', undefined, false],
+    ['household', '1000.00', undefined, true],
+    ['agricultural', '19999.99', 9, false],
+    ['agricultural', '19999.99', 10, true],
+    ['agricultural', '20000.00', 3, true],
+  ])(
+    '%s employer with %s a quarter and %s people: FUTA %s (IRC § 3306(a))',
+    (of, quarterlyPayroll, employees, owes) => {
+      const employer = {
+        kind: of,
+        quarterlyPayroll,
+        unemploymentRates: { TX: '2.7' },
+        ...(employees ? { employees } : {}),
+      };
+      expect(codes(runCase(make('TX', { employer }))).includes('US-FUTA')).toBe(owes);
+    },
+  );
+  it('Nebraska’s minimum of 1.5% binds employers of more than 25 people', () => {
+    const of = (employees: number | null): string | undefined =>
+      amount(
+        runCase(
+          make(
+            'NE',
+            {
+              earnings: [{ item: 'salary', amount: '600.00' }],
+              employer: { unemploymentRates: { NE: '2.7' }, employees },
+            },
+            { certificates: { NE: { filingStatus: 'married-jointly', allowances: 3 } } },
+          ),
+        ),
+        'NE-SIT',
+      );
+    expect([of(25), of(26), of(null)]).toEqual(['0.00', '9.00', '9.00']);
+  });
 });

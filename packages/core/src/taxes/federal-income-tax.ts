@@ -276,8 +276,12 @@ function adjustedForRow(
   return notBelowZero(add(own, round(more, 'half-up')));
 }
 
-/** Wages at the middle of their wage-bracket row, so that the percentage method gives the row (Publication 15-T, section 2). */
-function middleOfRow(input: FederalWithholdingInput, wages: Cents): Cents | null {
+/** The tables for a certificate from before 2020 have columns up to this number (Publication 15-T, section 3). */
+const MOST_ALLOWANCES = 10;
+
+/** Null beyond the tables, where the percentage method takes over. Wages at the middle of their wage-bracket row, so that the percentage method gives the row (Publication 15-T, section 2). */
+function middleOfRow(input: FederalWithholdingInput, certificate: FederalCertificate, wages: Cents): Cents | null {
+  if (certificate.form === 'pre-2020' && certificate.allowances > MOST_ALLOWANCES) return null;
   const row = inForce(WAGE_BRACKETS, input.checkDate, input.rules)?.value[
     input.payFrequency === 'miscellaneous' ? 'daily' : input.payFrequency
   ];
@@ -285,35 +289,47 @@ function middleOfRow(input: FederalWithholdingInput, wages: Cents): Cents | null
   return cents(Math.floor(wages / row.width) * row.width + row.width / 2);
 }
 
-/** Withholding on wages of one period by the method chosen, rounded; without extra withholding. Null: beyond the tables. */
+/** Withholding by a wage-bracket row, in whole dollars before the credit of step 3 (Worksheets 2 and 3). */
+function byWageBracket(
+  input: FederalWithholdingInput,
+  certificate: FederalCertificate,
+  [adjusted, middle]: readonly [Cents, Cents],
+  row: Dated<FederalWithholdingTable>,
+  tape: Tape | undefined,
+): Cents {
+  tape?.write(FIGURE, () => ({
+    label: 'Middle of the wage-bracket row',
+    value: showDollars(middle),
+    how: `adjusted wages of ${showDollars(adjusted)}`,
+  }));
+  // The table holds whole dollars of the adjusted wages; the credit of step 3 is taken off afterwards.
+  const before: FederalCertificate =
+    certificate.form === '2020'
+      ? { ...certificate, otherIncome: ZERO, deductions: ZERO, dependentCredit: ZERO, nonresidentAlien: false }
+      : { ...certificate, nonresidentAlien: false };
+  const table = roundToDollar(worksheetOneA({ ...input, certificate: before }, before, middle, row, tape), 'half-up');
+  if (certificate.form === 'pre-2020') return table;
+  const credit = dividedBy(certificate.dependentCredit, PERIODS_PER_YEAR[input.payFrequency]);
+  return notBelowZero(round(minus(exact(table), credit), 'half-up'));
+}
+
+/** Withholding on wages of one period by the method chosen, rounded; without extra withholding. */
 function onWages(
   input: FederalWithholdingInput,
   certificate: FederalCertificate,
   wages: Cents,
   row: Dated<FederalWithholdingTable>,
+  problems: Issue[],
   tape: Tape | undefined,
-): Cents | null {
+): Cents {
   if (wages <= 0) return ZERO;
   const days = input.payFrequency === 'miscellaneous' ? input.daysInPeriod : 1;
   const perDay = days === 1 ? wages : round(dividedBy(wages, days), 'half-up');
   if (input.method === 'wage-bracket') {
-    const periods = PERIODS_PER_YEAR[input.payFrequency];
-    const adjusted = adjustedForRow(certificate, perDay, row.value, periods);
-    const middle = middleOfRow(input, adjusted);
-    if (middle === null) return null;
-    tape?.write(FIGURE, () => ({
-      label: 'Middle of the wage-bracket row',
-      value: showDollars(middle),
-      how: `adjusted wages of ${showDollars(adjusted)}`,
-    }));
-    // The table holds whole dollars of the adjusted wages before the credit of step 3, which is taken off afterwards.
-    const before: FederalCertificate =
-      certificate.form === '2020'
-        ? { ...certificate, otherIncome: ZERO, deductions: ZERO, dependentCredit: ZERO, nonresidentAlien: false }
-        : { ...certificate, nonresidentAlien: false };
-    const table = roundToDollar(worksheetOneA({ ...input, certificate: before }, before, middle, row, tape), 'half-up');
-    const credit = certificate.form === '2020' ? dividedBy(certificate.dependentCredit, periods) : exact(ZERO);
-    return cents(notBelowZero(round(minus(exact(table), credit), 'half-up')) * days);
+    const adjusted = adjustedForRow(certificate, perDay, row.value, PERIODS_PER_YEAR[input.payFrequency]);
+    const middle = middleOfRow(input, certificate, adjusted);
+    if (middle !== null) return cents(byWageBracket(input, certificate, [adjusted, middle], row, tape) * days);
+    problems.push(warning('rule.wage-bracket-ends', 'settings.withholdingMethod', { wages: showDollars(adjusted) }));
   }
   const tentative = worksheetOneA(input, certificate, perDay, row, tape);
   const rounded = input.toDollar ? roundToDollar(tentative, 'half-up') : round(tentative, 'half-up');
@@ -353,7 +369,7 @@ export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): F
       ],
     };
   }
-  const problems = [...flat.issues];
+  const problems: Issue[] = [...flat.issues];
   let regular: Cents = ZERO;
   let aggregated: Cents = ZERO;
   let extra: Cents = ZERO;
@@ -368,17 +384,7 @@ export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): F
     const underMillion = input.supplementalMethod === 'aggregate' ? smaller(input.supplementalWages, room) : ZERO;
     const last = input.regularWages <= 0 && underMillion > 0 ? input.lastRegular : null;
     const together = add(last ? last.wages : input.regularWages, underMillion);
-    const tax = onWages(input, certificate, together, row, tape);
-    if (tax === null) {
-      const end = inForce(WAGE_BRACKETS, input.checkDate, input.rules)?.value[input.payFrequency]?.end ?? ZERO;
-      return {
-        ...nothing,
-        problems: [
-          ...problems,
-          problem('rule.wage-bracket-ends', 'settings.withholdingMethod', { most: showDollars(end) }),
-        ],
-      };
-    }
+    const tax = onWages(input, certificate, together, row, problems, tape);
     if (last) {
       aggregated = notBelowZero(subtract(tax, last.withheld));
       tape?.write(FIGURE, () => ({

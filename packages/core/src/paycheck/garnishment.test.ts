@@ -1,0 +1,141 @@
+import { describe, expect, it } from '@jest/globals';
+import fc from 'fast-check';
+import { runCase } from '../casefile/run-case.js';
+import { dollars, toDollars, type Cents } from '../money/cents.js';
+import { make, type Given } from '../testing/whole-checks.js';
+
+const pays = fc.integer({ min: 100, max: 2_000_000 }).map((cents) => toDollars(cents as Cents));
+
+describe('orders to withhold', () => {
+  const order = (pay: string, payFrequency: string, orders: Given[], state = 'TN'): string[] =>
+    runCase(
+      make(
+        state,
+        { payFrequency, earnings: [{ item: 'salary', amount: pay }] },
+        { federal: { form: '2020', filingStatus: 'single', exempt: true }, garnishments: orders },
+      ),
+    ).garnishments?.map((line) => line.amount) ?? [];
+  const disposable = (pay: string): number =>
+    dollars(pay) - Math.round(dollars(pay) * 0.062) - Math.round(dollars(pay) * 0.0145);
+  it('a creditor: 25% of disposable earnings, or what is over 30 times the minimum wage (15 U.S.C. § 1673; WHD Fact Sheet 30)', () => {
+    expect(order('1000.00', 'weekly', [{ kind: 'creditor' }])).toEqual([
+      toDollars(Math.floor(disposable('1000.00') * 0.25) as Cents),
+    ]);
+    expect(order('250.00', 'weekly', [{ kind: 'creditor' }])).toEqual([
+      toDollars((disposable('250.00') - 21_750) as Cents),
+    ]);
+    expect(order('217.50', 'weekly', [{ kind: 'creditor' }])).toEqual(['0.00']);
+  });
+  it.each([
+    [{}, 0.6],
+    [{ inArrears: true }, 0.65],
+    [{ supportsOthers: true }, 0.5],
+    [{ supportsOthers: true, inArrears: true }, 0.55],
+  ])('child support %j: at most %s of disposable earnings', (more, share) =>
+    expect(order('1000.00', 'weekly', [{ kind: 'child-support', ...more }])).toEqual([
+      toDollars(Math.floor(disposable('1000.00') * share + 1e-6) as Cents),
+    ]),
+  );
+  it('support comes first, and a creditor gets only what is left of the 25%', () =>
+    expect(order('1000.00', 'weekly', [{ kind: 'creditor' }, { kind: 'child-support', amount: '300.00' }])).toEqual([
+      '0.00',
+      '300.00',
+    ]));
+  it('a levy leaves what Publication 1494 exempts: 16,100 and 5,300 for each of two dependents, by the week', () =>
+    // (16,100.00 + 2 × 5,300.00) ÷ 52 = 513.46
+    expect(order('1000.00', 'weekly', [{ kind: 'federal-levy', filingStatus: 'single', dependents: 2 }])).toEqual([
+      toDollars((disposable('1000.00') - 51_346) as Cents),
+    ]));
+  it('where the state forbids it a creditor gets nothing, support still does', () =>
+    expect(
+      order('1000.00', 'weekly', [{ kind: 'creditor' }, { kind: 'child-support', amount: '100.00' }], 'TX'),
+    ).toEqual(['0.00', '100.00']));
+  it('all orders together never take more than there is', () => {
+    fc.assert(
+      fc.property(
+        pays,
+        fc.array(
+          fc.constantFrom('bankruptcy', 'child-support', 'federal-levy', 'state-levy', 'student-loan', 'creditor'),
+          { minLength: 1, maxLength: 6 },
+        ),
+        (pay, kinds) => {
+          const answer = runCase(
+            make(
+              'TN',
+              { earnings: [{ item: 'salary', amount: pay }] },
+              { garnishments: kinds.map((kind) => ({ kind, fee: '2.00' })) },
+            ),
+          );
+          return dollars(answer.net ?? '-1') >= 0;
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  it('orders of support that do not fit share what the law allows, by the amounts ordered', () => {
+    // 50% of 923.50 is 461.75, for 400.00 and 200.00: two thirds and one third, the odd cent to the larger remainder.
+    const shared = [
+      { kind: 'child-support', amount: '400.00', supportsOthers: true },
+      { kind: 'child-support', amount: '200.00', supportsOthers: true },
+    ];
+    expect(order('1000.00', 'weekly', shared)).toEqual(['307.83', '153.92']);
+    expect(order('2000.00', 'weekly', shared)).toEqual(['400.00', '200.00']);
+    expect(
+      order('1000.00', 'weekly', [
+        { ...shared[0], priority: 1 },
+        { ...shared[1], priority: 2 },
+      ]),
+    ).toEqual(['400.00', '61.75']);
+  });
+  // The limits are recalled from the statutes named in jurisdictions/us/garnishment.ts, the wages are those of 2026.
+  it.each([
+    [
+      'AZ: 10%, and 60 × 15.15 a week stays free',
+      'AZ',
+      '1200.00',
+      (left: number) => Math.min(left * 0.1, left - 90_900),
+    ],
+    ['CA: 40% of what is over 48 × 16.90', 'CA', '1100.00', (left: number) => (left - 81_120) * 0.4],
+    ['CA: 20% at the most', 'CA', '3000.00', (left: number) => left * 0.2],
+    ['DC: 25% of what is over 40 × 17.95', 'DC', '1000.00', (left: number) => (left - 71_800) * 0.25],
+    ['IL: 15% of gross', 'IL', '2000.00', () => 30_000],
+    ['IL: nothing up to 45 × 15.00', 'IL', '700.00', () => 0],
+    ['NY: 10% of gross', 'NY', '1000.00', () => 10_000],
+    ['WA: 20% of disposable earnings', 'WA', '1500.00', (left: number) => left * 0.2],
+    ['VA: what is over 40 × 12.77', 'VA', '650.00', (left: number) => left - 51_080],
+    ['TN: the federal 25%', 'TN', '1000.00', (left: number) => left * 0.25],
+  ])('%s', (_, state, pay, limit) => {
+    const answer = runCase(
+      make(
+        state,
+        { payFrequency: 'weekly', earnings: [{ item: 'salary', amount: pay }] },
+        { garnishments: [{ kind: 'creditor' }] },
+      ),
+    );
+    const withheld = answer.taxes
+      .filter((tax) => tax.payer === 'employee')
+      .reduce((total, tax) => total + dollars(tax.amount), 0);
+    expect(answer.garnishments?.[0]?.amount).toBe(
+      toDollars(Math.floor(limit(dollars(pay) - withheld) + 1e-6) as Cents),
+    );
+  });
+});
+
+describe('how long the free part of a week becomes (29 CFR § 870.10)', () => {
+  // 217.50 a week: 435.00, 471.25, 942.50 (WHD Fact Sheet 30).
+  it.each([
+    ['biweekly', '500.00', '26.75'],
+    ['semimonthly', '500.00', '0.00'],
+    ['monthly', '1050.00', '27.17'],
+  ])('%s', (payFrequency, pay, expected) =>
+    expect(
+      runCase(
+        make(
+          'TN',
+          { payFrequency, earnings: [{ item: 'salary', amount: pay }] },
+          { federal: { form: '2020', filingStatus: 'single', exempt: true }, garnishments: [{ kind: 'creditor' }] },
+        ),
+      ).garnishments?.[0]?.amount,
+    ).toBe(expected),
+  );
+});

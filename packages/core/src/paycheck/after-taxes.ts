@@ -2,6 +2,7 @@ import { HI_RATE, OASDI_RATE } from '../jurisdictions/us/parameters.js';
 import { accrue, leaveHours, showLeaveHours } from '../leave/accrual.js';
 import { type Cents, ZERO, add, cents, notBelowZero, showDollars, smaller, subtract, sum } from '../money/cents.js';
 import { dividedBy, round, times } from '../money/exact.js';
+import { showRate } from '../money/rate.js';
 import { type TaxCode, taxOf } from '../taxes/registry.js';
 import type { Tape } from '../working/tape.js';
 import { Check } from './check.js';
@@ -103,12 +104,25 @@ export const OTHER = 'other';
 
 export const isOther = (code: string): boolean => !code.startsWith('US-') && !code.endsWith('-SIT');
 
+/** Hours × rate × factor of an earning that was entered by hours. */
+function hoursOf(check: Check, index: number): { readonly how?: string; readonly rounding?: string } {
+  const earning = check.input.earnings[index];
+  if (!earning?.hours || !earning.rate || earning.amount !== null) return {};
+  const { hours, rate, item } = earning;
+  const parts = [`${showRate(hours)} hours`, showRate(rate), ...(item.factor === '1' ? [] : [item.factor])];
+  return {
+    how: `${parts.join(' × ')}${earning.isOnRegularRate ? ', the premium on the regular rate' : ''}`,
+    rounding: 'half a cent up',
+  };
+}
+
 export function writeNet(check: Check, result: PaycheckResult, withheld: Cents, deducted: Cents): void {
   const { tape } = check;
   if (!tape) return;
   writeOther(check, tape);
-  for (const line of result.earnings)
-    tape.write('gross', () => ({ label: line.label, value: showDollars(line.amount) }));
+  result.earnings.forEach((line, index) =>
+    tape.write('gross', () => ({ label: line.label, value: showDollars(line.amount), ...hoursOf(check, index) })),
+  );
   tape.write('gross', () => ({ label: 'Gross pay', value: showDollars(result.gross), isResult: true }));
   tape.write('net', () => ({ label: 'Gross pay', value: showDollars(result.gross) }));
   for (const tax of result.taxes)

@@ -27,7 +27,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   }
   const gross = cents(paid);
   const tips = cents(tipped);
-  const deductions = deductionLines(input, gross);
+  const deductions = deductionLines(input, gross, tape);
   const check = new Check(
     input,
     new Wages(earned, input.deductions, deductions.lines, input.checkDate, input.work[0]?.state ?? ''),

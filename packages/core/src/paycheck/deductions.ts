@@ -1,10 +1,12 @@
 import { yearOf } from '../calendar/local-date.js';
 import { DEDUCTION_ITEMS, type DeductionItem, type LegalLimit } from '../items/registry.js';
-import { inForce } from '../jurisdictions/dated.js';
+import { inForce, type Dated } from '../jurisdictions/dated.js';
 import { BENEFIT_LIMITS, type BenefitLimits } from '../jurisdictions/us/benefit-limits.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
 import { ZERO, cents, notBelowZero, showDollars, subtract, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
+import { showPercent } from '../money/rate.js';
+import { shownParameter, type Tape } from '../working/tape.js';
 import type { Deduction, PaycheckInput } from './input.js';
 import { namedLine } from './named.js';
 import type { DeductionLine } from './result.js';
@@ -78,8 +80,49 @@ function limited(
   return [amount, by];
 }
 
+interface Deducted {
+  readonly deduction: Deduction;
+  readonly line: DeductionLine;
+  readonly gross: Cents;
+  readonly wanted: Cents;
+  /** The limit that counted last, or nothing. */
+  readonly by: string;
+  readonly row: Dated<BenefitLimits> | null;
+  readonly age: number | null;
+}
+function writeDeduction(tape: Tape, { deduction, line, gross, wanted, by, row, age }: Deducted): void {
+  const figure = `deduction:${line.item}`;
+  const { item, percent } = deduction;
+  tape.write(figure, () => ({
+    label: percent && deduction.amount === null ? 'Share of gross pay' : 'Amount',
+    value: showDollars(wanted),
+    ...(percent && deduction.amount === null
+      ? { how: `${showDollars(gross)} × ${showPercent(percent)}`, rounding: 'half a cent up' }
+      : {}),
+  }));
+  tape.write(figure, () => ({
+    label: line.label,
+    value: showDollars(line.amount),
+    ...(by === '' ? {} : { how: `held at its ${by} limit` }),
+    isResult: true,
+    ...(by === 'legal yearly' && row && item.limit
+      ? {
+          parameter: shownParameter(
+            `${item.label}: limit of law`,
+            showDollars(legalLimit(item.limit, row.value, age)),
+            row,
+          ),
+        }
+      : {}),
+  }));
+}
+
 /** What each deduction takes from a check of this gross, after its own limits and those of law (warnings say when). */
-export function deductionLines(input: PaycheckInput, gross: Cents): { lines: DeductionLine[]; issues: Issue[] } {
+export function deductionLines(
+  input: PaycheckInput,
+  gross: Cents,
+  tape?: Tape,
+): { lines: DeductionLine[]; issues: Issue[] } {
   if (input.deductions.length === 0) return NONE;
   const issues: Issue[] = [];
   const row = inForce(BENEFIT_LIMITS, input.checkDate, input.rules);
@@ -107,7 +150,9 @@ export function deductionLines(input: PaycheckInput, gross: Cents): { lines: Ded
           limit: by,
         }),
       );
-    lines.push(namedLine(item, deduction.own, amount));
+    const line = namedLine(item, deduction.own, amount);
+    if (tape) writeDeduction(tape, { deduction, line, gross, wanted, by, row, age });
+    lines.push(line);
   }
   return { lines, issues };
 }

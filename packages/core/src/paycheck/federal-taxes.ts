@@ -25,7 +25,8 @@ import { round, times } from '../money/exact.js';
 import { type CappedTax, cappedTax, overMark, underBase, writeCappedTax } from '../taxes/capped-tax.js';
 import { federalIncomeTax } from '../taxes/federal-income-tax.js';
 import { showPercent, type Rate } from '../money/rate.js';
-import { shownParameter } from '../working/tape.js';
+import { shownParameter, type Tape } from '../working/tape.js';
+import type { BaseFamily } from '../items/registry.js';
 import { type Tax, type TaxCode, taxOf, unemploymentCode } from '../taxes/registry.js';
 import { Check } from './check.js';
 import type { PaycheckInput } from './input.js';
@@ -33,6 +34,9 @@ import { EMPLOYER_KINDS, workerIsWithout } from './kinds.js';
 import { programTaxes } from './programs.js';
 import { unemploymentState } from './state-taxes.js';
 import type { EarnedAmount } from './wages.js';
+
+const incomeMadeOf = (check: Check) => (): string =>
+  check.wages.madeOf('income', '', check.input.supplementalMethod === 'aggregate' ? 'withheld-on' : 'regular');
 
 export function federalIncome(check: Check): void {
   const { input } = check;
@@ -57,6 +61,7 @@ export function federalIncome(check: Check): void {
       toDollar: input.roundWithholdingToDollar,
       lastRegular: input.lastRegular,
       rules: input.rules,
+      madeOf: check.tape ? incomeMadeOf(check) : null,
     },
     check.tape,
   );
@@ -67,10 +72,20 @@ export function federalIncome(check: Check): void {
   check.push('US-FIT', wages.total, wages.total, result.tax);
 }
 
+const writeCapped = (
+  check: Check,
+  taxes: readonly Tax[],
+  given: CappedTax,
+  amount: Cents,
+  family: BaseFamily,
+  state: string,
+  tape: Tape,
+): void => writeCappedTax(taxes, given, amount, () => check.wages.madeOf(family, state), tape);
+
 /** rate × wages under a base (or over a mark), the same for each of the taxes. */
-function capped(check: Check, taxes: readonly Tax[], given: CappedTax): void {
+function capped(check: Check, taxes: readonly Tax[], given: CappedTax, family: BaseFamily, state = ''): void {
   const amount = cappedTax(given);
-  if (check.tape) writeCappedTax(taxes, given, amount, check.tape);
+  if (check.tape) writeCapped(check, taxes, given, amount, family, state, check.tape);
   for (const { code, payer } of taxes) {
     check.taxes.push({ code, payer, subject: given.subject, wages: given.taxed, amount, rate: given.rate });
   }
@@ -158,28 +173,27 @@ export function socialInsurance(check: Check): void {
     const toDate = check.toDate('US-OASDI');
     const covered = overCoverageMark(check, subject, toDate);
     const taxed = covered > subject ? smaller(covered, base.value) : underBase(covered, toDate, base.value);
-    capped(check, OASDI, {
-      subject,
-      taxed,
-      toDate,
-      rate: oasdi.value,
-      rateRow: oasdi,
-      limit: { label: 'Wage base', amount: base.value, row: base },
-    });
+    const limit = { label: 'Wage base', amount: base.value, row: base };
+    capped(check, OASDI, { subject, taxed, toDate, rate: oasdi.value, rateRow: oasdi, limit }, 'social');
   }
   if (!check.isExempt('US-HI-EE', 'US-HI-ER')) {
     const toDate = check.toDate('US-HI');
     const covered = overCoverageMark(check, subject, toDate);
-    capped(check, HI, { subject, taxed: covered, toDate, rate: hi.value, rateRow: hi, limit: null });
+    capped(check, HI, { subject, taxed: covered, toDate, rate: hi.value, rateRow: hi, limit: null }, 'social');
     const taxed = overMark(covered, toDate, additional.value.over);
-    capped(check, ADDITIONAL, {
-      subject,
-      taxed,
-      toDate,
-      rate: additional.value.rate,
-      rateRow: additional,
-      limit: { label: 'Withhold on wages over', amount: additional.value.over, row: additional },
-    });
+    capped(
+      check,
+      ADDITIONAL,
+      {
+        subject,
+        taxed,
+        toDate,
+        rate: additional.value.rate,
+        rateRow: additional,
+        limit: { label: 'Withhold on wages over', amount: additional.value.over, row: additional },
+      },
+      'social',
+    );
   }
   leaveSickPayToItsPayer(check);
   check.socialInsuranceToDate = add(
@@ -232,14 +246,19 @@ export function federalUnemployment(check: Check): void {
   const state = input.unemploymentState ?? input.work[0]?.state ?? '';
   const isWithoutCredit = input.exemptFrom.size > 0 && input.exemptFrom.has(`${state}-SUI` as TaxCode);
   if (!isWithoutCredit) loseCredit(check, state, taxed);
-  capped(check, FEDERAL_UNEMPLOYMENT, {
-    subject,
-    taxed,
-    toDate,
-    rate: isWithoutCredit ? row.value.withoutCredit : row.value.rate,
-    rateRow: row,
-    limit: { label: 'Wage base', amount: row.value.base, row },
-  });
+  capped(
+    check,
+    FEDERAL_UNEMPLOYMENT,
+    {
+      subject,
+      taxed,
+      toDate,
+      rate: isWithoutCredit ? row.value.withoutCredit : row.value.rate,
+      rateRow: row,
+      limit: { label: 'Wage base', amount: row.value.base, row },
+    },
+    'unemployment',
+  );
 }
 
 export function stateUnemployment(check: Check): void {
@@ -264,7 +283,8 @@ export function stateUnemployment(check: Check): void {
       const toDate = check.toDate(code);
       const taxed = underBase(subject, toDate, base.value);
       const limit = { label: 'Wage base', amount: base.value, row: base };
-      capped(check, [taxOf(code)], { subject, taxed, toDate, rate: own, rateRow: null, limit });
+      const given = { subject, taxed, toDate, rate: own, rateRow: null, limit };
+      capped(check, [taxOf(code)], given, 'state-unemployment', state.code);
     }
   }
   programTaxes(check, state);

@@ -1,5 +1,6 @@
 import type { Dated } from '../jurisdictions/dated.js';
-import type { Program, ProgramTerms } from '../jurisdictions/program.js';
+import type { BaseFamily } from '../items/registry.js';
+import type { Program, ProgramTerms, ProgramWages } from '../jurisdictions/program.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { OASDI_BASE } from '../jurisdictions/us/parameters.js';
 import { ZERO, cents, notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
@@ -27,18 +28,16 @@ function variantFor(check: Check, variants: readonly ProgramTerms[], label: stri
   return null;
 }
 
-function wagesOf(check: Check, state: StateRules, program: Program): Cents {
-  switch (program.wages) {
-    case 'unemployment':
-      return check.wages.of('state-unemployment', state.code).total;
-    case 'social-security':
-      return check.wages.of('social').total;
-    case 'gross':
-      return check.wages.of('gross').total;
-    case 'income':
-      return check.wages.of('state-income', state.code).total;
-  }
-}
+const FAMILY: Readonly<Record<ProgramWages, BaseFamily | 'gross'>> = {
+  unemployment: 'state-unemployment',
+  'social-security': 'social',
+  gross: 'gross',
+  income: 'state-income',
+};
+const wagesOf = (check: Check, state: StateRules, program: Program): Cents =>
+  check.wages.of(FAMILY[program.wages], state.code).total;
+const madeOf = (check: Check, state: StateRules, program: Program) => (): string =>
+  check.wages.madeOf(FAMILY[program.wages], state.code);
 
 /** Premiums and contributions of a state besides income tax and unemployment tax. */
 export function programTaxes(check: Check, state: StateRules, applies?: (program: Program) => boolean): void {
@@ -72,8 +71,13 @@ function withinLimits(check: Check, code: TaxCode, terms: ProgramTerms, amount: 
   return most;
 }
 
-function writeWages(tape: Tape, code: TaxCode, subject: Cents, taxed: Cents, base: Cents | null, toDate: Cents): void {
-  tape.write(code, () => ({ label: 'Wages in this check', value: showDollars(subject) }));
+function writeWages(
+  tape: Tape,
+  code: TaxCode,
+  { subject, taxed, base, toDate }: { subject: Cents; taxed: Cents; base: Cents | null; toDate: Cents },
+  madeOf: () => string,
+): void {
+  tape.write(code, () => ({ label: 'Wages in this check', value: showDollars(subject), how: madeOf() }));
   if (base === null) return;
   tape.write(code, () => ({
     label: 'Wages taxed',
@@ -103,8 +107,8 @@ function writeAmount(
   }));
 }
 const byHours = (hours: number) => (): string => `${hours / 1000} hours`;
-const byShare = (taxed: Cents, rate: Rate, unrounded: Exact) => (): string =>
-  `${showDollars(taxed)} × ${showPercent(rate)} = ${showExact(unrounded)}`;
+const byShare = (taxed: Cents, rate: Rate, unrounded: Exact, amount: Cents) => (): string =>
+  `${showDollars(taxed)} × ${showPercent(rate)} = ${showExact(unrounded)}${amount < round(unrounded, 'half-up') ? ', held at the limit' : ''}`;
 
 function programTax(check: Check, state: StateRules, { program, tax }: ProgramTax): void {
   const { code } = tax;
@@ -134,10 +138,10 @@ function programTax(check: Check, state: StateRules, { program, tax }: ProgramTa
   const hours = isByHour ? hoursWorked(check) : 0;
   const unrounded = terms.perHour ? times(times(cents(100), terms.perHour), { n: hours, d: 1000 }) : times(taxed, rate);
   const { tape } = check;
-  if (tape) writeWages(tape, code, subject, taxed, base, toDate);
+  if (tape) writeWages(tape, code, { subject, taxed, base, toDate }, madeOf(check, state, program));
   const amount = withinLimits(check, code, terms, round(unrounded, 'half-up'));
   if (tape) {
-    const how = isByHour ? byHours(hours) : byShare(taxed, rate, unrounded);
+    const how = isByHour ? byHours(hours) : byShare(taxed, rate, unrounded, amount);
     writeAmount(tape, { label: program.label, code, row }, rate, how, amount);
   }
   const hasOneRate = program.payer === 'employer' && !isByHour;

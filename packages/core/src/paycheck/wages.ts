@@ -1,6 +1,6 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import type { BaseFamily } from '../items/registry.js';
-import { cents, type Cents } from '../money/cents.js';
+import { cents, showDollars, type Cents } from '../money/cents.js';
 import { OUT_OF_GROSS, itemsOutOf, viewsOf, type ItemSet } from '../taxes/item-views.js';
 import type { EarningItem } from '../items/registry.js';
 import type { Deduction, OwnItemName } from './input.js';
@@ -98,6 +98,29 @@ export class Wages {
     if (!this.hasSupplemental) return NO_ITEMS;
     const out = itemsOutOf(family, state, this.day);
     return this.earnings.filter((line) => line.item.kind === 'supplemental' && !isOut(line, family, out));
+  }
+
+  /**
+   * What wages of a base are made of, for a working: the earnings in it and the deductions out of it. `regular` leaves out
+   * supplemental wages, `withheld-on` what nothing is withheld on.
+   */
+  madeOf(family: BaseFamily | 'gross', state: string, part: 'regular' | 'withheld-on' | 'total' = 'total'): string {
+    const out = family === 'gross' ? OUT_OF_GROSS : viewsOf(state, this.day)[family];
+    const earned = this.earnings.filter(
+      (line) =>
+        line.amount !== 0 &&
+        !isOut(line, family, out) &&
+        !(part !== 'total' && line.item.isNotWithheldOn) &&
+        !(part === 'regular' && line.item.kind === 'supplemental'),
+    );
+    const taken = this.deductions.flatMap((deduction, index) => {
+      const line = this.taken[index];
+      return line && line.amount !== 0 && isOut(deduction, family, out) ? [line] : [];
+    });
+    return [
+      earned.map((line) => `${line.own?.label ?? line.item.label} ${showDollars(line.amount)}`).join(' + '),
+      ...taken.map((line) => `${line.label} ${showDollars(line.amount)}`),
+    ].join(' − ');
   }
 
   private add(out: ItemSet, family: BaseFamily | 'gross'): BaseWages {

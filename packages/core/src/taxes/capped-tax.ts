@@ -27,11 +27,18 @@ export interface CappedTax {
 export const cappedTax = (tax: CappedTax): Cents => round(times(tax.taxed, tax.rate), 'half-up');
 
 /** How the amount of `cappedTax` was made, for each of the taxes that are computed alike. */
-export function writeCappedTax(taxes: readonly Tax[], tax: CappedTax, amount: Cents, tape: Tape): void {
+export function writeCappedTax(
+  taxes: readonly Tax[],
+  tax: CappedTax,
+  amount: Cents,
+  /** What the wages are made of. */
+  madeOf: () => string,
+  tape: Tape,
+): void {
   const write = (line: WriteLine): void => {
     for (const { code } of taxes) tape.write(code, line);
   };
-  write(() => ({ label: 'Wages in this check', value: showDollars(tax.subject) }));
+  write(() => ({ label: 'Wages in this check', value: showDollars(tax.subject), how: madeOf() }));
   if (tax.limit) {
     const { label, amount: limit, row } = tax.limit;
     write(() => ({ label: 'Paid before in the year', value: showDollars(tax.toDate) }));
@@ -48,7 +55,7 @@ export function writeCappedTax(taxes: readonly Tax[], tax: CappedTax, amount: Ce
       return {
         label,
         value: showDollars(amount),
-        how: `${showDollars(tax.taxed)} × ${percent} = ${showExact(times(tax.taxed, tax.rate))}`,
+        how: `${showDollars(tax.taxed)} × ${percent} = ${showExact(times(tax.taxed, tax.rate))}${tax.rateRow ? '' : ', the rate of the client’s notice'}`,
         rounding: 'half a cent up',
         isResult: true,
         ...(tax.rateRow ? { parameter: shownParameter('Rate', percent, tax.rateRow) } : {}),

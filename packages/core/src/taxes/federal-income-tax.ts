@@ -40,6 +40,8 @@ export interface FederalWithholdingInput {
   readonly daysInPeriod: number;
   /** Rules of the firm's own. */
   readonly rules?: OwnRules | null;
+  /** What the wages are made of, for a working. */
+  readonly madeOf?: (() => string) | null;
   /** The last regular wages, when supplemental wages are paid apart from them. */
   readonly lastRegular: { readonly wages: Cents; readonly withheld: Cents } | null;
 }
@@ -121,6 +123,7 @@ function worksheetOneA(
       : null;
   if (tape)
     writeOneA(
+      input,
       { wages, addition, annual, reduction, adjusted, bracket, annualTax, tentative, credit },
       certificate,
       periods,
@@ -134,6 +137,7 @@ function worksheetOneA(
 }
 
 function writeOneA(
+  input: FederalWithholdingInput,
   sheet: WorksheetOneA,
   certificate: FederalCertificate,
   periods: number,
@@ -143,7 +147,12 @@ function writeOneA(
   const status = statusOf(certificate);
   const { bracket } = sheet;
   const write = (line: WriteLine): void => tape.write(FIGURE, line);
-  write(() => ({ label: '1a  Taxable wages this period', value: showDollars(sheet.wages) }));
+  const { madeOf } = input;
+  write(() => ({
+    label: '1a  Taxable wages this period',
+    value: showDollars(sheet.wages),
+    ...(madeOf ? { how: madeOf() } : {}),
+  }));
   if (certificate.nonresidentAlien)
     write(() => ({
       label: '1a  Nonresident alien addition',

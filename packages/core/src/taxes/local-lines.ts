@@ -1,5 +1,6 @@
 import type { Dated } from '../jurisdictions/dated.js';
 import type { LocalFee, LocalRates, LocalTax, Locality } from '../jurisdictions/locality.js';
+import type { BaseFamily } from '../items/registry.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { OASDI_BASE } from '../jurisdictions/us/parameters.js';
 import type { Worksheet } from '../jurisdictions/worksheet.js';
@@ -24,17 +25,18 @@ export interface Situation {
   readonly stateTax: Cents | null;
 }
 
-export function wagesFor(check: Check, state: StateRules, tax: LocalTax): Cents {
-  switch (tax.wages) {
-    case 'gross':
-      return check.wages.of('local', state.code).total;
-    case 'income':
-      return check.wages.of('income').total;
-    case 'medicare':
-      return check.wages.of('social').total;
-    case 'state-income':
-      return check.wages.of('state-income', state.code).total;
-  }
+const FAMILY: Readonly<Record<LocalTax['wages'], BaseFamily>> = {
+  gross: 'local',
+  income: 'income',
+  medicare: 'social',
+  'state-income': 'state-income',
+};
+export const wagesFor = (check: Check, state: StateRules, tax: LocalTax): Cents =>
+  check.wages.of(FAMILY[tax.wages], state.code).total;
+/** What the wages of a local tax are made of, and that they are only the part of one place of work, where they are. */
+function madeOf(check: Check, state: StateRules, tax: LocalTax, subject: Cents): string {
+  const all = check.wages.madeOf(FAMILY[tax.wages], state.code);
+  return subject === wagesFor(check, state, tax) ? all : `the part of this place of ${all}`;
 }
 
 /** Exemptions of a place's own kind, in dollars of one pay period. */
@@ -72,7 +74,7 @@ export function writeRate(
   const amount = notBelowZero(subtract(full, credit));
   if (check.tape) {
     const { tape } = check;
-    tape.write(code, () => ({ label: 'Wages', value: showDollars(subject) }));
+    tape.write(code, () => ({ label: 'Wages', value: showDollars(subject), how: madeOf(check, state, tax, subject) }));
     if (exemption > 0) tape.write(code, () => ({ label: 'Exemptions of the period', value: showDollars(exemption) }));
     if (credit > 0) tape.write(code, () => ({ label: 'Credit for tax where the work is', value: showDollars(credit) }));
     tape.write(code, () => ({

@@ -1,11 +1,12 @@
 import type { Bracket } from '../jurisdictions/brackets.js';
-import type { StateCertificate, StateRules, WithheldIncomeTax } from '../jurisdictions/state.js';
+import type { Dated } from '../jurisdictions/dated.js';
+import type { StateCertificate, StateRules, Supplemental, WithheldIncomeTax } from '../jurisdictions/state.js';
 import { ZERO, add, cents, notBelowZero, showDollars, subtract, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import { showPercent, type Rate } from '../money/rate.js';
 import type { Check } from '../paycheck/check.js';
 import type { EarnedAmount } from '../paycheck/wages.js';
-import { shownParameter } from '../working/tape.js';
+import { shownParameter, type Tape } from '../working/tape.js';
 import { incomeTaxCode, type TaxCode } from './registry.js';
 import { certificateAmount, rateAt } from './worksheet-amounts.js';
 import { worksheetOf, worksheetTaxOf } from './worksheet-tax.js';
@@ -39,15 +40,34 @@ export function certificateFor(check: Check, state: StateRules, rule: WithheldIn
   return without.certificate;
 }
 
-function flatSupplemental(check: Check, figure: TaxCode, rate: Rate, wages: Cents, label: string): Cents {
-  const amount = round(times(wages, rate), 'half-up');
-  check.tape?.write(figure, () => ({
+/** What the wages are made of that a state withholds on, and that they are a part only, where they are. */
+const madeOf = (check: Check, state: StateRules, wages: StateWages, isTogether: boolean) => (): string => {
+  const part = isTogether ? 'withheld-on' : 'regular';
+  const all = check.wages.madeOf('state-income', state.code, part);
+  return wages.regular === check.wages.of('state-income', state.code).regular
+    ? all
+    : `the part of this state of ${all}`;
+};
+
+interface SupplementalPart {
+  readonly rate: Rate;
+  readonly wages: Cents;
+  readonly label: string;
+  readonly row: Dated<Supplemental>;
+}
+function flatSupplemental(check: Check, figure: TaxCode, part: SupplementalPart): Cents {
+  const amount = round(times(part.wages, part.rate), 'half-up');
+  if (check.tape) writeSupplemental(check.tape, figure, part, amount);
+  return amount;
+}
+function writeSupplemental(tape: Tape, figure: TaxCode, { rate, wages, label, row }: SupplementalPart, amount: Cents) {
+  tape.write(figure, () => ({
     label,
     value: showDollars(amount),
     how: `${showDollars(wages)} × ${showPercent(rate)}`,
     rounding: 'half a cent up',
+    parameter: shownParameter('Rate on supplemental wages', showPercent(rate), row),
   }));
-  return amount;
 }
 
 /**
@@ -77,8 +97,11 @@ export function stateIncomeTax(
     }));
     return { tax: ZERO, extra: ZERO };
   }
-  const sheet = worksheetOf(check, figure, row, certificate, tape, local);
   const isTogether = supplemental.value.is === 'together' || input.supplementalMethod === 'aggregate';
+  const sheet = worksheetOf(check, figure, row, certificate, tape, {
+    local,
+    madeOf: tape ? madeOf(check, state, wages, isTogether) : undefined,
+  });
   let tax: Cents;
   if (isTogether && wages.regular <= 0 && input.lastRegular && wages.supplemental > 0) {
     tax = notBelowZero(
@@ -97,7 +120,8 @@ export function stateIncomeTax(
   }
   if (!isTogether && wages.supplemental > 0) {
     const own = supplemental.value;
-    const label = 'Supplemental wages, flat rate';
+    const flat = (rate: Rate, of: Cents, label = 'Supplemental wages, flat rate'): Cents =>
+      flatSupplemental(check, figure, { rate, wages: of, label, row: supplemental });
     if (own.is === 'flat') {
       let left = wages.supplemental;
       for (const [item, rate] of Object.entries(own.items ?? {})) {
@@ -107,27 +131,15 @@ export function stateIncomeTax(
         const taken = cents(Math.min(amount, left));
         if (taken <= 0) continue;
         left = subtract(left, taken);
-        tax = add(tax, flatSupplemental(check, figure, rate, taken, label));
+        tax = add(tax, flat(rate, taken));
       }
-      if (left > 0) tax = add(tax, flatSupplemental(check, figure, own.rate, left, label));
+      if (left > 0) tax = add(tax, flat(own.rate, left));
     } else if (own.is === 'tiers') {
       const annual = cents(add(wages.regular, wages.supplemental) * check.periods);
-      tax = add(tax, flatSupplemental(check, figure, rateAt(own.rates, annual), wages.supplemental, label));
+      tax = add(tax, flat(rateAt(own.rates, annual), wages.supplemental, 'Supplemental wages, by annual wages'));
     } else if (own.is === 'share-of-federal') {
-      const amount = round(times(check.federalOnSupplemental, own.rate), 'half-up');
-      tape?.write(figure, () => ({
-        label: 'Supplemental wages, share of the federal tax on them',
-        value: showDollars(amount),
-        how: `${showDollars(check.federalOnSupplemental)} × ${showPercent(own.rate)}`,
-      }));
-      tax = add(tax, amount);
+      tax = add(tax, flat(own.rate, check.federalOnSupplemental, 'Share of the federal tax on supplemental wages'));
     }
-    if (tape)
-      tape.write(figure, () => ({
-        label: 'Supplemental rule',
-        value: own.is,
-        parameter: shownParameter(`${state.name}, supplemental wages`, own.is, supplemental),
-      }));
   }
   const hasWages = wages.regular > 0 || wages.supplemental > 0;
   const extra = hasWages ? certificateAmount(certificate, 'extraWithholding') : ZERO;

@@ -35,6 +35,8 @@ export interface WorksheetInput extends Pick<
   /** County rates of the person, where the state withholds them together with its own tax. */
   readonly local?: readonly Bracket[] | undefined;
   readonly tape?: Tape | undefined;
+  /** What the wages are made of, for a working. */
+  readonly madeOf?: (() => string) | undefined;
 }
 
 /** A line of the working, with the parameter by the name and value it is shown with. */
@@ -249,7 +251,12 @@ class Filling implements Setting {
   }
 
   writeWages(): void {
-    this.write(() => ({ label: 'Wages of the period', value: showDollars(this.ofPeriod) }));
+    const { madeOf } = this.input;
+    this.write(() => ({
+      label: 'Wages of the period',
+      value: showDollars(this.ofPeriod),
+      ...(madeOf ? { how: madeOf() } : {}),
+    }));
     if (this.basis === 'annual')
       this.write(() => ({
         label: 'Wages of a year',
@@ -298,7 +305,7 @@ export const worksheetOf = (
   row: Dated<Worksheet>,
   certificate: StateCertificate,
   tape: Tape | undefined,
-  local?: readonly Bracket[],
+  more: Pick<WorksheetInput, 'local' | 'madeOf'> = {},
 ): WorksheetInput => ({
   figure,
   row,
@@ -308,8 +315,9 @@ export const worksheetOf = (
   federalTax: check.federalOnRegular,
   socialInsurance: check.socialInsurance,
   socialInsuranceToDate: check.socialInsuranceToDate,
-  local,
   tape,
+  local: more.local,
+  madeOf: more.madeOf,
 });
 
 /**

@@ -118,8 +118,8 @@ export class Wages {
       return line && line.amount !== 0 && isOut(deduction, family, out) ? [line] : [];
     });
     return [
-      earned.map((line) => `${line.own?.label ?? line.item.label} ${showDollars(line.amount)}`).join(' + '),
-      ...taken.map((line) => `${line.label} ${showDollars(line.amount)}`),
+      earned.map((line) => `${showDollars(line.amount)} ${line.own?.label ?? line.item.label}`).join(' + '),
+      ...taken.map((line) => `${showDollars(line.amount)} ${line.label}`),
     ].join(' − ');
   }
 

@@ -32,15 +32,15 @@ describe('a working says where its wages come from', () => {
   });
   it('what a deferral and a cafeteria plan take out of each base (Publication 15-B)', () => {
     expect(line(lines['US-FIT'], '1a  Taxable wages this period')?.how).toBe(
-      'Regular 2,000.00 + Overtime 131.25 − 401(k) deferral 156.56 − Health, section 125 62.00',
+      '2,000.00 Regular + 131.25 Overtime − 156.56 401(k) deferral − 62.00 Health, section 125',
     );
     expect(line(lines['US-OASDI-EE'], 'Wages in this check')?.how).toBe(
-      'Regular 2,000.00 + Overtime 131.25 + Bonus 1,000.00 − Health, section 125 62.00',
+      '2,000.00 Regular + 131.25 Overtime + 1,000.00 Bonus − 62.00 Health, section 125',
     );
   });
   it('New Jersey takes health premiums as pay, and bonuses together with it', () =>
     expect(line(lines['NJ-SIT'], 'Wages of the period')?.how).toBe(
-      'Regular 2,000.00 + Overtime 131.25 + Bonus 1,000.00 − 401(k) deferral 156.56',
+      '2,000.00 Regular + 131.25 Overtime + 1,000.00 Bonus − 156.56 401(k) deferral',
     ));
   it('a share of gross, and the limit it is held at', () => {
     expect(line(lines['deduction:401k'], 'Share of gross pay')?.how).toBe('3,131.25 × 5%');
@@ -65,7 +65,7 @@ describe('a working says where its wages come from', () => {
         )['NJ-SIT'],
         'Wages of the period',
       )?.how,
-    ).toMatch(/^the part of this state of Regular 2,000\.00/));
+    ).toMatch(/^the part of this state of 2,000\.00 Regular/));
   it('the client’s own rate is called so, and an amount at its limit says it', () => {
     const own = working('NY');
     expect(own['NY-SUI']?.at(-1)?.how).toMatch(/the rate of the client’s notice$/);

@@ -44,8 +44,27 @@ export function inForce<T>(rows: readonly Dated<T>[], day: LocalDate, own?: OwnR
       if (row && contains(row, day)) return row as Dated<T>;
     }
   }
-  for (const row of rows) if (contains(row, day)) return row;
-  return null;
+  return rowOf(rows, day);
+}
+
+/** Rows of the product itself by the day asked for last: a payroll asks for the same ones again for every person. */
+const ofDay: { day: LocalDate | null; readonly rows: Map<readonly Dated<unknown>[], Dated<unknown> | null> } = {
+  day: null,
+  rows: new Map(),
+};
+/** More lists than the product has: a firm's own places may bring theirs anew with every request. */
+const MOST_KEPT = 10_000;
+function rowOf<T>(rows: readonly Dated<T>[], day: LocalDate): Dated<T> | null {
+  if (ofDay.day !== day || ofDay.rows.size > MOST_KEPT) {
+    ofDay.day = day;
+    ofDay.rows.clear();
+  }
+  let row = ofDay.rows.get(rows) as Dated<T> | null | undefined;
+  if (row === undefined) {
+    row = rows.find((candidate) => contains(candidate, day)) ?? null;
+    ofDay.rows.set(rows, row);
+  }
+  return row;
 }
 
 /** Places where the spans of one parameter overlap or leave a hole; empty when there are none. */

@@ -17,9 +17,14 @@ export function withheldFrom(check: Check): Cents {
 
 /** Takes back what the cash of the check cannot pay: income tax first, then OASDI and HI on tips (Publication 15, section 6). */
 export function leaveUncollected(check: Check, cash: Cents, tips: Cents): { oasdi: Cents; hi: Cents } {
-  const rates = tips > 0 ? { oasdi: check.inForce(OASDI_RATE), hi: check.inForce(HI_RATE) } : null;
-  let short = rates ? subtract(withheldFrom(check), cash) : ZERO;
-  if (!rates?.oasdi || !rates.hi || short <= 0) return { oasdi: ZERO, hi: ZERO };
+  return tips > 0 ? leaveTips(check, cash, tips) : NOTHING_LEFT;
+}
+const NOTHING_LEFT = { oasdi: ZERO, hi: ZERO };
+
+function leaveTips(check: Check, cash: Cents, tips: Cents): { oasdi: Cents; hi: Cents } {
+  const rates = { oasdi: check.inForce(OASDI_RATE), hi: check.inForce(HI_RATE) };
+  let short = subtract(withheldFrom(check), cash);
+  if (!rates.oasdi || !rates.hi || short <= 0) return NOTHING_LEFT;
   const lower = (code: TaxCode, most: Cents): Cents => {
     const index = check.taxes.findIndex((line) => line.code === code);
     const line = check.taxes[index];

@@ -40,7 +40,13 @@ export function regularRate(earnings: readonly Earning[]): Exact | null {
 
 /** Every line's amount: overtime on the regular rate has its straight pay and the premium share of that rate. */
 export function earningAmounts(earnings: readonly Earning[]): Cents[] {
-  const own = earnings.some((earning) => earning.isOnRegularRate) ? regularRate(earnings) : null;
+  let isPlain = true;
+  for (const earning of earnings) if (earning.isOnRegularRate) isPlain = false;
+  return isPlain ? earnings.map(earningAmount) : onRegularRate(earnings);
+}
+
+function onRegularRate(earnings: readonly Earning[]): Cents[] {
+  const own = regularRate(earnings);
   return earnings.map((earning) => {
     if (!own || !earning.isOnRegularRate || earning.hours === null) return earningAmount(earning);
     const factor = factorOf(earning.item);

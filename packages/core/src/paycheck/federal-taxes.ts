@@ -134,7 +134,6 @@ const isSickPay = ({ item }: EarnedAmount): boolean => item.code === 'third-part
  * OASDI base the sick pay counts after the other wages of the check.
  */
 function leaveSickPayToItsPayer(check: Check): void {
-  if (!check.wages.earnings.some(isSickPay)) return;
   const sick = sum(check.wages.earnings.filter(isSickPay).map((line) => line.amount));
   const off = (code: TaxCode): Cents => {
     const index = check.taxes.findIndex((line) => line.code === code);
@@ -195,14 +194,13 @@ export function socialInsurance(check: Check): void {
       'social',
     );
   }
-  leaveSickPayToItsPayer(check);
+  if (check.wages.earnings.some(isSickPay)) leaveSickPayToItsPayer(check);
   check.socialInsuranceToDate = add(
     paidBefore(check, 'US-OASDI-EE', check.toDate('US-OASDI'), oasdi.value),
     paidBefore(check, 'US-HI-EE', check.toDate('US-HI'), hi.value),
   );
   let withheld = 0;
-  for (const line of check.taxes)
-    if (line.payer === 'employee' && line.code.startsWith('US-') && line.code !== 'US-FIT') withheld += line.amount;
+  for (const line of check.taxes) if (line.payer === 'employee' && line.code !== 'US-FIT') withheld += line.amount;
   check.socialInsurance = cents(withheld);
 }
 

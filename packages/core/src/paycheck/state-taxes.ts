@@ -3,8 +3,9 @@ import type { StateRules } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
 import { ZERO, add, cents, larger, notBelowZero, showDollars, subtract, sum, type Cents } from '../money/cents.js';
 import { countyBrackets, findPlace } from '../taxes/local-places.js';
-import { incomeTaxCode } from '../taxes/registry.js';
+import { incomeTaxCode, type TaxCode } from '../taxes/registry.js';
 import { stateIncomeTax, type StateWages } from '../taxes/state-income-tax.js';
+import type { Tape } from '../working/tape.js';
 import type { Check } from './check.js';
 import type { PaycheckInput } from './input.js';
 import { workerIsWithout } from './kinds.js';
@@ -31,6 +32,16 @@ function localBrackets(check: Check, state: StateRules): readonly Bracket[] | un
   return place ? countyBrackets(place, check.input) : null;
 }
 
+function writeTotal(tape: Tape, state: StateRules, code: TaxCode, tax: Cents, credit: Cents): void {
+  if (credit > 0)
+    tape.write(code, () => ({
+      label: 'Less tax withheld for the states of work',
+      value: showDollars(credit),
+      how: 'the state of residence takes what is left',
+    }));
+  tape.write(code, () => ({ label: `${state.name} income tax`, value: showDollars(tax), isResult: true }));
+}
+
 function write(check: Check, state: StateRules, wages: StateWages & { readonly subject: Cents }, credit: Cents): Cents {
   const code = incomeTaxCode(state);
   if (state.incomeTax.kind === 'none' || check.isExempt(code)) return ZERO;
@@ -39,14 +50,8 @@ function write(check: Check, state: StateRules, wages: StateWages & { readonly s
   const result = stateIncomeTax(check, state, state.incomeTax, wages, local);
   if (!result) return ZERO;
   const left = notBelowZero(subtract(result.tax, credit));
-  if (credit > 0)
-    check.tape?.write(code, () => ({
-      label: 'Less tax withheld for the states of work',
-      value: showDollars(credit),
-      how: 'the state of residence takes what is left',
-    }));
   const tax = add(left, result.extra);
-  check.tape?.write(code, () => ({ label: `${state.name} income tax`, value: showDollars(tax), isResult: true }));
+  if (check.tape) writeTotal(check.tape, state, code, tax, credit);
   check.push(code, wages.subject, wages.subject, tax);
   return result.tax;
 }
@@ -78,11 +83,18 @@ export function stateIncomeTaxes(check: Check): ReadonlyMap<string, Cents> {
     if (home.incomeTax.kind !== 'none') taxes.set(home.code, writeWhole(check, home, ZERO));
     return taxes;
   }
+  acrossStates(check, home, taxes);
+  return taxes;
+}
+
+/** Work in other states than the one of residence, or in several. */
+function acrossStates(check: Check, home: StateRules, taxes: Map<string, Cents>): void {
+  const { input } = check;
   const states = input.work.map((_, index) => taxingState(check, index));
   states.forEach((state, index) => {
     if (!state) check.problem('rule.state-unknown', 'employee.work', { state: input.work[index]?.state ?? '' });
   });
-  if (states.includes(null)) return taxes;
+  if (states.includes(null)) return;
 
   const portion = (state: StateRules, view: StateRules) => {
     const all = check.wages.of('state-income', view.code);
@@ -119,7 +131,7 @@ export function stateIncomeTaxes(check: Check): ReadonlyMap<string, Cents> {
     credit = add(credit, tax);
     wagesTaxedElsewhere = true;
   }
-  if (home.incomeTax.kind === 'none') return taxes;
+  if (home.incomeTax.kind === 'none') return;
   if (wagesTaxedElsewhere && home.residents === 'none') {
     // Pay that another state withholds on is left to it; the rest is a resident's.
     const elsewhere = [...taxes.keys()];
@@ -138,10 +150,9 @@ export function stateIncomeTaxes(check: Check): ReadonlyMap<string, Cents> {
           ZERO,
         ),
       );
-    return taxes;
+    return;
   }
   taxes.set(home.code, writeWhole(check, home, credit));
-  return taxes;
 }
 
 /**

@@ -1,8 +1,7 @@
 import type { LocalDate } from '../calendar/local-date.js';
-import type { BaseFamily } from '../items/registry.js';
-import { cents, showDollars, type Cents } from '../money/cents.js';
-import { OUT_OF_GROSS, itemsOutOf, viewsOf, type ItemSet } from '../taxes/item-views.js';
 import type { EarningItem } from '../items/registry.js';
+import { cents, showDollars, type Cents } from '../money/cents.js';
+import { FAMILY_INDEX, WAGE_FAMILIES, outMasks, type OutMasks, type WageFamily } from '../taxes/item-views.js';
 import type { Deduction, OwnItemName } from './input.js';
 import type { DeductionLine } from './result.js';
 
@@ -19,36 +18,34 @@ export interface EarnedAmount {
   readonly item: EarningItem;
   readonly amount: Cents;
 }
+type Line = Pick<EarnedAmount | Deduction, 'item' | 'own'>;
 
-function isOut(
-  line: Pick<EarnedAmount | Deduction, 'item' | 'own'>,
-  family: BaseFamily | 'gross',
-  out: ItemSet,
-): boolean {
-  const treatment = line.own?.treatment;
-  const own = treatment && family !== 'gross' ? treatment[family] : undefined;
-  return own === undefined ? out.has(line.item) : own === 'untaxed';
+/** The families a line is out of, a bit for each: those of its item, but for a treatment of its own. */
+function maskOf({ item, own }: Line, masks: OutMasks): number {
+  let mask = masks[item.index] ?? 0;
+  const treatment = own?.treatment;
+  if (treatment)
+    for (const family of WAGE_FAMILIES) {
+      const other = family === 'gross' ? undefined : treatment[family];
+      if (other === 'untaxed') mask |= 1 << FAMILY_INDEX[family];
+      else if (other === 'taxed') mask &= ~(1 << FAMILY_INDEX[family]);
+    }
+  return mask;
 }
 
 const NO_ITEMS: readonly EarnedAmount[] = [];
+const FAMILIES = WAGE_FAMILIES.length;
+/** The sums of one family stand together: regular, supplemental, not withheld on, and what deductions take out. */
+const PARTS = 4;
 
 /** The earnings and pre-tax deductions of one check, as each base sees them. */
 export class Wages {
-  private readonly sets: ItemSet[] = [];
-  private readonly made: BaseWages[] = [];
   private readonly hasSupplemental: boolean;
-  /** Whether a line has a treatment of its own: then bases with the same items may still differ. */
-  private readonly hasTreatments: boolean;
-  /** Wages that were asked for, by family; those of a state are of the one asked for last. */
-  private readonly asked: Record<BaseFamily | 'gross', BaseWages | null> = {
-    income: null,
-    social: null,
-    unemployment: null,
-    'state-income': null,
-    'state-unemployment': null,
-    local: null,
-    gross: null,
-  };
+  private masks: OutMasks;
+  private sums: readonly number[];
+  /** Wages that were asked for, by family. */
+  private made: (BaseWages | null)[];
+
   constructor(
     readonly earnings: readonly EarnedAmount[],
     private readonly deductions: readonly Deduction[],
@@ -56,66 +53,90 @@ export class Wages {
     private readonly taken: readonly DeductionLine[],
     /** The check date. */
     private readonly day: LocalDate,
-    /** The state whose view is asked for last; to begin with, where the work is. */
+    /** The state whose view was asked for last; to begin with, where the work is. */
     private state: string,
   ) {
     let hasSupplemental = false;
-    let hasTreatments = false;
-    for (const line of earnings) {
-      if (line.item.kind === 'supplemental') hasSupplemental = true;
-      if (line.own !== null && line.own.treatment !== null) hasTreatments = true;
-    }
-    for (const line of deductions) if (line.own !== null && line.own.treatment !== null) hasTreatments = true;
+    for (const line of earnings) if (line.item.kind === 'supplemental') hasSupplemental = true;
     this.hasSupplemental = hasSupplemental;
-    this.hasTreatments = hasTreatments;
+    this.masks = outMasks(state, day);
+    this.sums = this.addUp();
+    this.made = [null, null, null, null, null, null, null];
   }
 
-  /** Wages of a federal family, or of a state's; `state` is not looked at for a federal one. */
-  of(family: BaseFamily | 'gross', state = this.state): BaseWages {
-    if (state !== this.state) {
-      this.state = state;
-      this.asked['state-income'] = null;
-      this.asked['state-unemployment'] = null;
-      this.asked.local = null;
+  /** Wages of a federal family, or of a state's; `state` does not matter to a federal one. */
+  of(family: WageFamily, state = this.state): BaseWages {
+    if (state !== this.state) this.look(state);
+    const index = FAMILY_INDEX[family];
+    return (this.made[index] ??= this.make(index * PARTS));
+  }
+
+  /** Takes the view of another state. */
+  private look(state: string): void {
+    this.state = state;
+    this.masks = outMasks(state, this.day);
+    this.sums = this.addUp();
+    this.made = [null, null, null, null, null, null, null];
+  }
+
+  private addUp(): readonly number[] {
+    const sums: number[] = new Array<number>(FAMILIES * PARTS).fill(0);
+    for (const line of this.earnings) {
+      const { item } = line;
+      const mask = maskOf(line, this.masks);
+      const part = item.isNotWithheldOn ? 2 : item.kind === 'supplemental' ? 1 : 0;
+      for (let family = 0; family < FAMILIES; family += 1)
+        if ((mask & (1 << family)) === 0)
+          sums[family * PARTS + part] = (sums[family * PARTS + part] ?? 0) + line.amount;
     }
-    return (this.asked[family] ??= this.find(family, state));
+    for (let index = 0; index < this.taken.length; index += 1) {
+      const [line, deduction] = [this.taken[index], this.deductions[index]];
+      if (!line || !deduction) continue;
+      const mask = maskOf(deduction, this.masks);
+      for (let family = 0; family < FAMILIES; family += 1)
+        if ((mask & (1 << family)) !== 0) sums[family * PARTS + 3] = (sums[family * PARTS + 3] ?? 0) + line.amount;
+    }
+    return sums;
   }
 
-  private find(family: BaseFamily | 'gross', state: string): BaseWages {
-    const out = family === 'gross' ? OUT_OF_GROSS : viewsOf(state, this.day)[family];
-    if (this.hasTreatments) return this.add(out, family);
-    // A handful of different sets a check: looking through them is quicker than a map.
-    const known = this.made[this.sets.indexOf(out)];
-    if (known) return known;
-    const made = this.add(out, family);
-    this.sets.push(out);
-    this.made.push(made);
-    return made;
+  private make(at: number): BaseWages {
+    const [regular = 0, supplemental = 0, notWithheldOn = 0, reduction = 0] = [
+      this.sums[at],
+      this.sums[at + 1],
+      this.sums[at + 2],
+      this.sums[at + 3],
+    ];
+    const fromRegular = Math.min(reduction, Math.max(regular, 0));
+    const left = Math.max(supplemental - (reduction - fromRegular), 0);
+    return {
+      regular: cents(regular - fromRegular),
+      supplemental: cents(left),
+      notWithheldOn: cents(notWithheldOn),
+      total: cents(regular - fromRegular + left + notWithheldOn),
+    };
   }
 
   /** Supplemental wages of a base item by item, before deductions. */
-  supplementalItems(family: BaseFamily, state: string): readonly EarnedAmount[] {
+  supplementalItems(family: WageFamily, state: string): readonly EarnedAmount[] {
     if (!this.hasSupplemental) return NO_ITEMS;
-    const out = itemsOutOf(family, state, this.day);
-    return this.earnings.filter((line) => line.item.kind === 'supplemental' && !isOut(line, family, out));
+    return this.earnings.filter((line) => line.item.kind === 'supplemental' && !this.isOut(line, family, state));
   }
 
   /**
    * What wages of a base are made of, for a working: the earnings in it and the deductions out of it. `regular` leaves out
    * supplemental wages, `withheld-on` what nothing is withheld on.
    */
-  madeOf(family: BaseFamily | 'gross', state: string, part: 'regular' | 'withheld-on' | 'total' = 'total'): string {
-    const out = family === 'gross' ? OUT_OF_GROSS : viewsOf(state, this.day)[family];
+  madeOf(family: WageFamily, state: string, part: 'regular' | 'withheld-on' | 'total' = 'total'): string {
     const earned = this.earnings.filter(
       (line) =>
         line.amount !== 0 &&
-        !isOut(line, family, out) &&
+        !this.isOut(line, family, state) &&
         !(part !== 'total' && line.item.isNotWithheldOn) &&
         !(part === 'regular' && line.item.kind === 'supplemental'),
     );
     const taken = this.deductions.flatMap((deduction, index) => {
       const line = this.taken[index];
-      return line && line.amount !== 0 && isOut(deduction, family, out) ? [line] : [];
+      return line && line.amount !== 0 && this.isOut(deduction, family, state) ? [line] : [];
     });
     return [
       earned.map((line) => `${showDollars(line.amount)} ${line.own?.label ?? line.item.label}`).join(' + '),
@@ -123,30 +144,8 @@ export class Wages {
     ].join(' − ');
   }
 
-  private add(out: ItemSet, family: BaseFamily | 'gross'): BaseWages {
-    let regular = 0;
-    let supplemental = 0;
-    let notWithheldOn = 0;
-    for (const line of this.earnings) {
-      const { item, amount } = line;
-      if (isOut(line, family, out)) continue;
-      if (item.isNotWithheldOn) notWithheldOn += amount;
-      else if (item.kind === 'supplemental') supplemental += amount;
-      else regular += amount;
-    }
-    let reduction = 0;
-    for (let index = 0; index < this.taken.length; index += 1) {
-      const [line, deduction] = [this.taken[index], this.deductions[index]];
-      if (line && deduction && isOut(deduction, family, out)) reduction += line.amount;
-    }
-    const fromRegular = Math.min(reduction, Math.max(regular, 0));
-    const left = Math.max(supplemental - (reduction - fromRegular), 0);
-    regular -= fromRegular;
-    return {
-      regular: cents(regular),
-      supplemental: cents(left),
-      notWithheldOn: cents(notWithheldOn),
-      total: cents(regular + left + notWithheldOn),
-    };
+  private isOut(line: Line, family: WageFamily, state: string): boolean {
+    const masks = state === this.state ? this.masks : outMasks(state, this.day);
+    return (maskOf(line, masks) & (1 << FAMILY_INDEX[family])) !== 0;
   }
 }

@@ -345,6 +345,13 @@ function onWages(
   return days === 1 ? rounded : cents(rounded * days);
 }
 
+function writeLast(withheld: Cents, tape: Tape): void {
+  tape.write(FIGURE, () => ({
+    label: 'Less withheld on the last regular wages',
+    value: showDollars(withheld),
+    how: 'supplemental wages together with them',
+  }));
+}
 function writeExtra(extra: Cents, tape: Tape): void {
   tape.write(FIGURE, () => ({ label: '4a  Extra withholding, step 4(c)', value: showDollars(extra) }));
 }
@@ -396,11 +403,7 @@ export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): F
     const tax = onWages(input, certificate, together, row, problems, tape);
     if (last) {
       aggregated = notBelowZero(subtract(tax, last.withheld));
-      tape?.write(FIGURE, () => ({
-        label: 'Less withheld on the last regular wages',
-        value: showDollars(last.withheld),
-        how: 'supplemental wages together with them',
-      }));
+      if (tape) writeLast(last.withheld, tape);
     } else regular = tax;
     // The flat rate on supplemental wages paid alone is without regard to the certificate (Treas. Reg. § 31.3402(g)-1(a)(7)).
     if (together > 0) extra = certificate.extraWithholding;

@@ -14,8 +14,26 @@ export class ItemSet {
   }
 }
 
-/** What of gross pay is no pay. */
-export const OUT_OF_GROSS = new ItemSet(new Set(['reimbursement']));
+/** Every kind of wages a check is asked for: the bases of the taxes, and gross pay. */
+export const WAGE_FAMILIES = [
+  'income',
+  'social',
+  'unemployment',
+  'state-income',
+  'state-unemployment',
+  'local',
+  'gross',
+] as const;
+export type WageFamily = (typeof WAGE_FAMILIES)[number];
+export const FAMILY_INDEX: Readonly<Record<WageFamily, number>> = {
+  income: 0,
+  social: 1,
+  unemployment: 2,
+  'state-income': 3,
+  'state-unemployment': 4,
+  local: 5,
+  gross: 6,
+};
 
 /** Items out of a family in one stretch of time. */
 interface Stretch {
@@ -36,28 +54,34 @@ export function itemsOutOf(family: BaseFamily, state: string, day: LocalDate): I
   throw new RangeError(`no view of ${family} on ${day}`);
 }
 
-/** The items out of every family, as one state sees them on one day. */
-export type Views = Readonly<Record<BaseFamily, ItemSet>>;
-const ofDay: { day: LocalDate | null; readonly byState: Map<string, Views> } = { day: null, byState: new Map() };
-/** Checks come by the payroll: the views of one day are kept until another is asked for. */
-export function viewsOf(state: string, day: LocalDate): Views {
+/** By the place of an item in the list: a bit for each family of wages (by FAMILY_INDEX) that it is out of. */
+export type OutMasks = Uint8Array;
+const ofDay: { day: LocalDate | null; readonly byState: Map<string, OutMasks> } = { day: null, byState: new Map() };
+/**
+ * What every pay item is out of, as one state sees it on one day. Checks come by the payroll: the answers of one day are
+ * kept until another is asked for.
+ */
+export function outMasks(state: string, day: LocalDate): OutMasks {
   if (ofDay.day !== day) {
     ofDay.day = day;
     ofDay.byState.clear();
   }
-  let views = ofDay.byState.get(state);
-  if (!views) {
-    views = {
-      income: itemsOutOf('income', '', day),
-      social: itemsOutOf('social', '', day),
-      unemployment: itemsOutOf('unemployment', '', day),
-      'state-income': itemsOutOf('state-income', state, day),
-      'state-unemployment': itemsOutOf('state-unemployment', state, day),
-      local: itemsOutOf('local', state, day),
-    };
-    ofDay.byState.set(state, views);
+  let masks = ofDay.byState.get(state);
+  if (!masks) {
+    masks = masksFor(state, day);
+    ofDay.byState.set(state, masks);
   }
-  return views;
+  return masks;
+}
+function masksFor(state: string, day: LocalDate): OutMasks {
+  const masks = new Uint8Array(PAY_ITEMS.length);
+  for (const family of WAGE_FAMILIES) {
+    const out = family === 'gross' ? null : itemsOutOf(family, state, day);
+    for (const item of PAY_ITEMS)
+      if (out ? out.has(item) : item.code === 'reimbursement')
+        masks[item.index] = (masks[item.index] ?? 0) | (1 << FAMILY_INDEX[family]);
+  }
+  return masks;
 }
 
 const BASE_OF: Readonly<Partial<Record<BaseFamily, ItemView['base']>>> = {
@@ -80,18 +104,11 @@ function stretchesOf(family: BaseFamily, state: string): readonly Stretch[] {
   });
 }
 
-/** Sets with the same items are one set, so that wages of like bases are added up once. */
-const alike = new Map<string, ItemSet>();
 function setOf(family: BaseFamily, views: readonly ItemView[]): ItemSet {
   const out = new Set(PAY_ITEMS.filter((item) => item.outOf.includes(family)).map((item) => item.code));
   for (const view of views) {
     for (const code of view.taxes ?? []) out.delete(code);
     for (const code of view.excludes ?? []) out.add(code);
   }
-  const key = [...out].sort().join(' ');
-  const same = alike.get(key);
-  if (same) return same;
-  const made = new ItemSet(out);
-  alike.set(key, made);
-  return made;
+  return new ItemSet(out);
 }

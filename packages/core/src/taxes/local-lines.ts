@@ -8,9 +8,9 @@ import { type Cents, ZERO, add, cents, notBelowZero, showDollars, smaller, subtr
 import { dividedBy, round, showExact, times } from '../money/exact.js';
 import { type Rate, ZERO_RATE, showPercent } from '../money/rate.js';
 import type { Check } from '../paycheck/check.js';
-import { shownParameter } from '../working/tape.js';
+import { shownParameter, type Tape } from '../working/tape.js';
 import { overMark, underBase } from './capped-tax.js';
-import { localCode } from './registry.js';
+import { localCode, type TaxCode } from './registry.js';
 import { certificateFor } from './state-income-tax.js';
 import { certificateAmount, rateAt } from './worksheet-amounts.js';
 import { worksheetOf, worksheetTaxOf } from './worksheet-tax.js';
@@ -72,25 +72,54 @@ export function writeRate(
   const applied = own ?? rate;
   const full = own === undefined && tiers ? subtract(after, before) : round(times(taxed, applied), 'half-up');
   const amount = notBelowZero(subtract(full, credit));
-  if (check.tape) {
-    const { tape } = check;
-    tape.write(code, () => ({ label: 'Wages', value: showDollars(subject), how: madeOf(check, state, tax, subject) }));
-    if (exemption > 0) tape.write(code, () => ({ label: 'Exemptions of the period', value: showDollars(exemption) }));
-    if (credit > 0) tape.write(code, () => ({ label: 'Credit for tax where the work is', value: showDollars(credit) }));
-    tape.write(code, () => ({
-      label: tax.label,
-      value: showDollars(amount),
-      how:
-        tiers && own === undefined
-          ? `tax on ${showDollars(add(toDate, taxed))} of the year less tax on ${showDollars(toDate)}`
-          : `${showDollars(taxed)} × ${showPercent(applied)} = ${showExact(times(taxed, applied))}`,
-      rounding: 'half a cent up',
-      isResult: true,
-      ...(own === undefined ? { parameter: shownParameter('Rate', showPercent(applied), row) } : {}),
-    }));
-  }
+  if (check.tape)
+    writeRateLines(check.tape, situation, tax, code, row, {
+      subject,
+      exemption,
+      credit,
+      taxed,
+      toDate,
+      applied,
+      isOwn: own !== undefined,
+      amount,
+    });
   check.pushPart(code, subject, taxed, amount, tiers || credit > 0 ? null : applied);
   return amount;
+}
+
+interface RateFigures {
+  readonly subject: Cents;
+  readonly exemption: Cents;
+  readonly credit: Cents;
+  readonly taxed: Cents;
+  readonly toDate: Cents;
+  readonly applied: Rate;
+  /** The client's own rate instead of the place's. */
+  readonly isOwn: boolean;
+  readonly amount: Cents;
+}
+function writeRateLines(
+  tape: Tape,
+  { check, state }: Situation,
+  tax: LocalTax,
+  code: TaxCode,
+  row: Dated<LocalRates>,
+  { subject, exemption, credit, taxed, toDate, applied, isOwn, amount }: RateFigures,
+): void {
+  tape.write(code, () => ({ label: 'Wages', value: showDollars(subject), how: madeOf(check, state, tax, subject) }));
+  if (exemption > 0) tape.write(code, () => ({ label: 'Exemptions of the period', value: showDollars(exemption) }));
+  if (credit > 0) tape.write(code, () => ({ label: 'Credit for tax where the work is', value: showDollars(credit) }));
+  tape.write(code, () => ({
+    label: tax.label,
+    value: showDollars(amount),
+    how:
+      row.value.tiers && !isOwn
+        ? `tax on ${showDollars(add(toDate, taxed))} of the year less tax on ${showDollars(toDate)}`
+        : `${showDollars(taxed)} × ${showPercent(applied)} = ${showExact(times(taxed, applied))}`,
+    rounding: 'half a cent up',
+    isResult: true,
+    ...(isOwn ? {} : { parameter: shownParameter('Rate', showPercent(applied), row) }),
+  }));
 }
 
 function tierTax(tiers: readonly { readonly over: Cents; readonly rate: Rate }[], amount: Cents): Cents {
@@ -171,7 +200,8 @@ export function writeWorksheet(
   place: Locality,
   tax: LocalTax,
   terms: { readonly row: Dated<Worksheet>; readonly supplementalRate: Rate; readonly extraField: string },
-  share: (amount: Cents) => Cents,
+  /** The place of work whose part of the pay it is; null: all of it. */
+  index: number | null,
 ): void {
   const { row, supplementalRate, extraField } = terms;
   const { check, state } = situation;
@@ -181,21 +211,42 @@ export function writeWorksheet(
   if (certificate['exempt'] === true) return;
   const all = check.wages.of('state-income', state.code);
   const isTogether = check.input.supplementalMethod === 'aggregate';
-  const regular = share(isTogether ? add(all.regular, all.supplemental) : all.regular);
-  const supplemental = isTogether ? ZERO : share(all.supplemental);
-  let amount = worksheetTaxOf(check, worksheetOf(check, code, row, certificate, check.tape), regular);
-  if (supplemental > 0) {
-    const flat = round(times(supplemental, supplementalRate), 'half-up');
-    amount = add(amount, flat);
-    check.tape?.write(code, () => ({
+  const regular = partOf(check, isTogether ? add(all.regular, all.supplemental) : all.regular, index);
+  const supplemental = isTogether ? ZERO : partOf(check, all.supplemental, index);
+  const subject = partOf(check, all.total, index);
+  const sheet = worksheetOf(check, code, row, certificate, check.tape);
+  if (check.tape) sheet.madeOf = placeMadeOf(situation, tax, subject, isTogether);
+  let amount = worksheetTaxOf(check, sheet, regular);
+  const flat = supplemental > 0 ? round(times(supplemental, supplementalRate), 'half-up') : ZERO;
+  amount = add(amount, flat);
+  if (regular > 0 || supplemental > 0) amount = add(amount, certificateAmount(certificate, extraField));
+  if (check.tape) writeWorksheetLines(check.tape, tax, code, [supplemental, supplementalRate, flat], amount);
+  check.push(code, subject, subject, amount);
+}
+const partOf = (check: Check, amount: Cents, index: number | null): Cents =>
+  index === null ? amount : check.partAt(amount, index);
+const placeMadeOf =
+  ({ check, state }: Situation, tax: LocalTax, subject: Cents, isTogether: boolean) =>
+  (): string => {
+    const all = check.wages.madeOf(FAMILY[tax.wages], state.code, isTogether ? 'withheld-on' : 'regular');
+    return subject === wagesFor(check, state, tax) ? all : `the part of this place of ${all}`;
+  };
+
+function writeWorksheetLines(
+  tape: Tape,
+  tax: LocalTax,
+  code: TaxCode,
+  [supplemental, rate, flat]: readonly [Cents, Rate, Cents],
+  amount: Cents,
+): void {
+  if (supplemental > 0)
+    tape.write(code, () => ({
       label: 'Supplemental wages, flat rate',
       value: showDollars(flat),
-      how: `${showDollars(supplemental)} × ${showPercent(supplementalRate)}`,
+      how: `${showDollars(supplemental)} × ${showPercent(rate)}`,
+      rounding: 'half a cent up',
     }));
-  }
-  if (regular > 0 || supplemental > 0) amount = add(amount, certificateAmount(certificate, extraField));
-  check.tape?.write(code, () => ({ label: tax.label, value: showDollars(amount), isResult: true }));
-  check.push(code, share(all.total), share(all.total), amount);
+  tape.write(code, () => ({ label: tax.label, value: showDollars(amount), isResult: true }));
 }
 
 export function writeShareOfState(

@@ -61,11 +61,18 @@ function ownPlace(check: Check, state: StateRules, name: string): Locality | nul
 }
 
 /** The locality of a state by its name, code or another name; an issue and null when its rules are not loaded. */
-export function findPlace(check: Check, state: StateRules, name: string, field: string): Locality | null {
+export function findPlace(
+  check: Check,
+  state: StateRules,
+  name: string,
+  field: 'employee.residence.locality' | 'employee.work',
+  index = 0,
+): Locality | null {
   const found = ownPlace(check, state, name) ?? lookUp(state, name);
   if (found) return found;
   const choices = (state.local?.places ?? []).slice(0, 12).map((place) => place.name);
-  check.problem('rule.locality-unknown', field, {
+  const where = field === 'employee.work' ? `employee.work[${index}].locality` : field;
+  check.problem('rule.locality-unknown', where, {
     locality: name,
     state: state.name,
     choices: choices.join(', ') || 'none',

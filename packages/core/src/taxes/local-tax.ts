@@ -28,7 +28,7 @@ function cityTaxes(situation: Situation): void {
             place,
             tax,
             { row, supplementalRate: flat.value, extraField: tax.terms.extraField },
-            (amount) => check.partAt(amount, index),
+            index,
           );
       } else if (tax.terms.is === 'fee' || (tax.terms.is === 'rates' && (tax.payer === 'employer' || !isResident))) {
         const amount = writeAtWork(situation, place, tax, index);
@@ -52,7 +52,7 @@ function cityTaxes(situation: Situation): void {
             place,
             tax,
             { row, supplementalRate: flat.value, extraField: tax.terms.extraField },
-            (amount) => amount,
+            null,
           );
       } else if (tax.terms.is === 'rates') {
         const row = check.rule(tax.terms.rows, tax.label);
@@ -155,23 +155,30 @@ function workPlaceTaxes(situation: Situation): void {
     for (const tax of place.taxes) writeAtWork(situation, place, tax, index);
 }
 
-function placesIn(check: Check, state: StateRules): Pick<Situation, 'home' | 'work'> {
+const NO_PLACES: readonly Locality[] = [];
+
+function homeIn(check: Check, state: StateRules): readonly Locality[] {
   const { input } = check;
+  if (input.residenceState !== state.code || input.residenceLocalities.length === 0) return NO_PLACES;
   const home: Locality[] = [];
+  for (const name of input.residenceLocalities) {
+    const place = findPlace(check, state, name, 'employee.residence.locality');
+    if (place) home.push(place);
+  }
+  return home;
+}
+
+function workIn(check: Check, state: StateRules): Situation['work'] {
   const work: { place: Locality; index: number }[] = [];
-  if (input.residenceState === state.code)
-    for (const name of input.residenceLocalities) {
-      const place = findPlace(check, state, name, 'employee.residence.locality');
-      if (place) home.push(place);
-    }
-  input.work.forEach((at, index) => {
-    if (at.state !== state.code) return;
+  for (let index = 0; index < check.input.work.length; index += 1) {
+    const at = check.input.work[index];
+    if (!at || at.state !== state.code) continue;
     for (const name of at.localities) {
-      const place = findPlace(check, state, name, `employee.work[${index}].locality`);
+      const place = findPlace(check, state, name, 'employee.work', index);
       if (place) work.push({ place, index });
     }
-  });
-  return { home, work };
+  }
+  return work;
 }
 
 /** Taxes of the localities of work and of residence, state by state. */
@@ -183,7 +190,8 @@ export function localTaxes(check: Check, stateTaxes: ReadonlyMap<string, Cents>)
     const state = done.includes(code) ? null : findState(code);
     done.push(code);
     if (!state) continue;
-    const { home, work } = placesIn(check, state);
+    const home = homeIn(check, state);
+    const work = workIn(check, state);
     if (workerIsWithout(input.worker, 'income')) continue;
     // Where every resident has a county, none given is worth a word; elsewhere there is nothing to do.
     if (home.length + work.length === 0 && state.local?.method !== 'county') continue;

@@ -9,7 +9,7 @@ import type { EarnedAmount } from '../paycheck/wages.js';
 import { shownParameter, type Tape } from '../working/tape.js';
 import { incomeTaxCode, type TaxCode } from './registry.js';
 import { certificateAmount, rateAt } from './worksheet-amounts.js';
-import { worksheetOf, worksheetTaxOf } from './worksheet-tax.js';
+import { worksheetOf, worksheetTaxOf, type WorksheetInput } from './worksheet-tax.js';
 
 /** Wages that one state (or a place in it) withholds on. */
 export interface StateWages {
@@ -70,6 +70,66 @@ function writeSupplemental(tape: Tape, figure: TaxCode, { rate, wages, label, ro
   }));
 }
 
+/** Supplemental wages paid alone, taken together with the last regular ones: what they add to the tax. */
+function withLastRegular(check: Check, sheet: WorksheetInput, last: Cents, supplemental: Cents): Cents {
+  const tax = notBelowZero(
+    subtract(
+      worksheetTaxOf(check, sheet, add(last, supplemental)),
+      worksheetTaxOf(check, { ...sheet, tape: undefined }, last),
+    ),
+  );
+  check.tape?.write(sheet.figure, () => ({
+    label: 'Together with the last regular wages',
+    value: showDollars(tax),
+    how: 'less the tax on the last regular wages alone',
+  }));
+  return tax;
+}
+
+/** Supplemental wages at a rate of their own. */
+function onSupplemental(check: Check, figure: TaxCode, row: Dated<Supplemental>, wages: StateWages): Cents {
+  const own = row.value;
+  const flat = (rate: Rate, of: Cents, label = 'Supplemental wages, flat rate'): Cents =>
+    flatSupplemental(check, figure, { rate, wages: of, label, row });
+  switch (own.is) {
+    case 'flat': {
+      let tax = ZERO;
+      let left = wages.supplemental;
+      for (const [item, rate] of Object.entries(own.items ?? {})) {
+        const amount = wages.items
+          .filter((line) => line.item.code === item)
+          .reduce((total, line) => total + line.amount, 0);
+        const taken = cents(Math.min(amount, left));
+        if (taken <= 0) continue;
+        left = subtract(left, taken);
+        tax = add(tax, flat(rate, taken));
+      }
+      return left > 0 ? add(tax, flat(own.rate, left)) : tax;
+    }
+    case 'tiers': {
+      const annual = cents(add(wages.regular, wages.supplemental) * check.periods);
+      return flat(rateAt(own.rates, annual), wages.supplemental, 'Supplemental wages, by annual wages');
+    }
+    case 'share-of-federal':
+      return flat(own.rate, check.federalOnSupplemental, 'Share of the federal tax on supplemental wages');
+    case 'together':
+      throw new RangeError('supplemental wages are taken together with the regular ones');
+  }
+}
+
+// The words are put together in functions of their own: what they close over would slow down the computation.
+function writeExempt(tape: Tape, figure: TaxCode, form: string): void {
+  tape.write(figure, () => ({
+    label: `Exempt on ${form}`,
+    value: showDollars(ZERO),
+    how: 'wages are still reported',
+    isResult: true,
+  }));
+}
+function writeExtra(tape: Tape, figure: TaxCode, extra: Cents): void {
+  tape.write(figure, () => ({ label: 'Additional amount', value: showDollars(extra) }));
+}
+
 /**
  * State income tax to withhold in one check, in cents, by the state's own worksheet and supplemental rule.
  * Null with an issue when no rule is in force or the state publishes no method for the pay frequency.
@@ -89,60 +149,21 @@ export function stateIncomeTax(
   const supplemental = check.rule(rule.supplemental, 'rule for supplemental wages', state.name);
   if (!row || !supplemental) return null;
   if (certificate['exempt'] === true) {
-    tape?.write(figure, () => ({
-      label: `Exempt on ${rule.certificate.form}`,
-      value: showDollars(ZERO),
-      how: 'wages are still reported',
-      isResult: true,
-    }));
+    if (tape) writeExempt(tape, figure, rule.certificate.form);
     return { tax: ZERO, extra: ZERO };
   }
   const isTogether = supplemental.value.is === 'together' || input.supplementalMethod === 'aggregate';
-  const sheet = worksheetOf(check, figure, row, certificate, tape, {
-    local,
-    madeOf: tape ? madeOf(check, state, wages, isTogether) : undefined,
-  });
+  const sheet = worksheetOf(check, figure, row, certificate, tape, local);
+  if (tape) sheet.madeOf = madeOf(check, state, wages, isTogether);
   let tax: Cents;
   if (isTogether && wages.regular <= 0 && input.lastRegular && wages.supplemental > 0) {
-    tax = notBelowZero(
-      subtract(
-        worksheetTaxOf(check, sheet, add(input.lastRegular.wages, wages.supplemental)),
-        worksheetTaxOf(check, { ...sheet, tape: undefined }, input.lastRegular.wages),
-      ),
-    );
-    tape?.write(figure, () => ({
-      label: 'Together with the last regular wages',
-      value: showDollars(tax),
-      how: 'less the tax on the last regular wages alone',
-    }));
+    tax = withLastRegular(check, sheet, input.lastRegular.wages, wages.supplemental);
   } else {
     tax = worksheetTaxOf(check, sheet, isTogether ? add(wages.regular, wages.supplemental) : wages.regular);
   }
-  if (!isTogether && wages.supplemental > 0) {
-    const own = supplemental.value;
-    const flat = (rate: Rate, of: Cents, label = 'Supplemental wages, flat rate'): Cents =>
-      flatSupplemental(check, figure, { rate, wages: of, label, row: supplemental });
-    if (own.is === 'flat') {
-      let left = wages.supplemental;
-      for (const [item, rate] of Object.entries(own.items ?? {})) {
-        const amount = wages.items
-          .filter((line) => line.item.code === item)
-          .reduce((total, line) => total + line.amount, 0);
-        const taken = cents(Math.min(amount, left));
-        if (taken <= 0) continue;
-        left = subtract(left, taken);
-        tax = add(tax, flat(rate, taken));
-      }
-      if (left > 0) tax = add(tax, flat(own.rate, left));
-    } else if (own.is === 'tiers') {
-      const annual = cents(add(wages.regular, wages.supplemental) * check.periods);
-      tax = add(tax, flat(rateAt(own.rates, annual), wages.supplemental, 'Supplemental wages, by annual wages'));
-    } else if (own.is === 'share-of-federal') {
-      tax = add(tax, flat(own.rate, check.federalOnSupplemental, 'Share of the federal tax on supplemental wages'));
-    }
-  }
+  if (!isTogether && wages.supplemental > 0) tax = add(tax, onSupplemental(check, figure, supplemental, wages));
   const hasWages = wages.regular > 0 || wages.supplemental > 0;
   const extra = hasWages ? certificateAmount(certificate, 'extraWithholding') : ZERO;
-  if (extra > 0) tape?.write(figure, () => ({ label: 'Additional amount', value: showDollars(extra) }));
+  if (tape && extra > 0) writeExtra(tape, figure, extra);
   return { tax, extra };
 }

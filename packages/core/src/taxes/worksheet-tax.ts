@@ -36,7 +36,7 @@ export interface WorksheetInput extends Pick<
   readonly local?: readonly Bracket[] | undefined;
   readonly tape?: Tape | undefined;
   /** What the wages are made of, for a working. */
-  readonly madeOf?: (() => string) | undefined;
+  madeOf: (() => string) | null;
 }
 
 /** A line of the working, with the parameter by the name and value it is shown with. */
@@ -305,7 +305,7 @@ export const worksheetOf = (
   row: Dated<Worksheet>,
   certificate: StateCertificate,
   tape: Tape | undefined,
-  more: Pick<WorksheetInput, 'local' | 'madeOf'> = {},
+  local?: readonly Bracket[],
 ): WorksheetInput => ({
   figure,
   row,
@@ -316,8 +316,8 @@ export const worksheetOf = (
   socialInsurance: check.socialInsurance,
   socialInsuranceToDate: check.socialInsuranceToDate,
   tape,
-  local: more.local,
-  madeOf: more.madeOf,
+  local,
+  madeOf: null,
 });
 
 /**

@@ -84,5 +84,15 @@ export const HAWAII: StateRules = {
         ],
       ),
     },
+    {
+      code: 'ETA',
+      label: 'Hawaii employment and training assessment',
+      payer: 'employer',
+      agency: 'unemployment',
+      wages: 'unemployment',
+      terms: both(recalled(publication('Employment and training assessment', DLIR, '2025'), 'rate'), [
+        { rate: rate('0.0001'), base: 'unemployment' },
+      ]),
+    },
   ],
 };

@@ -1,6 +1,6 @@
 import { ALLOWANCES, certificate } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
-import { ONE_COLUMN, annual, count, deduct, steps, table } from '../lines.js';
+import { ONE_COLUMN, annual, count, deduct, steps, table, timesRate } from '../lines.js';
 import { PLAUSIBLE, agency, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { MUNICIPALITIES, SCHOOL_DISTRICTS } from './places.js';
@@ -25,21 +25,22 @@ export const OHIO: StateRules = {
         recalled(
           TABLES('2025'),
           'optional computer formula',
-          'The multiplier of the 2025 edition is not sure; the rows are those with rates of 0.501% to 5.01%.',
+          'The multiplier follows from 1.075 of 2015 by the cuts of 4% (2019) and 3% (2021); whether an edition of November 2023 or October 2025 changed the rows is not sure.',
         ),
         annual(
           ONE_COLUMN,
           deduct('Exemptions', count('allowances', '650')),
           table([
-            ['0', '0', '0.00501'],
-            ['5000', '25.05', '0.01001'],
-            ['10000', '75.10', '0.02005'],
-            ['15000', '175.35', '0.02502'],
-            ['20000', '300.45', '0.03006'],
-            ['40000', '901.65', '0.03507'],
-            ['80000', '2304.45', '0.04009'],
-            ['100000', '3106.25', '0.0501'],
+            ['0', '0', '0.005'],
+            ['5000', '25', '0.01'],
+            ['10000', '75', '0.02'],
+            ['15000', '175', '0.025'],
+            ['20000', '300', '0.03'],
+            ['40000', '900', '0.035'],
+            ['80000', '2300', '0.04'],
+            ['100000', '3100', '0.05'],
           ]),
+          timesRate('Multiplier', { '*': [['0', '1.001']] }),
         ),
       ],
       [

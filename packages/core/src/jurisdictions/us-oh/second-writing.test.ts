@@ -5,13 +5,15 @@ secondWriting('OH', [{ allowances: 0 }, { allowances: 3 }], ({ annual, periods, 
   const taxable = positive(annual.minus(650 * claimed('allowances')));
   if (year === 2026) return positive(taxable.minus(26050)).times('0.0275').div(periods);
   return graduated(taxable, [
-    [0, '0.00501'],
-    [5000, '0.01001'],
-    [10000, '0.02005'],
-    [15000, '0.02502'],
-    [20000, '0.03006'],
-    [40000, '0.03507'],
-    [80000, '0.04009'],
-    [100000, '0.0501'],
-  ]).div(periods);
+    [0, '0.005'],
+    [5000, '0.01'],
+    [10000, '0.02'],
+    [15000, '0.025'],
+    [20000, '0.03'],
+    [40000, '0.035'],
+    [80000, '0.04'],
+    [100000, '0.05'],
+  ])
+    .times('1.001')
+    .div(periods);
 });

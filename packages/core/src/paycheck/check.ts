@@ -101,6 +101,8 @@ export class Check {
       subject: add(before.subject, subject),
       wages: add(before.wages, wages),
       amount: add(before.amount, amount),
+      // Parts at different rates have no one rate.
+      rate: before.rate && rate && before.rate.n * rate.d === rate.n * before.rate.d ? before.rate : null,
     };
   }
 

@@ -153,6 +153,57 @@ describe('work and residence in different states', () => {
     expect(problems(runCase(make('MD', {}, { residence: { state: 'MD' } })))).toContain('rule.county-missing'));
 });
 
+describe('work in two places of one state', () => {
+  const split = (state: string, places: readonly [string, string], home?: string) =>
+    runCase(
+      make(
+        state,
+        { payFrequency: 'weekly', earnings: [{ item: 'salary', amount: '1000.00' }] },
+        {
+          residence: { state, ...(home ? { locality: home } : {}) },
+          work: [
+            { state, locality: places[0], share: '0.6' },
+            { state, locality: places[1], share: '0.4' },
+          ],
+        },
+      ),
+    );
+  it('Pennsylvania: one local services tax, where the work is first; each part at its own rate', () => {
+    const answer = split('PA', ['Pittsburgh', 'Scranton']);
+    expect([amount(answer, 'PA-PITTSBURGH-LST'), amount(answer, 'PA-SCRANTON-LST')]).toEqual(['1.00', undefined]);
+    expect([wagesOf(answer, 'PA-PITTSBURGH-EIT'), wagesOf(answer, 'PA-SCRANTON-EIT')]).toEqual(['600.00', '400.00']);
+  });
+  it('Ohio: the tax of each city, and the credit of the city of residence for both', () => {
+    const answer = split('OH', ['Cleveland', 'Columbus'], 'Parma');
+    // Parma: 2.5% of 1,000.00, less 2.0% of what Cleveland and Columbus tax at 2.5% (rates recalled).
+    expect([
+      amount(answer, 'OH-CLEVELAND-LIT'),
+      amount(answer, 'OH-COLUMBUS-LIT'),
+      amount(answer, 'OH-PARMA-LIT'),
+    ]).toEqual(['15.00', '10.00', '5.00']);
+  });
+  it('New York: the commuter tax once for each part, whichever names the place has', () => {
+    const answer = runCase(
+      make(
+        'NY',
+        {
+          payFrequency: 'weekly',
+          earnings: [{ item: 'salary', amount: '1000.00' }],
+          employer: { unemploymentRates: { NY: '4.1' }, quarterlyPayroll: '500000.00' },
+        },
+        {
+          work: [
+            { state: 'NY', locality: ['New York City', 'MCTD zone 1'], share: '0.6' },
+            { state: 'NY', locality: 'Westchester', share: '0.4' },
+          ],
+        },
+      ),
+    );
+    // 0.60% of 600.00 in zone 1 and 0.34% of 400.00 in zone 2, from July 2025 (recalled).
+    expect(amount(answer, 'NY-MCTMT')).toBe('4.96');
+  });
+});
+
 describe('what a state sees otherwise than the federal law', () => {
   const withDeduction = (state: string, item: string): CaseAnswer =>
     runCase(make(state, { deductions: [{ item, amount: '200.00' }] }));

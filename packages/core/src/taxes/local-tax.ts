@@ -81,6 +81,7 @@ function higherOfTwo(situation: Situation): void {
   };
   const residence = rated(home[0]);
   const places = work.length > 0 ? work : [{ place: undefined, index: -1 }];
+  let hasFee = false;
   for (const { place, index } of places) {
     const there = rated(place);
     const part = (amount: Cents): Cents => (index < 0 ? amount : check.partAt(amount, index));
@@ -107,6 +108,9 @@ function higherOfTwo(situation: Situation): void {
     }
     for (const tax of place?.taxes ?? []) {
       if (!place || (tax.terms.is === 'rates' && tax.payer === 'employee')) continue;
+      // A person owes one services tax at a time, where the work is first (53 Pa.C.S. § 6924.301.1(f)(9)).
+      if (tax.terms.is === 'fee' && hasFee) continue;
+      if (tax.terms.is === 'fee') hasFee = true;
       writeAtWork(situation, place, tax, index);
     }
   }

@@ -72,9 +72,22 @@ export function readItem<L extends PayItem['list']>(reader: Reader, wanted: L, i
   return item as ItemOf<L>;
 }
 
+const DEDUCTION_FIELDS = [
+  'item',
+  'name',
+  'label',
+  'treatment',
+  'amount',
+  'percent',
+  'perCheck',
+  'perYear',
+  'balance',
+  'coverage',
+];
+
 export function readDeductions(readers: readonly Reader[], issues: Issue[]): Deduction[] {
   return readers.flatMap((reader) => {
-    reader.only(['item', 'name', 'label', 'treatment', 'amount', 'percent', 'perCheck', 'perYear', 'balance']);
+    reader.only(DEDUCTION_FIELDS);
     const item: DeductionItem | null = readItem(reader, 'deduction', issues);
     const optional = (field: string): Cents | null => (reader.has(field) ? reader.amount(field) : null);
     const percent = reader.has('percent') ? reader.percent('percent') : null;
@@ -85,7 +98,8 @@ export function readDeductions(readers: readonly Reader[], issues: Issue[]): Ded
       issues.push(problem('deduction.needs-amount', reader.path, { item: item?.label ?? 'The deduction' }));
     if (percent && percent.n > percent.d) issues.push(problem('input.too-large', `${reader.path}.percent`));
     const limits = { perCheck: optional('perCheck'), perYear: optional('perYear'), balance: optional('balance') };
-    return item ? [{ item, ...readOwn(reader), amount, percent, limits }] : [];
+    const coverage = reader.has('coverage') ? reader.oneOf('coverage', ['self', 'family'] as const) : null;
+    return item ? [{ item, ...readOwn(reader), amount, percent, limits, coverage }] : [];
   });
 }
 

@@ -107,6 +107,35 @@ describe('benefits, tips, limits', () => {
   });
 });
 
+describe('the limit on a health savings account (Rev. Proc. 2025-19, recalled: 4,400 and 8,750 for 2026)', () => {
+  const taken = (deduction: Given, more: Given = {}, birthDate = '1990-01-01'): string | undefined =>
+    runCase(
+      make(
+        'TX',
+        {
+          earnings: [{ item: 'salary', amount: '20000.00' }],
+          deductions: [{ item: 'hsa', amount: '10000.00', ...deduction }],
+          ...more,
+        },
+        { birthDate },
+      ),
+    ).deductions?.[0]?.amount;
+  it('of a family, of one person, and 1,000 more from the year of the 55th birthday on', () =>
+    expect([taken({}), taken({ coverage: 'self' }), taken({ coverage: 'self' }, {}, '1971-12-31')]).toEqual([
+      '8750.00',
+      '4400.00',
+      '5400.00',
+    ]));
+  it('is shared with what the employer put in', () =>
+    expect(taken({ coverage: 'self' }, { yearToDate: { employerPaid: { 'employer-hsa': '1500.00' } } })).toBe(
+      '2900.00',
+    ));
+  it('a coverage that is none is an issue', () =>
+    expect(problems(runCase(make('TX', { deductions: [{ item: 'hsa', amount: '10.00', coverage: 'pair' }] })))).toEqual(
+      ['input.not-one-of'],
+    ));
+});
+
 describe('overtime on the regular rate', () => {
   // 29 CFR § 778.110(b): 46 hours at 12.00 and a production bonus of 46.00: regular rate 13.00, pay 637.00 (recalled).
   it('46 hours at 12.00 with a bonus of 46.00 pay 637.00', () => {

@@ -12,7 +12,12 @@ import { namedLine } from './named.js';
 import type { DeductionLine } from './result.js';
 
 /** The yearly limit of law that holds for a person of this age; null: none known for the year. */
-function legalLimit(limit: LegalLimit, limits: BenefitLimits, age: number | null): Cents {
+function legalLimit(
+  limit: LegalLimit,
+  limits: BenefitLimits,
+  age: number | null,
+  coverage: Deduction['coverage'],
+): Cents {
   const catchUp = (ordinary: Cents, special: Cents): Cents =>
     age === null || age < 50 ? ZERO : age >= 60 && age <= 63 ? special : ordinary;
   switch (limit) {
@@ -23,7 +28,9 @@ function legalLimit(limit: LegalLimit, limits: BenefitLimits, age: number | null
     case 'simple':
       return (limits.simple + catchUp(limits.simpleCatchUp, limits.simpleCatchUp60)) as Cents;
     case 'hsa':
-      return cents(limits.hsaFamily + (age !== null && age >= 55 ? limits.hsaCatchUp : 0));
+      return cents(
+        (coverage === 'self' ? limits.hsaSelf : limits.hsaFamily) + (age !== null && age >= 55 ? limits.hsaCatchUp : 0),
+      );
     case 'fsa':
       return limits.fsa;
     case 'dependent-care':
@@ -46,7 +53,7 @@ const NONE: { lines: DeductionLine[]; issues: Issue[] } = { lines: [], issues: [
 /** What the law leaves for an item this year, after earlier checks and the lines of this one; null: no limit. */
 function legalRoom(
   input: PaycheckInput,
-  item: DeductionItem,
+  { item, coverage }: Deduction,
   limits: BenefitLimits,
   age: number | null,
   lines: readonly DeductionLine[],
@@ -57,7 +64,9 @@ function legalRoom(
     used += input.deductionsToDate[code] ?? 0;
     for (const line of lines) if (line.item === code) used += line.amount;
   }
-  return cents(legalLimit(item.limit, limits, age) - used);
+  // What the employer puts into the account counts as well (IRC § 223(b)(4)).
+  if (item.limit === 'hsa') used += input.employerPaidToDate['employer-hsa'] ?? 0;
+  return cents(legalLimit(item.limit, limits, age, coverage) - used);
 }
 
 /** The amount under every limit, and the name of the one that counted last. */
@@ -109,7 +118,7 @@ function writeDeduction(tape: Tape, { deduction, line, gross, wanted, by, row, a
       ? {
           parameter: shownParameter(
             `${item.label}: limit of law`,
-            showDollars(legalLimit(item.limit, row.value, age)),
+            showDollars(legalLimit(item.limit, row.value, age, deduction.coverage)),
             row,
           ),
         }
@@ -140,7 +149,12 @@ export function deductionLines(
   for (const deduction of input.deductions) {
     const { item } = deduction;
     const wanted = deduction.amount ?? (deduction.percent ? round(times(gross, deduction.percent), 'half-up') : ZERO);
-    const [amount, by] = limited(input, deduction, wanted, row ? legalRoom(input, item, row.value, age, lines) : null);
+    const [amount, by] = limited(
+      input,
+      deduction,
+      wanted,
+      row ? legalRoom(input, deduction, row.value, age, lines) : null,
+    );
     if (amount < wanted)
       issues.push(
         warning('deduction.limited', `deductions[${lines.length}]`, {

@@ -74,6 +74,8 @@ export interface Deduction {
   /** A share of gross pay instead of an amount. */
   readonly percent: Rate | null;
   readonly limits: DeductionLimits;
+  /** Of a health savings account: whose coverage decides about the limit of law; null: a family's. */
+  readonly coverage: 'self' | 'family' | null;
 }
 /** Of what is deferred up to a percentage of gross (null: of all of it), the employer adds this share. */
 export interface MatchTier {

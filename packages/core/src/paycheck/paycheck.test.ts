@@ -32,6 +32,7 @@ const taking = (item: DeductionItem, amount: Cents): Deduction => ({
   amount,
   percent: null,
   limits: { perCheck: null, perYear: null, balance: null },
+  coverage: null,
 });
 const tax = (given: PaycheckInput, code: string): Cents =>
   computePaycheck(given).taxes.find((line) => line.code === code)?.amount ?? cents(-1);

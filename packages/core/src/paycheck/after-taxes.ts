@@ -2,7 +2,7 @@ import { HI_RATE, OASDI_RATE } from '../jurisdictions/us/parameters.js';
 import { accrue, leaveHours, showLeaveHours } from '../leave/accrual.js';
 import { type Cents, ZERO, add, cents, notBelowZero, showDollars, smaller, subtract, sum } from '../money/cents.js';
 import { dividedBy, round, times } from '../money/exact.js';
-import { showRate } from '../money/rate.js';
+import { showRate, type Rate } from '../money/rate.js';
 import { type TaxCode, taxOf } from '../taxes/registry.js';
 import type { Tape } from '../working/tape.js';
 import { Check } from './check.js';
@@ -109,12 +109,18 @@ export const OTHER = 'other';
 
 export const isOther = (code: string): boolean => !code.startsWith('US-') && !code.endsWith('-SIT');
 
+/** A rate of pay with its cents, and with more decimals where it has them. */
+function inCents(rate: Rate): string {
+  const [whole = '', fraction = ''] = showRate(rate).split('.');
+  return `${whole}.${fraction.padEnd(2, '0')}`;
+}
+
 /** Hours × rate × factor of an earning that was entered by hours. */
 function hoursOf(check: Check, index: number): { readonly how?: string; readonly rounding?: string } {
   const earning = check.input.earnings[index];
   if (!earning?.hours || !earning.rate || earning.amount !== null) return {};
   const { hours, rate, item } = earning;
-  const parts = [`${showRate(hours)} hours`, showRate(rate), ...(item.factor === '1' ? [] : [item.factor])];
+  const parts = [`${showRate(hours)} hours`, inCents(rate), ...(item.factor === '1' ? [] : [item.factor])];
   return {
     how: `${parts.join(' × ')}${earning.isOnRegularRate ? ', the premium on the regular rate' : ''}`,
     rounding: 'half a cent up',

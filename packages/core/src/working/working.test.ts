@@ -27,8 +27,8 @@ const line = (lines: readonly TapeLine[] | undefined, label: string): TapeLine |
 describe('a working says where its wages come from', () => {
   const lines = working('NJ', {}, { certificates: { NJ: { filingStatus: 'single', allowances: 0 } } });
   it('gross by hours and rates', () => {
-    expect(line(lines['gross'], 'Regular')?.how).toBe('80 hours × 25');
-    expect(line(lines['gross'], 'Overtime')?.how).toBe('3.5 hours × 25 × 1.5');
+    expect(line(lines['gross'], 'Regular')?.how).toBe('80 hours × 25.00');
+    expect(line(lines['gross'], 'Overtime')?.how).toBe('3.5 hours × 25.00 × 1.5');
   });
   it('what a deferral and a cafeteria plan take out of each base (Publication 15-B)', () => {
     expect(line(lines['US-FIT'], '1a  Taxable wages this period')?.how).toBe(

@@ -1,4 +1,5 @@
 import { PAY_ITEMS, type BaseFamily, type PayItem } from '../items/registry.js';
+import { BASE_FAMILIES } from '../items/treatment.js';
 import type { LocalDate } from '../calendar/local-date.js';
 import type { ItemView } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
@@ -15,25 +16,11 @@ export class ItemSet {
 }
 
 /** Every kind of wages a check is asked for: the bases of the taxes, and gross pay. */
-export const WAGE_FAMILIES = [
-  'income',
-  'social',
-  'unemployment',
-  'state-income',
-  'state-unemployment',
-  'local',
-  'gross',
-] as const;
-export type WageFamily = (typeof WAGE_FAMILIES)[number];
-export const FAMILY_INDEX: Readonly<Record<WageFamily, number>> = {
-  income: 0,
-  social: 1,
-  unemployment: 2,
-  'state-income': 3,
-  'state-unemployment': 4,
-  local: 5,
-  gross: 6,
-};
+export type WageFamily = BaseFamily | 'gross';
+export const WAGE_FAMILIES: readonly WageFamily[] = [...BASE_FAMILIES.map(([family]) => family), 'gross'];
+export const FAMILY_INDEX = Object.fromEntries(WAGE_FAMILIES.map((family, index) => [family, index])) as Readonly<
+  Record<WageFamily, number>
+>;
 
 /** Items out of a family in one stretch of time. */
 interface Stretch {

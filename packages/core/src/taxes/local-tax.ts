@@ -108,7 +108,7 @@ function higherOfTwo(situation: Situation): void {
     }
     for (const tax of place?.taxes ?? []) {
       if (!place || (tax.terms.is === 'rates' && tax.payer === 'employee')) continue;
-      // A person owes one services tax at a time, where the work is first (53 Pa.C.S. § 6924.301.1(f)(9)).
+      // A person owes one services tax at a time, where the work is first (Act 7 of 2007, recalled).
       if (tax.terms.is === 'fee' && hasFee) continue;
       if (tax.terms.is === 'fee') hasFee = true;
       writeAtWork(situation, place, tax, index);

@@ -40,7 +40,7 @@ export const ARKANSAS: StateRules = {
         recalled(
           formula('2025'),
           'formula method',
-          'The reduction of the bracket adjustment above 94,700 is not modelled.',
+          'The reduction of the bracket adjustment above 94,700 is not modelled. Whether the middle of a range of 50 is taken up to 50,000 or up to 100,000 is not sure.',
         ),
         annual(
           ONE_COLUMN,
@@ -54,7 +54,7 @@ export const ARKANSAS: StateRules = {
         recalled(
           formula('2026'),
           'formula method',
-          'The brackets are carried over from 2025; only the deduction is of 2026.',
+          'The brackets are carried over from 2025; only the deduction is of 2026. Whether the middle of a range of 50 is taken up to 50,000 or up to 100,000 is not sure.',
         ),
         annual(
           ONE_COLUMN,

@@ -72,7 +72,7 @@ export const NEW_YORK: StateRules = {
         recalled(
           NYS50T('1/23'),
           'Method II, Table II-A annual; Table A',
-          'Rows from 96,800 up are recalled less surely than those below: they hold the recapture of the lower brackets. The steep row begins where Tax Law § 601 has its 6.85% bracket and is 50,000 wide. The rates from 1,077,550 up are those of Tax Law § 601, raised as the rows below them are; the last is the supplemental rate.',
+          'Rows from 96,800 up are recalled less surely than those below: they hold the recapture of the lower brackets. The steep row begins where Tax Law § 601 has its 6.85% bracket and is 50,000 wide. The rates from 1,077,550 up are those of Tax Law § 601, raised as the rows below them are; the last is the supplemental rate. The print also has a table for each pay period with whole-dollar rows; the annual one is used for all of them here, which may differ by a cent or two.',
         ),
         annual(
           columns,
@@ -117,7 +117,7 @@ export const NEW_YORK: StateRules = {
         recalled(
           NYS50T('1/26'),
           'Method II, Table II-A annual; Table A',
-          'The rates of the five lower brackets follow Tax Law § 601 as amended for 2026 (each 0.1 lower); the rows from 96,800 up are carried over from the 1/23 edition with that change, the recapture with the wider difference of the rates, and await the print.',
+          'The rates of the five lower brackets follow Tax Law § 601 as amended for 2026 (each 0.1 lower); the rows from 96,800 up are carried over from the 1/23 edition with that change, the recapture with the wider difference of the rates, and await the print. The print also has a table for each pay period with whole-dollar rows; the annual one is used for all of them here, which may differ by a cent or two.',
         ),
         annual(
           columns,

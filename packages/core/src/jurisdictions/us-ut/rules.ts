@@ -36,17 +36,29 @@ export const UTAH: StateRules = {
     worksheets: [
       dated(
         between('2025-01-01', '2025-06-01'),
-        recalled(PUB14('January 2025'), 'schedules 2 and 3', 'The sliding allowance is that of the later edition.'),
+        recalled(
+          PUB14('January 2025'),
+          'schedules 2 and 3',
+          'The sliding allowance is that of the later edition. The print works each line of its schedules in whole dollars of the period; here only the result is rounded.',
+        ),
         worksheet('0.0455', '450', '900', '9107', '18213'),
       ),
       dated(
         between('2025-06-01', '2026-01-01'),
-        recalled(PUB14('May 2025'), 'schedules 2 and 3', 'The edition for pay periods from June 2025 (HB 106).'),
+        recalled(
+          PUB14('May 2025'),
+          'schedules 2 and 3',
+          'The edition for pay periods from June 2025 (HB 106). The print works each line in whole dollars of the period; here only the result is rounded.',
+        ),
         worksheet('0.045', '450', '900', '9107', '18213'),
       ),
       dated(
         year(2026),
-        recalled(PUB14('2026'), 'schedules 2 and 3', 'Carried over from 2025.'),
+        recalled(
+          PUB14('2026'),
+          'schedules 2 and 3',
+          'Carried over from 2025. The print works each line in whole dollars of the period; here only the result is rounded.',
+        ),
         worksheet('0.045', '450', '900', '9107', '18213'),
       ),
     ],

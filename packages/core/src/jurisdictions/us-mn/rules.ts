@@ -35,7 +35,7 @@ export const MINNESOTA: StateRules = {
         recalled(
           GUIDE('2025'),
           'computer formula',
-          'The zero band is rebuilt as the standard deduction less two allowances (single) or three (married), which is how the tables of 2020 were made; the widths of the brackets are those of the tax.',
+          'The zero band is rebuilt as the standard deduction less two allowances (single) or three (married), which is how the tables of 2020 were made (it was recalled as 4,600 and 13,450 before); the widths of the brackets are those of the tax.',
         ),
         annualToDollar(
           byStatus({ 'married-jointly': 'married' }, 'single'),

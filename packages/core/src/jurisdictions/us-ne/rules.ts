@@ -50,7 +50,7 @@ export const NEBRASKA: StateRules = {
         recalled(
           CIRCULAR('2025'),
           'percentage method tables',
-          'Thresholds are rebuilt from the 2024 tables by indexing; rates follow LB 754.',
+          'Thresholds are rebuilt from the 2024 tables by indexing, and the first two rows are not indexed alike; rates follow LB 754.',
         ),
         annual(
           byStatus({ 'married-jointly': 'joint' }, 'single'),

@@ -33,7 +33,14 @@ export const SOUTH_CAROLINA: StateRules = {
     kind: 'worksheet',
     certificate: certificate('Form SC W-4', [ALLOWANCES], { allowances: 0 }, 'Withhold with no allowances.'),
     worksheets: yearly(
-      [recalled(WH1603F('2025'), 'steps 1 to 6'), worksheet('7500', '5000', '3560', '17830', '0.062')],
+      [
+        recalled(
+          WH1603F('2025'),
+          'steps 1 to 6',
+          'Recalled twice and not alike: 7,500 and 5,000 for deduction and allowance here, 7,300 and 4,860 the other time.',
+        ),
+        worksheet('7500', '5000', '3560', '17830', '0.062'),
+      ],
       [
         recalled(
           WH1603F('2026'),

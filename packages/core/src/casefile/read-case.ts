@@ -56,6 +56,28 @@ const CASE_FIELDS = [
 
 /** Stands where a date is missing, in an input that is thrown away for it. */
 const NO_DATE = makeDate(2025, 1, 1);
+const EMPLOYEE_FIELDS = [
+  'kind',
+  'birthDate',
+  'federal',
+  'residence',
+  'work',
+  'certificates',
+  'exemptFrom',
+  'unemploymentState',
+  'localization',
+  'garnishments',
+  'workClass',
+];
+const EMPLOYER_FIELDS = ['kind', 'employees', 'quarterlyPayroll', 'unemploymentRates', 'rates', 'workersCompensation'];
+const SETTINGS_FIELDS = [
+  'supplementalMethod',
+  'withholdingMethod',
+  'roundWithholdingToDollar',
+  'daysInPeriod',
+  'lastRegular',
+];
+const TO_DATE_FIELDS = ['wages', 'supplementalWages', 'taxes', 'deductions', 'ownDeductions', 'employerPaid'];
 const WORKERS = Object.keys(WORKER_KINDS);
 const EMPLOYERS = Object.keys(EMPLOYER_KINDS);
 
@@ -73,31 +95,13 @@ export function readCase(value: unknown): ReadCase {
   const checkDate = reader.date('checkDate');
   const payFrequency = reader.oneOf('payFrequency', PAY_FREQUENCIES);
   const employee = reader.object('employee');
-  employee?.only([
-    'kind',
-    'birthDate',
-    'federal',
-    'residence',
-    'work',
-    'certificates',
-    'exemptFrom',
-    'unemploymentState',
-    'localization',
-    'garnishments',
-    'workClass',
-  ]);
+  employee?.only(EMPLOYEE_FIELDS);
   const employer = inner(reader, 'employer');
-  employer?.only(['kind', 'employees', 'quarterlyPayroll', 'unemploymentRates', 'rates', 'workersCompensation']);
+  employer?.only(EMPLOYER_FIELDS);
   const settings = inner(reader, 'settings');
-  settings?.only([
-    'supplementalMethod',
-    'withholdingMethod',
-    'roundWithholdingToDollar',
-    'daysInPeriod',
-    'lastRegular',
-  ]);
+  settings?.only(SETTINGS_FIELDS);
   const toDate = inner(reader, 'yearToDate');
-  toDate?.only(['wages', 'supplementalWages', 'taxes', 'deductions', 'ownDeductions', 'employerPaid']);
+  toDate?.only(TO_DATE_FIELDS);
   const month = inner(reader, 'monthToDate');
   month?.only(['wages', 'taxes']);
 

@@ -12,14 +12,22 @@ export const isObject = (value: unknown): value is JsonObject =>
  * is one that is not given.
  */
 export class Reader {
+  /** `where` is the path, or the reader and the field (and place in a list) it was read from: most are never told. */
   constructor(
     private readonly source: JsonObject,
-    readonly path: string,
+    private readonly where: string | { readonly from: Reader; readonly field: string; readonly index: number | null },
     readonly issues: Issue[],
   ) {}
 
+  get path(): string {
+    const { where } = this;
+    if (typeof where === 'string') return where;
+    const path = where.from.at(where.field);
+    return where.index === null ? path : `${path}[${where.index}]`;
+  }
   private at(field: string): string {
-    return this.path === '' ? field : `${this.path}.${field}`;
+    const { path } = this;
+    return path === '' ? field : `${path}.${field}`;
   }
   private fail(issue: Issue): null {
     this.issues.push(issue);
@@ -39,7 +47,7 @@ export class Reader {
 
   object(field: string): Reader | null {
     const value = this.source[field];
-    if (isObject(value)) return new Reader(value, this.at(field), this.issues);
+    if (isObject(value)) return new Reader(value, { from: this, field, index: null }, this.issues);
     return this.fail(problem('input.missing', this.at(field), { what: field }));
   }
   list(field: string, isRequired: boolean): Reader[] {
@@ -53,9 +61,8 @@ export class Reader {
     const entries = value as readonly unknown[];
     for (let index = 0; index < entries.length; index += 1) {
       const entry = entries[index];
-      const path = `${this.at(field)}[${index}]`;
-      if (isObject(entry)) readers.push(new Reader(entry, path, this.issues));
-      else this.fail(problem('input.missing', path, { what: 'an object' }));
+      if (isObject(entry)) readers.push(new Reader(entry, { from: this, field, index }, this.issues));
+      else this.fail(problem('input.missing', `${this.at(field)}[${index}]`, { what: 'an object' }));
     }
     return readers;
   }

@@ -108,3 +108,28 @@ describe('allocation', () => {
     expect(allocate(cents(-5), [cents(1), cents(1)] as Cents[])).toEqual([-3, -2]);
   });
 });
+
+describe('plain digits are read as the patterns read them', () => {
+  const digits = fc.stringMatching(/^[ ]?-?\d{0,6}[.]?\d{0,6}[ ]?$/);
+  it('rates: one form for one decimal', () =>
+    fc.assert(
+      fc.property(digits, (text) => {
+        const match = /^(-)?(\d{1,9})(?:\.(\d{1,9}))?$/.exec(text.trim());
+        const read = parseRate(text);
+        if (!match) return read === null;
+        const fraction = (match[3] ?? '').replace(/0+$/, '');
+        const size = BigInt(`${match[2] ?? ''}${fraction}`);
+        return read !== null && BigInt(read.n) === (match[1] ? -size : size) && read.d === 10 ** fraction.length;
+      }),
+    ));
+  it('amounts: never more than two decimals', () =>
+    fc.assert(
+      fc.property(digits, (text) => {
+        const match = /^(-)?(\d{1,13})(?:\.(\d{1,2}))?$/.exec(text.trim());
+        const read = parseDollars(text);
+        if (!match) return read === null;
+        const size = BigInt(`${match[2] ?? ''}${(match[3] ?? '').padEnd(2, '0')}`);
+        return read !== null && BigInt(read) === (match[1] ? -size : size);
+      }),
+    ));
+});

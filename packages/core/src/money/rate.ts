@@ -1,3 +1,5 @@
+import { plainDecimal } from './cents.js';
+
 /** An exact decimal: numerator over a power of ten. Made from text only, so no binary fraction ever exists. */
 export interface Rate {
   readonly n: number;
@@ -6,8 +8,26 @@ export interface Rate {
 
 const DECIMAL = /^(-)?(\d{1,9})(?:\.(\d{1,9}))?$/;
 
+/** Most decimals are plain digits with at most four behind the point; null for any other, which the pattern reads. */
+function plainRate(text: string): Rate | null {
+  const point = text.indexOf('.');
+  const places = point < 0 ? 0 : text.length - point - 1;
+  if (places > 4 || places === text.length - 1 || (point >= 0 && places === 0)) return null;
+  let n = plainDecimal(text, 9, places);
+  if (n < 0) return null;
+  let d = 10 ** places;
+  // Zeros at the end are idle: one decimal has one form.
+  while (d > 1 && n % 10 === 0) {
+    n /= 10;
+    d /= 10;
+  }
+  return { n, d };
+}
+
 /** Reads a decimal such as `0.062` or `38.25`. Returns null for anything else. */
 export function parseRate(text: string): Rate | null {
+  const plain = plainRate(text);
+  if (plain) return plain;
   const match = DECIMAL.exec(text.trim());
   if (!match) return null;
   const fraction = (match[3] ?? '').replace(/0+$/, '');

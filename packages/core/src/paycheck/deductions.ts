@@ -1,5 +1,5 @@
 import { yearOf } from '../calendar/local-date.js';
-import { DEDUCTION_ITEMS, type DeductionItem, type LegalLimit } from '../items/registry.js';
+import { DEDUCTION_ITEMS, type LegalLimit } from '../items/registry.js';
 import { inForce, type Dated } from '../jurisdictions/dated.js';
 import { BENEFIT_LIMITS, type BenefitLimits } from '../jurisdictions/us/benefit-limits.js';
 import { problem, warning, type Issue } from '../issues/issue.js';

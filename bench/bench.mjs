@@ -18,7 +18,7 @@ const example = (amount = '31.40') => ({
     work: [{ state: 'NY', locality: 'New York City' }],
     certificates: { NY: { filingStatus: 'single', allowances: 1 } },
   },
-  employer: { unemploymentRates: { NY: '4.1' } },
+  employer: { unemploymentRates: { NY: '4.1' }, quarterlyPayroll: '400000.00' },
   earnings: [
     { item: 'regular', hours: '80', rate: amount },
     { item: 'overtime', hours: '5', rate: amount },
@@ -112,7 +112,7 @@ function spreadsheetRound(engine, rows) {
 
 function main() {
   process.stdout.write(
-    `Node ${process.versions.node}. A check here: federal, New York, New York City, both payers, two pre-tax deductions, 14 taxes.\n`,
+    `Node ${process.versions.node}. A check here: federal, New York, New York City, both payers, two pre-tax deductions, 15 taxes.\n`,
   );
   const inputs = people(1000);
   perSecond('bare loop of whole numbers (yardstick)', 10_000_000, median(10_000_000, yardstick));

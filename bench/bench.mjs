@@ -112,7 +112,7 @@ function spreadsheetRound(engine, rows) {
 
 function main() {
   process.stdout.write(
-    `Node ${process.versions.node}. A check here: federal, New York, New York City, both payers, two pre-tax deductions, 15 taxes.\n`,
+    `Node ${process.versions.node}. A check here: federal, New York, New York City, both payers, two pre-tax deductions, 14 taxes.\n`,
   );
   const inputs = people(1000);
   perSecond('bare loop of whole numbers (yardstick)', 10_000_000, median(10_000_000, yardstick));

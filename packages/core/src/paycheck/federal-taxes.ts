@@ -8,6 +8,7 @@ import {
   HOUSEHOLD_MARK,
   OASDI_BASE,
   OASDI_RATE,
+  UNEMPLOYMENT_MARKS,
 } from '../jurisdictions/us/parameters.js';
 import {
   type Cents,
@@ -218,13 +219,16 @@ function loseCredit(check: Check, state: string, taxed: Cents): void {
   }));
 }
 
-/** Small household and farm employers are under the federal law only from their marks on (IRC § 3306(a)(2) and (3)). */
-const isUnderUnemploymentTest = ({ employerKind, quarterlyPayroll, employees }: PaycheckInput): boolean =>
-  quarterlyPayroll !== null &&
-  ((employerKind === 'household' && quarterlyPayroll < HOUSEHOLD_QUARTER) ||
-    (employerKind === 'agricultural' && quarterlyPayroll < FARM_QUARTER && employees !== null && employees < 10));
-const HOUSEHOLD_QUARTER = dollars('1000');
-const FARM_QUARTER = dollars('20000');
+/** Small household and farm employers are under the federal law only from their marks on; a size not given is larger. */
+function isUnderUnemploymentTest(check: Check): boolean {
+  const { employerKind, quarterlyPayroll } = check.input;
+  if (quarterlyPayroll === null || (employerKind !== 'household' && employerKind !== 'agricultural')) return false;
+  const marks = check.rule(UNEMPLOYMENT_MARKS, 'mark of federal unemployment tax')?.value;
+  if (!marks) return false;
+  return employerKind === 'household'
+    ? quarterlyPayroll < marks.householdQuarter
+    : quarterlyPayroll < marks.farmQuarter && check.employees < marks.farmPeople;
+}
 
 export function federalUnemployment(check: Check): void {
   const { input } = check;
@@ -232,7 +236,7 @@ export function federalUnemployment(check: Check): void {
     check.isExempt('US-FUTA') ||
     workerIsWithout(input.worker, 'unemployment') ||
     !EMPLOYER_KINDS[input.employerKind].owesFederalUnemployment ||
-    isUnderUnemploymentTest(input)
+    isUnderUnemploymentTest(check)
   )
     return;
   const row = check.rule(FUTA, 'federal unemployment rate');

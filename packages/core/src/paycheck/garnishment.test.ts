@@ -1,8 +1,12 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { runCase } from '../casefile/run-case.js';
-import { dollars, toDollars, type Cents } from '../money/cents.js';
+import { date } from '../calendar/local-date.js';
+import type { Dated } from '../jurisdictions/dated.js';
+import { EARNINGS_FREE_OF_GARNISHMENT, LEVY_EXEMPTION } from '../jurisdictions/us/garnishment.js';
+import { ZERO, dollars, toDollars, type Cents } from '../money/cents.js';
 import { make, type Given } from '../testing/whole-checks.js';
+import { garnishments } from './garnishment.js';
 
 const pays = fc.integer({ min: 100, max: 2_000_000 }).map((cents) => toDollars(cents as Cents));
 
@@ -138,4 +142,53 @@ describe('how long the free part of a week becomes (29 CFR § 870.10)', () => {
       ).garnishments?.[0]?.amount,
     ).toBe(expected),
   );
+});
+
+describe('a limit that follows a minimum wage', () => {
+  const creditor = (checkDate: string, more: Given = {}) =>
+    runCase(
+      make(
+        'CA',
+        { checkDate, payFrequency: 'weekly', earnings: [{ item: 'salary', amount: '1100.00' }], ...more },
+        { garnishments: [{ kind: 'creditor' }] },
+      ),
+      true,
+    );
+  it('says in the working which wage, and where the limit comes from', () => {
+    const limit = creditor('2026-06-12').working?.['garnishment 1']?.find((line) => line.label.includes('48 ×'));
+    expect(limit?.parameter).toMatchObject({ value: '16.90', from: '2026-01-01', verified: false });
+    expect(limit?.how).toMatch(/California Code of Civil Procedure § 706.050/);
+  });
+  it('is an issue where the wage of the year is not known, never a nothing', () => {
+    const orders = [
+      {
+        kind: 'creditor' as const,
+        label: 'Creditor',
+        amount: null,
+        priority: null,
+        supportsOthers: false,
+        isInArrears: false,
+        levy: null,
+        fee: ZERO,
+        balance: null,
+      },
+    ];
+    const setting = {
+      // The federal rules of the firm's own reach into a year for which the state's wage is not there.
+      rules: new Map<readonly Dated<unknown>[], readonly Dated<unknown>[]>(
+        [EARNINGS_FREE_OF_GARNISHMENT, LEVY_EXEMPTION].map((own) => [
+          own,
+          own.map((row) => ({ ...row, until: date('2029-01-01') })),
+        ]),
+      ),
+      checkDate: date('2028-01-14'),
+      frequency: 'weekly' as const,
+      gross: dollars('1100.00'),
+      disposable: dollars('900.00'),
+    };
+    const answer = garnishments(orders, { ...setting, state: 'CA' });
+    expect(answer.lines).toEqual([]);
+    expect(answer.issues.map((issue) => issue.code)).toEqual(['rule.none-in-force']);
+    expect(garnishments(orders, { ...setting, state: 'TN' }).lines[0]?.amount).toBe(dollars('225.00'));
+  });
 });

@@ -2,7 +2,13 @@ import type { LocalDate } from '../calendar/local-date.js';
 import { PERIODS_PER_YEAR, type PayFrequency } from '../calendar/pay-frequency.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
 import { inForce, type Dated, type OwnRules } from '../jurisdictions/dated.js';
-import { EARNINGS_FREE_OF_GARNISHMENT, LEVY_EXEMPTION, STATE_GARNISHMENT } from '../jurisdictions/us/garnishment.js';
+import { sourceOf } from '../jurisdictions/sources/register.js';
+import {
+  EARNINGS_FREE_OF_GARNISHMENT,
+  LEVY_EXEMPTION,
+  STATE_GARNISHMENT,
+  type StateGarnishment,
+} from '../jurisdictions/us/garnishment.js';
 import { allocate } from '../money/allocate.js';
 import { ZERO, add, cents, notBelowZero, showDollars, smaller, subtract, sum, type Cents } from '../money/cents.js';
 import { dividedBy, round, times } from '../money/exact.js';
@@ -84,26 +90,64 @@ const levyInForce = (setting: Setting) => inForce(LEVY_EXEMPTION, setting.checkD
 const shareOf = (amount: Cents, by: Rate): Cents => round(times(amount, by), 'down');
 const over = (amount: Cents, free: Cents): Cents => notBelowZero(subtract(amount, free));
 
-/** What a creditor may take at most where the work is, before what other orders took. */
-function creditorLimit(setting: Setting, ordinary: Cents): Cents {
+/** A limit of a state's own, with the minimum wage it follows. */
+interface StateLimit {
+  readonly words: string;
+  readonly amount: Cents;
+  readonly wage: Dated<Cents> | null;
+}
+/** What a state leaves a creditor at most; null: the minimum wage it follows is not known for the day. */
+function stateLimits(own: StateGarnishment, setting: Setting): readonly StateLimit[] | null {
+  if (own.isForbidden) return [{ words: 'no garnishment for a creditor', amount: ZERO, wage: null }];
+  const { disposable, gross, frequency } = setting;
+  const limits: StateLimit[] = [];
+  if (own.ofDisposable)
+    limits.push({
+      words: `${showPercent(own.ofDisposable)} of disposable earnings`,
+      amount: shareOf(disposable, own.ofDisposable),
+      wage: null,
+    });
+  if (own.ofGross)
+    limits.push({ words: `${showPercent(own.ofGross)} of gross pay`, amount: shareOf(gross, own.ofGross), wage: null });
+  if (own.free) {
+    const { hours, minimumWage, share } = own.free;
+    const wage = inForce(minimumWage, setting.checkDate, setting.rules);
+    if (!wage) return null;
+    const excess = over(disposable, forPeriod(frequency, cents(wage.value * hours)));
+    const words = `what is over ${hours} × the minimum wage a week`;
+    limits.push(
+      share
+        ? { words: `${showPercent(share)} of ${words}`, amount: shareOf(excess, share), wage }
+        : { words, amount: excess, wage },
+    );
+  }
+  return limits;
+}
+
+/** What a creditor may take at most where the work is, before what other orders took; null as for `stateLimits`. */
+function creditorLimit(setting: Setting, ordinary: Cents, figure: string): Cents | null {
   const own = STATE_GARNISHMENT[setting.state];
   if (!own) return ordinary;
-  if (own.isForbidden) return ZERO;
-  const { disposable, gross } = setting;
-  const freeAt = ({ hours, minimumWage }: { hours: number; minimumWage: readonly Dated<Cents>[] }): Cents => {
-    const wage = inForce(minimumWage, setting.checkDate, setting.rules);
-    return wage ? forPeriod(setting.frequency, cents(wage.value * hours)) : disposable;
-  };
-  return [
-    own.ofDisposable ? shareOf(disposable, own.ofDisposable) : ordinary,
-    own.ofGross ? shareOf(gross, own.ofGross) : ordinary,
-    own.free ? over(disposable, freeAt(own.free)) : ordinary,
-    own.ofExcess ? shareOf(over(disposable, freeAt(own.ofExcess)), own.ofExcess.share) : ordinary,
-  ].reduce(smaller, ordinary);
+  const limits = stateLimits(own, setting);
+  if (!limits) return null;
+  for (const { words, amount, wage } of limits)
+    setting.tape?.write(figure, () => ({
+      label: `Limit of ${setting.state}: ${words}`,
+      value: showDollars(amount),
+      how: `${sourceOf(own.source).title}${own.standing === 'verified' ? '' : ', not yet verified'}`,
+      ...(wage ? { parameter: shownParameter('Minimum wage', showDollars(wage.value), wage) } : {}),
+    }));
+  return limits.reduce((least, limit) => smaller(least, limit.amount), ordinary);
 }
 
 /** What an order may take at most after `taken` went to the orders before it. */
-function limitOf(order: Garnishment, figure: string, setting: Setting, { free, levy }: Rules, taken: Cents): Cents {
+function limitOf(
+  order: Garnishment,
+  figure: string,
+  setting: Setting,
+  { free, levy }: Rules,
+  taken: Cents,
+): Cents | null {
   const { disposable, frequency, tape } = setting;
   const left = over(disposable, taken);
   const ordinary = smaller(shareOf(disposable, rate('0.25')), over(disposable, forPeriod(frequency, free.value)));
@@ -132,8 +176,10 @@ function limitOf(order: Garnishment, figure: string, setting: Setting, { free, l
       return over(ordinary, taken);
     case 'student-loan':
       return smaller(smaller(shareOf(disposable, rate('0.15')), ordinary), over(ordinary, taken));
-    case 'creditor':
-      return over(creditorLimit(setting, ordinary), taken);
+    case 'creditor': {
+      const limit = creditorLimit(setting, ordinary, figure);
+      return limit === null ? null : over(limit, taken);
+    }
   }
 }
 
@@ -189,6 +235,10 @@ export function garnishments(
     const left = over(setting.disposable, taken);
     if (order.kind === 'child-support') shared ??= sharedSupport(orders, setting, taken);
     const most = shared?.get(order) ?? limitOf(order, figure, setting, { free, levy }, taken);
+    if (most === null) {
+      const what = { what: `minimum wage of ${setting.state}`, date: setting.checkDate, from: '2024-01-01' };
+      return { lines: [], issues: [...issues, problem('rule.none-in-force', 'checkDate', what)] };
+    }
     const wanted = smaller(order.amount ?? most, order.balance ?? (Number.MAX_SAFE_INTEGER as Cents));
     const amount = smaller(smaller(wanted, most), left);
     const fee = amount > 0 ? smaller(order.fee, subtract(left, amount)) : ZERO;

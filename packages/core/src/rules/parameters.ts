@@ -14,6 +14,7 @@ import {
   OASDI_BASE,
   OASDI_RATE,
   SUPPLEMENTAL,
+  UNEMPLOYMENT_MARKS,
   WAGE_BRACKETS,
   WITHHOLDING,
 } from '../jurisdictions/us/parameters.js';
@@ -81,6 +82,7 @@ export const PARAMETERS: readonly Parameter[] = [
   federal('hi.additional', 'Additional Medicare tax', ADDITIONAL_HI),
   federal('futa', 'Federal unemployment rate and base', FUTA),
   federal('futa.credit-reduction', 'Federal unemployment credit reduction', CREDIT_REDUCTION),
+  federal('futa.marks', 'Marks of federal unemployment tax', UNEMPLOYMENT_MARKS),
   federal('household', 'Household coverage mark', HOUSEHOLD_MARK),
   federal('election', 'Election worker coverage mark', ELECTION_MARK),
   federal('farm', 'Farm worker coverage mark', FARM_MARK),

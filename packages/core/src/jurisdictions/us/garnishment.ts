@@ -36,45 +36,49 @@ export const LEVY_EXEMPTION: readonly Dated<LevyExemption>[] = [
   ),
 ];
 
-/** Earnings of a week that stay free: so many times a minimum hourly wage. */
+/** Earnings of a week that stay free: so many times a minimum hourly wage; of what is over them all, or a share. */
 interface FreeHours {
   readonly hours: number;
   readonly minimumWage: readonly Dated<Cents>[];
+  readonly share?: Rate;
 }
 /** Where a state allows a creditor less than the federal law does. Each limit that is given holds. */
-interface StateGarnishment extends Provenance {
+export interface StateGarnishment extends Provenance {
   readonly isForbidden?: true;
   readonly ofDisposable?: Rate;
   readonly ofGross?: Rate;
-  /** Disposable earnings stay free up to this. */
   readonly free?: FreeHours;
-  /** This share of disposable earnings over the free part, at most. */
-  readonly ofExcess?: FreeHours & { readonly share: Rate };
 }
 const statute = (text: string, doubt?: string) =>
   recalled(publication(text, 'State legislature', '2025'), 'wage garnishment limit', doubt);
 const WAGE = (state: string, doubt?: string) =>
   recalled(publication('State minimum wage', `Labor department of ${state}`, '2026'), 'hourly rate', doubt);
-const wage = (state: string, of2025: string, of2026: string, doubt?: string): readonly Dated<Cents>[] => [
-  dated(years(2024, 2025), WAGE(state, doubt), dollars(of2025)),
+const wage = (
+  state: string,
+  [of2024, of2025, of2026]: readonly [string, string, string],
+  doubt?: string,
+): readonly Dated<Cents>[] => [
+  dated(year(2024), WAGE(state, doubt), dollars(of2024)),
+  dated(year(2025), WAGE(state, doubt), dollars(of2025)),
   dated(year(2026), WAGE(state, doubt), dollars(of2026)),
 ];
 const FEDERAL_WAGE: readonly Dated<Cents>[] = [dated(years(2024, 2026), recalled(CCPA, '7.25'), dollars('7.25'))];
 /** Hourly minimum wages of the states whose limits follow them. */
 export const MINIMUM_WAGE = {
-  AZ: wage('Arizona', '14.70', '15.15'),
-  CA: wage('California', '16.50', '16.90'),
-  CO: wage('Colorado', '14.81', '15.16'),
-  CT: wage('Connecticut', '16.35', '16.94'),
-  IL: wage('Illinois', '15.00', '15.00'),
-  MA: wage('Massachusetts', '15.00', '15.00'),
-  ME: wage('Maine', '14.65', '15.10'),
-  MN: wage('Minnesota', '11.13', '11.41'),
-  NY: wage('New York', '15.50', '16.00', 'The rate outside New York City, Long Island and Westchester.'),
-  VA: wage('Virginia', '12.41', '12.77'),
-  WA: wage('Washington', '16.66', '17.13'),
+  AZ: wage('Arizona', ['14.35', '14.70', '15.15']),
+  CA: wage('California', ['16.00', '16.50', '16.90']),
+  CO: wage('Colorado', ['14.42', '14.81', '15.16']),
+  CT: wage('Connecticut', ['15.69', '16.35', '16.94']),
+  IL: wage('Illinois', ['14.00', '15.00', '15.00']),
+  MA: wage('Massachusetts', ['15.00', '15.00', '15.00']),
+  ME: wage('Maine', ['14.15', '14.65', '15.10']),
+  MN: wage('Minnesota', ['10.85', '11.13', '11.41']),
+  NY: wage('New York', ['15.00', '15.50', '16.00'], 'The rate outside New York City, Long Island and Westchester.'),
+  VA: wage('Virginia', ['12.00', '12.41', '12.77']),
+  WA: wage('Washington', ['16.28', '16.66', '17.13']),
   DC: [
-    dated(between('2024-01-01', '2025-07-01'), WAGE('the District of Columbia'), dollars('17.50')),
+    dated(between('2024-01-01', '2024-07-01'), WAGE('the District of Columbia'), dollars('17.00')),
+    dated(between('2024-07-01', '2025-07-01'), WAGE('the District of Columbia'), dollars('17.50')),
     dated(between('2025-07-01', '2026-07-01'), WAGE('the District of Columbia'), dollars('17.95')),
     dated(
       between('2026-07-01', '2027-01-01'),
@@ -93,7 +97,7 @@ export const STATE_GARNISHMENT: Readonly<Record<string, StateGarnishment>> = {
   },
   CA: {
     ofDisposable: rate('0.20'),
-    ofExcess: { share: rate('0.40'), hours: 48, minimumWage: MINIMUM_WAGE.CA },
+    free: { share: rate('0.40'), hours: 48, minimumWage: MINIMUM_WAGE.CA },
     ...statute('California Code of Civil Procedure § 706.050'),
   },
   CO: {
@@ -106,7 +110,7 @@ export const STATE_GARNISHMENT: Readonly<Record<string, StateGarnishment>> = {
     ...statute('Connecticut General Statutes § 52-361a'),
   },
   DC: {
-    ofExcess: { share: rate('0.25'), hours: 40, minimumWage: MINIMUM_WAGE.DC },
+    free: { share: rate('0.25'), hours: 40, minimumWage: MINIMUM_WAGE.DC },
     ...statute('D.C. Code § 16-572'),
   },
   DE: { ofDisposable: rate('0.15'), ...statute('10 Delaware Code § 4913') },

@@ -116,6 +116,21 @@ export const FARM_MARK: readonly Dated<Cents>[] = [
     doubt: 'Does not hold once the employer pays 2,500 a year to all its farm workers.',
   },
 ];
+/** Below these a household or farm employer owes no federal unemployment tax: pay of a quarter, and people on a farm. */
+export const UNEMPLOYMENT_MARKS: readonly Dated<{
+  readonly householdQuarter: Cents;
+  readonly farmQuarter: Cents;
+  readonly farmPeople: number;
+}>[] = [
+  {
+    ...since2024,
+    value: { householdQuarter: dollars('1000'), farmQuarter: dollars('20000'), farmPeople: 10 },
+    source: 'us-irc',
+    place: '§ 3306(a)(2) and (3)',
+    ...recalled,
+    doubt: 'The law looks at every quarter of this year and the last, and at farm people in 20 weeks.',
+  },
+];
 /** Credit lost for outstanding federal loans of a state's unemployment fund, by year, added when Form 940 is made. */
 export const CREDIT_REDUCTION: readonly Dated<Readonly<Record<string, Rate>>>[] = [
   {

@@ -138,5 +138,7 @@ export interface StateRules {
   readonly convenienceRule?: Provenance;
   /** Residents who work in another state that withholds: what is still withheld here. */
   readonly residents?: 'excess' | 'none';
+  /** The credit of residents reaches income taxes of cities and counties where they work, not only those of states. */
+  readonly creditsPlaces?: Provenance;
   readonly local?: LocalRules;
 }

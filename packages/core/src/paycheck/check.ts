@@ -36,6 +36,10 @@ export class Check {
   sickPay: { oasdi: Cents; hi: Cents } = { oasdi: ZERO, hi: ZERO };
   /** Federal unemployment credit lost on the wages of this check. */
   futaCreditReduction: Cents = ZERO;
+  /** Income taxes that localities have withheld from the employee so far; fees are not among them. */
+  localIncomeTaxes: Cents = ZERO;
+  /** States whose localities are done. */
+  readonly localDone: string[] = [];
   private readonly weights: readonly Cents[];
 
   constructor(

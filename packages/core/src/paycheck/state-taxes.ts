@@ -3,6 +3,7 @@ import type { StateRules } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
 import { ZERO, add, cents, larger, notBelowZero, showDollars, subtract, sum, type Cents } from '../money/cents.js';
 import { countyBrackets, findPlace } from '../taxes/local-places.js';
+import { localTaxesIn } from '../taxes/local-tax.js';
 import { incomeTaxCode, type TaxCode } from '../taxes/registry.js';
 import { stateIncomeTax, type StateWages } from '../taxes/state-income-tax.js';
 import type { Tape } from '../working/tape.js';
@@ -35,7 +36,7 @@ function localBrackets(check: Check, state: StateRules): readonly Bracket[] | un
 function writeTotal(tape: Tape, state: StateRules, code: TaxCode, tax: Cents, credit: Cents): void {
   if (credit > 0)
     tape.write(code, () => ({
-      label: 'Less tax withheld for the states of work',
+      label: 'Less tax withheld where the work is',
       value: showDollars(credit),
       how: 'the state of residence takes what is left',
     }));
@@ -152,7 +153,15 @@ function acrossStates(check: Check, home: StateRules, taxes: Map<string, Cents>)
       );
     return;
   }
+  if (home.creditsPlaces) credit = add(credit, placesElsewhere(check, home, taxes));
   taxes.set(home.code, writeWhole(check, home, credit));
+}
+
+/** Income taxes of cities and counties in other states, which are done before the state of residence for it. */
+function placesElsewhere(check: Check, home: StateRules, taxes: ReadonlyMap<string, Cents>): Cents {
+  for (const { state } of check.input.work)
+    if (state !== home.code) localTaxesIn(check, state, taxes.get(state) ?? null);
+  return check.localIncomeTaxes;
 }
 
 /**

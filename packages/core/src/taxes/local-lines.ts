@@ -5,7 +5,7 @@ import type { StateRules } from '../jurisdictions/state.js';
 import { OASDI_BASE } from '../jurisdictions/us/parameters.js';
 import type { Worksheet } from '../jurisdictions/worksheet.js';
 import { type Cents, ZERO, add, cents, notBelowZero, showDollars, smaller, subtract } from '../money/cents.js';
-import { dividedBy, round, showExact, times } from '../money/exact.js';
+import { dividedBy, exact, minus, round, showExact, times, type Exact } from '../money/exact.js';
 import { type Rate, ZERO_RATE, showPercent } from '../money/rate.js';
 import type { Check } from '../paycheck/check.js';
 import { shownParameter, type Tape } from '../working/tape.js';
@@ -47,6 +47,8 @@ function exemptionOf(check: Check, state: StateRules, rates: LocalRates): Cents 
   return number === 0 ? ZERO : round(dividedBy(cents(rates.exemption * number), check.periods), 'half-up');
 }
 
+const NO_CREDIT = exact(ZERO);
+
 export function writeRate(
   situation: Situation,
   place: Locality,
@@ -54,7 +56,8 @@ export function writeRate(
   row: Dated<LocalRates>,
   subject: Cents,
   rate: Rate,
-  credit: Cents = ZERO,
+  /** For tax where the work is, not rounded: tax and credit are rounded once, together. */
+  credit: Exact = NO_CREDIT,
 ): Cents {
   const { check, state } = situation;
   const code = localCode(state, place, tax);
@@ -70,8 +73,8 @@ export function writeRate(
   const before = own === undefined && tiers ? tierTax(tiers, toDate) : ZERO;
   const after = own === undefined && tiers ? tierTax(tiers, add(toDate, taxed)) : ZERO;
   const applied = own ?? rate;
-  const full = own === undefined && tiers ? subtract(after, before) : round(times(taxed, applied), 'half-up');
-  const amount = notBelowZero(subtract(full, credit));
+  const full = own === undefined && tiers ? exact(subtract(after, before)) : times(taxed, applied);
+  const amount = notBelowZero(round(minus(full, credit), 'half-up'));
   if (check.tape)
     writeRateLines(check.tape, situation, tax, code, row, {
       subject,
@@ -83,14 +86,15 @@ export function writeRate(
       isOwn: own !== undefined,
       amount,
     });
-  check.pushPart(code, subject, taxed, amount, tiers || credit > 0 ? null : applied);
+  check.pushPart(code, subject, taxed, amount, tiers || credit.n > 0 ? null : applied);
+  if (tax.payer === 'employee') check.localIncomeTaxes = add(check.localIncomeTaxes, amount);
   return amount;
 }
 
 interface RateFigures {
   readonly subject: Cents;
   readonly exemption: Cents;
-  readonly credit: Cents;
+  readonly credit: Exact;
   readonly taxed: Cents;
   readonly toDate: Cents;
   readonly applied: Rate;
@@ -108,14 +112,14 @@ function writeRateLines(
 ): void {
   tape.write(code, () => ({ label: 'Wages', value: showDollars(subject), how: madeOf(check, state, tax, subject) }));
   if (exemption > 0) tape.write(code, () => ({ label: 'Exemptions of the period', value: showDollars(exemption) }));
-  if (credit > 0) tape.write(code, () => ({ label: 'Credit for tax where the work is', value: showDollars(credit) }));
+  if (credit.n > 0) tape.write(code, () => ({ label: 'Credit for tax where the work is', value: showExact(credit) }));
   tape.write(code, () => ({
     label: tax.label,
     value: showDollars(amount),
     how:
       row.value.tiers && !isOwn
         ? `tax on ${showDollars(add(toDate, taxed))} of the year less tax on ${showDollars(toDate)}`
-        : `${showDollars(taxed)} × ${showPercent(applied)} = ${showExact(times(taxed, applied))}`,
+        : `${showDollars(taxed)} × ${showPercent(applied)} = ${showExact(times(taxed, applied))}${credit.n > 0 ? ', less the credit' : ''}`,
     rounding: 'half a cent up',
     isResult: true,
     ...(isOwn ? {} : { parameter: shownParameter('Rate', showPercent(applied), row) }),
@@ -222,6 +226,7 @@ export function writeWorksheet(
   if (regular > 0 || supplemental > 0) amount = add(amount, certificateAmount(certificate, extraField));
   if (check.tape) writeWorksheetLines(check.tape, tax, code, [supplemental, supplementalRate, flat], amount);
   check.push(code, subject, subject, amount);
+  check.localIncomeTaxes = add(check.localIncomeTaxes, amount);
 }
 const partOf = (check: Check, amount: Cents, index: number | null): Cents =>
   index === null ? amount : check.partAt(amount, index);

@@ -1,8 +1,8 @@
 import type { LocalMethod, Locality } from '../jurisdictions/locality.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
-import { type Cents, ZERO, add, showDollars, smaller } from '../money/cents.js';
-import { round, times } from '../money/exact.js';
+import { type Cents, ZERO, add, showDollars } from '../money/cents.js';
+import { exact, isBelowZero, minus, plus, times } from '../money/exact.js';
 import { ZERO_RATE, showPercent } from '../money/rate.js';
 import type { Check } from '../paycheck/check.js';
 import { workerIsWithout } from '../paycheck/kinds.js';
@@ -59,11 +59,12 @@ function cityTaxes(situation: Situation): void {
         const rate = row?.value.resident;
         if (!row || !rate) continue;
         const allowed = row.value.credit;
-        let credit = ZERO;
+        let credit = exact(ZERO);
         if (allowed)
           for (const other of paid) {
-            const most = round(times(other.wages, allowed.rate), 'half-up');
-            credit = add(credit, round(times(smaller(other.tax, most), allowed.share), 'half-up'));
+            const most = times(other.wages, allowed.rate);
+            const tax = exact(other.tax);
+            credit = plus(credit, times(isBelowZero(minus(tax, most)) ? tax : most, allowed.share));
           }
         writeRate(situation, place, tax, row, wagesFor(check, state, tax), rate, credit);
       }
@@ -151,6 +152,7 @@ function countyTax(situation: Situation): void {
     parameter: shownParameter('County rate', showPercent(rate), row),
   }));
   check.push(code, subject, subject, amount);
+  check.localIncomeTaxes = add(check.localIncomeTaxes, amount);
 }
 
 /** The place of work only, at the rate for its residents or for others. */
@@ -185,24 +187,25 @@ function workIn(check: Check, state: StateRules): Situation['work'] {
   return work;
 }
 
+/** Taxes of the localities of one state, for its residents and for work there. A state is done once a check. */
+export function localTaxesIn(check: Check, code: string, stateTax: Cents | null): void {
+  const state = check.localDone.includes(code) ? null : findState(code);
+  check.localDone.push(code);
+  if (!state) return;
+  const home = homeIn(check, state);
+  const work = workIn(check, state);
+  if (workerIsWithout(check.input.worker, 'income')) return;
+  // Where every resident has a county, none given is worth a word; elsewhere there is nothing to do.
+  if (home.length + work.length === 0 && state.local?.method !== 'county') return;
+  // Places a firm adds to a state without any of ours pay where the work is.
+  METHODS[state.local?.method ?? 'work-place']({ check, state, home, work, stateTax });
+}
+
 /** Taxes of the localities of work and of residence, state by state. */
 export function localTaxes(check: Check, stateTaxes: ReadonlyMap<string, Cents>): void {
-  const { input } = check;
-  const done: string[] = [];
-  for (let index = 0; index <= input.work.length; index += 1) {
-    const code = input.work[index]?.state ?? input.residenceState;
-    const state = done.includes(code) ? null : findState(code);
-    done.push(code);
-    if (!state) continue;
-    const home = homeIn(check, state);
-    const work = workIn(check, state);
-    if (workerIsWithout(input.worker, 'income')) continue;
-    // Where every resident has a county, none given is worth a word; elsewhere there is nothing to do.
-    if (home.length + work.length === 0 && state.local?.method !== 'county') continue;
-    const situation: Situation = { check, state, home, work, stateTax: stateTaxes.get(code) ?? null };
-    // Places a firm adds to a state without any of ours pay where the work is.
-    METHODS[state.local?.method ?? 'work-place'](situation);
-  }
+  const { work, residenceState } = check.input;
+  for (const { state } of work) localTaxesIn(check, state, stateTaxes.get(state) ?? null);
+  localTaxesIn(check, residenceState, stateTaxes.get(residenceState) ?? null);
 }
 
 const METHODS: Readonly<Record<LocalMethod, (situation: Situation) => void>> = {

@@ -124,7 +124,7 @@ function taxesOf(state: StateRules): Tax[] {
 export const TAXES: readonly Tax[] = [...FEDERAL, ...ALL_STATES.flatMap(taxesOf)];
 const BY_CODE = new Map(TAXES.map((tax) => [tax.code, tax]));
 
-/** Codes of before a tax over several places had one code: they stand in ledgers, nothing computes with them. */
+/** Codes of before a tax over several places had one code, or with a wrong district number: they stand in ledgers only. */
 const RETIRED: ReadonlyMap<string, StateTaxCode> = new Map([
   ['NY-MCTD-1-MCTMT', 'NY-MCTMT'],
   ['NY-MCTD-2-MCTMT', 'NY-MCTMT'],
@@ -133,6 +133,8 @@ const RETIRED: ReadonlyMap<string, StateTaxCode> = new Map([
   ['OR-PORTLAND-TRIMET', 'OR-TRIMET'],
   ['OR-METRO-TRIMET', 'OR-TRIMET'],
   ['OR-LANE-LTD', 'OR-LTD'],
+  ['OH-SD-2503-SDIT', 'OH-SD-2501-SDIT'],
+  ['OH-SD-2104-SDIT', 'OH-SD-2102-SDIT'],
 ]);
 
 /** The tax with this code; throws for a code that is not in the list (a programmer's error). */

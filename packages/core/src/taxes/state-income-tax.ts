@@ -86,6 +86,12 @@ function withLastRegular(check: Check, sheet: WorksheetInput, last: Cents, suppl
   return tax;
 }
 
+/** Regular wages of a year: by this check, else by the last one with any, else by what there is. */
+function annualWages(check: Check, { regular, supplemental }: StateWages): Cents {
+  const last = regular > 0 ? regular : (check.input.lastRegular?.wages ?? supplemental);
+  return cents(last * check.periods);
+}
+
 /** Supplemental wages at a rate of their own. */
 function onSupplemental(check: Check, figure: TaxCode, row: Dated<Supplemental>, wages: StateWages): Cents {
   const own = row.value;
@@ -107,8 +113,7 @@ function onSupplemental(check: Check, figure: TaxCode, row: Dated<Supplemental>,
       return left > 0 ? add(tax, flat(own.rate, left)) : tax;
     }
     case 'tiers': {
-      const annual = cents(add(wages.regular, wages.supplemental) * check.periods);
-      return flat(rateAt(own.rates, annual), wages.supplemental, 'Supplemental wages, by annual wages');
+      return flat(rateAt(own.rates, annualWages(check, wages)), wages.supplemental, 'Supplemental wages, by annual wages');
     }
     case 'share-of-federal':
       return flat(own.rate, check.federalOnSupplemental, 'Share of the federal tax on supplemental wages');

@@ -94,7 +94,7 @@ export const COLORADO: StateRules = {
       recalled(
         DR1098('2025'),
         'step 1 to 3',
-        'Whether the print rounds to the whole dollar is not sure; cents are kept here.',
+        'The allowance where none is given (10,000 joint, 5,000 else; it was 8,000 and 4,000 in 2022) is recalled less surely. Whether the print rounds to the whole dollar is not sure; cents are kept here.',
       ),
       worksheet,
     ),

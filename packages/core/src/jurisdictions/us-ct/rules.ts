@@ -163,6 +163,11 @@ export const CONNECTICUT: StateRules = {
     base: wageBases(publication('Taxable wage base', 'Connecticut Department of Labor', '2026'), '26100', '27000'),
     highestPlausibleRate: PLAUSIBLE,
   },
+  creditsPlaces: recalled(
+    publication('Conn. Gen. Stat. § 12-704(a)', 'State of Connecticut', '2024'),
+    'tax of another state, a political subdivision of it, or the District of Columbia',
+    'That withholding may be lowered by it is recalled less surely than the credit itself.',
+  ),
   convenienceRule: recalled(
     publication('Conn. Gen. Stat. § 12-711(b)(2)(C)', 'State of Connecticut', '2019'),
     'only against residents of states with such a rule',

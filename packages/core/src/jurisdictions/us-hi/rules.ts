@@ -30,7 +30,7 @@ export const HAWAII: StateRules = {
       recalled(
         BOOKLET,
         'Appendix: computerised method',
-        'Tables as amended by Act 46 (2024) for 2025; the top rate of the withholding table, 7.9%, is taken to begin with the 2025 bracket.',
+        'Tables as amended by Act 46 (2024) for 2025; the top rate of the withholding table, 7.9%, is taken to begin with the 2025 bracket. The tax at a threshold is kept to the cent; whether the print rounds it to the dollar, as the statute’s table does, is not sure.',
       ),
       annual(
         byStatus({ 'married-jointly': 'joint' }, 'single'),

@@ -156,6 +156,11 @@ export const NEW_JERSEY: StateRules = {
     },
   ],
   reciprocity: { with: ['PA'], form: 'Form NJ-165', ...recalled(NJWT, 'Pennsylvania residents') },
+  creditsPlaces: recalled(
+    publication('N.J.S.A. 54A:4-1(a)', 'State of New Jersey', '2024'),
+    'tax of another state or a political subdivision of it, such as Philadelphia',
+    'That withholding may be lowered by it, as by the tax of a state, is recalled less surely than the credit itself.',
+  ),
   convenienceRule: recalled(
     publication('P.L. 2023, c. 125', 'State of New Jersey', '2023'),
     'only against residents of states with such a rule',

@@ -161,6 +161,11 @@ export const NEW_YORK: StateRules = {
     ),
     supplemental: both(recalled(NYS50T('1/23'), 'Supplemental wages'), flatSupplemental('0.117')),
   },
+  creditsPlaces: recalled(
+    publication('New York Tax Law § 620(a)', 'New York State', '2024'),
+    'tax of another state, a political subdivision of it, or the District of Columbia',
+    'That withholding may be lowered by it is recalled less surely than the credit itself.',
+  ),
   convenienceRule: recalled(publication('20 NYCRR 132.18(a)', TAX, '2006'), 'convenience of the employer test'),
   views: [movingIsExcluded(NYS50T('1/23'))],
   unemployment: {

@@ -74,8 +74,10 @@ const district = (code: string, name: string, by: string, base: 'traditional' | 
   ],
 });
 export const SCHOOL_DISTRICTS: readonly Locality[] = [
-  district('2503', 'Columbus-area Bexley', '0.75', 'traditional'),
-  district('2104', 'Olentangy-area Buckeye Valley', '1.0', 'earned income'),
+  district('2501', 'Bexley', '0.75', 'traditional'),
+  district('2502', 'Canal Winchester', '0.75', 'traditional'),
+  district('2101', 'Big Walnut', '0.75', 'traditional'),
+  district('2102', 'Buckeye Valley', '1.0', 'earned income'),
   district('2307', 'Pickerington', '1.0', 'traditional'),
   district('2509', 'Reynoldsburg', '0.5', 'traditional'),
   district('4901', 'Jefferson Local', '1.0', 'traditional'),

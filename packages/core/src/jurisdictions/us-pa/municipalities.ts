@@ -13,7 +13,11 @@ const EIT = recalled(
   'resident and nonresident rates',
   'Rates are recalled; compare with the official register.',
 );
-const LST = recalled(REGISTER, 'local services tax');
+const LST = recalled(
+  REGISTER,
+  'local services tax and the wages under which none is due',
+  'The higher taxes of distressed cities (156), with 24,500 and 15,600, are recalled less surely.',
+);
 const PHILADELPHIA = publication('Wage tax rates', 'City of Philadelphia Department of Revenue', '2026');
 const wage = (from: string, until: string, resident: string, nonresident: string) =>
   dated(between(from, until), recalled(PHILADELPHIA, 'rates change on July 1'), localRates({ resident, nonresident }));
@@ -23,7 +27,7 @@ const municipality = (
   psd: string,
   resident: string,
   nonresident: string,
-  services = '52',
+  [services, fromWages]: readonly [yearly: string, fromWages: string] = ['52', '12000'],
   more: readonly LocalTax[] = [],
 ): Locality => ({
   code: placeCode(name),
@@ -36,7 +40,7 @@ const municipality = (
     ),
     feeTax(
       { code: 'LST', label: `${name} local services tax`, payer: 'employee' },
-      both(LST, fee(services, 'year-spread', '12000')),
+      both(LST, fee(services, 'year-spread', fromWages)),
     ),
     ...more,
   ],
@@ -68,15 +72,15 @@ export const MUNICIPALITIES: readonly Locality[] = [
       ]),
     ],
   },
-  municipality('Pittsburgh', '700102', '3.0', '1.0', '52', [PITTSBURGH_PAYROLL]),
+  municipality('Pittsburgh', '700102', '3.0', '1.0', ['52', '12000'], [PITTSBURGH_PAYROLL]),
   municipality('Allentown', '390101', '1.975', '1.28'),
   municipality('Bethlehem', '480201', '1.0', '1.0'),
   municipality('Easton', '480301', '1.95', '1.95'),
   municipality('Erie', '250301', '1.65', '1.65'),
-  municipality('Harrisburg', '220401', '2.0', '1.0', '156'),
+  municipality('Harrisburg', '220401', '2.0', '1.0', ['156', '24500']),
   municipality('Lancaster', '360402', '1.1', '1.0'),
   municipality('Reading', '060901', '3.6', '1.3'),
-  municipality('Scranton', '350901', '3.4', '1.0', '156'),
+  municipality('Scranton', '350901', '3.4', '1.0', ['156', '15600']),
   municipality('State College', '140802', '1.95', '1.0'),
   municipality('Wilkes-Barre', '401001', '3.0', '1.0'),
   municipality('York', '671101', '1.25', '1.0'),

@@ -186,12 +186,15 @@ export function readGarnishments(readers: readonly Reader[]): Garnishment[] {
 /** The person's class among those of the client's policy; a class the policy does not name is an issue. */
 export function readWorkClass(employee: Reader | null, employer: Reader | null, issues: Issue[]): WorkClass | null {
   const classes = (employer?.list('workersCompensation', false) ?? []).flatMap((reader): WorkClass[] => {
-    reader.only(['class', 'per', 'rate']);
+    reader.only(['class', 'per', 'rate', 'employeeRate']);
     const code = reader.text('class');
     const per = reader.oneOf('per', ['hundred', 'hour'] as const, 'hundred');
     const rate = reader.decimal('rate');
+    const employeeRate = reader.has('employeeRate') ? reader.decimal('employeeRate') : null;
     if (!rate) issues.push(problem('input.missing', `${reader.path}.rate`, { what: 'the rate of the class' }));
-    return code && per && rate ? [{ code, per, rate }] : [];
+    if (rate && employeeRate && (per !== 'hour' || employeeRate.n * rate.d > rate.n * employeeRate.d))
+      issues.push(problem('compensation.employee-rate', `${reader.path}.employeeRate`));
+    return code && per && rate ? [{ code, per, rate, employeeRate }] : [];
   });
   if (!employee?.has('workClass')) return null;
   const wanted = employee.text('workClass');

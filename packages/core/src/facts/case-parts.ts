@@ -80,7 +80,7 @@ export function employerPart(client: ClientOnDay, unemploymentRates: JsonObject,
       ? { rates: Object.fromEntries(client.ownRates.map((rate) => [text(rate, 'tax'), text(rate, 'percent')])) }
       : {}),
     ...(client.classes.length > 0
-      ? { workersCompensation: client.classes.map((one) => pick(one, ['class', 'per', 'rate'])) }
+      ? { workersCompensation: client.classes.map((one) => pick(one, ['class', 'per', 'rate', 'employeeRate'])) }
       : {}),
   };
 }

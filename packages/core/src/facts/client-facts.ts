@@ -2,7 +2,7 @@ import { PAY_FREQUENCIES } from '../calendar/pay-frequency.js';
 import { problem } from '../issues/issue.js';
 import { findItem, type BaseFamily } from '../items/registry.js';
 import { BASE_FAMILIES } from '../items/treatment.js';
-import { parsePercent, ratePerThousand } from '../money/rate.js';
+import { parsePercent, parseRate, ratePerThousand } from '../money/rate.js';
 import { EMPLOYER_KINDS } from '../paycheck/kinds.js';
 import { isTaxCode, taxOf } from '../taxes/registry.js';
 import type { FactField } from './field.js';
@@ -248,10 +248,17 @@ const WORK_CLASS: FactKind = {
       ],
     },
     { name: 'rate', label: 'Rate', kind: 'decimal', isRequired: true },
+    { name: 'employeeRate', label: 'Of it the employee pays', kind: 'decimal', help: 'Dollars an hour, Washington' },
     UNTIL,
   ],
+  check: (value, path) => {
+    const own = parseRate(text(value, 'employeeRate'));
+    const rate = parseRate(text(value, 'rate'));
+    if (!own || !rate || (text(value, 'per') === 'hour' && own.n * rate.d <= rate.n * own.d)) return [];
+    return [problem('compensation.employee-rate', `${path}.employeeRate`)];
+  },
   says: (value) =>
-    `Class ${text(value, 'class')}: ${text(value, 'rate')} ${text(value, 'per') === 'hour' ? 'an hour' : 'for each 100.00 of pay'}${untilWords(value)}`,
+    `Class ${text(value, 'class')}: ${text(value, 'rate')} ${text(value, 'per') === 'hour' ? 'an hour' : 'for each 100.00 of pay'}${text(value, 'employeeRate') === '' ? '' : `, of it ${text(value, 'employeeRate')} from the employee`}${untilWords(value)}`,
 };
 
 const DEPARTMENT: FactKind = {

@@ -101,6 +101,14 @@ export const ISSUE_TEXTS = {
     'The number of employees is not given; {tax} is computed as for a large employer.',
     'Give employer.employees.',
   ),
+  'compensation.employee-rate': entry(
+    'The part of the employee belongs to a rate by the hour, and cannot be above it.',
+    'Enter both rates an hour from the notice, or leave the part of the employee blank.',
+  ),
+  'compensation.no-class': entry(
+    'No class of work with a rate by the hour is given; the premium for workers’ compensation is not in this check.',
+    'Give employee.workClass, and the class with its rate under employer.workersCompensation.',
+  ),
   'employer.payroll-assumed': entry(
     'The payroll of the quarter is not given; {tax} is computed at the rate of the largest employers.',
     'Give employer.quarterlyPayroll, or the own rate.',

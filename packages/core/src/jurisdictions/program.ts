@@ -14,6 +14,10 @@ export interface ProgramTerms {
   readonly mostPerWeek?: Cents;
   /** Instead of a share of wages: dollars for each hour worked. */
   readonly perHour?: Rate;
+  /** Instead of a share of wages: a fixed amount for each person paid at the end of the quarter. */
+  readonly perQuarter?: Cents;
+  /** Instead of a share of wages: this payer's part of the premium by the hour of the person's class of work. */
+  readonly ofClass?: 'employee' | 'employer';
   /** Only for employers of at least, or below, so many employees. */
   readonly size?: { readonly atLeast?: number; readonly below?: number };
 }

@@ -1,3 +1,5 @@
+import { addDays } from '../calendar/local-date.js';
+import { monthOfQuarter, quarterOf } from '../calendar/quarter.js';
 import type { Dated } from '../jurisdictions/dated.js';
 import type { BaseFamily } from '../items/registry.js';
 import type { Program, ProgramTerms, ProgramWages } from '../jurisdictions/program.js';
@@ -5,12 +7,13 @@ import type { StateRules } from '../jurisdictions/state.js';
 import { OASDI_BASE } from '../jurisdictions/us/parameters.js';
 import { ZERO, cents, notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
 import { round, showExact, times, type Exact } from '../money/exact.js';
-import { showPercent, type Rate } from '../money/rate.js';
+import { showPercent, showRate, type Rate } from '../money/rate.js';
 import { underBase } from '../taxes/capped-tax.js';
 import { programsOf, unemploymentCode, type ProgramTax, type TaxCode, type WageBase } from '../taxes/registry.js';
 import { shownParameter, type Tape } from '../working/tape.js';
 import type { Check } from './check.js';
 import { hoursWorked } from './state-taxes.js';
+import { partOfPremium } from './workers-compensation.js';
 
 /** The variant for an employer of this size; with no size given, the one for large employers, and a warning. */
 function variantFor(check: Check, variants: readonly ProgramTerms[], label: string): ProgramTerms | null {
@@ -110,13 +113,86 @@ const byHours = (hours: number) => (): string => `${hours / 1000} hours`;
 const byShare = (taxed: Cents, rate: Rate, unrounded: Exact, amount: Cents) => (): string =>
   `${showDollars(taxed)} × ${showPercent(rate)} = ${showExact(unrounded)}${amount < round(unrounded, 'half-up') ? ', held at the limit' : ''}`;
 
+interface Premium {
+  readonly code: TaxCode;
+  readonly row: Dated<readonly ProgramTerms[]>;
+  readonly terms: ProgramTerms;
+}
+
+/** A premium that no wages limit: by the hours of a class of work, or a fee of the quarter. */
+function fixedPremium(check: Check, state: StateRules, program: Program, { code, row, terms }: Premium): void {
+  const subject = wagesOf(check, state, program);
+  const made = terms.perQuarter === undefined ? premiumOfClass(check, terms) : feeOfQuarter(check, code, terms);
+  if (!made) return;
+  const { label } = program;
+  check.tape?.write(code, () => ({
+    label,
+    value: showDollars(made.amount),
+    how: made.how,
+    rounding: 'half a cent up',
+    isResult: true,
+    parameter: shownParameter(label, made.parameter, row),
+  }));
+  check.push(code, subject, subject, made.amount);
+}
+
+interface Made {
+  readonly amount: Cents;
+  readonly how: string;
+  readonly parameter: string;
+}
+
+function premiumOfClass(check: Check, { ofClass }: ProgramTerms): Made | null {
+  const { workClass } = check.input;
+  if (workClass?.per !== 'hour') {
+    if (ofClass === 'employer') check.warn('compensation.no-class', 'employee.workClass');
+    return null;
+  }
+  if (ofClass === 'employee' && !workClass.employeeRate) return null;
+  const hours = hoursWorked(check);
+  const amount = partOfPremium(workClass, ofClass ?? 'employer', hours);
+  const rate = ofClass === 'employee' && workClass.employeeRate ? workClass.employeeRate : workClass.rate;
+  const less = ofClass === 'employer' && workClass.employeeRate ? ' less the part of the employee' : '';
+  return {
+    amount,
+    how: `${hours / 1000} hours × ${showRate(rate)}${less}`,
+    parameter: `class ${workClass.code}, by the client’s notice`,
+  };
+}
+
+/** Days to the next check, at most a month: check dates move by a day or two, so the period's own days would not do. */
+const daysToNext = ({ periods, input }: Check): number => {
+  if (input.payFrequency === 'miscellaneous') return input.daysInPeriod;
+  return periods > 12 ? Math.floor(365 / periods) : 31;
+};
+
+/** The next check of this frequency falls in another quarter. */
+function isLastOfQuarter(check: Check): boolean {
+  const { checkDate } = check.input;
+  if (monthOfQuarter(checkDate) !== 3) return false;
+  return quarterOf(addDays(checkDate, daysToNext(check))).quarter !== quarterOf(checkDate).quarter;
+}
+
+function feeOfQuarter(check: Check, code: TaxCode, { perQuarter = ZERO }: ProgramTerms): Made | null {
+  const taken = check.input.taxesThisMonth[code] ?? ZERO;
+  const amount = notBelowZero(subtract(perQuarter, taken));
+  if (amount === 0) return null;
+  return { amount, how: 'with the last check of the quarter', parameter: showDollars(perQuarter) };
+}
+
 function programTax(check: Check, state: StateRules, { program, tax }: ProgramTax): void {
   const { code } = tax;
   if (check.isExempt(code)) return;
   const row = check.rule(program.terms, program.label);
   if (!row || row.value.length === 0) return;
+  const isByQuarter = row.value[0]?.perQuarter !== undefined;
+  if (isByQuarter && !isLastOfQuarter(check)) return;
   const terms = variantFor(check, row.value, program.label);
   if (!terms) return;
+  if (terms.ofClass || terms.perQuarter !== undefined) {
+    fixedPremium(check, state, program, { code, row, terms });
+    return;
+  }
   const own = check.input.ownRates[code];
   const rate = own ?? (terms.rate === 'own' ? program.ownRateOtherwise : terms.rate);
   if (rate === undefined) {

@@ -9,6 +9,8 @@ export interface WorkClass {
   readonly code: string;
   readonly per: 'hundred' | 'hour';
   readonly rate: Rate;
+  /** Of a rate by the hour the part that is taken from the employee's pay (Washington); null: none. */
+  readonly employeeRate: Rate | null;
 }
 export interface CompensationLine {
   readonly workClass: string;
@@ -16,6 +18,16 @@ export interface CompensationLine {
   readonly pay: Cents;
   readonly hours: string;
   readonly amount: Cents;
+}
+
+/** Dollars an hour on thousandths of an hour, in cents, half a cent up. */
+const premiumByHours = (rate: Rate, thousandths: number): Cents =>
+  round(times(times(cents(100), rate), { n: thousandths, d: 1000 }), 'half-up');
+
+/** A payer's part of a premium by the hour, in cents: the employee's at its own rate, the rest the employer's. */
+export function partOfPremium(workClass: WorkClass, payer: 'employee' | 'employer', thousandths: number): Cents {
+  const ofEmployee = workClass.employeeRate ? premiumByHours(workClass.employeeRate, thousandths) : ZERO;
+  return payer === 'employee' ? ofEmployee : subtract(premiumByHours(workClass.rate, thousandths), ofEmployee);
 }
 
 /** Workers' compensation premium of one check, in cents, half a cent up. The policy's audit has the last word. */
@@ -30,7 +42,7 @@ export function compensationLine(check: Check, workClass: WorkClass, overtimePre
   const amount =
     workClass.per === 'hundred'
       ? round(times(times(pay, workClass.rate), { n: 1, d: 100 }), 'half-up')
-      : round(times(times(cents(100), workClass.rate), { n: thousandths, d: 1000 }), 'half-up');
+      : premiumByHours(workClass.rate, thousandths);
   check.tape?.write('workers-compensation', () => ({
     label: `Workers’ compensation, class ${workClass.code}`,
     value: showDollars(amount),

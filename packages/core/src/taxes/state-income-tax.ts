@@ -113,7 +113,11 @@ function onSupplemental(check: Check, figure: TaxCode, row: Dated<Supplemental>,
       return left > 0 ? add(tax, flat(own.rate, left)) : tax;
     }
     case 'tiers': {
-      return flat(rateAt(own.rates, annualWages(check, wages)), wages.supplemental, 'Supplemental wages, by annual wages');
+      return flat(
+        rateAt(own.rates, annualWages(check, wages)),
+        wages.supplemental,
+        'Supplemental wages, by annual wages',
+      );
     }
     case 'share-of-federal':
       return flat(own.rate, check.federalOnSupplemental, 'Share of the federal tax on supplemental wages');

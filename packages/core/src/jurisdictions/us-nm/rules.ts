@@ -1,6 +1,9 @@
+import { dollars } from '../../money/cents.js';
+import { rate } from '../../money/rate.js';
 import { certificate, statusField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, steps } from '../lines.js';
+import type { Program } from '../program.js';
 import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
@@ -24,6 +27,22 @@ const worksheet = (single: number, joint: number, head: number) => {
     }),
   );
 };
+
+const compensation = (payer: 'employee' | 'employer', amount: string): Program => ({
+  code: payer === 'employee' ? 'WCF-EE' : 'WCF-ER',
+  label: `New Mexico workers’ compensation fee, ${payer}`,
+  payer,
+  agency: 'income',
+  wages: 'gross',
+  terms: both(
+    recalled(
+      publication('WC-1, Workers’ Compensation Fee (NMSA 52-5-19)', TAXATION, '2025'),
+      'for each person employed on the last working day of the quarter',
+      'It is taken from the last check of the quarter. Employers of fewer than three owe it only when they chose the cover.',
+    ),
+    [{ rate: rate('0'), perQuarter: dollars(amount), size: { atLeast: 3 } }],
+  ),
+});
 
 export const NEW_MEXICO: StateRules = {
   code: 'NM',
@@ -68,4 +87,5 @@ export const NEW_MEXICO: StateRules = {
     ),
     highestPlausibleRate: PLAUSIBLE,
   },
+  programs: [compensation('employee', '2.00'), compensation('employer', '2.30')],
 };

@@ -23,10 +23,29 @@ const leave = (payer: 'employee' | 'employer', of2024: string, of2025: string, o
   ),
 });
 
+const LNI = 'Washington Department of Labor and Industries';
+const compensation = (payer: 'employee' | 'employer'): Program => ({
+  code: payer === 'employee' ? 'WC-EE' : 'WC-ER',
+  label: `Washington workers’ compensation, ${payer}`,
+  payer,
+  agency: { code: 'WA-LNI' },
+  wages: 'gross',
+  terms: since2024(
+    recalled(
+      publication('Workers’ compensation premiums', LNI, '2026'),
+      'by hours worked and class of risk; part of the premium may be taken from pay (RCW 51.16.140)',
+    ),
+    [{ rate: rate('0'), ofClass: payer }],
+  ),
+});
+
 export const WASHINGTON: StateRules = {
   code: 'WA',
   name: 'Washington',
-  agencies: { unemployment: agency('WA-ESD', ESD, 'WA Employment') },
+  agencies: {
+    unemployment: agency('WA-ESD', ESD, 'WA Employment'),
+    others: [agency('WA-LNI', LNI, 'WA Labor and Industries')],
+  },
   incomeTax: {
     kind: 'none',
     ...recalled(publication('Revised Code of Washington', 'State of Washington', '2025'), 'title 82: no tax on wages'),
@@ -58,5 +77,7 @@ export const WASHINGTON: StateRules = {
         { rate: rate('0.0003'), base: 'unemployment' },
       ]),
     },
+    compensation('employee'),
+    compensation('employer'),
   ],
 };

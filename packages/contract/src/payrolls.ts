@@ -33,6 +33,8 @@ export class EntryDeduction {
   @Text(14, { optional: true }) perCheck?: string;
   @Text(14, { optional: true }) perYear?: string;
   @Text(14, { optional: true }) balance?: string;
+  /** Of a health savings account: whom the health plan covers, `self` or `family`. */
+  @Text(6, { optional: true }) coverage?: string;
   /** Of what the employer pays: a match of what is deferred. */
   @List(() => MatchStep, { optional: true, most: 6 }) match?: MatchStep[];
 }

@@ -1908,6 +1908,7 @@ export interface components {
             perCheck?: string;
             perYear?: string;
             balance?: string;
+            coverage?: string;
             match?: components["schemas"]["MatchStep"][];
         };
         ItemFigure: {

@@ -17,6 +17,7 @@ export interface TypedEntry {
     readonly perCheck?: string | undefined;
     readonly perYear?: string | undefined;
     readonly balance?: string | undefined;
+    readonly coverage?: string | undefined;
     /** Of an amount that the employer pays: steps of a match of what is deferred. */
     readonly match?: readonly { readonly percent: string; readonly upTo?: string | undefined }[] | undefined;
   }[];

@@ -155,6 +155,8 @@ export function readGarnishments(readers: readonly Reader[]): Garnishment[] {
       'inArrears',
       'filingStatus',
       'dependents',
+      'ageOrBlind',
+      'headOfFamily',
       'fee',
       'balance',
     ]);
@@ -174,8 +176,11 @@ export function readGarnishments(readers: readonly Reader[]): Garnishment[] {
                 filingStatus:
                   reader.oneOf('filingStatus', FILING_STATUSES, 'married-separately') ?? 'married-separately',
                 dependents: reader.whole('dependents'),
+                ageOrBlind: reader.whole('ageOrBlind'),
               }
             : null,
+        isHeadOfFamily: reader.flag('headOfFamily'),
+        dependents: reader.whole('dependents'),
         fee: reader.amount('fee'),
         balance: reader.has('balance') ? reader.amount('balance') : null,
       },

@@ -51,6 +51,8 @@ export function employeePart(
       'inArrears',
       'filingStatus',
       'dependents',
+      'ageOrBlind',
+      'headOfFamily',
       'fee',
     ]),
     ...left(fact.value, taken('garnishment', fact)),
@@ -139,6 +141,7 @@ export interface UsualLine {
   perCheck?: string;
   perYear?: string;
   balance?: string;
+  coverage?: string;
   match?: { percent: string; upTo?: string }[];
 }
 
@@ -189,7 +192,7 @@ export function usualLines(
     if (same >= 0) deductions.splice(same, 1);
     deductions.push({
       item: text(value, 'item'),
-      ...pick(value, ['amount', 'percent', 'match']),
+      ...pick(value, ['amount', 'percent', 'match', 'coverage']),
       ...limitsOf(client, value),
       ...left(value, taken('standing', fact)),
     });

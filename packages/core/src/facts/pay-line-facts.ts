@@ -39,6 +39,8 @@ const tiersOf = (value: FactValue): readonly FactValue[] =>
 const tierWords = (tier: FactValue): string =>
   `${text(tier, 'percent')}% of what is deferred${text(tier, 'upTo') === '' ? '' : ` up to ${text(tier, 'upTo')}% of gross`}`;
 
+const FOR_HSA = { field: 'item', is: ['hsa', 'section-125-hsa'] } as const;
+
 /** An earning, deduction or employer-paid amount of every check. */
 export const STANDING: FactKind = {
   kind: 'standing',
@@ -62,6 +64,17 @@ export const STANDING: FactKind = {
     { name: 'perCheck', label: 'At most a check', kind: 'amount' },
     { name: 'perYear', label: 'At most a year', kind: 'amount' },
     { name: 'balance', label: 'Still to go', kind: 'amount', help: 'Of a loan or toward a goal' },
+    {
+      name: 'coverage',
+      label: 'Health plan covers',
+      kind: 'choice',
+      choices: [
+        ['self', 'the person alone'],
+        ['family', 'a family'],
+      ],
+      when: FOR_HSA,
+      help: 'Decides about the yearly limit; blank: a family',
+    },
     COUNTED_FROM,
     UNTIL,
   ],
@@ -90,7 +103,8 @@ export const STANDING: FactKind = {
           : text(value, 'hours') !== ''
             ? `${text(value, 'hours')} hours at ${text(value, 'rate')}`
             : text(value, 'amount');
-    return `${item} ${measure}${limits(value)}${untilWords(value)}`;
+    const coverage = text(value, 'coverage') === 'self' ? ', covering the person alone' : '';
+    return `${item} ${measure}${coverage}${limits(value)}${untilWords(value)}`;
   },
 };
 
@@ -104,6 +118,7 @@ const KIND_WORDS: Readonly<Record<(typeof GARNISHMENT_KINDS)[number], string>> =
 };
 const FOR_SUPPORT = { field: 'kind', is: ['child-support'] } as const;
 const FOR_LEVY = { field: 'kind', is: ['federal-levy'] } as const;
+const FOR_CREDITOR = { field: 'kind', is: ['creditor'] } as const;
 
 export const GARNISHMENT: FactKind = {
   kind: 'garnishment',
@@ -132,7 +147,15 @@ export const GARNISHMENT: FactKind = {
       choices: FILING_STATUSES.map((one) => [one, one] as const),
       when: FOR_LEVY,
     },
-    { name: 'dependents', label: 'Dependents on the statement', kind: 'whole', when: FOR_LEVY },
+    {
+      name: 'dependents',
+      label: 'Dependents',
+      kind: 'whole',
+      when: { field: 'kind', is: ['federal-levy', 'creditor'] },
+      help: 'On the statement of a levy, or where the state’s limit counts them',
+    },
+    { name: 'ageOrBlind', label: 'Aged 65 or blind', kind: 'whole', when: FOR_LEVY, help: 'Boxes on the statement' },
+    { name: 'headOfFamily', label: 'Head of a family', kind: 'flag', when: FOR_CREDITOR },
     { name: 'payee', label: 'Payee', kind: 'text', most: 60 },
     UNTIL,
   ],

@@ -1,6 +1,7 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
+import type { CreditorLimits } from './creditor-limits.js';
 import type { Dated, Provenance } from './dated.js';
 import type { LocalRules } from './locality.js';
 import type { Program } from './program.js';
@@ -141,4 +142,8 @@ export interface StateRules {
   /** The credit of residents reaches income taxes of cities and counties where they work, not only those of states. */
   readonly creditsPlaces?: Provenance;
   readonly local?: LocalRules;
+  /** What a creditor may garnish of pay for work here; left out, what the federal law allows. */
+  readonly creditors?: readonly Dated<CreditorLimits>[] | 'not modelled';
+  /** Hourly; only where a limit follows it. */
+  readonly minimumWage?: readonly Dated<Cents>[];
 }

@@ -9,23 +9,20 @@ interface Change {
 }
 /** A worker of New Mexico: the fee of the quarter (WC-1, NMSA 52-5-19, recalled) and nothing else is looked at. */
 const feeOf = ({ employees = 12, ...change }: Change): string | undefined =>
-  runCase(
-    {
-      id: 'fee',
-      checkDate: '2026-03-27',
-      payFrequency: 'biweekly',
-      employee: {
-        federal: { form: '2020', filingStatus: 'single' },
-        residence: { state: 'NM' },
-        work: [{ state: 'NM', share: '1' }],
-        certificates: { NM: { filingStatus: 'single' } },
-      },
-      employer: { kind: 'business', employees, unemploymentRates: { NM: '1.2' } },
-      earnings: [{ item: 'salary', amount: '2000.00' }],
-      ...change,
+  runCase({
+    id: 'fee',
+    checkDate: '2026-03-27',
+    payFrequency: 'biweekly',
+    employee: {
+      federal: { form: '2020', filingStatus: 'single' },
+      residence: { state: 'NM' },
+      work: [{ state: 'NM', share: '1' }],
+      certificates: { NM: { filingStatus: 'single' } },
     },
-    {},
-  ).taxes.find((line) => line.code === 'NM-WCF-EE')?.amount;
+    employer: { kind: 'business', employees, unemploymentRates: { NM: '1.2' } },
+    earnings: [{ item: 'salary', amount: '2000.00' }],
+    ...change,
+  }).taxes.find((line) => line.code === 'NM-WCF-EE')?.amount;
 
 describe('the fee of the quarter', () => {
   it.each([
@@ -56,25 +53,22 @@ describe('the fee of the quarter', () => {
 
 /** A worker of Washington, with or without a class of work that is rated by the hour (RCW 51.16.140, recalled). */
 function washington(workClass: string | null, classes: readonly object[]) {
-  const result = runCase(
-    {
-      id: 'hours',
-      checkDate: '2026-03-13',
-      payFrequency: 'weekly',
-      employee: {
-        federal: { form: '2020', filingStatus: 'single' },
-        residence: { state: 'WA' },
-        work: [{ state: 'WA', share: '1' }],
-        ...(workClass === null ? {} : { workClass }),
-      },
-      employer: { kind: 'business', employees: 60, unemploymentRates: { WA: '1.2' }, workersCompensation: classes },
-      earnings: [
-        { item: 'regular', hours: '40', rate: '30.00' },
-        { item: 'overtime', hours: '2.5', rate: '30.00' },
-      ],
+  const result = runCase({
+    id: 'hours',
+    checkDate: '2026-03-13',
+    payFrequency: 'weekly',
+    employee: {
+      federal: { form: '2020', filingStatus: 'single' },
+      residence: { state: 'WA' },
+      work: [{ state: 'WA', share: '1' }],
+      ...(workClass === null ? {} : { workClass }),
     },
-    {},
-  );
+    employer: { kind: 'business', employees: 60, unemploymentRates: { WA: '1.2' }, workersCompensation: classes },
+    earnings: [
+      { item: 'regular', hours: '40', rate: '30.00' },
+      { item: 'overtime', hours: '2.5', rate: '30.00' },
+    ],
+  });
   const amountOf = (code: string) => result.taxes.find((line) => line.code === code)?.amount;
   return { employee: amountOf('WA-WC-EE'), employer: amountOf('WA-WC-ER'), problems: result.problems, result };
 }

@@ -54,6 +54,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
       state: input.work[0]?.state ?? '',
       gross,
       disposable: notBelowZero(subtract(gross, withheld)),
+      deducted: cents(taken),
       tape,
     });
     orders = answer.lines;

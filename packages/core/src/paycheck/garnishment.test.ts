@@ -50,6 +50,26 @@ describe('orders to withhold', () => {
     expect(order('1000.00', 'weekly', [{ kind: 'federal-levy', filingStatus: 'single', dependents: 2 }])).toEqual([
       toDollars((disposable('1000.00') - 51_346) as Cents),
     ]));
+  it('a levy counts boxes for age and blindness, and deductions made before it lower take-home pay', () => {
+    // (16,100.00 + 2 × 2,050.00) ÷ 52 = 388.46; a joint return has 1,650.00 for each: (32,200.00 + 1,650.00) ÷ 52 = 650.96.
+    const levy = { kind: 'federal-levy', filingStatus: 'single', ageOrBlind: 2 };
+    expect(order('1000.00', 'weekly', [levy])).toEqual([toDollars((disposable('1000.00') - 38_846) as Cents)]);
+    const joint = { kind: 'federal-levy', filingStatus: 'married-jointly', ageOrBlind: 1 };
+    expect(order('1000.00', 'weekly', [joint])).toEqual([toDollars((disposable('1000.00') - 65_096) as Cents)]);
+    const answer = runCase(
+      make(
+        'TN',
+        {
+          payFrequency: 'weekly',
+          earnings: [{ item: 'salary', amount: '1000.00' }],
+          deductions: [{ item: 'after-tax', amount: '100.00' }],
+        },
+        { federal: { form: '2020', filingStatus: 'single', exempt: true }, garnishments: [levy] },
+      ),
+    );
+    expect(answer.garnishments?.[0]?.amount).toBe(toDollars((disposable('1000.00') - 38_846 - 10_000) as Cents));
+    expect(answer.net).toBe('388.46');
+  });
   it('where the state forbids it a creditor gets nothing, support still does', () =>
     expect(
       order('1000.00', 'weekly', [{ kind: 'creditor' }, { kind: 'child-support', amount: '100.00' }], 'TX'),
@@ -92,7 +112,13 @@ describe('orders to withhold', () => {
     ).toEqual(['400.00', '61.75']);
   });
   // The limits are recalled from the statutes named in jurisdictions/us/garnishment.ts, the wages are those of 2026.
-  it.each([
+  it('says that the limit of a state is not among the rules', () => {
+    const codes = (state: string) =>
+      runCase(make(state, {}, { garnishments: [{ kind: 'creditor' }] })).problems.map((issue) => issue.code);
+    expect(codes('OR')).toContain('garnishment.federal-limit');
+    expect(codes('TN')).not.toContain('garnishment.federal-limit');
+  });
+  it.each<[string, string, string, (left: number) => number, Given?]>([
     [
       'AZ: 10%, and 60 × 15.15 a week stays free',
       'AZ',
@@ -108,12 +134,27 @@ describe('orders to withhold', () => {
     ['WA: 20% of disposable earnings', 'WA', '1500.00', (left: number) => left * 0.2],
     ['VA: what is over 40 × 12.77', 'VA', '650.00', (left: number) => left - 51_080],
     ['TN: the federal 25%', 'TN', '1000.00', (left: number) => left * 0.25],
-  ])('%s', (_, state, pay, limit) => {
+    ['MD: what is over 30 × 15.00', 'MD', '600.00', (left: number) => left - 45_000],
+    ['NV: 18% up to 770 a week', 'NV', '770.00', (left: number) => left * 0.18],
+    ['NV: the federal 25% above it', 'NV', '770.01', (left: number) => left * 0.25],
+    ['MN: nothing up to 40 × 11.41', 'MN', '480.00', () => 0],
+    ['MN: 10% up to 60 times', 'MN', '760.00', (left: number) => left * 0.1],
+    ['MN: 15% up to 80 times', 'MN', '1000.00', (left: number) => left * 0.15],
+    ['MN: 25% above it', 'MN', '1400.00', (left: number) => left * 0.25],
+    // 5% of 23.08, 10% of as much, 20% of the rest: a month's 100.00 is 23.0769 a week.
+    ['HI: by the month', 'HI', '1000.00', (left: number) => (left - 4615.385) * 0.2 + 2307.692 * 0.15],
+    ['MO: 10% of a head of a family', 'MO', '1000.00', (left: number) => left * 0.1, { headOfFamily: true }],
+    ['MO: the federal 25% of others', 'MO', '1000.00', (left: number) => left * 0.25],
+    ['NE: 15% of a head of a family', 'NE', '1000.00', (left: number) => left * 0.15, { headOfFamily: true }],
+    ['FL: nothing of a head of a family', 'FL', '1000.00', () => 0, { headOfFamily: true }],
+    ['TN: 2.50 for each of 3', 'TN', '1000.00', (left: number) => left * 0.25 - 750, { dependents: 3 }],
+    ['SD: 20% less 25.00 for each of 2', 'SD', '1000.00', (left: number) => left * 0.2 - 5000, { dependents: 2 }],
+  ])('%s', (...[, state, pay, limit, order = {}]) => {
     const answer = runCase(
       make(
         state,
         { payFrequency: 'weekly', earnings: [{ item: 'salary', amount: pay }] },
-        { garnishments: [{ kind: 'creditor' }] },
+        { garnishments: [{ kind: 'creditor', ...order }] },
       ),
     );
     const withheld = answer.taxes
@@ -169,6 +210,8 @@ describe('a limit that follows a minimum wage', () => {
         supportsOthers: false,
         isInArrears: false,
         levy: null,
+        isHeadOfFamily: false,
+        dependents: 0,
         fee: ZERO,
         balance: null,
       },
@@ -185,10 +228,11 @@ describe('a limit that follows a minimum wage', () => {
       frequency: 'weekly' as const,
       gross: dollars('1100.00'),
       disposable: dollars('900.00'),
+      deducted: ZERO,
     };
     const answer = garnishments(orders, { ...setting, state: 'CA' });
     expect(answer.lines).toEqual([]);
     expect(answer.issues.map((issue) => issue.code)).toEqual(['rule.none-in-force']);
-    expect(garnishments(orders, { ...setting, state: 'TN' }).lines[0]?.amount).toBe(dollars('225.00'));
+    expect(garnishments(orders, { ...setting, state: 'AL' }).lines[0]?.amount).toBe(dollars('225.00'));
   });
 });

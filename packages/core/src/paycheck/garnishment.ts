@@ -1,19 +1,17 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import { PERIODS_PER_YEAR, type PayFrequency } from '../calendar/pay-frequency.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
+import type { CreditorLimits, Follows } from '../jurisdictions/creditor-limits.js';
 import { inForce, type Dated, type OwnRules } from '../jurisdictions/dated.js';
 import { sourceOf } from '../jurisdictions/sources/register.js';
-import {
-  EARNINGS_FREE_OF_GARNISHMENT,
-  LEVY_EXEMPTION,
-  STATE_GARNISHMENT,
-  type StateGarnishment,
-} from '../jurisdictions/us/garnishment.js';
+import { findState } from '../jurisdictions/states.js';
+import { EARNINGS_FREE_OF_GARNISHMENT, FEDERAL_WAGE, LEVY_EXEMPTION } from '../jurisdictions/us/garnishment.js';
 import { allocate } from '../money/allocate.js';
 import { ZERO, add, cents, notBelowZero, showDollars, smaller, subtract, sum, type Cents } from '../money/cents.js';
-import { dividedBy, round, times } from '../money/exact.js';
+import { dividedBy, exact, isBelowZero, minus, plus, round, times } from '../money/exact.js';
 import { rate, showPercent, type Rate } from '../money/rate.js';
 import { shownParameter, type Tape } from '../working/tape.js';
+import type { FilingStatus } from './input.js';
 
 export const GARNISHMENT_KINDS = [
   'bankruptcy',
@@ -37,7 +35,15 @@ export interface Garnishment {
   /** Child support: arrears of more than twelve weeks. */
   readonly isInArrears: boolean;
   /** Federal levy: what the person's statement on Form 668-W says. */
-  readonly levy: { readonly filingStatus: string; readonly dependents: number } | null;
+  readonly levy: {
+    readonly filingStatus: FilingStatus;
+    readonly dependents: number;
+    /** How many of: 65 or older, blind, of the person and the spouse. */
+    readonly ageOrBlind: number;
+  } | null;
+  /** Creditor, where the law of the state asks: the person is the head of a family, with so many dependents. */
+  readonly isHeadOfFamily: boolean;
+  readonly dependents: number;
   /** The employer's fee for each check, taken from the person. */
   readonly fee: Cents;
   /** What is still owed. */
@@ -79,6 +85,8 @@ interface Setting {
   readonly gross: Cents;
   /** Gross less what law requires to be withheld (15 U.S.C. § 1672(b)). */
   readonly disposable: Cents;
+  /** Deductions of the check that no law requires. */
+  readonly deducted: Cents;
   readonly tape?: Tape | undefined;
 }
 interface Rules {
@@ -94,51 +102,122 @@ const over = (amount: Cents, free: Cents): Cents => notBelowZero(subtract(amount
 interface StateLimit {
   readonly words: string;
   readonly amount: Cents;
-  readonly wage: Dated<Cents> | null;
+  readonly wage?: Dated<Cents>;
 }
-/** What a state leaves a creditor at most; null: the minimum wage it follows is not known for the day. */
-function stateLimits(own: StateGarnishment, setting: Setting): readonly StateLimit[] | null {
-  if (own.isForbidden) return [{ words: 'no garnishment for a creditor', amount: ZERO, wage: null }];
-  const { disposable, gross, frequency } = setting;
+const byShare = (amount: Cents, by: Rate, of: string): StateLimit => ({
+  words: `${showPercent(by)} of ${of}`,
+  amount: shareOf(amount, by),
+});
+
+/** The minimum wage of the day that a limit follows. */
+function wageOf(follows: Follows, { state, checkDate, rules }: Setting): Dated<Cents> | null {
+  const rows = follows === 'federal' ? FEDERAL_WAGE : findState(state)?.minimumWage;
+  return rows ? inForce(rows, checkDate, rules) : null;
+}
+
+/** Limits that follow a minimum wage; null: the wage of the day is not known. */
+function limitsByWage(own: CreditorLimits, setting: Setting): readonly StateLimit[] | null {
+  const { disposable, frequency } = setting;
   const limits: StateLimit[] = [];
-  if (own.ofDisposable)
-    limits.push({
-      words: `${showPercent(own.ofDisposable)} of disposable earnings`,
-      amount: shareOf(disposable, own.ofDisposable),
-      wage: null,
-    });
-  if (own.ofGross)
-    limits.push({ words: `${showPercent(own.ofGross)} of gross pay`, amount: shareOf(gross, own.ofGross), wage: null });
   if (own.free) {
-    const { hours, minimumWage, share } = own.free;
-    const wage = inForce(minimumWage, setting.checkDate, setting.rules);
+    const { hours, share } = own.free;
+    const wage = wageOf(own.free.wage, setting);
     if (!wage) return null;
     const excess = over(disposable, forPeriod(frequency, cents(wage.value * hours)));
     const words = `what is over ${hours} × the minimum wage a week`;
-    limits.push(
-      share
-        ? { words: `${showPercent(share)} of ${words}`, amount: shareOf(excess, share), wage }
-        : { words, amount: excess, wage },
-    );
+    limits.push(share ? { ...byShare(excess, share, words), wage } : { words, amount: excess, wage });
+  }
+  if (own.byHours) {
+    const wage = wageOf(own.byHours.wage, setting);
+    if (!wage) return null;
+    const isOver = (hours: number): boolean => disposable > forPeriod(frequency, cents(wage.value * hours));
+    const row = own.byHours.shares.filter(({ hours }) => isOver(hours)).at(-1);
+    if (row) limits.push({ ...byShare(disposable, row.rate, `earnings over ${row.hours} × the minimum wage`), wage });
   }
   return limits;
 }
 
+/** A share of each part of a month's earnings, for one pay period. */
+function limitByMonth(parts: NonNullable<CreditorLimits['byMonth']>, { disposable, frequency }: Setting): StateLimit {
+  const periods = PERIODS_PER_YEAR[frequency];
+  let amount = exact(ZERO);
+  parts.forEach((part, index) => {
+    const from = dividedBy(cents(part.over * 12), periods);
+    const next = parts[index + 1];
+    const until = next ? dividedBy(cents(next.over * 12), periods) : exact(disposable);
+    const top = isBelowZero(minus(exact(disposable), until)) ? exact(disposable) : until;
+    const width = minus(top, from);
+    if (!isBelowZero(width)) amount = plus(amount, times(width, part.rate));
+  });
+  const words = parts.map(({ over: from, rate: by }) => `${showPercent(by)} over ${showDollars(from)}`).join(', ');
+  return { words: `of a month’s disposable earnings ${words}`, amount: round(amount, 'down') };
+}
+
+/** What a state leaves a creditor at most; null: the minimum wage it follows is not known for the day. */
+function stateLimits(own: CreditorLimits, setting: Setting, order: Garnishment): readonly StateLimit[] | null {
+  const isForbidden = own.isForbidden ?? (order.isHeadOfFamily && own.ofHead?.isForbidden);
+  if (isForbidden) return [{ words: 'no garnishment for a creditor', amount: ZERO }];
+  const { disposable, gross, frequency } = setting;
+  const byWage = limitsByWage(own, setting);
+  if (!byWage) return null;
+  const share = (order.isHeadOfFamily ? own.ofHead?.ofDisposable : undefined) ?? own.ofDisposable;
+  const limits: StateLimit[] = [...byWage];
+  if (share) limits.push(byShare(disposable, share, 'disposable earnings'));
+  if (own.ofGross) limits.push(byShare(gross, own.ofGross, 'gross pay'));
+  if (own.lowPay && gross <= forPeriod(frequency, own.lowPay.weekly))
+    limits.push(
+      byShare(disposable, own.lowPay.ofDisposable, `earnings up to ${showDollars(own.lowPay.weekly)} a week`),
+    );
+  if (own.byMonth) limits.push(limitByMonth(own.byMonth, setting));
+  return limits;
+}
+
 /** What a creditor may take at most where the work is, before what other orders took; null as for `stateLimits`. */
-function creditorLimit(setting: Setting, ordinary: Cents, figure: string): Cents | null {
-  const own = STATE_GARNISHMENT[setting.state];
-  if (!own) return ordinary;
-  const limits = stateLimits(own, setting);
-  if (!limits) return null;
+function creditorLimit(order: Garnishment, setting: Setting, ordinary: Cents, figure: string): Cents | null {
+  const rows = findState(setting.state)?.creditors;
+  if (rows === undefined || rows === 'not modelled') return ordinary;
+  const row = inForce(rows, setting.checkDate, setting.rules);
+  const limits = row ? stateLimits(row.value, setting, order) : null;
+  if (!row || !limits) return null;
   for (const { words, amount, wage } of limits)
     setting.tape?.write(figure, () => ({
       label: `Limit of ${setting.state}: ${words}`,
       value: showDollars(amount),
-      how: `${sourceOf(own.source).title}${own.standing === 'verified' ? '' : ', not yet verified'}`,
+      how: `${sourceOf(row.source).title}${row.standing === 'verified' ? '' : ', not yet verified'}`,
       ...(wage ? { parameter: shownParameter('Minimum wage', showDollars(wage.value), wage) } : {}),
     }));
-  return limits.reduce((least, limit) => smaller(least, limit.amount), ordinary);
+  const most = limits.reduce((least, limit) => smaller(least, limit.amount), ordinary);
+  const { eachDependent } = row.value;
+  if (!eachDependent || order.dependents === 0) return most;
+  const kept = forPeriod(setting.frequency, cents(eachDependent * order.dependents));
+  setting.tape?.write(figure, () => ({
+    label: `Free in ${setting.state} for ${order.dependents} dependents`,
+    value: showDollars(kept),
+    how: `${showDollars(eachDependent)} each a week`,
+    parameter: shownParameter('Free for each dependent', showDollars(eachDependent), row),
+  }));
+  return over(most, kept);
 }
+
+/** What of take-home pay is exempt from a federal levy, in cents a pay period. */
+function exemptFromLevy(order: Garnishment, figure: string, setting: Setting, row: Rules['levy']): Cents {
+  const { standardDeduction, eachDependent, eachAgeOrBlind } = row.value;
+  // Without the person's statement a levy is figured as married filing separately with no dependents (Form 668-W).
+  const { filingStatus, dependents, ageOrBlind } = order.levy ?? NO_STATEMENT;
+  const standard = standardDeduction[filingStatus] ?? ZERO;
+  const more = cents((eachAgeOrBlind[filingStatus] ?? ZERO) * ageOrBlind);
+  const year = add(add(standard, cents(eachDependent * dependents)), more);
+  const exempt = round(dividedBy(year, PERIODS_PER_YEAR[setting.frequency]), 'half-up');
+  const aged = ageOrBlind === 0 ? '' : ` + ${showDollars(more)} for age and blindness`;
+  setting.tape?.write(figure, () => ({
+    label: 'Exempt from levy',
+    value: showDollars(exempt),
+    how: `(${showDollars(standard)} + ${dependents} × ${showDollars(eachDependent)}${aged}) ÷ periods`,
+    parameter: shownParameter('Publication 1494', showDollars(standard), row),
+  }));
+  return exempt;
+}
+const NO_STATEMENT = { filingStatus: 'married-separately', dependents: 0, ageOrBlind: 0 } as const;
 
 /** What an order may take at most after `taken` went to the orders before it. */
 function limitOf(
@@ -157,27 +236,23 @@ function limitOf(
     case 'child-support':
       return over(shareOf(disposable, supportShare(order)), taken);
     case 'federal-levy': {
-      const { standardDeduction, eachDependent } = levy.value;
-      // Without the person's statement a levy is figured as married filing separately with no dependents (Form 668-W).
-      const standard = standardDeduction[order.levy?.filingStatus ?? 'married-separately'];
-      if (standard === undefined) throw new RangeError('unchecked filing status of a levy');
-      const dependents = order.levy?.dependents ?? 0;
-      const year = add(standard, cents(eachDependent * dependents));
-      const exempt = round(dividedBy(year, PERIODS_PER_YEAR[frequency]), 'half-up');
-      tape?.write(figure, () => ({
-        label: 'Exempt from levy',
-        value: showDollars(exempt),
-        how: `(${showDollars(standard)} + ${dependents} × ${showDollars(eachDependent)}) ÷ periods`,
-        parameter: shownParameter('Publication 1494', showDollars(standard), levy),
-      }));
-      return over(left, exempt);
+      const exempt = exemptFromLevy(order, figure, setting, levy);
+      // Take-home pay is after deductions that were in effect before the levy (Publication 1494, Form 668-W).
+      const takeHome = over(left, setting.deducted);
+      if (setting.deducted > 0)
+        tape?.write(figure, () => ({
+          label: 'Take-home pay',
+          value: showDollars(takeHome),
+          how: `after deductions of ${showDollars(setting.deducted)}, taken to have been in effect before the levy`,
+        }));
+      return over(takeHome, exempt);
     }
     case 'state-levy':
       return over(ordinary, taken);
     case 'student-loan':
       return smaller(smaller(shareOf(disposable, rate('0.15')), ordinary), over(ordinary, taken));
     case 'creditor': {
-      const limit = creditorLimit(setting, ordinary, figure);
+      const limit = creditorLimit(order, setting, ordinary, figure);
       return limit === null ? null : over(limit, taken);
     }
   }
@@ -220,6 +295,11 @@ export function garnishments(
     return { lines: [], issues: [problem('rule.none-in-force', 'checkDate', what)] };
   }
   const issues: Issue[] = [];
+  if (findState(setting.state)?.creditors === 'not modelled')
+    orders.forEach(({ kind }, index) => {
+      if (kind === 'creditor')
+        issues.push(warning('garnishment.federal-limit', `employee.garnishments[${index}]`, { state: setting.state }));
+    });
   const ordered = orders
     .map((order, index) => ({ order, index }))
     .sort(

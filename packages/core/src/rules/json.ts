@@ -2,7 +2,15 @@ import { parseDollars, toDollars, type Cents } from '../money/cents.js';
 import { parseRate, showRate, type Rate } from '../money/rate.js';
 
 /** Fields that hold a plain number, not an amount of money. */
-const COUNTS: ReadonlySet<string> = new Set(['atMost', 'atLeast', 'below']);
+const COUNTS: ReadonlySet<string> = new Set([
+  'atMost',
+  'atLeast',
+  'below',
+  'hours',
+  'employersOver',
+  'farmPeople',
+  'tableUpTo',
+]);
 const isRate = (value: object): value is Rate => 'n' in value && 'd' in value && Object.keys(value).length === 2;
 
 /** A rule value as JSON: amounts are `{"dollars": "184500.00"}`, rates `{"rate": "0.062"}`, counts plain numbers. */

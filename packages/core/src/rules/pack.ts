@@ -97,8 +97,9 @@ function readValue(parameter: Parameter, given: unknown, path: string, issues: I
       problem('rules.bad-value', fault.path, { parameter: parameter.code, path: fault.path, found: fault.found }),
     );
   if (faults.length > 0) return null;
-  const like = parameter.rows.at(-1)?.value;
-  const wrong = differentMake(value, like, path);
+  // A rule may have been made differently before: what is like one of its rows is well made.
+  const differences = parameter.rows.map((row) => differentMake(value, row.value, path));
+  const wrong = differences.includes(null) ? null : (differences.at(-1) ?? null);
   if (wrong !== null)
     issues.push(
       problem('rules.bad-value', wrong, {

@@ -2,7 +2,7 @@ import type { Dated } from '../jurisdictions/dated.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { ALL_STATES } from '../jurisdictions/states.js';
 import { BENEFIT_LIMITS } from '../jurisdictions/us/benefit-limits.js';
-import { EARNINGS_FREE_OF_GARNISHMENT, LEVY_EXEMPTION, MINIMUM_WAGE } from '../jurisdictions/us/garnishment.js';
+import { EARNINGS_FREE_OF_GARNISHMENT, FEDERAL_WAGE, LEVY_EXEMPTION } from '../jurisdictions/us/garnishment.js';
 import {
   ADDITIONAL_HI,
   CREDIT_REDUCTION,
@@ -43,7 +43,7 @@ function ofState(state: StateRules): Parameter[] {
     jurisdiction,
     rows,
   });
-  const minimumWage = (MINIMUM_WAGE as Readonly<Record<string, readonly Dated<unknown>[]>>)[jurisdiction];
+  const { minimumWage, creditors } = state;
   return [
     ...(state.incomeTax.kind === 'none'
       ? []
@@ -53,6 +53,7 @@ function ofState(state: StateRules): Parameter[] {
         ]),
     own('unemployment.base', 'unemployment wage base', state.unemployment.base),
     ...(minimumWage ? [own('minimum-wage', 'minimum wage, for limits of garnishment', minimumWage)] : []),
+    ...(Array.isArray(creditors) ? [own('garnishment', 'what a creditor may garnish', creditors)] : []),
     ...(state.programs ?? []).map((program) => own(program.code, program.label, program.terms)),
     ...placeParameters(state, own),
   ];
@@ -88,6 +89,7 @@ export const PARAMETERS: readonly Parameter[] = [
   federal('farm', 'Farm worker coverage mark', FARM_MARK),
   federal('limits', 'Limits on deferrals and benefits', BENEFIT_LIMITS),
   federal('garnishment.free', 'Earnings free of garnishment a week', EARNINGS_FREE_OF_GARNISHMENT),
+  federal('minimum-wage', 'Federal minimum wage, for limits of garnishment', FEDERAL_WAGE),
   federal('levy', 'Exempt from levy', LEVY_EXEMPTION),
   ...ALL_STATES.flatMap(ofState),
 ];

@@ -14,6 +14,7 @@ export const ALASKA: StateRules = {
     kind: 'none',
     ...recalled(publication('Alaska Statutes', 'State of Alaska', '2025'), 'no individual income tax since 1980'),
   },
+  creditors: 'not modelled',
   unemployment: { base: wageBasesFrom2024(RATES('2026'), '49700', '51700', '54200'), highestPlausibleRate: PLAUSIBLE },
   programs: [
     {

@@ -1,4 +1,6 @@
+import { rate } from '../../money/rate.js';
 import { certificate, choiceField } from '../certificate-fields.js';
+import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
@@ -36,6 +38,8 @@ export const ARIZONA: StateRules = {
     ),
     supplemental: both(recalled(A4, 'no supplemental rate is published'), TOGETHER),
   },
+  creditors: creditorsMay('Arizona Revised Statutes § 33-1131', { ofDisposable: rate('0.10'), ...freeHours(60) }),
+  minimumWage: minimumWages('Arizona', ['14.35', '14.70', '15.15']),
   unemployment: { base: wageBases(A4, '8000', '8000'), highestPlausibleRate: PLAUSIBLE },
   reciprocity: {
     with: ['CA', 'IN', 'OR', 'VA'],

@@ -1,5 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { SINGLE_ZERO_SAYS, certificate, statusField, wholeField } from '../certificate-fields.js';
+import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { byPeriod, columnIs, countFromTable, credit, deduct, fixed, noneUpTo, steps } from '../lines.js';
 import {
@@ -119,6 +120,11 @@ export const CALIFORNIA: StateRules = {
       provenance: recalled(guide('2025'), 'Types of payments: health savings accounts'),
     },
   ],
+  creditors: creditorsMay('California Code of Civil Procedure § 706.050', {
+    ofDisposable: rate('0.20'),
+    ...freeHours(48, 'state', '0.40'),
+  }),
+  minimumWage: minimumWages('California', ['16.00', '16.50', '16.90']),
   unemployment: { base: wageBases(guide('2025'), '7000', '7000'), highestPlausibleRate: PLAUSIBLE },
   programs: [
     {

@@ -1,5 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { amountField, certificate, flagField, statusField } from '../certificate-fields.js';
+import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, deduct, fixed, flat, given, when } from '../lines.js';
 import type { Locality } from '../locality.js';
@@ -100,6 +101,8 @@ export const COLORADO: StateRules = {
     ),
     supplemental: both(recalled(DR1098('2025'), 'supplemental wages'), flatSupplemental('0.044')),
   },
+  creditors: creditorsMay('Colorado Revised Statutes § 13-54-104', { ofDisposable: rate('0.20'), ...freeHours(40) }),
+  minimumWage: minimumWages('Colorado', ['14.42', '14.81', '15.16']),
   unemployment: {
     base: wageBases(
       publication('Chargeable wages', 'Colorado Department of Labor and Employment', '2026'),

@@ -1,5 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { amountField, certificate, choiceField } from '../certificate-fields.js';
+import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { addTax, annual, columnIs, credit, deduct, given, perPeriod, steps, tiers, timesRate } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
@@ -159,6 +160,8 @@ export const CONNECTICUT: StateRules = {
     ),
     supplemental: both(recalled(TPG, 'supplemental compensation'), TOGETHER),
   },
+  creditors: creditorsMay('Connecticut General Statutes § 52-361a', freeHours(40)),
+  minimumWage: minimumWages('Connecticut', ['15.69', '16.35', '16.94']),
   unemployment: {
     base: wageBases(publication('Taxable wage base', 'Connecticut Department of Labor', '2026'), '26100', '27000'),
     highestPlausibleRate: PLAUSIBLE,

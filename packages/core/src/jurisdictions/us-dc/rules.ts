@@ -1,5 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, certificate } from '../certificate-fields.js';
+import { creditorsMay, freeHours, minimumWageFrom } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
@@ -47,6 +48,19 @@ export const DISTRICT_OF_COLUMBIA: StateRules = {
     form: 'Form D-4A',
     ...recalled(publication('D.C. Code § 1-206.02(a)(5)', 'District of Columbia', '2025'), 'no tax on nonresidents'),
   },
+  creditors: creditorsMay('D.C. Code § 16-572', freeHours(40, 'state', '0.25')),
+  minimumWage: [
+    minimumWageFrom('2024-01-01', '2024-07-01', 'the District of Columbia', '17.00'),
+    minimumWageFrom('2024-07-01', '2025-07-01', 'the District of Columbia', '17.50'),
+    minimumWageFrom('2025-07-01', '2026-07-01', 'the District of Columbia', '17.95'),
+    minimumWageFrom(
+      '2026-07-01',
+      '2027-01-01',
+      'the District of Columbia',
+      '18.40',
+      'The rate of July 2026 is recalled less surely.',
+    ),
+  ],
   unemployment: {
     base: wageBases(publication('Taxable wage base', 'Department of Employment Services', '2026'), '9000', '9000'),
     highestPlausibleRate: PLAUSIBLE,

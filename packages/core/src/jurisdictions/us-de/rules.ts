@@ -1,5 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
+import { creditorsMay } from '../creditor-limits.js';
 import { dated, recalled, year } from '../dated.js';
 import { annual, byStatus, count, credit, deduct, fixed, table } from '../lines.js';
 import { placesAt } from '../places.js';
@@ -67,6 +68,7 @@ export const DELAWARE: StateRules = {
     publication('30 Del. Code § 1124; schedule W of Form 200-02', 'State of Delaware', '2024'),
     'convenience of the employee',
   ),
+  creditors: creditorsMay('10 Delaware Code § 4913', { ofDisposable: rate('0.15') }),
   unemployment: {
     base: wageBases(publication('Taxable wage base', 'Delaware Department of Labor', '2026'), '12500', '14500'),
     highestPlausibleRate: PLAUSIBLE,

@@ -1,3 +1,4 @@
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
 import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
@@ -10,6 +11,11 @@ export const FLORIDA: StateRules = {
     kind: 'none',
     ...recalled(publication('Florida Constitution', 'State of Florida', '2025'), 'article VII, section 5'),
   },
+  creditors: creditorsMay(
+    'Florida Statutes § 222.11',
+    { ofHead: { isForbidden: true } },
+    'The head of a family may have agreed in writing to garnishment of what is over 750 a week: give no head of family then.',
+  ),
   unemployment: {
     base: wageBasesFrom2024(
       publication('Taxable wage base', 'Florida Department of Revenue', '2026'),

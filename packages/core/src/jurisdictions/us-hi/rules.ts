@@ -1,6 +1,7 @@
 import { dollars } from '../../money/cents.js';
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, agency, both, movingIsExcluded, publication, wageBases, yearly } from '../state-words.js';
@@ -62,6 +63,17 @@ export const HAWAII: StateRules = {
     supplemental: both(recalled(BOOKLET, 'no supplemental rate is published'), TOGETHER),
   },
   views: [movingIsExcluded(BOOKLET)],
+  creditors: creditorsMay(
+    'Hawaii Revised Statutes § 652-1',
+    {
+      byMonth: [
+        { over: dollars('0'), rate: rate('0.05') },
+        { over: dollars('100'), rate: rate('0.10') },
+        { over: dollars('200'), rate: rate('0.20') },
+      ],
+    },
+    'That the shares are of disposable earnings is recalled less surely.',
+  ),
   unemployment: {
     base: wageBases(publication('Taxable wage base', DLIR, '2026'), '62000', '64500'),
     highestPlausibleRate: PLAUSIBLE,

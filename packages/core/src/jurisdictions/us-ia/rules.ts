@@ -46,6 +46,7 @@ export const IOWA: StateRules = {
     form: 'Form 44-016',
     ...recalled(publication('Iowa-Illinois reciprocal agreement', REVENUE, '1973'), 'wages'),
   },
+  creditors: 'not modelled',
   unemployment: {
     base: wageBases(
       publication('Taxable wage base', 'Iowa Workforce Development', '2026'),

@@ -1,4 +1,6 @@
+import { rate } from '../../money/rate.js';
 import { certificate, wholeField } from '../certificate-fields.js';
+import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, flat } from '../lines.js';
 import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
@@ -46,6 +48,8 @@ export const ILLINOIS: StateRules = {
     form: 'Form IL-W-5-NR',
     ...recalled(publication('Publication 130', REVENUE, '2025'), 'reciprocal agreements'),
   },
+  creditors: creditorsMay('735 ILCS 5/12-803', { ofGross: rate('0.15'), ...freeHours(45) }),
+  minimumWage: minimumWages('Illinois', ['14.00', '15.00', '15.00']),
   unemployment: {
     base: wageBases(
       publication('Taxable wage base', 'Illinois Department of Employment Security', '2026'),

@@ -1,5 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { certificate, flagField, wholeField } from '../certificate-fields.js';
+import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, credit, deduct, fixed, socialInsurance, steps, when } from '../lines.js';
 import type { Program } from '../program.js';
@@ -72,6 +73,11 @@ export const MASSACHUSETTS: StateRules = {
     supplemental: both(recalled(CIRCULAR('2025'), 'bonuses and other supplemental wages'), TOGETHER),
   },
   views: [movingIsExcluded(CIRCULAR('2025'))],
+  creditors: creditorsMay('Massachusetts General Laws c. 235 § 34, c. 246 § 28', {
+    ofGross: rate('0.15'),
+    ...freeHours(50),
+  }),
+  minimumWage: minimumWages('Massachusetts', ['15.00', '15.00', '15.00']),
   unemployment: {
     base: wageBases(publication('Taxable wage base', DUA, '2026'), '15000', '15000'),
     highestPlausibleRate: PLAUSIBLE,

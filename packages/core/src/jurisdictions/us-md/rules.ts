@@ -1,5 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, certificate, statusField } from '../certificate-fields.js';
+import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { between, dated, recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, fixed, share, steps } from '../lines.js';
 import { placesAt } from '../places.js';
@@ -94,6 +95,12 @@ export const MARYLAND: StateRules = {
     form: 'Form MW507 line 4 to 6',
     ...recalled(GUIDE('2025'), 'reciprocity'),
   },
+  creditors: creditorsMay(
+    'Maryland Commercial Law § 15-601.1',
+    freeHours(30),
+    'That the mark is 30 times the state’s minimum wage in every county is recalled.',
+  ),
+  minimumWage: minimumWages('Maryland', ['15.00', '15.00', '15.00']),
   unemployment: {
     base: wageBases(publication('Taxable wage base', 'Maryland Department of Labor', '2026'), '8500', '8500'),
     highestPlausibleRate: PLAUSIBLE,

@@ -1,5 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
+import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, fade, steps } from '../lines.js';
 import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
@@ -91,6 +92,8 @@ export const MAINE: StateRules = {
     ),
     supplemental: both(recalled(TABLES('2025'), 'supplemental wages'), flatSupplemental('0.05')),
   },
+  creditors: creditorsMay('14 Maine Revised Statutes § 3126-B', freeHours(40)),
+  minimumWage: minimumWages('Maine', ['14.15', '14.65', '15.10']),
   unemployment: {
     base: wageBases(publication('Taxable wage base', DOL, '2025'), '12000', '12000'),
     highestPlausibleRate: PLAUSIBLE,

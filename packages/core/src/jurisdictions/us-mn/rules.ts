@@ -1,5 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
+import { freeHours, minimumWages, statuteOf } from '../creditor-limits.js';
 import { between, dated, recalled, year } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
@@ -89,6 +90,28 @@ export const MINNESOTA: StateRules = {
     supplemental: both(recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.0625')),
   },
   reciprocity: { with: ['MI', 'ND'], form: 'Form MWR', ...recalled(GUIDE('2025'), 'reciprocity') },
+  creditors: [
+    dated(between('2024-01-01', '2024-08-01'), statuteOf('Minnesota Statutes § 571.922'), freeHours(40)),
+    dated(
+      between('2024-08-01', '2027-01-01'),
+      statuteOf(
+        'Minnesota Statutes § 571.922',
+        'The lower shares of August 2024, for consumer debt, are recalled less surely.',
+      ),
+      {
+        byHours: {
+          wage: 'state',
+          shares: [
+            { hours: 0, rate: rate('0.10') },
+            { hours: 60, rate: rate('0.15') },
+            { hours: 80, rate: rate('0.25') },
+          ],
+        },
+        ...freeHours(40),
+      },
+    ),
+  ],
+  minimumWage: minimumWages('Minnesota', ['10.85', '11.13', '11.41']),
   unemployment: {
     base: wageBases(publication('Taxable wage base', 'Minnesota Unemployment Insurance', '2026'), '43000', '44000'),
     highestPlausibleRate: PLAUSIBLE,

@@ -1,4 +1,6 @@
+import { rate } from '../../money/rate.js';
 import { certificate, statusField } from '../certificate-fields.js';
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, deduct, fixed, table } from '../lines.js';
 import { localRates, placesAt, ratesTax } from '../places.js';
@@ -65,6 +67,7 @@ export const MISSOURI: StateRules = {
     ),
     supplemental: both(recalled(FORMULA('2025'), 'supplemental wages'), flatSupplemental('0.047')),
   },
+  creditors: creditorsMay('Missouri Revised Statutes § 525.030', { ofHead: { ofDisposable: rate('0.10') } }),
   unemployment: {
     base: wageBases(
       publication('Taxable wage base', 'Missouri Division of Employment Security', '2026'),

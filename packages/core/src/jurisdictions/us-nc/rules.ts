@@ -1,4 +1,5 @@
 import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, fixed, flat } from '../lines.js';
 import { PLAUSIBLE, agency, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
@@ -45,6 +46,7 @@ export const NORTH_CAROLINA: StateRules = {
       [recalled(NC30('2026'), 'supplemental wages'), flatSupplemental('0.0409')],
     ),
   },
+  creditors: creditorsMay('North Carolina General Statutes § 1-362', { isForbidden: true }),
   unemployment: {
     base: wageBases(
       publication('Taxable wage base', 'North Carolina Division of Employment Security', '2026'),

@@ -1,4 +1,6 @@
+import { dollars } from '../../money/cents.js';
 import { certificate, statusField } from '../certificate-fields.js';
+import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, steps } from '../lines.js';
 import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
@@ -83,6 +85,10 @@ export const NORTH_DAKOTA: StateRules = {
     supplemental: both(recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.015')),
   },
   reciprocity: { with: ['MN', 'MT'], form: 'Form NDW-R', ...recalled(GUIDE('2025'), 'reciprocity') },
+  creditors: creditorsMay('North Dakota Century Code § 32-09.1-03', {
+    ...freeHours(40, 'federal'),
+    eachDependent: dollars('20'),
+  }),
   unemployment: {
     base: wageBases(publication('Taxable wage base', 'Job Service North Dakota', '2026'), '45100', '46600'),
     highestPlausibleRate: PLAUSIBLE,

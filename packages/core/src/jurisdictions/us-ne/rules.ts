@@ -7,6 +7,7 @@ import {
   flagField,
   statusField,
 } from '../certificate-fields.js';
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
@@ -111,6 +112,7 @@ export const NEBRASKA: StateRules = {
     publication('316 Neb. Admin. Code § 22-003', REVENUE, '2024'),
     'convenience of the employee',
   ),
+  creditors: creditorsMay('Nebraska Revised Statutes § 25-1558', { ofHead: { ofDisposable: rate('0.15') } }),
   unemployment: {
     base: wageBases(
       publication('Taxable wage base', 'Nebraska Department of Labor', '2025'),

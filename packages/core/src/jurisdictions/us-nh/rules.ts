@@ -1,3 +1,4 @@
+import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
 import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
@@ -13,6 +14,7 @@ export const NEW_HAMPSHIRE: StateRules = {
       'chapter 77 does not reach wages',
     ),
   },
+  creditors: creditorsMay('New Hampshire RSA 512:21', freeHours(50, 'federal')),
   unemployment: {
     base: wageBasesFrom2024(
       publication('Taxable wage base', 'New Hampshire Employment Security', '2026'),

@@ -1,6 +1,7 @@
 import { dollars } from '../../money/cents.js';
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, SINGLE_ZERO, certificate, choiceField, statusField } from '../certificate-fields.js';
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, columnIs, count, deduct, steps } from '../lines.js';
 import { placesAt } from '../places.js';
@@ -165,6 +166,7 @@ export const NEW_JERSEY: StateRules = {
     publication('P.L. 2023, c. 125', 'State of New Jersey', '2023'),
     'only against residents of states with such a rule',
   ),
+  creditors: creditorsMay('New Jersey Statutes § 2A:17-56', { ofGross: rate('0.10') }),
   unemployment: { base: wageBases(RATES('2026'), '43300', '44800'), highestPlausibleRate: PLAUSIBLE },
   programs: [
     worker('SUI-EE', 'unemployment insurance', '0.003825', '0.003825', '43300', '44800'),

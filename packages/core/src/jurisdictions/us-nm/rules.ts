@@ -1,6 +1,7 @@
 import { dollars } from '../../money/cents.js';
 import { rate } from '../../money/rate.js';
 import { certificate, statusField } from '../certificate-fields.js';
+import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, steps } from '../lines.js';
 import type { Program } from '../program.js';
@@ -79,6 +80,7 @@ export const NEW_MEXICO: StateRules = {
     ),
     supplemental: both(recalled(FYI104('2025'), 'supplemental wages'), flatSupplemental('0.059')),
   },
+  creditors: creditorsMay('New Mexico Statutes § 35-12-7', freeHours(40, 'federal')),
   unemployment: {
     base: wageBases(
       publication('Taxable wage base', 'New Mexico Department of Workforce Solutions', '2026'),

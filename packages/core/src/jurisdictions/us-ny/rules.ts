@@ -8,6 +8,7 @@ import {
   statusField,
   wholeField,
 } from '../certificate-fields.js';
+import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, fixed, table } from '../lines.js';
 import { agency, both, flatSupplemental, movingIsExcluded, publication, wageBases, yearly } from '../state-words.js';
@@ -168,6 +169,12 @@ export const NEW_YORK: StateRules = {
   ),
   convenienceRule: recalled(publication('20 NYCRR 132.18(a)', TAX, '2006'), 'convenience of the employer test'),
   views: [movingIsExcluded(NYS50T('1/23'))],
+  creditors: creditorsMay('New York Civil Practice Law and Rules § 5231', { ofGross: rate('0.10'), ...freeHours(30) }),
+  minimumWage: minimumWages(
+    'New York',
+    ['15.00', '15.50', '16.00'],
+    'The rate outside New York City, Long Island and Westchester.',
+  ),
   unemployment: {
     base: wageBases(UI, '12800', '17600', 'The schedule of the law before its amendment of 2025 had 13,000 for 2026.'),
     highestPlausibleRate: rate('0.12'),

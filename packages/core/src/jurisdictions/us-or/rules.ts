@@ -137,6 +137,7 @@ export const OREGON: StateRules = {
     ),
     supplemental: both(recalled(FORMULAS('2025'), 'supplemental wages'), flatSupplemental('0.08')),
   },
+  creditors: 'not modelled',
   unemployment: {
     base: wageBases(publication('Taxable wage base', EMPLOYMENT, '2026'), '54300', '56700'),
     highestPlausibleRate: PLAUSIBLE,

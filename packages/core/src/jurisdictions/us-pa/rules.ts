@@ -1,5 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { certificate } from '../certificate-fields.js';
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, flat } from '../lines.js';
 import {
@@ -53,6 +54,7 @@ export const PENNSYLVANIA: StateRules = {
   },
   convenienceRule: recalled(publication('61 Pa. Code § 109.8', REVENUE, '2024'), 'convenience of the employee'),
   residents: 'none',
+  creditors: creditorsMay('42 Pa. Cons. Stat. § 8127', { isForbidden: true }),
   unemployment: {
     base: wageBases(publication('Taxable wage base', LABOR, '2025'), '10000', '10000'),
     highestPlausibleRate: PLAUSIBLE,

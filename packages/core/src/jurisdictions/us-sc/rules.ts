@@ -1,5 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, certificate } from '../certificate-fields.js';
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, columnIs, count, deduct, share, steps } from '../lines.js';
 import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
@@ -55,6 +56,7 @@ export const SOUTH_CAROLINA: StateRules = {
       [recalled(WH1603F('2026'), 'supplemental wages'), flatSupplemental('0.06')],
     ),
   },
+  creditors: creditorsMay('South Carolina Code § 37-5-104', { isForbidden: true }),
   unemployment: {
     base: wageBases(
       publication('Taxable wage base', 'South Carolina Department of Employment and Workforce', '2025'),

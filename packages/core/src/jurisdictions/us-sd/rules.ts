@@ -1,3 +1,6 @@
+import { dollars } from '../../money/cents.js';
+import { rate } from '../../money/rate.js';
+import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
 import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
@@ -10,6 +13,11 @@ export const SOUTH_DAKOTA: StateRules = {
     kind: 'none',
     ...recalled(publication('South Dakota Codified Laws', 'State of South Dakota', '2025'), 'no individual income tax'),
   },
+  creditors: creditorsMay('South Dakota Codified Laws § 21-18-51', {
+    ofDisposable: rate('0.20'),
+    ...freeHours(40, 'federal'),
+    eachDependent: dollars('25'),
+  }),
   unemployment: {
     base: wageBasesFrom2024(
       publication('Taxable wage base', 'South Dakota Department of Labor and Regulation', '2026'),

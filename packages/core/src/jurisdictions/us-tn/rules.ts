@@ -1,3 +1,5 @@
+import { dollars } from '../../money/cents.js';
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
 import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
@@ -10,6 +12,11 @@ export const TENNESSEE: StateRules = {
     kind: 'none',
     ...recalled(publication('Tennessee Constitution', 'State of Tennessee', '2025'), 'article II, section 28'),
   },
+  creditors: creditorsMay(
+    'Tennessee Code § 26-2-106, § 26-2-107',
+    { eachDependent: dollars('2.50') },
+    'For each child under 16 who lives in the state.',
+  ),
   unemployment: {
     base: wageBasesFrom2024(
       publication('Taxable wage base', 'Tennessee Department of Labor and Workforce Development', '2026'),

@@ -1,3 +1,4 @@
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
 import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
@@ -10,6 +11,7 @@ export const TEXAS: StateRules = {
     kind: 'none',
     ...recalled(publication('Texas Constitution', 'State of Texas', '2025'), 'article VIII, section 24-a'),
   },
+  creditors: creditorsMay('Texas Constitution, article XVI, section 28', { isForbidden: true }),
   unemployment: {
     base: wageBasesFrom2024(
       publication('Taxable wage base', 'Texas Workforce Commission', '2026'),

@@ -1,4 +1,5 @@
 import { certificate, wholeField } from '../certificate-fields.js';
+import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { between, dated, recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, fixed, table } from '../lines.js';
 import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases } from '../state-words.js';
@@ -57,6 +58,8 @@ export const VIRGINIA: StateRules = {
     form: 'Form VA-4',
     ...recalled(GUIDE('January 2025'), 'reciprocity'),
   },
+  creditors: creditorsMay('Code of Virginia § 34-29', freeHours(40)),
+  minimumWage: minimumWages('Virginia', ['12.00', '12.41', '12.77']),
   unemployment: {
     base: wageBases(publication('Taxable wage base', 'Virginia Employment Commission', '2025'), '8000', '8000'),
     highestPlausibleRate: PLAUSIBLE,

@@ -89,6 +89,7 @@ export const VERMONT: StateRules = {
       rate: rate('0.30'),
     }),
   },
+  creditors: 'not modelled',
   unemployment: {
     base: wageBases(publication('Taxable wage base', 'Vermont Department of Labor', '2026'), '14800', '15400'),
     highestPlausibleRate: PLAUSIBLE,

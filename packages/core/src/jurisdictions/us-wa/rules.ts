@@ -1,4 +1,5 @@
 import { rate } from '../../money/rate.js';
+import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { dated, recalled, year } from '../dated.js';
 import type { Program } from '../program.js';
 import { PLAUSIBLE, agency, since2024, publication, wageBasesFrom2024 } from '../state-words.js';
@@ -50,6 +51,12 @@ export const WASHINGTON: StateRules = {
     kind: 'none',
     ...recalled(publication('Revised Code of Washington', 'State of Washington', '2025'), 'title 82: no tax on wages'),
   },
+  creditors: creditorsMay(
+    'Revised Code of Washington 6.27.150',
+    { ofDisposable: rate('0.20'), ...freeHours(35) },
+    'The limits for consumer debt.',
+  ),
+  minimumWage: minimumWages('Washington', ['16.28', '16.66', '17.13']),
   unemployment: {
     base: wageBasesFrom2024(publication('Taxable wage base', ESD, '2026'), '68500', '72800', '78200'),
     highestPlausibleRate: PLAUSIBLE,

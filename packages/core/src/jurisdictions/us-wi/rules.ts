@@ -1,4 +1,6 @@
+import { rate } from '../../money/rate.js';
 import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, rateTiers, slide, steps } from '../lines.js';
 import { PLAUSIBLE, agency, both, publication, wageBases } from '../state-words.js';
@@ -62,6 +64,7 @@ export const WISCONSIN: StateRules = {
     }),
   },
   reciprocity: { with: ['IL', 'IN', 'KY', 'MI'], form: 'Form W-220', ...recalled(W166('2022'), 'reciprocity') },
+  creditors: creditorsMay('Wisconsin Statutes § 812.34', { ofDisposable: rate('0.20') }),
   unemployment: {
     base: wageBases(
       publication('Taxable wage base', 'Wisconsin Department of Workforce Development', '2025'),

@@ -1,4 +1,6 @@
+import { rate } from '../../money/rate.js';
 import { ALLOWANCES, certificate, flagField } from '../certificate-fields.js';
+import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, columnIs, count, deduct, rateTiers, steps } from '../lines.js';
 import type { Locality } from '../locality.js';
@@ -83,6 +85,10 @@ export const WEST_VIRGINIA: StateRules = {
     form: 'Form WV IT-104 (nonresidence)',
     ...recalled(publication('TSD-422', TAX, '2024'), 'reciprocal states'),
   },
+  creditors: creditorsMay('West Virginia Code § 46A-2-130', {
+    ofDisposable: rate('0.20'),
+    ...freeHours(50, 'federal'),
+  }),
   unemployment: {
     base: wageBases(publication('Taxable wage base', 'WorkForce West Virginia', '2025'), '9500', '9500'),
     highestPlausibleRate: PLAUSIBLE,

@@ -127,12 +127,16 @@ export function readCase(value: unknown): ReadCase {
   if (birthDate && checkDate && birthDate > checkDate)
     issues.push(problem('input.not-a-date', 'employee.birthDate', { value: birthDate }));
   const garnishments = readGarnishments(employee?.list('garnishments', false) ?? []);
-  const earnings = reader.list('earnings', !reader.has('grossUp')).flatMap((line) => readEarning(line, issues));
-  const deductions = readDeductions(reader.list('deductions', false), issues);
-  const employerPaid = readEmployerPaid(reader.list('employerPaid', false), issues);
   const daysInPeriod = settings?.has('daysInPeriod') ? settings.whole('daysInPeriod') : 1;
   if (daysInPeriod < 1 || daysInPeriod > 366)
     issues.push(problem('input.not-whole', 'settings.daysInPeriod', { value: String(daysInPeriod) }));
+  const paid = {
+    frequency: payFrequency ?? 'weekly',
+    days: payFrequency === 'miscellaneous' ? Math.min(daysInPeriod, 366) : 1,
+  };
+  const earnings = reader.list('earnings', !reader.has('grossUp')).flatMap((line) => readEarning(line, issues, paid));
+  const deductions = readDeductions(reader.list('deductions', false), issues);
+  const employerPaid = readEmployerPaid(reader.list('employerPaid', false), issues);
   const last = inner(settings, 'lastRegular');
   last?.only(['wages', 'withheld']);
 

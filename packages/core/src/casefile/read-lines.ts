@@ -1,9 +1,11 @@
+import { PAY_FREQUENCIES, type PayFrequency } from '../calendar/pay-frequency.js';
 import { type Issue, problem } from '../issues/issue.js';
 import { type DeductionItem, type EmployerItem, PAY_ITEMS, type PayItem, findItem } from '../items/registry.js';
 import { BASE_FAMILIES, TREATMENTS, type Treatment } from '../items/treatment.js';
 import { type LeavePlan, leaveHours } from '../leave/accrual.js';
-import type { Cents } from '../money/cents.js';
+import { cents, type Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
+import { convertSalary } from '../paycheck/earnings.js';
 import { GARNISHMENT_KINDS, type Garnishment } from '../paycheck/garnishment.js';
 import {
   type Deduction,
@@ -17,12 +19,22 @@ import {
 import type { WorkClass } from '../paycheck/workers-compensation.js';
 import { Reader } from './reader.js';
 
-export function readEarning(reader: Reader, issues: Issue[]): Earning[] {
-  reader.only(['item', 'name', 'label', 'treatment', 'hours', 'rate', 'amount', 'regularRate']);
+/** How often the check is paid, for a salary of another frequency. */
+export interface PaidEvery {
+  readonly frequency: PayFrequency;
+  readonly days: number;
+}
+const SALARY_FREQUENCIES = PAY_FREQUENCIES.filter((one) => one !== 'miscellaneous');
+
+export function readEarning(reader: Reader, issues: Issue[], paid: PaidEvery): Earning[] {
+  reader.only(['item', 'name', 'label', 'treatment', 'hours', 'rate', 'amount', 'per', 'regularRate']);
   const item = readItem(reader, 'earning', issues);
   const hours = reader.decimal('hours');
   const rate = reader.decimal('rate');
-  const amount = reader.has('amount') ? reader.amount('amount') : null;
+  const per = reader.has('per') ? reader.oneOf('per', SALARY_FREQUENCIES) : null;
+  const given = reader.has('amount') ? reader.amount('amount') : null;
+  if (per && given === null) issues.push(problem('input.missing', `${reader.path}.amount`, { what: 'the amount' }));
+  const amount = per && given !== null ? cents(convertSalary(given, per, paid.frequency) * paid.days) : given;
   if (!item || item.list !== 'earning') return [];
   const path = reader.path;
   if (amount !== null && hours !== null) issues.push(problem('earning.both', path, { item: item.label }));

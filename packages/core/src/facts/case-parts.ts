@@ -4,7 +4,8 @@ import type { PayFrequency } from '../calendar/pay-frequency.js';
 import { PERIODS_PER_YEAR } from '../calendar/pay-frequency.js';
 import { findItem } from '../items/registry.js';
 import { BASE_FAMILIES, TREATMENTS, type Treatment } from '../items/treatment.js';
-import { ZERO, notBelowZero, parseDollars, subtract, toDollars, type Cents } from '../money/cents.js';
+import { ZERO, cents, notBelowZero, parseDollars, subtract, toDollars, type Cents } from '../money/cents.js';
+import { dividedBy, round } from '../money/exact.js';
 import { convertSalary } from '../paycheck/earnings.js';
 import { treatmentField } from './client-facts.js';
 import { text, type FactValue } from './fact-kind.js';
@@ -145,10 +146,16 @@ export interface UsualLine {
   match?: { percent: string; upTo?: string }[];
 }
 
+/** Full-time hours of a period: 2,080 a year, to the hundredth of an hour (common practice: 86.67 and 173.33). */
+function fullTime(frequency: PayFrequency): string {
+  const hundredths = round(dividedBy(cents(208_000), PERIODS_PER_YEAR[frequency]), 'half-up');
+  return toDollars(hundredths).replace(/\.?0+$/, '');
+}
+
 function payEarning(pay: FactValue, frequency: PayFrequency, scheduleHours: string): UsualEarning[] {
   switch (text(pay, 'basis')) {
     case 'hourly': {
-      const full = scheduleHours || String(Math.floor((40 * 52) / PERIODS_PER_YEAR[frequency]));
+      const full = scheduleHours || fullTime(frequency);
       return [{ item: 'regular', hours: text(pay, 'hours') || full, rate: text(pay, 'rate') }];
     }
     case 'salary': {

@@ -25,6 +25,10 @@ export interface EarningItem extends ItemBase {
   readonly overtimePremium: { readonly part: number; readonly of: number } | null;
   /** Hours on this line are not worked (leave), so programs by hours do not count them. */
   readonly isLeave: boolean;
+  /** A premium for hours that stand on another line as well, so they are not counted again. */
+  readonly isOnOtherHours: boolean;
+  /** Pay that is not for the hours of the week, so the regular rate leaves it out (29 U.S.C. § 207(e)). */
+  readonly isOutsideRegularRate: boolean;
   readonly box12: string | null;
 }
 export interface DeductionItem extends ItemBase {
@@ -56,10 +60,16 @@ const earning = (code: string, label: string, more: Partial<EarningItem> = {}): 
   isTips: false,
   overtimePremium: null,
   isLeave: false,
+  isOnOtherHours: false,
+  isOutsideRegularRate: false,
   box12: null,
   ...more,
 });
-const supplemental = (code: string, label: string): EarningItem => earning(code, label, { kind: 'supplemental' });
+const supplemental = (code: string, label: string, more: Partial<EarningItem> = {}): EarningItem =>
+  earning(code, label, { kind: 'supplemental', ...more });
+const leave = (code: string, label: string): EarningItem =>
+  earning(code, label, { isLeave: true, isOutsideRegularRate: true });
+const NOT_FOR_THE_WEEK = { isOutsideRegularRate: true } as const;
 const deduction = (
   code: string,
   label: string,
@@ -100,26 +110,31 @@ const LISTED: readonly PayItem[] = [
   earning('regular', 'Regular'),
   earning('overtime', 'Overtime', { factor: '1.5', overtimePremium: { part: 1, of: 3 } }),
   earning('double-time', 'Double time', { factor: '2', overtimePremium: { part: 1, of: 4 } }),
-  earning('overtime-premium', 'Overtime premium', { factor: '0.5', overtimePremium: { part: 1, of: 1 } }),
-  earning('shift', 'Shift differential'),
-  earning('holiday', 'Holiday', { isLeave: true }),
-  earning('sick', 'Sick', { isLeave: true }),
-  earning('vacation', 'Vacation', { isLeave: true }),
-  earning('bereavement', 'Bereavement', { isLeave: true }),
-  earning('jury', 'Jury duty', { isLeave: true }),
+  earning('overtime-premium', 'Overtime premium', {
+    factor: '0.5',
+    overtimePremium: { part: 1, of: 1 },
+    isOnOtherHours: true,
+    isOutsideRegularRate: true,
+  }),
+  earning('shift', 'Shift differential', { isOnOtherHours: true }),
+  leave('holiday', 'Holiday'),
+  leave('sick', 'Sick'),
+  leave('vacation', 'Vacation'),
+  leave('bereavement', 'Bereavement'),
+  leave('jury', 'Jury duty'),
   earning('salary', 'Salary'),
   earning('piece-work', 'Piece work'),
-  earning('tips-paid', 'Tips paid with the check', { isTips: true }),
-  earning('tips-reported', 'Tips reported', { isTips: true, isNoncash: true }),
+  earning('tips-paid', 'Tips paid with the check', { isTips: true, isOutsideRegularRate: true }),
+  earning('tips-reported', 'Tips reported', { isTips: true, isNoncash: true, isOutsideRegularRate: true }),
   supplemental('bonus', 'Bonus'),
   supplemental('commission', 'Commission'),
-  supplemental('severance', 'Severance'),
-  supplemental('back-pay', 'Back pay'),
+  supplemental('severance', 'Severance', NOT_FOR_THE_WEEK),
+  supplemental('back-pay', 'Back pay', NOT_FOR_THE_WEEK),
   supplemental('award', 'Award'),
-  supplemental('stock-option', 'Stock option'),
-  supplemental('vacation-payout', 'Vacation paid out'),
-  supplemental('moving', 'Moving expenses'),
-  supplemental('nonaccountable-reimbursement', 'Reimbursement, nonaccountable'),
+  supplemental('stock-option', 'Stock option', NOT_FOR_THE_WEEK),
+  supplemental('vacation-payout', 'Vacation paid out', NOT_FOR_THE_WEEK),
+  supplemental('moving', 'Moving expenses', NOT_FOR_THE_WEEK),
+  supplemental('nonaccountable-reimbursement', 'Reimbursement, nonaccountable', NOT_FOR_THE_WEEK),
   earning('reimbursement', 'Reimbursement, accountable', { outOf: EVERYTHING }),
   // IRC § 79 and § 3121(a)(2)(C): wages for OASDI and HI, reported as income, no withholding and no unemployment tax.
   earning('group-term-life', 'Group-term life over 50,000', {

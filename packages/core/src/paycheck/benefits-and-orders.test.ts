@@ -151,6 +151,44 @@ describe('overtime on the regular rate', () => {
     );
     expect(answer.gross).toBe('637.00');
   });
+  // 29 CFR § 778.207(b): a shift premium is in the regular rate; 40 hours at 10.00, 5 over, 1.00 a night hour for 20 of them.
+  it('a shift premium is in the rate, its hours are not counted again', () => {
+    const earnings = [
+      { item: 'regular', hours: '40', rate: '10.00' },
+      { item: 'overtime', hours: '5', rate: '10.00', regularRate: true },
+      { item: 'shift', hours: '20', rate: '1.00' },
+    ];
+    // (450.00 + 20.00) ÷ 45 = 10.4444…; 450.00 + 20.00 + 5 × 0.5 × 10.4444… = 496.11
+    expect(runCase(make('TX', { payFrequency: 'weekly', earnings })).gross).toBe('496.11');
+  });
+  it('a line of the premium alone is half of the regular rate, and changes no rate itself', () => {
+    const earnings = [
+      { item: 'regular', hours: '46', rate: '12.00' },
+      { item: 'overtime-premium', hours: '6', rate: '12.00', regularRate: true },
+      { item: 'bonus', amount: '46.00' },
+    ];
+    expect(runCase(make('TX', { payFrequency: 'weekly', earnings })).gross).toBe('637.00');
+  });
+  it('severance, tips and vacation are not for hours of the week', () => {
+    const earnings = [
+      { item: 'regular', hours: '40', rate: '12.00' },
+      { item: 'overtime', hours: '6', rate: '12.00', regularRate: true },
+      { item: 'severance', amount: '900.00' },
+      { item: 'tips-paid', amount: '80.00' },
+      { item: 'vacation', hours: '8', rate: '12.00' },
+    ];
+    // 40 × 12.00 + 6 × 18.00 + 900.00 + 80.00 + 96.00
+    expect(runCase(make('TX', { payFrequency: 'weekly', earnings })).gross).toBe('1664.00');
+  });
+  it('premiums by the hour count each hour once', () => {
+    const earnings = [
+      { item: 'regular', hours: '45', rate: '20.00' },
+      { item: 'overtime-premium', hours: '5', rate: '20.00' },
+      { item: 'shift', hours: '10', rate: '1.00' },
+    ];
+    const answer = runCase(make('OR', { payFrequency: 'weekly', earnings }));
+    expect(amount(answer, 'OR-WBF-EE')).toBe('0.45');
+  });
   it('without other pay it is the plain time and a half', () => {
     const earnings = (regularRate: boolean): unknown => [
       { item: 'regular', hours: '40', rate: '14.27' },
@@ -159,6 +197,26 @@ describe('overtime on the regular rate', () => {
     expect(runCase(make('TX', { earnings: earnings(true) })).gross).toBe(
       runCase(make('TX', { earnings: earnings(false) })).gross,
     );
+  });
+});
+
+describe('a salary of another frequency', () => {
+  const gross = (payFrequency: string, line: Given, settings: Given = {}) =>
+    runCase(make('TX', { payFrequency, earnings: [{ item: 'salary', ...line }], settings }));
+  // Common practice: times the periods of the one, divided by the periods of the other, rounded once.
+  it.each([
+    ['weekly', '3190.00', 'monthly', '736.15'],
+    ['biweekly', '65000.00', 'annually', '2500.00'],
+    ['semimonthly', '1000.00', 'weekly', '2166.67'],
+    ['monthly', '250.00', 'daily', '5416.67'],
+  ])('paid %s, %s %s are %s', (payFrequency, amountOf, per, expected) =>
+    expect(gross(payFrequency, { amount: amountOf, per }).gross).toBe(expected),
+  );
+  it('in a miscellaneous period is that of a day, times the days', () =>
+    expect(gross('miscellaneous', { amount: '65000.00', per: 'annually' }, { daysInPeriod: 3 }).gross).toBe('750.00'));
+  it('needs its amount, and a frequency that there is', () => {
+    expect(problems(gross('weekly', { per: 'monthly' }))).toContain('input.missing');
+    expect(problems(gross('weekly', { amount: '1000.00', per: 'fortnightly' }))).toContain('input.not-one-of');
   });
 });
 

@@ -23,17 +23,18 @@ const straight = (earning: Earning): Exact =>
     : times(times(DOLLAR, earning.rate), earning.hours);
 
 /**
- * Pay for hours worked ÷ hours worked, an exact amount an hour; null without hours. Leave, benefits in kind and
- * reimbursements are outside it (29 U.S.C. § 207(e); 29 CFR § 778.109).
+ * Pay for hours worked ÷ hours worked, an exact amount an hour; null without hours. Leave, benefits in kind, tips,
+ * reimbursements and pay for other weeks are outside it; a shift premium is pay without more hours
+ * (29 U.S.C. § 207(e); 29 CFR § 778.109).
  */
 export function regularRate(earnings: readonly Earning[]): Exact | null {
   let pay = exact(cents(0));
   let hours = { n: 0, d: 1 };
   for (const earning of earnings) {
     const { item } = earning;
-    if (item.isLeave || item.isNoncash || item.outOf.includes('income')) continue;
+    if (item.isOutsideRegularRate || item.isNoncash || item.outOf.includes('income')) continue;
     pay = plus(pay, straight(earning));
-    if (earning.hours !== null) hours = plus(hours, earning.hours);
+    if (earning.hours !== null && !item.isOnOtherHours) hours = plus(hours, earning.hours);
   }
   return hours.n === 0 ? null : times(pay, { n: hours.d, d: hours.n });
 }
@@ -50,6 +51,8 @@ function onRegularRate(earnings: readonly Earning[]): Cents[] {
   return earnings.map((earning) => {
     if (!own || !earning.isOnRegularRate || earning.hours === null) return earningAmount(earning);
     const factor = factorOf(earning.item);
+    // A line of the premium alone has its straight pay on another line.
+    if (factor.n < factor.d) return round(times(times(own, factor), earning.hours), 'half-up');
     const premium = times(times(own, { n: factor.n - factor.d, d: factor.d }), earning.hours);
     return round(plus(straight(earning), premium), 'half-up');
   });

@@ -196,7 +196,7 @@ export function hoursWorked(check: Check): number {
   let thousandths = 0;
   let isEntered = false;
   for (const earning of check.input.earnings) {
-    if (earning.hours === null || earning.item.isLeave) continue;
+    if (earning.hours === null || earning.item.isLeave || earning.item.isOnOtherHours) continue;
     isEntered = true;
     thousandths += Math.floor((earning.hours.n * 1000) / earning.hours.d);
   }

@@ -1,7 +1,7 @@
 import { composeCase, type OwnRows, type TypedEntry } from '@zakat/core/casefile/compose';
 import { readCase } from '@zakat/core/casefile/read-case';
 import type { JsonObject } from '@zakat/core/casefile/reader';
-import { sentence, fix } from '@zakat/core/issues/issue';
+import { fix, sentence, type Issue } from '@zakat/core/issues/issue';
 import { computePaycheck } from '@zakat/core/paycheck/compute';
 import { Tape, type TapeLine } from '@zakat/core/working/tape';
 
@@ -37,47 +37,55 @@ export interface CalcAnswer {
 }
 const NOTHING: CalcCheck = { gross: 0, net: 0, taxes: [], deductions: 0, problems: [] };
 
-/** The core in the browser: the same code as on the server, whose answer is the one that counts. */
-export function calculate(request: CalcRequest): CalcAnswer {
-  const checks: Record<string, CalcCheck> = {};
-  let working: readonly TapeLine[] | null = null;
-  request.people.forEach((person, index) => {
-    if (!person.isPaid) {
-      checks[person.key] = NOTHING;
-      return;
-    }
-    const read = readCase(composeCase(person.base, person.entry, request.own));
-    if (!read.input) {
-      checks[person.key] = {
-        ...NOTHING,
-        problems: read.issues.map((issue) => ({
-          field: issue.field,
-          severity: issue.severity,
-          sentence: sentence(issue),
-          fix: fix(issue),
-        })),
-      };
-      return;
-    }
-    const tape = request.figure !== undefined && index === 0 ? new Tape() : undefined;
-    const result = computePaycheck(read.input, tape);
-    if (tape && request.figure !== undefined) working = tape.linesOf(request.figure);
-    checks[person.key] = {
-      gross: result.gross,
-      net: result.net,
-      taxes: result.taxes.map(({ code, payer, amount }) => ({ code, payer, amount })),
-      deductions: result.deductions.reduce((total, line) => total + line.amount, 0),
-      problems: result.problems.map((issue) => ({
-        field: issue.field,
-        severity: issue.severity,
-        sentence: sentence(issue),
-        fix: fix(issue),
-      })),
-    };
-  });
-  return { id: request.id, checks, working };
+/** A request on its way to the worker: what it was given before is not sent again. */
+export interface SentRequest extends Omit<CalcRequest, 'people'> {
+  readonly people: readonly (Omit<CalcRequest['people'][number], 'base'> & { readonly base?: JsonObject })[];
+}
+
+const shown = (issue: Issue): CalcCheck['problems'][number] => ({
+  field: issue.field,
+  severity: issue.severity,
+  sentence: sentence(issue),
+  fix: fix(issue),
+});
+
+/**
+ * The core in the browser: the same code as on the server, whose answer is the one that counts. It keeps what a check
+ * starts from, so that a keystroke costs reading the line that was typed and nothing else.
+ */
+export class Calculator {
+  private readonly bases = new Map<string, JsonObject>();
+  private own: OwnRows | null = null;
+
+  answer(request: SentRequest): CalcAnswer {
+    if (request.own !== undefined) this.own = request.own;
+    const checks: Record<string, CalcCheck> = {};
+    let working: readonly TapeLine[] | null = null;
+    request.people.forEach(({ key, base, entry, isPaid }, index) => {
+      if (base) this.bases.set(key, base);
+      const known = this.bases.get(key);
+      const tape = request.figure !== undefined && index === 0 ? new Tape() : undefined;
+      checks[key] = isPaid && known ? checkOf(composeCase(known, entry, this.own), tape) : NOTHING;
+      if (tape && request.figure !== undefined && isPaid) working = tape.linesOf(request.figure);
+    });
+    return { id: request.id, checks, working };
+  }
+}
+
+function checkOf(composed: JsonObject, tape: Tape | undefined): CalcCheck {
+  const read = readCase(composed);
+  if (!read.input) return { ...NOTHING, problems: read.issues.map(shown) };
+  const result = computePaycheck(read.input, tape);
+  return {
+    gross: result.gross,
+    net: result.net,
+    taxes: result.taxes.map(({ code, payer, amount }) => ({ code, payer, amount })),
+    deductions: result.deductions.reduce((total, line) => total + line.amount, 0),
+    problems: result.problems.map(shown),
+  };
 }
 
 if (typeof self !== 'undefined' && 'postMessage' in self && typeof document === 'undefined') {
-  self.onmessage = (event: MessageEvent<CalcRequest>) => self.postMessage(calculate(event.data));
+  const calculator = new Calculator();
+  self.onmessage = (event: MessageEvent<SentRequest>) => self.postMessage(calculator.answer(event.data));
 }

@@ -1,7 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Schemas } from '../api/client.js';
-import { calculate } from './calc.worker.js';
+import { Calculator, type CalcRequest } from './calc.worker.js';
 import { COMPUTED, alsoOf, entryOf, rowOf, typed } from './sheet-row.js';
+import { unsent, type Sent } from './unsent.js';
+
+const calculate = (request: CalcRequest) => new Calculator().answer(request);
 
 const base = {
   id: '101',
@@ -176,4 +179,31 @@ describe('the worker', () => {
         'e'
       ],
     ).toMatchObject({ gross: 0, problems: [] }));
+  it('is sent what a check starts from once, and the firm’s own rules once', () => {
+    const worker = new Calculator();
+    const sent: Sent = { bases: new Map() };
+    const own = { rules: [], places: [] };
+    const type = (hours: string, from: object = base) => {
+      const entry = entryOf(rowOf(hourly(hours)));
+      const request = unsent(
+        { id: 1, people: [{ key: 'e', base: from as typeof base, entry, isPaid: true }], own },
+        sent,
+      );
+      const [person] = request.people;
+      return {
+        isBaseSent: person?.base !== undefined,
+        areRulesSent: 'own' in request,
+        check: worker.answer(request).checks['e'],
+      };
+    };
+    expect(type('80')).toMatchObject({ isBaseSent: true, areRulesSent: true, check: { gross: 251_200 } });
+    const second = type('40');
+    expect(second).toMatchObject({ isBaseSent: false, areRulesSent: false, check: { gross: 125_600 } });
+    expect(second.check).toEqual(ask('40').checks['e']);
+    // Another year to date is another start, though the person is the same.
+    const later = { ...base, yearToDate: { wages: { 'US-OASDI': '184500.00' }, supplementalWages: '0.00' } };
+    const third = type('40', later);
+    expect(third.isBaseSent).toBe(true);
+    expect(third.check?.taxes.find((tax) => tax.code === 'US-OASDI-EE')?.amount).toBe(0);
+  });
 });

@@ -1,11 +1,13 @@
 import { useCallback, useEffect, useRef } from 'react';
 import type { CalcAnswer, CalcRequest } from './calc.worker.js';
+import { unsent, type Sent } from './unsent.js';
 
 /** Asks the worker; answers come back in order of asking. */
 export function useCalc(): (request: Omit<CalcRequest, 'id'>) => Promise<CalcAnswer> {
   const worker = useRef<Worker | null>(null);
   const waiting = useRef(new Map<number, (answer: CalcAnswer) => void>());
   const next = useRef(0);
+  const sent = useRef<Sent>({ bases: new Map() });
   const make = useCallback((): Worker => {
     if (worker.current) return worker.current;
     const made = new Worker(new URL('./calc.worker.ts', import.meta.url), { type: 'module' });
@@ -20,6 +22,7 @@ export function useCalc(): (request: Omit<CalcRequest, 'id'>) => Promise<CalcAns
     () => () => {
       worker.current?.terminate();
       worker.current = null;
+      sent.current = { bases: new Map() };
     },
     [],
   );
@@ -28,7 +31,7 @@ export function useCalc(): (request: Omit<CalcRequest, 'id'>) => Promise<CalcAns
       new Promise((resolve) => {
         next.current += 1;
         waiting.current.set(next.current, resolve);
-        make().postMessage({ ...request, id: next.current });
+        make().postMessage(unsent({ ...request, id: next.current }, sent.current));
       }),
     [make],
   );

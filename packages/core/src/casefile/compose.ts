@@ -40,8 +40,27 @@ const named = (typed: { readonly item: string }, { code, label, like, treatment 
   label,
   ...(treatment && findItem(like)?.list !== 'employer' ? { treatment } : {}),
 });
-const withoutBlanks = (line: object): JsonObject =>
-  Object.fromEntries(Object.entries(line).filter(([, value]) => value !== undefined && value !== '')) as JsonObject;
+const isBlank = (value: unknown): boolean => value === undefined || value === '';
+function withoutBlanks(line: object): JsonObject {
+  // Most lines have none, and copying them all would cost more than the check.
+  if (!Object.values(line).some(isBlank)) return line as JsonObject;
+  return Object.fromEntries(Object.entries(line).filter(([, value]) => !isBlank(value))) as JsonObject;
+}
+
+/**
+ * What is a case of its own in the base of a person; the rest is for typing only. The same object for the same base, with
+ * a place for every field that is filled in: adding fields to a copy costs as much as the check.
+ */
+const starts = new WeakMap<JsonObject, JsonObject>();
+function startOf(base: JsonObject): JsonObject {
+  const known = starts.get(base);
+  if (known) return known;
+  const start: Record<string, unknown> = {};
+  for (const [name, value] of Object.entries(base)) if (name !== 'rates' && name !== 'items') start[name] = value;
+  for (const name of ['earnings', 'deductions', 'employerPaid', 'rules', 'places']) start[name] ??= null;
+  starts.set(base, start);
+  return start;
+}
 
 /** Rows of rule packs that a firm put in front of the product's rules. */
 export interface OwnRows {
@@ -59,7 +78,6 @@ export const standardItem = (code: string, own: readonly OwnItem[]): string =>
  * `rates` are other rates of the person, for typing only.
  */
 export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | null = null): JsonObject {
-  const rest = Object.fromEntries(Object.entries(base).filter(([name]) => name !== 'rates' && name !== 'items'));
   const { items } = base;
   const ownItems = Array.isArray(items) ? (items as readonly OwnItem[]) : [];
   const line = (typed: { readonly item: string }): JsonObject => {
@@ -68,15 +86,13 @@ export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | 
   };
   const isEmployerPaid = (code: string): boolean => findItem(standardItem(code, ownItems))?.list === 'employer';
   const employerPaid = entry.deductions.filter((typed) => isEmployerPaid(typed.item));
-  return {
-    ...rest,
-    earnings: entry.earnings.map(line),
-    deductions: entry.deductions.filter((typed) => !isEmployerPaid(typed.item)).map(line),
-    ...(employerPaid.length > 0
-      ? {
-          employerPaid: employerPaid.map(line),
-        }
-      : {}),
-    ...(own ? { rules: own.rules, places: own.places } : {}),
-  };
+  const composed: Record<string, unknown> = { ...startOf(base) };
+  composed['earnings'] = entry.earnings.map(line);
+  composed['deductions'] = entry.deductions.filter((typed) => !isEmployerPaid(typed.item)).map(line);
+  if (employerPaid.length > 0) composed['employerPaid'] = employerPaid.map(line);
+  if (own) {
+    composed['rules'] = own.rules;
+    composed['places'] = own.places;
+  }
+  return composed;
 }

@@ -6,20 +6,22 @@ import type { StateCertificate } from '../jurisdictions/state.js';
 import { type Cents, ZERO } from '../money/cents.js';
 import type { PaycheckInput } from '../paycheck/input.js';
 import { EMPLOYER_KINDS, type EmployerKind, WORKER_KINDS, type WorkerKind } from '../paycheck/kinds.js';
+import type { WorkClass } from '../paycheck/workers-compensation.js';
 import { ownRules, readRows } from '../rules/pack.js';
 import { ownPlaces, readPlaceRows } from '../rules/places.js';
 import { type TaxCode, isTaxCode } from '../taxes/registry.js';
-import { PLACES, RULES, kept } from './kept-rows.js';
+import { type Kept, PLACES, RULES, kept } from './kept-parts.js';
 import { NO_CERTIFICATE, readFederalCertificate, readStateCertificate } from './read-certificates.js';
 import { readOwnRates, readRates } from './read-employer.js';
 import {
+  classNamed,
   readDeductions,
   readEarning,
   readEmployerPaid,
   readGarnishments,
   readItem,
   readLeave,
-  readWorkClass,
+  readWorkClasses,
 } from './read-lines.js';
 import { readLocalization, readPlaces } from './read-places.js';
 import { readDeductionsToDate, readOwnDeductionsToDate, readTaxes, readWages } from './read-to-date.js';
@@ -84,32 +86,44 @@ const EMPLOYERS = Object.keys(EMPLOYER_KINDS);
 const inner = (reader: Reader | null, field: string): Reader | null =>
   reader?.has(field) ? reader.object(field) : null;
 
-/** Reads one JSON value as a case. Never throws; everything that is wrong is in `issues`, all of it at once. */
-export function readCase(value: unknown): ReadCase {
-  const issues: Issue[] = [];
-  if (!isObject(value))
-    return { id: '', input: null, grossUp: null, expect: {}, issues: [problem('input.not-json', '')] };
-  const reader = new Reader(value, '', issues);
-  reader.only(CASE_FIELDS);
-  const id = typeof value['id'] === 'string' ? value['id'] : '';
-  const checkDate = reader.date('checkDate');
-  const payFrequency = reader.oneOf('payFrequency', PAY_FREQUENCIES);
-  const employee = reader.object('employee');
-  employee?.only(EMPLOYEE_FIELDS);
-  const employer = inner(reader, 'employer');
-  employer?.only(EMPLOYER_FIELDS);
-  const settings = inner(reader, 'settings');
-  settings?.only(SETTINGS_FIELDS);
-  const toDate = inner(reader, 'yearToDate');
-  toDate?.only(TO_DATE_FIELDS);
-  const month = inner(reader, 'monthToDate');
-  month?.only(['wages', 'taxes']);
+type PersonPart = Pick<
+  PaycheckInput,
+  | 'worker'
+  | 'birthDate'
+  | 'federal'
+  | 'work'
+  | 'residenceState'
+  | 'residenceLocalities'
+  | 'unemploymentState'
+  | 'localization'
+  | 'stateCertificates'
+  | 'exemptFrom'
+  | 'garnishments'
+> & { readonly workClass: string | null };
+type EmployerPart = Pick<
+  PaycheckInput,
+  'employerKind' | 'employees' | 'quarterlyPayroll' | 'unemploymentRates' | 'ownRates'
+> & { readonly classes: readonly WorkClass[] };
+type ToDatePart = Pick<
+  PaycheckInput,
+  | 'wagesToDate'
+  | 'taxesToDate'
+  | 'deductionsToDate'
+  | 'ownDeductionsToDate'
+  | 'employerPaidToDate'
+  | 'supplementalToDate'
+>;
+const PERSONS = new WeakMap<object, Kept<PersonPart>>();
+const EMPLOYERS_READ = new WeakMap<object, Kept<EmployerPart>>();
+const TO_DATES = new WeakMap<object, Kept<ToDatePart>>();
 
+function readPerson(value: unknown, issues: Issue[]): PersonPart {
+  const employee = isObject(value) ? new Reader(value, 'employee', issues) : null;
+  employee?.only(EMPLOYEE_FIELDS);
   const worker = (employee?.oneOf('kind', WORKERS, 'employee') ?? 'employee') as WorkerKind;
   if (worker === 'partner') issues.push(problem('worker.partner', 'employee.kind'));
   const places = employee ? readPlaces(employee, issues) : { work: [], residenceState: '', residenceLocalities: [] };
-  const federalReader = employee?.object('federal');
-  const federal = federalReader ? readFederalCertificate(federalReader) : NO_CERTIFICATE;
+  const federal = employee?.object('federal');
   const certificates = inner(employee, 'certificates');
   const stateCertificates: Record<string, StateCertificate> = {};
   for (const state of certificates?.names() ?? []) {
@@ -123,44 +137,10 @@ export function readCase(value: unknown): ReadCase {
     if (typeof code === 'string' && isTaxCode(code)) exemptFrom.add(code);
     else issues.push(problem('input.not-one-of', 'employee.exemptFrom', { value: String(code), choices: 'tax codes' }));
   }
-  const birthDate = employee?.has('birthDate') ? employee.date('birthDate') : null;
-  if (birthDate && checkDate && birthDate > checkDate)
-    issues.push(problem('input.not-a-date', 'employee.birthDate', { value: birthDate }));
-  const garnishments = readGarnishments(employee?.list('garnishments', false) ?? []);
-  const daysInPeriod = settings?.has('daysInPeriod') ? settings.whole('daysInPeriod') : 1;
-  if (daysInPeriod < 1 || daysInPeriod > 366)
-    issues.push(problem('input.not-whole', 'settings.daysInPeriod', { value: String(daysInPeriod) }));
-  const paid = {
-    frequency: payFrequency ?? 'weekly',
-    days: payFrequency === 'miscellaneous' ? Math.min(daysInPeriod, 366) : 1,
-  };
-  const earnings = reader.list('earnings', !reader.has('grossUp')).flatMap((line) => readEarning(line, issues, paid));
-  const deductions = readDeductions(reader.list('deductions', false), issues);
-  const employerPaid = readEmployerPaid(reader.list('employerPaid', false), issues);
-  const last = inner(settings, 'lastRegular');
-  last?.only(['wages', 'withheld']);
-
-  const grossUpReader = reader.has('grossUp') ? reader.object('grossUp') : null;
-  const grossUpItem: EarningItem | null = grossUpReader ? readItem(grossUpReader, 'earning', issues) : null;
-  const grossUp = grossUpReader && grossUpItem ? { item: grossUpItem, net: grossUpReader.amount('net') } : null;
-  const unemploymentRates = readRates(inner(employer, 'unemploymentRates'), issues);
-  const ownRates = readOwnRates(inner(employer, 'rates'), issues);
-  const employerKind = (employer?.oneOf('kind', EMPLOYERS, 'business') ?? 'business') as EmployerKind;
-  const expect = isObject(value['expect']) ? (value['expect'] as Record<string, string>) : {};
-  const base = { id, grossUp, expect, issues };
-  const input: PaycheckInput = {
-    checkDate: checkDate ?? NO_DATE,
-    payFrequency: payFrequency ?? 'weekly',
-    places: reader.has('places')
-      ? kept(PLACES, value['places'], issues, (rows, found) => ownPlaces(readPlaceRows(rows, 'places', found)))
-      : null,
-    rules: reader.has('rules')
-      ? kept(RULES, value['rules'], issues, (rows, found) => ownRules(readRows(rows, 'rules', found)))
-      : null,
-    daysInPeriod,
+  return {
     worker,
-    birthDate,
-    federal,
+    birthDate: employee?.has('birthDate') ? employee.date('birthDate') : null,
+    federal: federal ? readFederalCertificate(federal) : NO_CERTIFICATE,
     work: places.work,
     residenceState: places.residenceState,
     residenceLocalities: places.residenceLocalities,
@@ -168,32 +148,134 @@ export function readCase(value: unknown): ReadCase {
     localization: readLocalization(inner(employee, 'localization')),
     stateCertificates,
     exemptFrom,
-    garnishments,
-    leave: readLeave(reader.list('leave', false), issues),
-    workClass: readWorkClass(employee, employer, issues),
-    employerKind,
+    garnishments: readGarnishments(employee?.list('garnishments', false) ?? []),
+    workClass: employee?.has('workClass') ? employee.text('workClass') : null,
+  };
+}
+
+function readEmployer(value: unknown, issues: Issue[]): EmployerPart {
+  const employer = isObject(value) ? new Reader(value, 'employer', issues) : null;
+  employer?.only(EMPLOYER_FIELDS);
+  return {
+    employerKind: (employer?.oneOf('kind', EMPLOYERS, 'business') ?? 'business') as EmployerKind,
     employees: employer?.has('employees') ? employer.whole('employees') : null,
     quarterlyPayroll: employer?.has('quarterlyPayroll') ? employer.amount('quarterlyPayroll') : null,
-    unemploymentRates,
-    ownRates,
-    earnings,
-    deductions,
-    employerPaid,
-    supplementalMethod:
-      settings?.oneOf('supplementalMethod', ['flat', 'aggregate'] as const, 'flat') ?? ('flat' as const),
-    withholdingMethod:
-      settings?.oneOf('withholdingMethod', ['percentage', 'wage-bracket'] as const, 'percentage') ??
-      ('percentage' as const),
-    roundWithholdingToDollar: settings?.flag('roundWithholdingToDollar') ?? false,
-    lastRegular: last ? { wages: last.amount('wages'), withheld: last.amount('withheld') } : null,
+    unemploymentRates: readRates(inner(employer, 'unemploymentRates'), issues),
+    ownRates: readOwnRates(inner(employer, 'rates'), issues),
+    classes: readWorkClasses(employer, issues),
+  };
+}
+
+function readToDate(value: unknown, issues: Issue[]): ToDatePart {
+  const toDate = isObject(value) ? new Reader(value, 'yearToDate', issues) : null;
+  toDate?.only(TO_DATE_FIELDS);
+  return {
     wagesToDate: readWages(inner(toDate, 'wages'), issues),
     taxesToDate: readTaxes(inner(toDate, 'taxes'), issues),
     deductionsToDate: readDeductionsToDate(inner(toDate, 'deductions'), issues),
     ownDeductionsToDate: readOwnDeductionsToDate(inner(toDate, 'ownDeductions')),
     employerPaidToDate: readOwnDeductionsToDate(inner(toDate, 'employerPaid')),
     supplementalToDate: toDate?.amount('supplementalWages') ?? ZERO,
+  };
+}
+
+type SettingsPart = Pick<
+  PaycheckInput,
+  'daysInPeriod' | 'supplementalMethod' | 'withholdingMethod' | 'roundWithholdingToDollar' | 'lastRegular'
+>;
+function readSettings(settings: Reader | null, issues: Issue[]): SettingsPart {
+  settings?.only(SETTINGS_FIELDS);
+  const daysInPeriod = settings?.has('daysInPeriod') ? settings.whole('daysInPeriod') : 1;
+  if (daysInPeriod < 1 || daysInPeriod > 366)
+    issues.push(problem('input.not-whole', 'settings.daysInPeriod', { value: String(daysInPeriod) }));
+  const last = inner(settings, 'lastRegular');
+  last?.only(['wages', 'withheld']);
+  return {
+    daysInPeriod: Math.min(daysInPeriod, 366),
+    supplementalMethod: settings?.oneOf('supplementalMethod', ['flat', 'aggregate'] as const, 'flat') ?? 'flat',
+    withholdingMethod:
+      settings?.oneOf('withholdingMethod', ['percentage', 'wage-bracket'] as const, 'percentage') ?? 'percentage',
+    roundWithholdingToDollar: settings?.flag('roundWithholdingToDollar') ?? false,
+    lastRegular: last ? { wages: last.amount('wages'), withheld: last.amount('withheld') } : null,
+  };
+}
+
+/** Reads one JSON value as a case. Never throws; everything that is wrong is in `issues`, all of it at once. */
+export function readCase(value: unknown): ReadCase {
+  const issues: Issue[] = [];
+  if (!isObject(value))
+    return { id: '', input: null, grossUp: null, expect: {}, issues: [problem('input.not-json', '')] };
+  const reader = new Reader(value, '', issues);
+  reader.only(CASE_FIELDS);
+  const id = typeof value['id'] === 'string' ? value['id'] : '';
+  const checkDate = reader.date('checkDate');
+  const payFrequency = reader.oneOf('payFrequency', PAY_FREQUENCIES);
+  reader.object('employee');
+  for (const field of ['employer', 'yearToDate'] as const) inner(reader, field);
+  const person = kept(PERSONS, value['employee'], issues, readPerson);
+  const employer = kept(EMPLOYERS_READ, value['employer'], issues, readEmployer);
+  const toDate = kept(TO_DATES, value['yearToDate'], issues, readToDate);
+  const settings = readSettings(inner(reader, 'settings'), issues);
+  const month = inner(reader, 'monthToDate');
+  month?.only(['wages', 'taxes']);
+  if (person.birthDate && checkDate && person.birthDate > checkDate)
+    issues.push(problem('input.not-a-date', 'employee.birthDate', { value: person.birthDate }));
+
+  const paid = {
+    frequency: payFrequency ?? 'weekly',
+    days: payFrequency === 'miscellaneous' ? settings.daysInPeriod : 1,
+  };
+  const earnings = reader.list('earnings', !reader.has('grossUp')).flatMap((line) => readEarning(line, issues, paid));
+  const deductions = readDeductions(reader.list('deductions', false), issues);
+  const employerPaid = readEmployerPaid(reader.list('employerPaid', false), issues);
+
+  const grossUpReader = reader.has('grossUp') ? reader.object('grossUp') : null;
+  const grossUpItem: EarningItem | null = grossUpReader ? readItem(grossUpReader, 'earning', issues) : null;
+  const grossUp = grossUpReader && grossUpItem ? { item: grossUpItem, net: grossUpReader.amount('net') } : null;
+  const expect = isObject(value['expect']) ? (value['expect'] as Record<string, string>) : {};
+  const input: PaycheckInput = {
+    checkDate: checkDate ?? NO_DATE,
+    payFrequency: paid.frequency,
+    places: reader.has('places')
+      ? kept(PLACES, value['places'], issues, (rows, found) => ownPlaces(readPlaceRows(rows, 'places', found)))
+      : null,
+    rules: reader.has('rules')
+      ? kept(RULES, value['rules'], issues, (rows, found) => ownRules(readRows(rows, 'rules', found)))
+      : null,
+    daysInPeriod: settings.daysInPeriod,
+    worker: person.worker,
+    birthDate: person.birthDate,
+    federal: person.federal,
+    work: person.work,
+    residenceState: person.residenceState,
+    residenceLocalities: person.residenceLocalities,
+    unemploymentState: person.unemploymentState,
+    localization: person.localization,
+    stateCertificates: person.stateCertificates,
+    exemptFrom: person.exemptFrom,
+    garnishments: person.garnishments,
+    leave: readLeave(reader.list('leave', false), issues),
+    workClass: classNamed(person.workClass, employer.classes, issues),
+    employerKind: employer.employerKind,
+    employees: employer.employees,
+    quarterlyPayroll: employer.quarterlyPayroll,
+    unemploymentRates: employer.unemploymentRates,
+    ownRates: employer.ownRates,
+    earnings,
+    deductions,
+    employerPaid,
+    supplementalMethod: settings.supplementalMethod,
+    withholdingMethod: settings.withholdingMethod,
+    roundWithholdingToDollar: settings.roundWithholdingToDollar,
+    lastRegular: settings.lastRegular,
+    wagesToDate: toDate.wagesToDate,
+    taxesToDate: toDate.taxesToDate,
+    deductionsToDate: toDate.deductionsToDate,
+    ownDeductionsToDate: toDate.ownDeductionsToDate,
+    employerPaidToDate: toDate.employerPaidToDate,
+    supplementalToDate: toDate.supplementalToDate,
     wagesThisMonth: month?.amount('wages') ?? ZERO,
     taxesThisMonth: readTaxes(inner(month, 'taxes'), issues),
   };
-  return { ...base, input: issues.length > 0 || !checkDate || !payFrequency ? null : input };
+  return { id, grossUp, expect, issues, input: issues.length > 0 || !checkDate || !payFrequency ? null : input };
 }

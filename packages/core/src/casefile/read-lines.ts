@@ -200,9 +200,9 @@ export function readGarnishments(readers: readonly Reader[]): Garnishment[] {
   });
 }
 
-/** The person's class among those of the client's policy; a class the policy does not name is an issue. */
-export function readWorkClass(employee: Reader | null, employer: Reader | null, issues: Issue[]): WorkClass | null {
-  const classes = (employer?.list('workersCompensation', false) ?? []).flatMap((reader): WorkClass[] => {
+/** The classes of the client's workers' compensation policy. */
+export function readWorkClasses(employer: Reader | null, issues: Issue[]): WorkClass[] {
+  return (employer?.list('workersCompensation', false) ?? []).flatMap((reader): WorkClass[] => {
     reader.only(['class', 'per', 'rate', 'employeeRate']);
     const code = reader.text('class');
     const per = reader.oneOf('per', ['hundred', 'hour'] as const, 'hundred');
@@ -213,13 +213,16 @@ export function readWorkClass(employee: Reader | null, employer: Reader | null, 
       issues.push(problem('compensation.employee-rate', `${reader.path}.employeeRate`));
     return code && per && rate ? [{ code, per, rate, employeeRate }] : [];
   });
-  if (!employee?.has('workClass')) return null;
-  const wanted = employee.text('workClass');
+}
+
+/** The person's class among those of the policy; one that the policy does not name is an issue. */
+export function classNamed(wanted: string | null, classes: readonly WorkClass[], issues: Issue[]): WorkClass | null {
+  if (wanted === null) return null;
   const found = classes.find((candidate) => candidate.code === wanted);
   if (!found)
     issues.push(
       problem('input.not-one-of', 'employee.workClass', {
-        value: String(wanted),
+        value: wanted,
         choices: classes.map((known) => known.code).join(', ') || 'none',
       }),
     );

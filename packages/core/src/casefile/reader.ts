@@ -34,15 +34,17 @@ export class Reader {
     return null;
   }
   has(field: string): boolean {
-    return this.source[field] !== undefined && this.source[field] !== null;
+    const value = this.source[field];
+    return value !== undefined && value !== null;
   }
   raw(field: string): unknown {
     return this.source[field];
   }
   /** Names every field that is not in the list: a misspelt field must not be silently ignored. */
   only(fields: readonly string[]): void {
-    for (const name of Object.keys(this.source))
-      if (!fields.includes(name)) this.issues.push(problem('input.unknown-field', this.at(name), { name }));
+    for (const name in this.source)
+      if (!fields.includes(name) && Object.hasOwn(this.source, name))
+        this.issues.push(problem('input.unknown-field', this.at(name), { name }));
   }
 
   object(field: string): Reader | null {

@@ -2,8 +2,11 @@ import type { Issue } from '../issues/issue.js';
 import type { OwnRules } from '../jurisdictions/dated.js';
 import type { OwnPlaces } from '../jurisdictions/locality.js';
 
-/** Rows are the same list for everybody of a payroll: read once, as long as the list lives. */
-interface Kept<T> {
+/**
+ * Parts of a case that stay the same object from one check to the next (the rules of a payroll, a person while only the
+ * hours are typed) are read once, as long as the object lives. What is read is never changed afterwards.
+ */
+export interface Kept<T> {
   readonly made: T;
   readonly issues: readonly Issue[];
 }

@@ -14,6 +14,7 @@ afterAll(() => stack.stop(), 30_000);
 const START = '2026-01-01';
 const fact = (kind: string, value: Record<string, unknown>, from = START) => ({ kind, from, value });
 interface Paycheck {
+  readonly taxes: { code: string; amount: number }[];
   readonly deductions: { item: string; name?: string; label: string; amount: number }[];
   readonly employerPaid: { amount: number }[];
   readonly garnishments: { amount: number }[];
@@ -128,5 +129,78 @@ describe('lines of every check', () => {
     await add('standing', { item: 'loan', amount: '90.00', balance: '120.00' }, '2026-10-20');
     expect((await run(1)).deductions[0]?.amount).toBe(9000);
     expect((await run(2)).deductions[0]?.amount).toBe(3000);
+  });
+});
+
+describe('what is due or limited by the month', () => {
+  const DENVER = { work: 'CO', workLocality: 'Denver', residence: 'CO' };
+  const codes = (paycheck: { taxes: { code: string; amount: number }[] }): Record<string, number> =>
+    Object.fromEntries(paycheck.taxes.map(({ code, amount }) => [code, amount]));
+
+  it('takes a fee once a month, and what the first check left of a limit', async () => {
+    const { client, add, run } = await onePerson('MONTH');
+    await preparer('POST', `/clients/${client.id}/tax-accounts`, {
+      agency: 'CO-DLE',
+      accountNumber: '123456.00-1',
+      unemploymentRate: '1.7',
+      from: '2024-01-01',
+    });
+    await add('place', DENVER);
+    await add('state-certificate', { state: 'CO', certificate: { filingStatus: 'single' } });
+    await add('standing', { item: 'transit', amount: '200.00' });
+    const [first, second, third] = [await run(0), await run(1), await run(2)];
+    // Denver: 5.75 and 4.00 a month; transit in 2026: 340.00 a month (both recalled in the rules).
+    expect([first, second, third].map((check) => codes(check)['CO-DENVER-OPT-EE'])).toEqual([575, 0, 575]);
+    expect([first, second, third].map((check) => codes(check)['CO-DENVER-OPT-ER'])).toEqual([400, 0, 400]);
+    expect([first, second, third].map((check) => check.deductions[0]?.amount)).toEqual([20_000, 14_000, 20_000]);
+  });
+
+  it('takes a bonus paid alone together with the last regular wages, where the client wants it so', async () => {
+    const { client, run } = await onePerson('TOGETHER');
+    await preparer(
+      'POST',
+      `/clients/${client.id}/facts`,
+      fact('withholding', { supplementalMethod: 'aggregate', withholdingMethod: 'percentage' }),
+    );
+    const regular = codes(await run(0))['US-FIT'] ?? 0;
+    const days = { periodStart: '2026-10-20', periodEnd: '2026-10-20', checkDate: '2026-10-20' };
+    const { id } = (await preparer('POST', `/clients/${client.id}/payrolls`, { ...days, kind: 'extra' })).body as {
+      id: string;
+    };
+    const open = (await preparer('GET', `/payrolls/${id}`)).body as {
+      version: number;
+      persons: { employeeId: string }[];
+    };
+    const entries = open.persons.map(({ employeeId }) => ({
+      employeeId,
+      isPaid: true,
+      earnings: [{ item: 'bonus', amount: '1000.00' }],
+      deductions: [],
+    }));
+    const saved = await preparer('PUT', `/payrolls/${id}`, { version: open.version, entries });
+    const together = codes(saved.body.persons[0].paycheck)['US-FIT'];
+    // The same bonus beside the regular wages takes as much more, but for the rounding of the two.
+    const beside = await preparer('POST', `/clients/${client.id}/payrolls`, {
+      periodStart: '2026-10-11',
+      periodEnd: '2026-10-24',
+      checkDate: '2026-10-30',
+      kind: 'regular',
+    });
+    const sheet = (await preparer('GET', `/payrolls/${beside.body.id}`)).body as {
+      version: number;
+      persons: { employeeId: string; earnings: object[]; deductions: object[] }[];
+    };
+    const both = await preparer('PUT', `/payrolls/${beside.body.id}`, {
+      version: sheet.version,
+      entries: sheet.persons.map(({ employeeId, earnings, deductions }) => ({
+        employeeId,
+        isPaid: true,
+        earnings: [...earnings, { item: 'bonus', amount: '1000.00' }],
+        deductions,
+      })),
+    });
+    expect(codes(both.body.persons[0].paycheck)['US-FIT']).toBe(regular + (together ?? 0));
+    // Not the flat 22%.
+    expect(together).not.toBe(22_000);
   });
 });

@@ -217,7 +217,7 @@ export function readCase(value: unknown): ReadCase {
   const toDate = kept(TO_DATES, value['yearToDate'], issues, readToDate);
   const settings = readSettings(inner(reader, 'settings'), issues);
   const month = inner(reader, 'monthToDate');
-  month?.only(['wages', 'taxes']);
+  month?.only(['wages', 'taxes', 'deductions']);
   if (person.birthDate && checkDate && person.birthDate > checkDate)
     issues.push(problem('input.not-a-date', 'employee.birthDate', { value: person.birthDate }));
 
@@ -276,6 +276,7 @@ export function readCase(value: unknown): ReadCase {
     supplementalToDate: toDate.supplementalToDate,
     wagesThisMonth: month?.amount('wages') ?? ZERO,
     taxesThisMonth: readTaxes(inner(month, 'taxes'), issues),
+    deductionsThisMonth: readDeductionsToDate(inner(month, 'deductions'), issues),
   };
   return { id, grossUp, expect, issues, input: issues.length > 0 || !checkDate || !payFrequency ? null : input };
 }

@@ -40,6 +40,14 @@ function after(toDate: JsonObject, result: PaycheckResult): JsonObject {
   return { ...toDate, wages, taxes, deductions };
 }
 
+/** The month to date after one more check; its wages are one amount. */
+function monthAfter(month: JsonObject, result: PaycheckResult): JsonObject {
+  const before = parseDollars(typeof month['wages'] === 'string' ? month['wages'] : '0.00') ?? ZERO;
+  const { taxes, deductions } = after({ taxes: month['taxes'], deductions: month['deductions'] }, result);
+  return { wages: toDollars(add(before, result.gross)), taxes, deductions };
+}
+const monthOf = (checkDate: string): string => checkDate.slice(0, 7);
+
 /** Taxes that begin at a mark instead of ending at one. */
 const STARTS: ReadonlySet<string> = new Set(['US-HI-ADD']);
 
@@ -55,8 +63,12 @@ export function crossingsAhead(
 ): Crossing[] {
   const found = new Map<string, Crossing>();
   let toDate = isObject(base['yearToDate']) ? base['yearToDate'] : {};
+  let month = isObject(base['monthToDate']) ? base['monthToDate'] : {};
+  let lastDate = typeof base['checkDate'] === 'string' ? base['checkDate'] : '';
   for (const checkDate of checkDates) {
-    const read = readCase(composeCase({ ...base, checkDate, yearToDate: toDate }, entry, own));
+    if (monthOf(checkDate) !== monthOf(lastDate)) month = {};
+    lastDate = checkDate;
+    const read = readCase(composeCase({ ...base, checkDate, yearToDate: toDate, monthToDate: month }, entry, own));
     if (!read.input) break;
     const result = computePaycheck(read.input);
     if (result.problems.some((issue) => issue.severity === 'error')) break;
@@ -76,7 +88,7 @@ export function crossingsAhead(
     for (const issue of result.problems) {
       const index = Number(/^deductions\[(\d+)\]$/.exec(issue.field)?.[1] ?? -1);
       const line =
-        issue.code === 'deduction.limited' && issue.parameters['limit'] !== 'check'
+        issue.code === 'deduction.limited' && !['check', 'legal monthly'].includes(issue.parameters['limit'] ?? '')
           ? result.deductions[index]
           : undefined;
       const wanted = parseDollars((issue.parameters['wanted'] ?? '').replace(/,/g, ''));
@@ -91,6 +103,7 @@ export function crossingsAhead(
       });
     }
     toDate = after(toDate, result);
+    month = monthAfter(month, result);
   }
   return [...found.values()].sort((a, b) => (a.checkDate < b.checkDate ? -1 : a.checkDate > b.checkDate ? 1 : 0));
 }

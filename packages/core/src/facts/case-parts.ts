@@ -65,6 +65,7 @@ export function employeePart(
     residence: person.place?.residence ?? { state: '' },
     work: person.place?.work ?? [],
     ...(person.place?.unemploymentState ? { unemploymentState: person.place.unemploymentState } : {}),
+    ...(person.place?.localization ? { localization: person.place.localization } : {}),
     certificates: person.certificates,
     exemptFrom: [...new Set([...clientExempt, ...ownExempt])],
     ...(garnishments.length > 0 ? { garnishments } : {}),

@@ -260,7 +260,16 @@ const PLACE: FactKind = {
       kind: 'state',
       help: 'Only for work in several states; blank: found by the localization tests',
     },
+    { name: 'localizedIn', label: 'All work but what is incidental', kind: 'state', help: 'The localization tests' },
+    { name: 'baseOfOperations', label: 'Base of operations', kind: 'state', help: 'Where work is in several states' },
+    { name: 'directedFrom', label: 'Directed from', kind: 'state', help: 'Where there is no base' },
     { name: 'reciprocityCertificate', label: 'Certificate of nonresidence on file', kind: 'flag' },
+    {
+      name: 'convenienceOf',
+      label: 'Works at home instead of an office in',
+      kind: 'state',
+      help: 'When that is the person’s own convenience',
+    },
     {
       name: 'otherWork',
       label: 'Other places of work',
@@ -278,7 +287,8 @@ const PLACE: FactKind = {
       .map((other) => `${text(other, 'share')} in ${at(text(other, 'state'), text(other, 'locality'))}`)
       .join(', ');
     const school = text(value, 'schoolDistrict') === '' ? '' : `, school district ${text(value, 'schoolDistrict')}`;
-    return `Works in ${at(text(value, 'work'), text(value, 'workLocality'))}${also ? ` (${also})` : ''}, lives in ${at(text(value, 'residence'), text(value, 'residenceLocality'))}${school}`;
+    const office = text(value, 'convenienceOf') === '' ? '' : ` for an office in ${text(value, 'convenienceOf')}`;
+    return `Works in ${at(text(value, 'work'), text(value, 'workLocality'))}${office}${also ? ` (${also})` : ''}, lives in ${at(text(value, 'residence'), text(value, 'residenceLocality'))}${school}`;
   },
 };
 

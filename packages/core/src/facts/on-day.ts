@@ -10,6 +10,7 @@ export interface Place {
   readonly residence: Readonly<Record<string, unknown>>;
   readonly work: readonly Readonly<Record<string, unknown>>[];
   readonly unemploymentState?: string;
+  readonly localization?: Readonly<Record<string, unknown>>;
 }
 
 /** What is known of a person on a day. */
@@ -44,10 +45,14 @@ function firstShare(others: readonly FactValue[]): string {
   return showRate({ n: thousandths, d: 1000 });
 }
 
+/** What the localization tests ask. */
+const LOCALIZATION = ['localizedIn', 'baseOfOperations', 'directedFrom'] as const;
+
 export function placeOf(value: FactValue): Place {
   const others = Array.isArray(value['otherWork']) ? value['otherWork'].filter(isObject) : [];
   const given = (name: string, field: string): Record<string, unknown> =>
     value[field] === undefined || value[field] === '' ? {} : { [name]: value[field] };
+  const localization = Object.assign({}, ...LOCALIZATION.map((name) => given(name, name))) as Record<string, unknown>;
   return {
     residence: {
       state: value['residence'],
@@ -60,12 +65,14 @@ export function placeOf(value: FactValue): Place {
         share: firstShare(others),
         ...given('locality', 'workLocality'),
         ...given('reciprocityCertificate', 'reciprocityCertificate'),
+        ...given('convenienceOf', 'convenienceOf'),
       },
       ...others,
     ],
     ...(typeof value['unemploymentState'] === 'string' && value['unemploymentState'] !== ''
       ? { unemploymentState: value['unemploymentState'] }
       : {}),
+    ...(Object.keys(localization).length > 0 ? { localization } : {}),
   };
 }
 

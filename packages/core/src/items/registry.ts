@@ -44,7 +44,7 @@ export interface EmployerItem extends ItemBase {
   readonly box12: string | null;
 }
 export type PayItem = EarningItem | DeductionItem | EmployerItem;
-export type LegalLimit = '402g' | '457b' | 'simple' | 'hsa' | 'fsa' | 'dependent-care' | 'transit';
+export type LegalLimit = '402g' | '457b' | 'simple' | 'hsa' | 'fsa' | 'dependent-care' | 'transit' | 'parking';
 
 // Every item of a list has every field, in one order, so that the engine sees one shape of object.
 const earning = (code: string, label: string, more: Partial<EarningItem> = {}): EarningItem => ({
@@ -165,7 +165,8 @@ const LISTED: readonly PayItem[] = [
   deduction('dependent-care', 'Dependent care, section 125', EVERYTHING, { limit: 'dependent-care' }),
   deduction('section-125-hsa', 'Health savings account, section 125', EVERYTHING, { box12: 'W', limit: 'hsa' }),
   deduction('hsa', 'Health savings account, section 125', EVERYTHING, { box12: 'W', limit: 'hsa' }),
-  deduction('transit', 'Transit and parking, section 132(f)', EVERYTHING, { limit: 'transit' }),
+  deduction('transit', 'Transit, section 132(f)', EVERYTHING, { limit: 'transit' }),
+  deduction('parking', 'Parking, section 132(f)', EVERYTHING, { limit: 'parking' }),
   deduction('union-dues', 'Union dues'),
   deduction('after-tax', 'After-tax deduction'),
   deduction('charity', 'Charity'),

@@ -1,4 +1,5 @@
 import { yearOf } from '../calendar/local-date.js';
+import { PERIODS_PER_YEAR } from '../calendar/pay-frequency.js';
 import { DEDUCTION_ITEMS, type LegalLimit } from '../items/registry.js';
 import { inForce, type Dated } from '../jurisdictions/dated.js';
 import { BENEFIT_LIMITS, type BenefitLimits } from '../jurisdictions/us/benefit-limits.js';
@@ -11,12 +12,13 @@ import type { Deduction, PaycheckInput } from './input.js';
 import { namedLine } from './named.js';
 import type { DeductionLine } from './result.js';
 
-/** The yearly limit of law that holds for a person of this age; null: none known for the year. */
+/** The limit of law that holds for a person of this age; null: none known for the year. */
 function legalLimit(
   limit: LegalLimit,
   limits: BenefitLimits,
   age: number | null,
   coverage: Deduction['coverage'],
+  periods: number,
 ): Cents {
   const catchUp = (ordinary: Cents, special: Cents): Cents =>
     age === null || age < 50 ? ZERO : age >= 60 && age <= 63 ? special : ordinary;
@@ -35,8 +37,10 @@ function legalLimit(
       return limits.fsa;
     case 'dependent-care':
       return limits.dependentCare;
+    // Of a month (IRC § 132(f)(2)): a check of a longer period has the months of it.
     case 'transit':
-      return (limits.transitPerMonth * 12) as Cents;
+    case 'parking':
+      return cents(limits.transitPerMonth * Math.max(1, 12 / periods));
   }
 }
 
@@ -47,6 +51,9 @@ const ITEMS_OF_LIMIT: ReadonlyMap<LegalLimit, readonly string[]> = new Map(
     DEDUCTION_ITEMS.filter((item) => item.limit === limit).map((item) => item.code),
   ]),
 );
+
+/** Limits of a month; the others are of a year. */
+const BY_MONTH: ReadonlySet<LegalLimit> = new Set(['transit', 'parking']);
 
 const NONE: { lines: DeductionLine[]; issues: Issue[] } = { lines: [], issues: [] };
 
@@ -59,14 +66,15 @@ function legalRoom(
   lines: readonly DeductionLine[],
 ): Cents | null {
   if (!item.limit) return null;
+  const before = BY_MONTH.has(item.limit) ? input.deductionsThisMonth : input.deductionsToDate;
   let used = 0;
   for (const code of ITEMS_OF_LIMIT.get(item.limit) ?? []) {
-    used += input.deductionsToDate[code] ?? 0;
+    used += before[code] ?? 0;
     for (const line of lines) if (line.item === code) used += line.amount;
   }
   // What the employer puts into the account counts as well (IRC § 223(b)(4)).
   if (item.limit === 'hsa') used += input.employerPaidToDate['employer-hsa'] ?? 0;
-  return cents(legalLimit(item.limit, limits, age, coverage) - used);
+  return cents(legalLimit(item.limit, limits, age, coverage, PERIODS_PER_YEAR[input.payFrequency]) - used);
 }
 
 /** The amount under every limit, and the name of the one that counted last. */
@@ -85,7 +93,8 @@ function limited(
     if (amount > left) [amount, by] = [left, 'year'];
   }
   if (limits.balance !== null && amount > limits.balance) [amount, by] = [limits.balance, 'balance'];
-  if (legal !== null && amount > legal) [amount, by] = [notBelowZero(legal), 'legal yearly'];
+  if (legal !== null && amount > legal)
+    [amount, by] = [notBelowZero(legal), item.limit && BY_MONTH.has(item.limit) ? 'legal monthly' : 'legal yearly'];
   return [amount, by];
 }
 
@@ -98,8 +107,9 @@ interface Deducted {
   readonly by: string;
   readonly row: Dated<BenefitLimits> | null;
   readonly age: number | null;
+  readonly periods: number;
 }
-function writeDeduction(tape: Tape, { deduction, line, gross, wanted, by, row, age }: Deducted): void {
+function writeDeduction(tape: Tape, { deduction, line, gross, wanted, by, row, age, periods }: Deducted): void {
   const figure = `deduction:${line.item}`;
   const { item, percent } = deduction;
   tape.write(figure, () => ({
@@ -114,11 +124,11 @@ function writeDeduction(tape: Tape, { deduction, line, gross, wanted, by, row, a
     value: showDollars(line.amount),
     ...(by === '' ? {} : { how: `held at its ${by} limit` }),
     isResult: true,
-    ...(by === 'legal yearly' && row && item.limit
+    ...(by.startsWith('legal') && row && item.limit
       ? {
           parameter: shownParameter(
             `${item.label}: limit of law`,
-            showDollars(legalLimit(item.limit, row.value, age, deduction.coverage)),
+            showDollars(legalLimit(item.limit, row.value, age, deduction.coverage, periods)),
             row,
           ),
         }
@@ -165,7 +175,17 @@ export function deductionLines(
         }),
       );
     const line = namedLine(item, deduction.own, amount);
-    if (tape) writeDeduction(tape, { deduction, line, gross, wanted, by, row, age });
+    if (tape)
+      writeDeduction(tape, {
+        deduction,
+        line,
+        gross,
+        wanted,
+        by,
+        row,
+        age,
+        periods: PERIODS_PER_YEAR[input.payFrequency],
+      });
     lines.push(line);
   }
   return { lines, issues };

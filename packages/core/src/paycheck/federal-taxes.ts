@@ -33,7 +33,7 @@ import { Check } from './check.js';
 import type { PaycheckInput } from './input.js';
 import { EMPLOYER_KINDS, workerIsWithout } from './kinds.js';
 import { programTaxes } from './programs.js';
-import { unemploymentState } from './state-taxes.js';
+import { coverageState, unemploymentState } from './state-taxes.js';
 import type { EarnedAmount } from './wages.js';
 
 const incomeMadeOf = (check: Check) => (): string =>
@@ -245,7 +245,7 @@ export function federalUnemployment(check: Check): void {
   const toDate = check.toDate('US-FUTA');
   const taxed = underBase(subject, toDate, row.value.base);
   // Wages that no state taxes earn no credit (IRC § 3302(a)).
-  const state = input.unemploymentState ?? input.work[0]?.state ?? '';
+  const state = coverageState(input) ?? '';
   const isWithoutCredit = input.exemptFrom.size > 0 && input.exemptFrom.has(`${state}-SUI` as TaxCode);
   if (!isWithoutCredit) loseCredit(check, state, taxed);
   capped(

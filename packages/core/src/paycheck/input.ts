@@ -173,7 +173,8 @@ export interface PaycheckInput {
   /** What the employer paid on top before this check, by the firm's own name or the standard item. */
   readonly employerPaidToDate: Readonly<Record<string, Cents>>;
   readonly supplementalToDate: Cents;
-  /** Wages and taxes of the calendar month before this check, for fees that are due once a month. */
+  /** Wages, taxes and deductions of the calendar month before this check, for what is due or limited by the month. */
   readonly wagesThisMonth: Cents;
   readonly taxesThisMonth: Readonly<Partial<Record<TaxCode, Cents>>>;
+  readonly deductionsThisMonth: Readonly<Record<string, Cents>>;
 }

@@ -169,7 +169,7 @@ function placesElsewhere(check: Check, home: StateRules, taxes: ReadonlyMap<stri
  * localized, else the base of operations, else where it is directed from, else the residence – each of the last three
  * only where some of the work is done. Source: UIPL 20-04, attachment I.
  */
-function coverageState(input: PaycheckInput): string | undefined {
+export function coverageState(input: PaycheckInput): string | undefined {
   if (input.unemploymentState !== null) return input.unemploymentState;
   const first = input.work[0]?.state;
   if (input.work.every((place) => place.state === first)) return first;

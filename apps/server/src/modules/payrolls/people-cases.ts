@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { PayrollEntry, PayrollKind } from '@zakat/contract/payrolls';
 import { composeCase, type OwnRows } from '@zakat/core/casefile/compose';
 import { readCase } from '@zakat/core/casefile/read-case';
-import { date, yearOf } from '@zakat/core/calendar/local-date';
+import { addMonths, date, yearOf } from '@zakat/core/calendar/local-date';
 import type { PayFrequency } from '@zakat/core/calendar/pay-frequency';
 import {
   employeePart,
@@ -113,6 +113,78 @@ async function yearToDateOf(
   return found;
 }
 
+interface MonthToDate {
+  wages: string;
+  readonly taxes: Record<string, string>;
+  readonly deductions: Record<string, string>;
+}
+
+/** The calendar month of a check date before it: for fees that are due once a month, and limits of a month. */
+async function monthToDateOf(
+  manager: EntityManager,
+  clientId: string,
+  day: string,
+  exceptPayroll: string,
+): Promise<Map<string, MonthToDate>> {
+  const first = `${day.slice(0, 8)}01`;
+  const within = [clientId, first, addMonths(date(first), 1), exceptPayroll];
+  const found = new Map<string, MonthToDate>();
+  const of = (id: string): MonthToDate => {
+    const own = found.get(id) ?? { wages: '0.00', taxes: {}, deductions: {} };
+    found.set(id, own);
+    return own;
+  };
+  const wages = (await manager.query(
+    `SELECT p.employee_id AS id, sum(p.gross)::bigint AS amount FROM paycheck p
+     WHERE p.client_id = $1 AND p.check_date >= $2 AND p.check_date < $3 AND p.payroll_id <> $4 GROUP BY p.employee_id`,
+    within,
+  )) as { id: string; amount: string }[];
+  if (wages.length === 0) return found;
+  for (const row of wages) of(row.id).wages = toDollars(rawCents(row.amount));
+  const taxes = (await manager.query(
+    `SELECT pt.employee_id AS id, pt.tax, sum(pt.amount)::bigint AS amount FROM paycheck_tax pt JOIN paycheck p ON p.id = pt.paycheck_id
+     WHERE pt.client_id = $1 AND pt.check_date >= $2 AND pt.check_date < $3 AND p.payroll_id <> $4 GROUP BY pt.employee_id, pt.tax`,
+    within,
+  )) as { id: string; tax: string; amount: string }[];
+  for (const row of taxes) of(row.id).taxes[row.tax] = toDollars(rawCents(row.amount));
+  const deductions = (await manager.query(
+    `SELECT p.employee_id AS id, l.item, sum(l.amount)::bigint AS amount FROM paycheck p,
+       jsonb_to_recordset(p.lines -> 'deductions') AS l(item text, amount bigint)
+     WHERE p.client_id = $1 AND p.check_date >= $2 AND p.check_date < $3 AND p.payroll_id <> $4 GROUP BY p.employee_id, l.item`,
+    within,
+  )) as { id: string; item: string; amount: string }[];
+  for (const row of deductions) of(row.id).deductions[row.item] = toDollars(rawCents(row.amount));
+  return found;
+}
+
+interface LastRegular {
+  readonly wages: string;
+  readonly withheld: string;
+}
+
+/** The last check of each person that was of regular wages alone: supplemental wages paid apart are taken together with it. */
+async function lastRegularOf(
+  manager: EntityManager,
+  clientId: string,
+  day: string,
+  exceptPayroll: string,
+): Promise<Map<string, LastRegular>> {
+  const rows = (await manager.query(
+    `SELECT DISTINCT ON (p.employee_id) p.employee_id AS id, pt.subject, pt.amount FROM paycheck p
+     JOIN paycheck_tax pt ON pt.paycheck_id = p.id AND pt.tax = 'US-FIT'
+     WHERE p.client_id = $1 AND p.check_date <= $2 AND p.check_date >= $3 AND p.payroll_id <> $4 AND p.supplemental = 0 AND pt.subject > 0
+       AND NOT EXISTS (SELECT 1 FROM payroll r WHERE r.reverses = p.payroll_id)
+     ORDER BY p.employee_id, p.check_date DESC`,
+    [clientId, day, addMonths(date(day), -3), exceptPayroll],
+  )) as { id: string; subject: string; amount: string }[];
+  return new Map(
+    rows.map(({ id, subject, amount }) => [
+      id,
+      { wages: toDollars(rawCents(subject)), withheld: toDollars(rawCents(amount)) },
+    ]),
+  );
+}
+
 const statesOf = (facts: readonly PersonOnDay[]): ReadonlySet<string> =>
   new Set(
     facts.flatMap(({ place }) => (place ? [place.residence, ...place.work].map((at) => String(at['state'])) : [])),
@@ -176,6 +248,7 @@ export class PeopleCases {
     const { checkDate } = payroll;
     const day = date(checkDate);
     const toDate = await yearToDateOf(manager, client.id, yearOf(day), payroll.id);
+    const months = await monthToDateOf(manager, client.id, day, payroll.id);
     const clientDay = clientOnDay(await this.store.ofClient(manager, client.id), checkDate);
     const rates = await unemploymentRatesOn(manager, client.id, checkDate);
     const unemploymentRates = Object.fromEntries(
@@ -186,10 +259,17 @@ export class PeopleCases {
     const leave = await leaveStands(manager, ids, facts, payroll.id);
     const frequency = frequencyOf(client, clientDay);
     const items = ownItems(clientDay);
+    const settings = settingsPart(clientDay);
+    const lastRegular =
+      settings['supplementalMethod'] === 'aggregate'
+        ? await lastRegularOf(manager, client.id, day, payroll.id)
+        : new Map<string, LastRegular>();
     const cases = people.map((employee) => {
       const own = personOnDay(facts.get(employee.id) ?? [], checkDate);
       const leaves = leavePart(own, (fact) => leave(employee.id, fact));
       const others = otherRates(own);
+      const month = months.get(employee.id);
+      const last = lastRegular.get(employee.id);
       const base = {
         id: employee.number,
         checkDate,
@@ -198,11 +278,12 @@ export class PeopleCases {
           taken(employee.id, kind, fact),
         ),
         employer: employerPart(clientDay, unemploymentRates, headcount),
-        settings: settingsPart(clientDay),
+        settings: last ? { ...settings, lastRegular: last } : settings,
         ...(leaves.length > 0 ? { leave: leaves } : {}),
         ...(items.length > 0 ? { items } : {}),
         ...(others.length > 0 ? { rates: others } : {}),
         yearToDate: toDate.get(employee.id) ?? nothingYet(),
+        ...(month ? { monthToDate: month } : {}),
       };
       const usual = usualLines(own, clientDay, frequency, (kind, fact) => taken(employee.id, kind, fact));
       return { employee, facts: own, base, usual };

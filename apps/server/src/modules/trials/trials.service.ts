@@ -231,7 +231,7 @@ export class TrialsService {
     const facts = (await this.store.ofPeople(manager, [employeeId])).get(employeeId) ?? [];
     const found = await this.peopleCases.forOne(manager, client, checkDate, employee, facts);
     if (!found) throw notFound('person');
-    const person = { ...found, base: { ...found.base, yearToDate: {} } };
+    const person = { ...found, base: { ...found.base, yearToDate: {}, monthToDate: {} } };
     return { person, result: computeEntry(person, { ...usualEntry(person, 'regular'), isPaid: true }) };
   }
 

@@ -166,6 +166,7 @@ const COMMON: ReadonlySet<string> = new Set([
   'dependent-care',
   'hsa',
   'transit',
+  'parking',
   'union-dues',
   'after-tax',
   'loan',

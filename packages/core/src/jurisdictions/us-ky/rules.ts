@@ -71,7 +71,7 @@ export const KENTUCKY: StateRules = {
   views: [
     {
       base: 'LOCAL',
-      taxes: [...CAFETERIA_ITEMS, 'transit'],
+      taxes: [...CAFETERIA_ITEMS, 'transit', 'parking'],
       provenance: recalled(
         publication('KRS 67.750(2)', 'Commonwealth of Kentucky', '2024'),
         'compensation: salary reductions under sections 125 and 132 are not taken out',

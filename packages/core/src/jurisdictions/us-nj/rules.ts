@@ -139,11 +139,11 @@ export const NEW_JERSEY: StateRules = {
     },
     {
       base: 'SIT',
-      taxes: ['transit'],
+      taxes: ['transit', 'parking'],
       provenance: recalled(
         publication('N.J.S.A. 54A:6-23', 'State of New Jersey', '2024'),
         'commuter benefits are excluded only on top of pay, not in its place',
-        'That pay given up for transit is taxed is recalled from the words of the statute.',
+        'That pay given up for transit or parking is taxed is recalled from the words of the statute.',
       ),
     },
     {

@@ -38,7 +38,7 @@ export const PENNSYLVANIA: StateRules = {
     movingIsExcluded(GUIDE),
     {
       base: 'SIT',
-      taxes: [...DEFERRAL_ITEMS, 'transit', 'section-125-other'],
+      taxes: [...DEFERRAL_ITEMS, 'transit', 'parking', 'section-125-other'],
       excludes: ['group-term-life'],
       provenance: recalled(
         GUIDE,

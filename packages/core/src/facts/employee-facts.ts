@@ -260,9 +260,9 @@ const PLACE: FactKind = {
       kind: 'state',
       help: 'Only for work in several states; blank: found by the localization tests',
     },
-    { name: 'localizedIn', label: 'All work but what is incidental', kind: 'state', help: 'The localization tests' },
-    { name: 'baseOfOperations', label: 'Base of operations', kind: 'state', help: 'Where work is in several states' },
-    { name: 'directedFrom', label: 'Directed from', kind: 'state', help: 'Where there is no base' },
+    { name: 'localizedIn', label: 'Work localized in', kind: 'state', help: 'All of it but what is incidental' },
+    { name: 'baseOfOperations', label: 'Base of operations', kind: 'state', help: 'When no one state has nearly all the work' },
+    { name: 'directedFrom', label: 'Directed from', kind: 'state', help: 'When there is no base of operations' },
     { name: 'reciprocityCertificate', label: 'Certificate of nonresidence on file', kind: 'flag' },
     {
       name: 'convenienceOf',

@@ -62,7 +62,7 @@ export function FieldInput({ field, id, value, error, errors, onChange }: Props)
           value={text}
           autoComplete="off"
           {...(field.kind === 'date' ? { placeholder: 'year-month-day' } : {})}
-          {...(field.kind === 'state' ? { maxLength: 2, style: { textTransform: 'uppercase' } } : {})}
+          {...(field.kind === 'state' ? { maxLength: 2, styles: { input: { textTransform: 'uppercase' } } } : {})}
           onChange={(event) => onChange(event.currentTarget.value)}
         />
       );

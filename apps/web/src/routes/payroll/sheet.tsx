@@ -169,6 +169,7 @@ function columnsOf(
 /** All people due on one sheet: arrows and Enter as in a spreadsheet, paste from one, undo until posted. */
 export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props): ReactNode {
   const grid = useRef<AgGridReact<SheetRow>>(null);
+  const sheet = useRef<HTMLDivElement>(null);
   const used = VALUE_COLUMNS.filter(
     (id) => isWide || ALWAYS.includes(id) || rows.some((row) => (row.values[id] ?? '') !== ''),
   ).join(' ');
@@ -182,10 +183,17 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props):
   const focusFirst = (event: FirstDataRenderedEvent<SheetRow>): void => {
     if (isOpen) event.api.setFocusedCell(0, 'line');
   };
+  // The net stands above what scrolls, and the working makes the sheet narrower: the figure with the focus stays in sight.
+  const keepInSight = (): void => {
+    requestAnimationFrame(() =>
+      sheet.current?.querySelector('.ag-cell-focus')?.scrollIntoView({ block: 'nearest', inline: 'nearest' }),
+    );
+  };
   const focused = (event: CellFocusedEvent<SheetRow>): void => {
     const id = typeof event.column === 'object' ? event.column?.getColId() : undefined;
     const computed = COMPUTED.find((column) => column.id === id);
     const row = event.rowIndex === null ? undefined : event.api.getDisplayedRowAtIndex(event.rowIndex)?.data;
+    keepInSight();
     if (computed && row) onFigure(row.employeeId, computed.figure(row));
   };
   const paste = (event: ClipboardEvent): void => {
@@ -208,7 +216,7 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props):
     });
   };
   return (
-    <div className="sheet" onPaste={paste} onKeyDown={keepLetters}>
+    <div ref={sheet} className="sheet" onPaste={paste} onKeyDown={keepLetters}>
       <AgGridReact<SheetRow>
         ref={grid}
         theme={paper}
@@ -224,6 +232,7 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props):
         stopEditingWhenCellsLoseFocus
         suppressColumnVirtualisation
         onCellFocused={focused}
+        onGridSizeChanged={keepInSight}
         onFirstDataRendered={focusFirst}
       />
     </div>

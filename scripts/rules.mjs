@@ -47,10 +47,14 @@ async function main() {
   const { rules, issues } = readPack(readPackFile(first));
   const all = [...issues, ...tryRules(rules)];
   for (const issue of all) process.stderr.write(`${issue.field}: ${sentence(issue)} ${fix(issue)}\n`);
-  for (const { parameter, path, before, after, from, until } of changesOf(rules))
+  const changes = changesOf(rules);
+  for (const { parameter, path, before, after, from, until } of changes)
     process.stdout.write(
       `${parameter}${path === '' ? '' : ` ${path}`}: ${before} -> ${after}, from ${from}${until === null ? '' : ` until ${until}`}\n`,
     );
+  process.stdout.write(
+    `${rules.length} rows can be read, ${changes.length === 0 ? 'and none changes a value' : `and ${changes.length} of their values are others than before`}\n`,
+  );
   if (all.length > 0) process.exitCode = 1;
 }
 main().catch(fail);

@@ -18,6 +18,9 @@ function sharesOf(work: readonly WorkPlace[]): readonly Cents[] {
   return work.map((place) => cents(Math.round((place.share.n * whole) / place.share.d)));
 }
 
+const sameWords = (a: Readonly<Record<string, string>>, b: Readonly<Record<string, string>>): boolean =>
+  Object.keys(b).every((name) => a[name] === b[name]);
+
 /** One paycheck being computed: what came in, the wages of each base, and the lines and issues so far. */
 export class Check {
   readonly issues: Issue[] = [];
@@ -55,8 +58,11 @@ export class Check {
   problem(code: IssueCode, field: string, parameters: Record<string, string> = {}): void {
     this.issues.push(problem(code, field, parameters));
   }
+  /** Said once: a state and its city ask for the same certificate. */
   warn(code: IssueCode, field: string, parameters: Record<string, string> = {}): void {
-    this.issues.push(warning(code, field, parameters));
+    const isSaid = (issue: Issue): boolean =>
+      issue.code === code && issue.field === field && sameWords(issue.parameters, parameters);
+    if (!this.issues.some(isSaid)) this.issues.push(warning(code, field, parameters));
   }
 
   /** The row in force on the check date, the firm's own rules first. */

@@ -39,10 +39,15 @@ export class W2Row {
   @Amount() box5!: number;
   @Amount() box6!: number;
   @Amount() box7!: number;
-  @Text(200) box12!: string;
+  @Amount() box10!: number;
+  @Text(400) box12!: string;
+  @Text(400) box14!: string;
   @Text(200) state!: string;
   @Amount() box16!: number;
   @Amount() box17!: number;
+  @Amount() box18!: number;
+  @Amount() box19!: number;
+  @Text(400) box20!: string;
 }
 export class FilingEventView {
   @Text() at!: string;

@@ -13,8 +13,15 @@ const MONEY = [
   ['Medicare Wages and Tips', 232, 70],
   ['Medicare Tax Withheld', 243, 85],
   ['Social Security Tips', 254, 100],
+  ['Dependent Care Benefits', 276, 130],
   ['Section 401(k)', 287, 145],
   ['Roth 401(k)', 441, 370],
+] as const;
+/** Of the rarer records RO and RU. */
+const RARE_MONEY = [
+  ['Uncollected Employee Tax on Tips', 23, 25],
+  ['Simple Retirement Account', 45, 55],
+  ['Roth 457(b)', 111, 145],
 ] as const;
 const OASDI_BASE: Readonly<Record<string, number>> = { '2025': 17_610_000, '2026': 18_450_000 };
 
@@ -45,9 +52,9 @@ export function judgeWageFile(
       ...nothing,
     };
   const order = lines.map((line) => line.slice(0, 2)).join(' ');
-  if (!/^RA RE (RW )+RT RF$/.test(order))
+  if (!/^RA RE (RW (RO )?)+RT (RU )?RF$/.test(order))
     return {
-      refusals: [{ code: 'REC-ORDER', field: 'file', message: 'The records are not RA, RE, RW, RT, RF.' }],
+      refusals: [{ code: 'REC-ORDER', field: 'file', message: 'The records are not RA, RE, RW (RO), RT (RU), RF.' }],
       ...nothing,
     };
   const [submitter = '', employer = ''] = lines;
@@ -97,6 +104,15 @@ export function judgeWageFile(
     if (added !== amount(totals, inTotals, 15))
       refuse('RT-TOTAL', `RT ${name}`, `The total of ${name} differs from the records.`);
   }
+  const rare = lines.filter((line) => line.startsWith('RO'));
+  const rareTotals = lines.find((line) => line.startsWith('RU')) ?? '';
+  for (const [name, from, inTotals] of RARE_MONEY) {
+    const added = rare.reduce((running, line) => running + amount(line, from, 11), 0);
+    if (added !== amount(rareTotals, inTotals, 15))
+      refuse('RU-TOTAL', `RU ${name}`, `The total of ${name} differs from the records.`);
+  }
+  if (amount(rareTotals, 3, 7) !== rare.length)
+    refuse('RU-COUNT', 'RU Number of RO Records', 'The number of RO records is wrong.');
   if (amount(totals, 3, 7) !== wages.length)
     refuse('RT-COUNT', 'RT Number of RW Records', 'The number of RW records is wrong.');
   if (amount(last, 8, 9) !== wages.length)

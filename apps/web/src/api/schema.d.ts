@@ -2827,10 +2827,15 @@ export interface components {
             box5: number;
             box6: number;
             box7: number;
+            box10: number;
             box12: string;
+            box14: string;
             state: string;
             box16: number;
             box17: number;
+            box18: number;
+            box19: number;
+            box20: string;
         };
         FilingEventView: {
             at: string;

@@ -1,5 +1,6 @@
 import { addDays, showDate, type LocalDate } from '../calendar/local-date.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
+import { WITHOUT_FIELD } from '../formats/efw2/file.js';
 import { checkEin, checkSsn } from '../identity/numbers.js';
 import { add, cents, showDollars, sum, type Cents } from '../money/cents.js';
 import { lineValue, periodEnd941, type Form941 } from '../returns/form-941.js';
@@ -153,6 +154,12 @@ const agreesWithLedger: Check<W2Set> = (set) => {
 };
 const someForms: Check<W2Set> = (set) => (set.forms.length === 0 ? [problem('check.no-wages', 'period')] : []);
 
+/** The paper has codes that the file cannot carry: whoever releases it should know. */
+const allCarried: Check<W2Set> = (set) =>
+  WITHOUT_FIELD.filter((code) => set.forms.some((form) => form.box12.some((line) => line.code === code))).map((code) =>
+    warning('check.code-not-carried', 'box12', { code }),
+  );
+
 const W2_CHECKS: readonly Check<W2Set>[] = [
   identity,
   openPayrolls,
@@ -161,5 +168,6 @@ const W2_CHECKS: readonly Check<W2Set>[] = [
   personIdentity,
   boxRelations,
   agreesWithLedger,
+  allCarried,
 ];
 export const checkW2Set = (set: W2Set, facts: FilingFacts): Issue[] => W2_CHECKS.flatMap((check) => check(set, facts));

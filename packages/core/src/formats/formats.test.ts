@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import nacha from '@midlandsbank/node-nacha';
 import { date } from '../calendar/local-date.js';
-import { cents, dollars } from '../money/cents.js';
+import { ZERO, cents, dollars } from '../money/cents.js';
 import { EFW2_RECORDS, RA, RE, RT, RW } from './efw2/layout.js';
 import { writeEfw2, type Efw2Input } from './efw2/file.js';
 import type { RecordLayout } from './fixed-width/field.js';
@@ -186,7 +186,11 @@ const wageFile = (): Efw2Input => {
       box5: dollars('66000.00'),
       box6: dollars('957.00'),
       box7: dollars('120.00'),
+      box10: ZERO,
       box12: [{ code: 'D', amount: dollars('1000.00') }],
+      isThirdPartySickPay: false,
+      box14: [],
+      locals: [],
       states: [],
     })),
   };
@@ -206,6 +210,51 @@ describe('EFW2', () => {
     expect([home.slice(131, 138), home.slice(147, 187).trim()]).toEqual(['NY13999', '']);
     expect(rw.slice(131, 142).trim()).toBe('');
     expect(rw.slice(147, 187)).toBe(`${'British Columbia'.padEnd(23)}${'V8W 1P6'.padEnd(15)}CA`.toUpperCase());
+  });
+  it('rarer codes are in RO and RU, and dependent care in RW and RT', () => {
+    const file = wageFile();
+    const [first] = file.forms;
+    if (!first) throw new Error('no form');
+    const second = { ...first, person: { ...first.person, ssn: '899123402', employeeId: 'second' } };
+    const rare = {
+      ...first,
+      box10: dollars('200.00'),
+      isThirdPartySickPay: true,
+      box12: [
+        { code: 'S', amount: dollars('30.00') },
+        { code: 'EE', amount: dollars('20.00') },
+        { code: 'A', amount: dollars('5.10') },
+        { code: 'B', amount: dollars('1.20') },
+        { code: 'TP', amount: dollars('300.00') },
+      ],
+    };
+    const { content, issues } = writeEfw2({ ...file, forms: [rare, second] });
+    expect(issues).toEqual([]);
+    const lines = content.split('\r\n').slice(0, -1);
+    expect(lines.map((line) => line.slice(0, 2))).toEqual(['RA', 'RE', 'RW', 'RO', 'RW', 'RT', 'RU', 'RF']);
+    expect(lines.every((line) => line.length === 512)).toBe(true);
+    const [, , wage = '', other = '', , total = '', otherTotal = ''] = lines;
+    // SSA Publication 42-007, by position (recalled): uncollected tax on tips, SIMPLE, Roth 457(b); count and totals in RU.
+    expect([other.slice(22, 33), other.slice(44, 55), other.slice(110, 121)]).toEqual([
+      '00000000630',
+      '00000003000',
+      '00000002000',
+    ]);
+    expect([otherTotal.slice(2, 9), otherTotal.slice(24, 39), otherTotal.slice(54, 69)]).toEqual([
+      '0000001',
+      '000000000000630',
+      '000000000003000',
+    ]);
+    expect([wage.slice(275, 286), wage.slice(488, 489), total.slice(129, 144)]).toEqual([
+      '00000020000',
+      '1',
+      '000000000020000',
+    ]);
+  });
+  it('a code that has no field is a programmer’s error', () => {
+    const file = wageFile();
+    const forms = file.forms.map((form) => ({ ...form, box12: [{ code: 'Z9', amount: dollars('1.00') }] }));
+    expect(() => writeEfw2({ ...file, forms })).toThrow(RangeError);
   });
   it('RA, RE, RW, RT, RF of 512 positions, totals counted once', () => {
     const { content, issues } = writeEfw2(wageFile());

@@ -161,6 +161,10 @@ export const ISSUE_TEXTS = {
   'check.signer-missing': entry('The name and title of the signer are missing.', "Enter them in the client's facts."),
   'check.preparer-missing': entry("The preparer's {what} is missing.", "Enter it in the firm's facts."),
   'check.address-missing': entry("{who}'s {what} is missing.", 'Enter it in the record.'),
+  'check.code-not-carried': entry(
+    'Box 12 code {code} is on the paper only: no field for it is known in the layout of the file.',
+    'Compare with the edition of Publication 42-007 for the year before the file is sent.',
+  ),
   'check.no-wages': entry('There are no wages in this period.', 'Post the payrolls of the period first.'),
   'check.open-payroll': entry(
     'The payroll of {date} is not posted.',

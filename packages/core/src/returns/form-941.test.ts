@@ -215,11 +215,20 @@ describe('Forms W-2 and W-3', () => {
   const forms = formsW2({
     people: [...people, person('nobody', '899123409')],
     entries: quarter(),
-    deductions: [
-      { employeeId: 'a', item: '401k', amount: dollars('50.00') },
-      { employeeId: 'a', item: 'union-dues', amount: dollars('5.00') },
+    year: 2026,
+    checks: [
+      {
+        employeeId: 'a',
+        earnings: [],
+        deductions: [
+          { item: '401k', amount: dollars('50.00') },
+          { item: 'union-dues', amount: dollars('5.00') },
+        ],
+        employerPaid: [],
+        tracked: {},
+      },
+      { employeeId: 'b', earnings: [], deductions: [], employerPaid: [], tracked: { oasdiTips: dollars('50.00') } },
     ],
-    tips: new Map([['b', dollars('50.00')]]),
     stateIds: {},
   });
   it('one for each person with wages; the deferral is in box 12 code D', () => {

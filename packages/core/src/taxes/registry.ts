@@ -159,6 +159,43 @@ const PROGRAMS: ReadonlyMap<StateRules, readonly ProgramTax[]> = new Map(
 /** The programs of a state, in the order of its rules. */
 export const programsOf = (state: StateRules): readonly ProgramTax[] => PROGRAMS.get(state) ?? [];
 
+/** What of an employee's tax stands in boxes 14 or 18 to 20 of Form W-2. */
+export type WageStatementPart =
+  /** A local income tax, with the name of the locality (boxes 18 to 20). */
+  | { readonly is: 'local'; readonly locality: string }
+  /** A contribution to a state program, or a local fee (box 14). */
+  | { readonly is: 'other'; readonly label: string };
+const STATEMENT_PARTS: ReadonlyMap<string, WageStatementPart> = new Map(
+  ALL_STATES.flatMap((state) => [
+    ...(state.programs ?? [])
+      .filter((program) => program.payer === 'employee')
+      .map((program): [string, WageStatementPart] => [
+        programCode(state, program),
+        { is: 'other', label: `${state.code} ${program.code.replace(/-EE$/, '')}` },
+      ]),
+    ...(state.local?.places ?? []).flatMap((place) =>
+      place.taxes
+        .filter((tax) => tax.payer === 'employee')
+        .map((tax): [string, WageStatementPart] => [
+          localCode(state, place, tax),
+          tax.terms.is === 'fee'
+            ? { is: 'other', label: `${state.code} ${tax.code.replace(/-EE$/, '')}` }
+            : { is: 'local', locality: tax.isShared ? tax.code : place.name },
+        ]),
+    ),
+  ]),
+);
+/** Where an employee's tax stands on Form W-2 besides the boxes of its own; null: nowhere. */
+export function statementPartOf(code: TaxCode): WageStatementPart | null {
+  const tax = taxOf(code);
+  const known = STATEMENT_PARTS.get(tax.code);
+  if (known || tax.payer !== 'employee' || !OWN_LOCAL.test(code)) return known ?? null;
+  return {
+    is: 'local',
+    locality: tax.label.replace(/ (income tax|earned income tax|occupational license fee|school district tax)$/, ''),
+  };
+}
+
 /** Kinds of local tax a firm can add a place with, by the last part of the code. */
 export const LOCAL_TAX_KINDS: Readonly<Record<string, { readonly label: string; readonly payer: Tax['payer'] }>> = {
   LIT: { label: 'income tax', payer: 'employee' },

@@ -2,6 +2,8 @@ import { isLiability, type LedgerEntry } from '../ledger/entry.js';
 import { findState } from '../jurisdictions/states.js';
 import { ZERO, add, subtract, sum, type Cents } from '../money/cents.js';
 import { findItem } from '../items/registry.js';
+import type { Tracked } from '../paycheck/result.js';
+import { statementPartOf } from '../taxes/registry.js';
 
 /** Identity of a person as the wage statement carries it. */
 export interface W2Person {
@@ -20,6 +22,13 @@ export interface W2Person {
   readonly isRetirementPlan: boolean;
   readonly isStatutory: boolean;
 }
+/** Boxes 18 to 20. */
+export interface W2LocalLine {
+  readonly state: string;
+  readonly locality: string;
+  readonly wages: Cents;
+  readonly tax: Cents;
+}
 export interface W2StateLine {
   readonly state: string;
   readonly stateId: string;
@@ -37,8 +46,13 @@ export interface FormW2 {
   readonly box6: Cents;
   /** Social security tips; box 3 has the other wages. */
   readonly box7: Cents;
+  /** Dependent care benefits. */
+  readonly box10: Cents;
   readonly box12: readonly { readonly code: string; readonly amount: Cents }[];
+  readonly isThirdPartySickPay: boolean;
+  readonly box14: readonly { readonly label: string; readonly amount: Cents }[];
   readonly states: readonly W2StateLine[];
+  readonly locals: readonly W2LocalLine[];
 }
 /** Form W-3: the totals. */
 export interface FormW3 {
@@ -50,18 +64,33 @@ export interface FormW3 {
   readonly box5: Cents;
   readonly box6: Cents;
   readonly box7: Cents;
+  readonly box10: Cents;
   readonly box12a: Cents;
+  readonly localWages: Cents;
+  readonly localTax: Cents;
   readonly stateWages: Cents;
   readonly stateTax: Cents;
 }
 
+interface PaidLine {
+  readonly item: string;
+  readonly amount: Cents;
+}
+/** What a posted paycheck keeps beside its taxes. */
+export interface W2Check {
+  readonly employeeId: string;
+  readonly earnings: readonly PaidLine[];
+  readonly deductions: readonly PaidLine[];
+  readonly employerPaid: readonly PaidLine[];
+  readonly tracked: Partial<Tracked>;
+}
 export interface W2Input {
+  readonly year: number;
   readonly people: readonly W2Person[];
   readonly entries: readonly LedgerEntry[];
-  /** Deductions of the year by person and item code, from posted paychecks. */
-  readonly deductions: readonly { readonly employeeId: string; readonly item: string; readonly amount: Cents }[];
-  /** Tips among the OASDI wages of the year, by person. */
-  readonly tips: ReadonlyMap<string, Cents>;
+  /** Paychecks of the year. */
+  readonly checks: readonly W2Check[];
+  /** The employer's number by state. */
   readonly stateIds: Readonly<Record<string, string>>;
 }
 
@@ -73,19 +102,70 @@ const netOf = (entries: readonly LedgerEntry[], tax: string): number =>
     .filter((entry) => entry.tax === tax)
     .reduce((total, entry) => total + entry.subject + entry.wages + entry.amount, 0);
 
-/** Forms W-2 of a year from ledger entries; people without wages get none. */
+type Amounts = Map<string, Cents>;
+const put = (into: Amounts, name: string, amount: Cents): void => {
+  if (amount !== 0) into.set(name, add(into.get(name) ?? ZERO, amount));
+};
+
+/** Since 2026 Form W-2 has codes for what the law of 2025 lets people deduct; before, box 14 may say it (Notice 2025-62). */
+const CODES_SINCE = 2026;
+
+/** What the paychecks of a person add to boxes 10, 12 and 14. */
+function fromChecks(year: number, checks: readonly W2Check[]) {
+  const [codes, others]: [Amounts, Amounts] = [new Map(), new Map()];
+  let dependentCare = ZERO;
+  let health = ZERO;
+  for (const { earnings, deductions, employerPaid, tracked } of checks) {
+    for (const { item, amount } of [...earnings, ...deductions, ...employerPaid]) {
+      const known = findItem(item);
+      if (known?.box12) put(codes, known.box12, amount);
+      if (item === 'dependent-care') dependentCare = add(dependentCare, amount);
+      if (item === 'section-125-health') health = add(health, amount);
+      if (item === 'shareholder-health') put(others, '2% health', amount);
+    }
+    // Tax on tips that the cash of a check could not pay.
+    put(codes, 'A', tracked.uncollectedOasdi ?? ZERO);
+    put(codes, 'B', tracked.uncollectedHi ?? ZERO);
+    const hasCodes = year >= CODES_SINCE;
+    put(hasCodes ? codes : others, hasCodes ? 'TP' : 'Cash tips', tracked.qualifiedTips ?? ZERO);
+    put(hasCodes ? codes : others, hasCodes ? 'TT' : 'Qualified OT', tracked.qualifiedOvertime ?? ZERO);
+  }
+  // The cost of health coverage is that of both; an employer who reports none of its own reports none (IRC § 6051(a)(14)).
+  if (codes.has('DD')) put(codes, 'DD', health);
+  return { codes, others, dependentCare };
+}
+
+/** Boxes 14 and 18 to 20 from the taxes of a person. */
+function fromTaxes(own: readonly LedgerEntry[], others: Amounts): W2LocalLine[] {
+  const locals = new Map<string, W2LocalLine>();
+  for (const entry of own) {
+    const part = statementPartOf(entry.tax);
+    if (part?.is === 'other') put(others, part.label, entry.amount);
+    if (part?.is !== 'local') continue;
+    const before = locals.get(entry.tax);
+    locals.set(entry.tax, {
+      state: entry.tax.slice(0, 2),
+      locality: part.locality,
+      wages: add(before?.wages ?? ZERO, entry.subject),
+      tax: add(before?.tax ?? ZERO, entry.amount),
+    });
+  }
+  return [...locals.values()].filter((line) => line.wages !== 0 || line.tax !== 0);
+}
+const listed = (amounts: Amounts) => [...amounts].filter(([, amount]) => amount !== 0);
+
+/** Forms W-2 of a year from ledger entries and paychecks; people without wages get none. */
 export function formsW2(input: W2Input): FormW2[] {
+  const checksOf = new Map<string, W2Check[]>();
+  for (const check of input.checks) checksOf.set(check.employeeId, [...(checksOf.get(check.employeeId) ?? []), check]);
   return input.people.flatMap((person) => {
     const own = input.entries.filter((entry) => isLiability(entry) && entry.employeeId === person.employeeId);
     if (own.length === 0) return [];
     const of = (tax: string, part: 'subject' | 'wages' | 'amount'): Cents =>
       sum(own.filter((entry) => entry.tax === tax).map((entry) => entry[part]));
-    const codes = new Map<string, Cents>();
-    for (const deduction of input.deductions.filter((line) => line.employeeId === person.employeeId)) {
-      const item = findItem(deduction.item);
-      const code = item?.list === 'deduction' ? item.box12 : undefined;
-      if (code) codes.set(code, add(codes.get(code) ?? ZERO, deduction.amount));
-    }
+    const checks = checksOf.get(person.employeeId) ?? [];
+    const { codes, others, dependentCare } = fromChecks(input.year, checks);
+    const locals = fromTaxes(own, others);
     const states = [
       ...new Set(own.filter((entry) => entry.tax.endsWith('-SIT')).map((entry) => entry.tax.slice(0, 2))),
     ].map((state) => ({
@@ -96,7 +176,7 @@ export function formsW2(input: W2Input): FormW2[] {
     }));
     // What was recorded and taken back again leaves nothing to report.
     if (own.every((entry) => netOf(own, entry.tax) === 0)) return [];
-    const tips = input.tips.get(person.employeeId) ?? ZERO;
+    const tips = sum(checks.map((check) => check.tracked.oasdiTips ?? ZERO));
     return [
       {
         person,
@@ -107,8 +187,14 @@ export function formsW2(input: W2Input): FormW2[] {
         box5: of('US-HI-EE', 'subject'),
         box6: add(of('US-HI-EE', 'amount'), of('US-HI-ADD', 'amount')),
         box7: tips,
-        box12: [...codes].map(([code, amount]) => ({ code, amount })).filter((line) => line.amount !== 0),
+        box10: dependentCare,
+        box12: listed(codes).map(([code, amount]) => ({ code, amount })),
+        isThirdPartySickPay: checks.some((check) =>
+          check.earnings.some(({ item, amount }) => item === 'third-party-sick-pay' && amount !== 0),
+        ),
+        box14: listed(others).map(([label, amount]) => ({ label, amount })),
         states: states.filter((line) => findState(line.state)?.incomeTax.kind !== 'none'),
+        locals,
       },
     ];
   });
@@ -125,10 +211,13 @@ export function formW3(forms: readonly FormW2[]): FormW3 {
     box5: total((form) => form.box5),
     box6: total((form) => form.box6),
     box7: total((form) => form.box7),
+    box10: total((form) => form.box10),
     box12a: total((form) =>
       sum(form.box12.filter((line) => DEFERRAL_CODES.includes(line.code)).map((line) => line.amount)),
     ),
     stateWages: total((form) => sum(form.states.map((line) => line.wages))),
     stateTax: total((form) => sum(form.states.map((line) => line.tax))),
+    localWages: total((form) => sum(form.locals.map((line) => line.wages))),
+    localTax: total((form) => sum(form.locals.map((line) => line.tax))),
   };
 }

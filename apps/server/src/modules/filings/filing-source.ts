@@ -2,12 +2,14 @@ import { Inject, Injectable } from '@nestjs/common';
 import { date, type LocalDate } from '@zakat/core/calendar/local-date';
 import { firstDayOf, lastDayOf, type Quarter } from '@zakat/core/calendar/quarter';
 import type { FilingFacts, W2Set } from '@zakat/core/checks/return-checks';
-import { isLiability } from '@zakat/core/ledger/entry';
-import { ZERO, add, cents, sum, type Cents } from '@zakat/core/money/cents';
+import { personOnDay } from '@zakat/core/facts/on-day';
+import { findState } from '@zakat/core/jurisdictions/states';
+import { isLiability, type LedgerEntry } from '@zakat/core/ledger/entry';
+import { sum } from '@zakat/core/money/cents';
 import { NO_ADJUSTMENTS, form941, type Adjustments941, type Form941 } from '@zakat/core/returns/form-941';
 import type { FormFamily } from '@zakat/core/facts/client-facts';
 import type { TaxCode } from '@zakat/core/taxes/registry';
-import { formsW2, type W2Person } from '@zakat/core/yearend/w2';
+import { formsW2, type W2Check, type W2Person } from '@zakat/core/yearend/w2';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { Secrets } from '../../database/secrets.js';
@@ -86,27 +88,26 @@ export class FilingSource {
     const rows = (await manager.query(
       'SELECT employee_id, lines FROM paycheck WHERE client_id = $1 AND check_date BETWEEN $2 AND $3',
       [client.id, `${year}-01-01`, `${year}-12-31`],
-    )) as {
-      employee_id: string;
-      lines: { deductions: { item: string; amount: number }[]; tracked?: { oasdiTips?: number } };
-    }[];
-    const deductions = rows.flatMap((row) =>
-      row.lines.deductions.map((line) => ({
-        employeeId: row.employee_id,
-        item: line.item,
-        amount: cents(line.amount),
-      })),
+    )) as { employee_id: string; lines: Partial<Omit<W2Check, 'employeeId'>> }[];
+    const checks = rows.map(({ employee_id: employeeId, lines }): W2Check => ({
+      employeeId,
+      earnings: lines.earnings ?? [],
+      deductions: lines.deductions ?? [],
+      employerPaid: lines.employerPaid ?? [],
+      tracked: lines.tracked ?? {},
+    }));
+    const facts = await this.store.ofPeople(
+      manager,
+      people.map((person) => person.id),
     );
-    const tips = new Map<string, Cents>();
-    for (const { employee_id: id, lines } of rows)
-      tips.set(id, add(tips.get(id) ?? ZERO, cents(lines.tracked?.oasdiTips ?? 0)));
-    const stateIds = { NY: await accountNumberOn(manager, client.id, 'NY-TAX', `${year}-12-31`) };
+    const isStatutory = (id: string): boolean =>
+      personOnDay(facts.get(id) ?? [], `${year}-12-31`).worker?.['kind'] === 'statutory';
     const forms = formsW2({
-      people: people.map((person) => this.personOf(person)),
+      year,
+      people: people.map((person) => this.personOf(person, isStatutory(person.id))),
       entries,
-      deductions,
-      tips,
-      stateIds,
+      checks,
+      stateIds: await this.stateIds(manager, client, entries, `${year}-12-31`),
     });
     const liabilities = entries.filter(isLiability);
     const total = (tax: TaxCode, part: 'wages' | 'subject' | 'amount') =>
@@ -154,7 +155,22 @@ export class FilingSource {
     return firm;
   }
 
-  private personOf(person: Employee): W2Person {
+  /** The client's withholding account in each state whose tax was withheld. */
+  private async stateIds(
+    manager: EntityManager,
+    client: Client,
+    entries: readonly LedgerEntry[],
+    day: string,
+  ): Promise<Record<string, string>> {
+    const found: Record<string, string> = {};
+    for (const code of new Set(entries.filter(({ tax }) => tax.endsWith('-SIT')).map(({ tax }) => tax.slice(0, 2)))) {
+      const agency = findState(code)?.agencies.income;
+      if (agency) found[code] = await accountNumberOn(manager, client.id, agency.code, day);
+    }
+    return found;
+  }
+
+  private personOf(person: Employee, isStatutory: boolean): W2Person {
     return {
       employeeId: person.id,
       ssn: this.secrets.open(person.ssnCipher),
@@ -169,7 +185,7 @@ export class FilingSource {
       country: person.country,
       province: person.province,
       isRetirementPlan: person.isRetirementPlan,
-      isStatutory: false,
+      isStatutory,
     };
   }
 }

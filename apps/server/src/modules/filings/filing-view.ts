@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { FilingEventView, FilingRow, FilingView, ReturnLineView, W2Row } from '@zakat/contract/filings';
-import { showDollars } from '@zakat/core/money/cents';
+import { ZERO, showDollars, sum, type Cents } from '@zakat/core/money/cents';
 import type { Form941 } from '@zakat/core/returns/form-941';
 import type { FormW2 } from '@zakat/core/yearend/w2';
 import type { EntityManager } from 'typeorm';
@@ -75,9 +75,20 @@ const linesOf = (form: Form941): ReturnLineView[] =>
     hasEntries: line.entries !== null,
   }));
 
-function w2Row(form: FormW2): W2Row {
+/** A set released before a box was prepared here does not have it. */
+const released = (form: FormW2): FormW2 => ({
+  ...form,
+  box7: (form as Partial<FormW2>).box7 ?? ZERO,
+  box10: (form as Partial<FormW2>).box10 ?? ZERO,
+  box14: (form as Partial<FormW2>).box14 ?? [],
+  locals: (form as Partial<FormW2>).locals ?? [],
+});
+const inWords = (lines: readonly { readonly label: string; readonly amount: Cents }[]): string =>
+  lines.map(({ label, amount }) => `${label} ${showDollars(amount)}`).join('  ');
+
+function w2Row(given: FormW2): W2Row {
+  const form = released(given);
   const person = form.person as FormW2['person'] & { ssnTail?: string };
-  const state = form.states[0];
   return {
     employeeId: person.employeeId,
     name: [person.lastName, [person.firstName, person.middleName].filter((part) => part !== '').join(' ')].join(', '),
@@ -88,11 +99,15 @@ function w2Row(form: FormW2): W2Row {
     box4: form.box4,
     box5: form.box5,
     box6: form.box6,
-    // A set released before box 7 was prepared here does not have it.
-    box7: (form as Partial<FormW2>).box7 ?? 0,
-    box12: form.box12.map((line) => `${line.code} ${showDollars(line.amount)}`).join('  '),
-    state: state ? state.state : '',
-    box16: state?.wages ?? 0,
-    box17: state?.tax ?? 0,
+    box7: form.box7,
+    box10: form.box10,
+    box12: inWords(form.box12.map(({ code, amount }) => ({ label: code, amount }))),
+    box14: inWords(form.box14),
+    state: form.states.map((line) => line.state).join(' '),
+    box16: sum(form.states.map((line) => line.wages)),
+    box17: sum(form.states.map((line) => line.tax)),
+    box18: sum(form.locals.map((line) => line.wages)),
+    box19: sum(form.locals.map((line) => line.tax)),
+    box20: form.locals.map((line) => line.locality).join(', '),
   };
 }

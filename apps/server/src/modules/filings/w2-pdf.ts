@@ -33,6 +33,40 @@ const placeLine = (person: FormW2['person']): string =>
     ? `${person.city}, ${person.state} ${person.zip}`
     : [person.city, person.province, person.zip, person.country].filter((part) => part !== '').join(', ');
 
+type StateLine = FormW2['states'][number];
+type LocalLine = FormW2['locals'][number];
+const STATES_FROM = 406;
+const STATE_ROW = 32;
+
+/** Boxes 15 to 20, at least two rows: a state with its localities one below the other. */
+function rowsOf({ states, locals }: FormW2): { state?: StateLine; local?: LocalLine }[] {
+  const rows = states.flatMap((state) => {
+    const [first, ...more] = locals.filter((local) => local.state === state.state);
+    return [{ state, ...(first ? { local: first } : {}) }, ...more.map((local) => ({ local }))];
+  });
+  const others = locals.filter((local) => !states.some((state) => state.state === local.state));
+  const all: { state?: StateLine; local?: LocalLine }[] = [...rows, ...others.map((local) => ({ local }))];
+  while (all.length < 2) all.push({});
+  return all;
+}
+
+function stateBoxes(state: StateLine | undefined, local: LocalLine | undefined, y: number): Box[] {
+  const boxes: readonly (readonly [label: string, value: string, width: number])[] = [
+    ["15  State, employer's state ID", state ? `${state.state}   ${state.stateId}` : '', 124],
+    ['16  State wages, tips, etc.', state ? amount(state.wages) : '', 84],
+    ['17  State income tax', state ? amount(state.tax) : '', 72],
+    ['18  Local wages, tips, etc.', local ? amount(local.wages) : '', 84],
+    ['19  Local income tax', local ? amount(local.tax) : '', 66],
+    ['20  Locality name', local?.locality ?? '', 74],
+  ];
+  let x = LEFT;
+  return boxes.map(([label, value, width]) => {
+    const box: Box = { label, value, at: [x, y, width, STATE_ROW] };
+    x += width;
+    return box;
+  });
+}
+
 function boxesOf({ form, employer }: W2Paper): Box[] {
   const { person } = form;
   const half = WIDTH / 2;
@@ -42,7 +76,6 @@ function boxesOf({ form, employer }: W2Paper): Box[] {
     .filter((part) => part !== '')
     .join(' ');
   const money = (row: number): number => 110 + row * 36;
-  const [first, second] = form.states;
   return [
     // The copy for the person shows the last four digits only (Treas. Reg. § 31.6051-1(a)(1)).
     {
@@ -78,7 +111,7 @@ function boxesOf({ form, employer }: W2Paper): Box[] {
     { label: '6  Medicare tax withheld', value: amount(form.box6), at: [right + quarter, money(2), quarter, 36] },
     { label: '7  Social security tips', value: amount(form.box7), at: [right, money(3), quarter, 36] },
     { label: '8  Allocated tips', value: '', at: [right + quarter, money(3), quarter, 36] },
-    { label: '10  Dependent care benefits', value: '', at: [right, money(4), quarter, 36] },
+    { label: '10  Dependent care benefits', value: amount(form.box10), at: [right, money(4), quarter, 36] },
     { label: '11  Nonqualified plans', value: '', at: [right + quarter, money(4), quarter, 36] },
     {
       label: '12  Codes',
@@ -87,26 +120,15 @@ function boxesOf({ form, employer }: W2Paper): Box[] {
     },
     {
       label: '13',
-      value: `${person.isStatutory ? '[x]' : '[  ]'} Statutory employee\n${person.isRetirementPlan ? '[x]' : '[  ]'} Retirement plan\n[  ] Third-party sick pay`,
+      value: `${person.isStatutory ? '[x]' : '[  ]'} Statutory employee\n${person.isRetirementPlan ? '[x]' : '[  ]'} Retirement plan\n${form.isThirdPartySickPay ? '[x]' : '[  ]'} Third-party sick pay`,
       at: [right + quarter, money(5), quarter, 72],
     },
-    ...[first, second].flatMap((state, index): Box[] => [
-      {
-        label: "15  State, employer's state ID number",
-        value: state ? `${state.state}   ${state.stateId}` : '',
-        at: [LEFT, money(7 + index), half, 36],
-      },
-      {
-        label: '16  State wages, tips, etc.',
-        value: state ? amount(state.wages) : '',
-        at: [right, money(7 + index), quarter, 36],
-      },
-      {
-        label: '17  State income tax',
-        value: state ? amount(state.tax) : '',
-        at: [right + quarter, money(7 + index), quarter, 36],
-      },
-    ]),
+    {
+      label: '14  Other',
+      value: form.box14.map((line) => `${line.label}  ${amount(line.amount)}`).join('     '),
+      at: [LEFT, money(7), WIDTH, STATES_FROM - money(7)],
+    },
+    ...rowsOf(form).flatMap(({ state, local }, index) => stateBoxes(state, local, STATES_FROM + index * STATE_ROW)),
   ];
 }
 
@@ -136,7 +158,12 @@ export function drawW2(paper: W2Paper): Promise<Buffer> {
         .fillColor('#000000')
         .text(value, x + 6, y + 15, { width: width - 12, lineGap: 1.5 });
     }
-    document.fontSize(8).fillColor('#333333').text("Copy for the employee's records.", LEFT, 450, { lineBreak: false });
+    document
+      .fontSize(8)
+      .fillColor('#333333')
+      .text("Copy for the employee's records.", LEFT, STATES_FROM + rowsOf(paper.form).length * STATE_ROW + 8, {
+        lineBreak: false,
+      });
     if (paper.isDraft) {
       document
         .save()

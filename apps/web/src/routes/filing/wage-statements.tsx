@@ -5,8 +5,10 @@ import type { Schemas } from '../../api/client.js';
 import { Figure } from '../../kit/figure.js';
 
 type Row = Schemas['W2Row'];
+/** Boxes that most forms leave blank have a column only where somebody has them. */
+const RARE: ReadonlySet<string> = new Set(['box7', 'box10', 'box18', 'box19']);
 const BOXES: readonly (readonly [
-  key: 'box1' | 'box2' | 'box3' | 'box4' | 'box5' | 'box6' | 'box7' | 'box16' | 'box17',
+  key: 'box1' | 'box2' | 'box3' | 'box4' | 'box5' | 'box6' | 'box7' | 'box10' | 'box16' | 'box17' | 'box18' | 'box19',
   label: string,
 ])[] = [
   ['box1', '1 Wages'],
@@ -16,8 +18,11 @@ const BOXES: readonly (readonly [
   ['box5', '5 Medicare wages'],
   ['box6', '6 Medicare tax'],
   ['box7', '7 Tips'],
+  ['box10', '10 Dependent care'],
   ['box16', '16 State wages'],
   ['box17', '17 State tax'],
+  ['box18', '18 Local wages'],
+  ['box19', '19 Local tax'],
 ];
 
 /** Every W-2 of the year on a line, its totals the W-3 at the foot. */
@@ -25,6 +30,9 @@ export function WageStatements({ filing }: { readonly filing: Schemas['FilingVie
   const isPencil = !['released', 'received', 'accepted'].includes(filing.status);
   const total = (key: (typeof BOXES)[number][0]): number =>
     filing.w2s.reduce((running: number, row: Row) => running + row[key], 0);
+  const boxes = BOXES.filter(([key]) => !RARE.has(key) || filing.w2s.some((row: Row) => row[key] !== 0));
+  const hasLocals = boxes.some(([key]) => key === 'box18');
+  const hasOthers = filing.w2s.some((row: Row) => row.box14 !== '');
   if (filing.w2s.length === 0) return <p className="empty">Nobody had wages in {filing.year}.</p>;
   return (
     <section className="section">
@@ -37,12 +45,14 @@ export function WageStatements({ filing }: { readonly filing: Schemas['FilingVie
             <tr>
               <th scope="col">Person</th>
               <th scope="col">SSN</th>
-              {BOXES.map(([key, label]) => (
+              {boxes.map(([key, label]) => (
                 <th key={key} scope="col" className="num">
                   {label}
                 </th>
               ))}
+              {hasLocals && <th scope="col">20 Locality</th>}
               <th scope="col">Box 12</th>
+              {hasOthers && <th scope="col">Box 14</th>}
               <th scope="col">Form</th>
             </tr>
           </thead>
@@ -55,12 +65,14 @@ export function WageStatements({ filing }: { readonly filing: Schemas['FilingVie
                   </Link>
                 </td>
                 <td>…{row.ssnTail}</td>
-                {BOXES.map(([key]) => (
+                {boxes.map(([key]) => (
                   <td key={key} className="num">
                     <Figure amount={row[key]} isPencil={isPencil} />
                   </td>
                 ))}
+                {hasLocals && <td>{row.box20}</td>}
                 <td>{row.box12}</td>
+                {hasOthers && <td>{row.box14}</td>}
                 <td>
                   <a href={`/api/filings/${filing.id}/w2/${row.employeeId}`} target="_blank" rel="noreferrer">
                     PDF
@@ -72,12 +84,12 @@ export function WageStatements({ filing }: { readonly filing: Schemas['FilingVie
           <tfoot>
             <tr>
               <td colSpan={2}>Form W-3</td>
-              {BOXES.map(([key]) => (
+              {boxes.map(([key]) => (
                 <td key={key} className="num">
                   {showDollars(cents(total(key)))}
                 </td>
               ))}
-              <td colSpan={2} />
+              <td colSpan={2 + Number(hasLocals) + Number(hasOthers)} />
             </tr>
           </tfoot>
         </table>

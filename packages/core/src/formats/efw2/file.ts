@@ -3,7 +3,7 @@ import type { Cents } from '../../money/cents.js';
 import { formW3, type FormW2 } from '../../yearend/w2.js';
 import type { RecordLayout } from '../fixed-width/field.js';
 import { writeRecord, type FieldValues } from '../fixed-width/writer.js';
-import { RA, RE, RF, RT, RW } from './layout.js';
+import { RA, RE, RF, RO, RT, RU, RW } from './layout.js';
 
 export interface PostalAddress {
   readonly street: string;
@@ -53,6 +53,15 @@ const BOX_12_FIELDS: Readonly<Record<string, string>> = {
   BB: 'Designated Roth Contributions Under a Section 403(b) Salary Reduction Agreement',
   DD: 'Cost of Employer-Sponsored Health Coverage',
 };
+/** Those that RO and RU carry. */
+const RARE_FIELDS: Readonly<Record<string, string>> = {
+  A: 'Uncollected Employee Tax on Tips',
+  B: 'Uncollected Employee Tax on Tips',
+  S: 'Simple Retirement Account',
+  EE: 'Designated Roth Contributions Under a Governmental Section 457(b) Plan',
+};
+/** Codes of 2026 for which no position is known here; they are on the paper, and the file goes without them. */
+export const WITHOUT_FIELD = ['TP', 'TT'];
 
 const addressFields = (address: PostalAddress, prefix = ''): FieldValues => ({
   [`${prefix}Delivery Address`]: address.street,
@@ -89,17 +98,19 @@ function moneyFields(form: {
   };
 }
 
-function box12Fields(lines: readonly { code: string; amount: Cents }[]): Record<string, number> {
+type Box12 = readonly { readonly code: string; readonly amount: Cents }[];
+function fieldsBy(names: Readonly<Record<string, string>>, lines: Box12): Record<string, number> {
   const fields: Record<string, number> = {};
   for (const { code, amount } of lines) {
-    const name = BOX_12_FIELDS[code];
-    if (!name) throw new RangeError(`box 12 code ${code} has no field`);
-    fields[name] = (fields[name] ?? 0) + amount;
+    const name = names[code];
+    if (name) fields[name] = (fields[name] ?? 0) + amount;
   }
   return fields;
 }
+const isKnown = (code: string): boolean => code in BOX_12_FIELDS || code in RARE_FIELDS || WITHOUT_FIELD.includes(code);
+const isRare = ({ code }: Box12[number]): boolean => code in RARE_FIELDS;
 
-/** The EFW2 file of one employer: RA, RE, one RW a person, RT, RF; CR LF after every record. Totals are counted once, here. */
+/** The EFW2 file of one employer: RA, RE, one RW (and RO) a person, RT (and RU), RF; CR LF after every record. Totals are counted once, here. */
 export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] } {
   const issues: Issue[] = [];
   const lines: string[] = [];
@@ -147,6 +158,9 @@ export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] 
   );
   for (const form of input.forms) {
     const { person } = form;
+    const path = `employee.${person.employeeId}`;
+    const unknown = form.box12.find(({ code }) => !isKnown(code));
+    if (unknown) throw new RangeError(`box 12 code ${unknown.code} has no field`);
     write(
       RW,
       {
@@ -157,24 +171,31 @@ export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] 
         Suffix: person.suffix,
         ...addressFields(person),
         ...moneyFields(form),
-        ...box12Fields(form.box12),
+        'Dependent Care Benefits': form.box10,
+        ...fieldsBy(BOX_12_FIELDS, form.box12),
         'Statutory Employee Indicator': person.isStatutory ? '1' : '0',
         'Retirement Plan Indicator': person.isRetirementPlan ? '1' : '0',
-        'Third-Party Sick Pay Indicator': '0',
+        'Third-Party Sick Pay Indicator': form.isThirdPartySickPay ? '1' : '0',
       },
-      `employee.${person.employeeId}`,
+      path,
     );
+    if (form.box12.some(isRare)) write(RO, fieldsBy(RARE_FIELDS, form.box12), path);
   }
   const count = input.forms.length;
+  const totals = formW3(input.forms);
+  const box12 = input.forms.flatMap((form) => form.box12);
   write(
     RT,
     {
       'Number of RW Records': count,
-      ...moneyFields(formW3(input.forms)),
-      ...box12Fields(input.forms.flatMap((form) => form.box12)),
+      ...moneyFields(totals),
+      'Dependent Care Benefits': totals.box10,
+      ...fieldsBy(BOX_12_FIELDS, box12),
     },
     'totals',
   );
+  const rare = input.forms.filter((form) => form.box12.some(isRare)).length;
+  if (rare > 0) write(RU, { 'Number of RO Records': rare, ...fieldsBy(RARE_FIELDS, box12) }, 'totals');
   write(RF, { 'Number of RW Records': count }, 'totals');
   return { content: lines.map((line) => `${line}\r\n`).join(''), issues };
 }

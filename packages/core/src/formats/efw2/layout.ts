@@ -139,6 +139,25 @@ export const RW = record('RW', [
   ['Blank 7', 490, 512, 'blank'],
 ]);
 
+/** Rarer amounts of a person; only where there are any. Positions from 111 on are recalled less surely. */
+export const RO = record('RO', [
+  ['Record Identifier', 1, 2, '=RO'],
+  ['Blank 1', 3, 11, 'blank'],
+  ['Allocated Tips', 12, 22, 'amount'],
+  ['Uncollected Employee Tax on Tips', 23, 33, 'amount'],
+  ['Medical Savings Account', 34, 44, 'amount'],
+  ['Simple Retirement Account', 45, 55, 'amount'],
+  ['Qualified Adoption Expenses', 56, 66, 'amount'],
+  ['Uncollected Social Security or RRTA Tax on Cost of Group Term Life Insurance Over $50,000', 67, 77, 'amount'],
+  ['Uncollected Medicare Tax on Cost of Group Term Life Insurance Over $50,000', 78, 88, 'amount'],
+  ['Income Under a Nonqualified Deferred Compensation Plan That Fails to Satisfy Section 409A', 89, 99, 'amount'],
+  ['Blank 2', 100, 110, 'blank'],
+  ['Designated Roth Contributions Under a Governmental Section 457(b) Plan', 111, 121, 'amount'],
+  ['Income from Qualified Equity Grants Under Section 83(i)', 122, 132, 'amount'],
+  ['Aggregate Deferrals Under Section 83(i) Elections', 133, 143, 'amount'],
+  ['Blank 3', 144, 512, 'blank'],
+]);
+
 export const RT = record('RT', [
   ['Record Identifier', 1, 2, '=RT'],
   ['Number of RW Records', 3, 9, 'digits', 'required'],
@@ -172,6 +191,24 @@ export const RT = record('RT', [
   ['Blank 3', 415, 512, 'blank'],
 ]);
 
+export const RU = record('RU', [
+  ['Record Identifier', 1, 2, '=RU'],
+  ['Number of RO Records', 3, 9, 'digits', 'required'],
+  ['Allocated Tips', 10, 24, 'amount'],
+  ['Uncollected Employee Tax on Tips', 25, 39, 'amount'],
+  ['Medical Savings Account', 40, 54, 'amount'],
+  ['Simple Retirement Account', 55, 69, 'amount'],
+  ['Qualified Adoption Expenses', 70, 84, 'amount'],
+  ['Uncollected Social Security or RRTA Tax on Cost of Group Term Life Insurance Over $50,000', 85, 99, 'amount'],
+  ['Uncollected Medicare Tax on Cost of Group Term Life Insurance Over $50,000', 100, 114, 'amount'],
+  ['Income Under a Nonqualified Deferred Compensation Plan That Fails to Satisfy Section 409A', 115, 129, 'amount'],
+  ['Blank 1', 130, 144, 'blank'],
+  ['Designated Roth Contributions Under a Governmental Section 457(b) Plan', 145, 159, 'amount'],
+  ['Income from Qualified Equity Grants Under Section 83(i)', 160, 174, 'amount'],
+  ['Aggregate Deferrals Under Section 83(i) Elections', 175, 189, 'amount'],
+  ['Blank 2', 190, 512, 'blank'],
+]);
+
 export const RF = record('RF', [
   ['Record Identifier', 1, 2, '=RF'],
   ['Blank 1', 3, 7, 'blank'],
@@ -179,4 +216,4 @@ export const RF = record('RF', [
   ['Blank 2', 17, 512, 'blank'],
 ]);
 
-export const EFW2_RECORDS = [RA, RE, RW, RT, RF] as const;
+export const EFW2_RECORDS = [RA, RE, RW, RO, RT, RU, RF] as const;

@@ -11,17 +11,33 @@ interface Detail {
 /** Where a field of a problem is corrected; null when it is on this page. */
 export type Route = (field: string) => string | null;
 
-export function Problems({
-  details,
-  title,
-  route,
-}: {
+interface ProblemsProps {
   readonly details: readonly Detail[];
   readonly title: string;
   readonly route?: Route;
-}): ReactNode {
-  if (details.length === 0) return null;
-  const severity = details.some((detail) => detail.severity === 'error') ? 'error' : 'warning';
+}
+
+/** What stands in the way; what is only worth knowing stands apart from it. */
+export function Problems({ details, title, route }: ProblemsProps): ReactNode {
+  const errors = details.filter((detail) => detail.severity === 'error');
+  const warnings = details.filter((detail) => detail.severity !== 'error');
+  const linked = route ? { route } : {};
+  return (
+    <>
+      {errors.length > 0 && <Listed severity="error" title={title} details={errors} {...linked} />}
+      {warnings.length > 0 && (
+        <Listed
+          severity="warning"
+          title={errors.length > 0 ? 'Worth knowing besides' : title}
+          details={warnings}
+          {...linked}
+        />
+      )}
+    </>
+  );
+}
+
+function Listed({ details, title, route, severity }: ProblemsProps & { readonly severity: string }): ReactNode {
   return (
     <div className="problem" data-severity={severity} role={severity === 'error' ? 'alert' : 'status'}>
       <b>{title}</b>

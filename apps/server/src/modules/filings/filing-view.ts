@@ -84,7 +84,7 @@ const released = (form: FormW2): FormW2 => ({
   locals: (form as Partial<FormW2>).locals ?? [],
 });
 const inWords = (lines: readonly { readonly label: string; readonly amount: Cents }[]): string =>
-  lines.map(({ label, amount }) => `${label} ${showDollars(amount)}`).join('  ');
+  lines.map(({ label, amount }) => `${label} ${showDollars(amount)}`).join(', ');
 
 function w2Row(given: FormW2): W2Row {
   const form = released(given);

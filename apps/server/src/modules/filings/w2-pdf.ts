@@ -52,12 +52,12 @@ function rowsOf({ states, locals }: FormW2): { state?: StateLine; local?: LocalL
 
 function stateBoxes(state: StateLine | undefined, local: LocalLine | undefined, y: number): Box[] {
   const boxes: readonly (readonly [label: string, value: string, width: number])[] = [
-    ["15  State, employer's state ID", state ? `${state.state}   ${state.stateId}` : '', 124],
-    ['16  State wages, tips, etc.', state ? amount(state.wages) : '', 84],
-    ['17  State income tax', state ? amount(state.tax) : '', 72],
-    ['18  Local wages, tips, etc.', local ? amount(local.wages) : '', 84],
-    ['19  Local income tax', local ? amount(local.tax) : '', 66],
-    ['20  Locality name', local?.locality ?? '', 74],
+    ["15  State, employer's state ID", state ? `${state.state}   ${state.stateId}` : '', 112],
+    ['16  State wages, tips, etc.', state ? amount(state.wages) : '', 90],
+    ['17  State income tax', state ? amount(state.tax) : '', 76],
+    ['18  Local wages, tips, etc.', local ? amount(local.wages) : '', 90],
+    ['19  Local income tax', local ? amount(local.tax) : '', 70],
+    ['20  Locality name', local?.locality ?? '', 66],
   ];
   let x = LEFT;
   return boxes.map(([label, value, width]) => {

@@ -223,7 +223,7 @@ export function writeWorksheet(
   let amount = worksheetTaxOf(check, sheet, regular);
   const flat = supplemental > 0 ? round(times(supplemental, supplementalRate), 'half-up') : ZERO;
   amount = add(amount, flat);
-  if (regular > 0 || supplemental > 0) amount = add(amount, certificateAmount(certificate, extraField));
+  if (regular > 0) amount = add(amount, certificateAmount(certificate, extraField));
   if (check.tape) writeWorksheetLines(check.tape, tax, code, [supplemental, supplementalRate, flat], amount);
   check.push(code, subject, subject, amount);
   check.localIncomeTaxes = add(check.localIncomeTaxes, amount);
@@ -266,9 +266,10 @@ export function writeShareOfState(
   const { stateTax } = situation;
   if (check.isExempt(code) || stateTax === null) return;
   const share = round(times(stateTax, row.value), 'half-up');
-  const subject = check.wages.of('state-income', state.code).total;
+  const { total: subject, regular } = check.wages.of('state-income', state.code);
   const certificate = check.input.stateCertificates[state.code] ?? {};
-  const extra = subject > 0 && certificate['exempt'] !== true ? certificateAmount(certificate, extraField) : ZERO;
+  const isByCertificate = regular > 0 || (subject > 0 && check.input.supplementalMethod === 'aggregate');
+  const extra = isByCertificate && certificate['exempt'] !== true ? certificateAmount(certificate, extraField) : ZERO;
   const amount = add(share, extra);
   if (check.tape) {
     check.tape.write(code, () => ({

@@ -171,8 +171,9 @@ export function stateIncomeTax(
     tax = worksheetTaxOf(check, sheet, isTogether ? add(wages.regular, wages.supplemental) : wages.regular);
   }
   if (!isTogether && wages.supplemental > 0) tax = add(tax, onSupplemental(check, figure, supplemental, wages));
-  const hasWages = wages.regular > 0 || wages.supplemental > 0;
-  const extra = hasWages ? certificateAmount(certificate, 'extraWithholding') : ZERO;
+  // A flat rate looks at no certificate, so a bonus paid alone has nothing added to it, as in the federal tax.
+  const isByCertificate = wages.regular > 0 || (isTogether && wages.supplemental > 0);
+  const extra = isByCertificate ? certificateAmount(certificate, 'extraWithholding') : ZERO;
   if (tape && extra > 0) writeExtra(tape, figure, extra);
   return { tax, extra };
 }

@@ -12,8 +12,14 @@ const factorOf = (item: EarningItem): Rate => FACTORS.get(item.factor) ?? rate(i
 /** hours × rate × factor, rounded once, half a cent up; or the amount given. */
 export function earningAmount(earning: Earning): Cents {
   if (earning.amount !== null) return earning.amount;
-  if (earning.hours === null || earning.rate === null) throw new RangeError('an unchecked earning');
-  return round(times(times(times(DOLLAR, earning.rate), factorOf(earning.item)), earning.hours), 'half-up');
+  const { hours, rate: by } = earning;
+  if (hours === null || by === null) throw new RangeError('an unchecked earning');
+  const factor = factorOf(earning.item);
+  // In one step while the numbers are safe; `times` takes the wide ones.
+  const n = 100 * by.n * factor.n * hours.n;
+  const d = by.d * factor.d * hours.d;
+  if (Number.isSafeInteger(n) && Number.isSafeInteger(d)) return round({ n, d }, 'half-up');
+  return round(times(times(times(DOLLAR, by), factor), hours), 'half-up');
 }
 
 /** Straight pay of a line: hours × rate without the factor, or the amount. */

@@ -90,7 +90,8 @@ export class Wages {
           sums[family * PARTS + part] = (sums[family * PARTS + part] ?? 0) + line.amount;
     }
     for (let index = 0; index < this.taken.length; index += 1) {
-      const [line, deduction] = [this.taken[index], this.deductions[index]];
+      const line = this.taken[index];
+      const deduction = this.deductions[index];
       if (!line || !deduction) continue;
       const mask = maskOf(deduction, this.masks);
       for (let family = 0; family < FAMILIES; family += 1)
@@ -100,12 +101,11 @@ export class Wages {
   }
 
   private make(at: number): BaseWages {
-    const [regular = 0, supplemental = 0, notWithheldOn = 0, reduction = 0] = [
-      this.sums[at],
-      this.sums[at + 1],
-      this.sums[at + 2],
-      this.sums[at + 3],
-    ];
+    const { sums } = this;
+    const regular = sums[at] ?? 0;
+    const supplemental = sums[at + 1] ?? 0;
+    const notWithheldOn = sums[at + 2] ?? 0;
+    const reduction = sums[at + 3] ?? 0;
     const fromRegular = Math.min(reduction, Math.max(regular, 0));
     const left = Math.max(supplemental - (reduction - fromRegular), 0);
     return {

@@ -139,10 +139,13 @@ const RETIRED: ReadonlyMap<string, StateTaxCode> = new Map([
 
 /** The tax with this code; throws for a code that is not in the list (a programmer's error). */
 export function taxOf(code: TaxCode): Tax {
-  const known = RETIRED.get(code);
-  const tax = BY_CODE.get(code) ?? (known ? BY_CODE.get(known) : ownLocalTax(code));
+  const tax = BY_CODE.get(code) ?? rarerTax(code);
   if (!tax) throw new RangeError(`no tax ${code}`);
   return tax;
+}
+function rarerTax(code: TaxCode): Tax | null {
+  const known = RETIRED.get(code);
+  return known ? (BY_CODE.get(known) ?? null) : ownLocalTax(code);
 }
 
 /** A program of a state with its tax. */

@@ -219,6 +219,9 @@ function exemptFromLevy(order: Garnishment, figure: string, setting: Setting, ro
 }
 const NO_STATEMENT = { filingStatus: 'married-separately', dependents: 0, ageOrBlind: 0 } as const;
 
+/** Orders under the federal limit of 25%, or of what is over the free part of a week. */
+const FOLLOW_THE_FREE_PART: ReadonlySet<GarnishmentKind> = new Set(['state-levy', 'student-loan', 'creditor']);
+
 /** What an order may take at most after `taken` went to the orders before it. */
 function limitOf(
   order: Garnishment,
@@ -336,7 +339,9 @@ export function garnishments(
       label: order.label,
       value: showDollars(amount),
       how: `ordered ${showDollars(wanted)}; the law allows ${showDollars(most)} of disposable earnings of ${showDollars(setting.disposable)}${order.kind === 'child-support' ? ` (${showPercent(supportShare(order))}${shared ? ', shared by the orders of support' : ''})` : ''}`,
-      parameter: shownParameter('Free of garnishment a week', showDollars(free.value), free),
+      ...(FOLLOW_THE_FREE_PART.has(order.kind)
+        ? { parameter: shownParameter('Free of garnishment a week', showDollars(free.value), free) }
+        : {}),
       isResult: true,
     }));
   }

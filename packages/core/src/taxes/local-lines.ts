@@ -47,7 +47,12 @@ function exemptionOf(check: Check, state: StateRules, rates: LocalRates): Cents 
   return number === 0 ? ZERO : round(dividedBy(cents(rates.exemption * number), check.periods), 'half-up');
 }
 
-const NO_CREDIT = exact(ZERO);
+/** For tax where the work is, not rounded: tax and credit are rounded once, together. */
+interface Credit {
+  readonly amount: Exact;
+  readonly how: string;
+}
+const NO_CREDIT: Credit = { amount: exact(ZERO), how: '' };
 
 export function writeRate(
   situation: Situation,
@@ -56,8 +61,7 @@ export function writeRate(
   row: Dated<LocalRates>,
   subject: Cents,
   rate: Rate,
-  /** For tax where the work is, not rounded: tax and credit are rounded once, together. */
-  credit: Exact = NO_CREDIT,
+  { amount: credit, how: creditHow }: Credit = NO_CREDIT,
 ): Cents {
   const { check, state } = situation;
   const code = localCode(state, place, tax);
@@ -80,6 +84,7 @@ export function writeRate(
       subject,
       exemption,
       credit,
+      creditHow,
       taxed,
       toDate,
       applied,
@@ -95,6 +100,7 @@ interface RateFigures {
   readonly subject: Cents;
   readonly exemption: Cents;
   readonly credit: Exact;
+  readonly creditHow: string;
   readonly taxed: Cents;
   readonly toDate: Cents;
   readonly applied: Rate;
@@ -108,11 +114,12 @@ function writeRateLines(
   tax: LocalTax,
   code: TaxCode,
   row: Dated<LocalRates>,
-  { subject, exemption, credit, taxed, toDate, applied, isOwn, amount }: RateFigures,
+  { subject, exemption, credit, creditHow, taxed, toDate, applied, isOwn, amount }: RateFigures,
 ): void {
   tape.write(code, () => ({ label: 'Wages', value: showDollars(subject), how: madeOf(check, state, tax, subject) }));
   if (exemption > 0) tape.write(code, () => ({ label: 'Exemptions of the period', value: showDollars(exemption) }));
-  if (credit.n > 0) tape.write(code, () => ({ label: 'Credit for tax where the work is', value: showExact(credit) }));
+  if (credit.n > 0)
+    tape.write(code, () => ({ label: 'Credit for tax where the work is', value: showExact(credit), how: creditHow }));
   tape.write(code, () => ({
     label: tax.label,
     value: showDollars(amount),

@@ -66,7 +66,10 @@ function cityTaxes(situation: Situation): void {
             const tax = exact(other.tax);
             credit = plus(credit, times(isBelowZero(minus(tax, most)) ? tax : most, allowed.share));
           }
-        writeRate(situation, place, tax, row, wagesFor(check, state, tax), rate, credit);
+        const how = allowed
+          ? `${showPercent(allowed.share)} of the tax paid there, on at most ${showPercent(allowed.rate)} of the pay`
+          : '';
+        writeRate(situation, place, tax, row, wagesFor(check, state, tax), rate, { amount: credit, how });
       }
     }
   }

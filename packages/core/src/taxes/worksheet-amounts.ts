@@ -2,7 +2,7 @@ import type { StateCertificate } from '../jurisdictions/state.js';
 import type { Quantity, Tier, Worksheet } from '../jurisdictions/worksheet.js';
 import { ZERO, cents, notBelowZero, parseDollars, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
 import { dividedBy, exact, isBelowZero, minus, times, type Exact } from '../money/exact.js';
-import type { Rate } from '../money/rate.js';
+import { showPercent, type Rate } from '../money/rate.js';
 import { amountOfPeriod } from './period-tables.js';
 import { at } from './worksheet-columns.js';
 
@@ -117,14 +117,73 @@ function slideOf(given: Extract<Quantity, { is: 'slide' }>, { column, wages }: S
   return isBelowZero(minus(left, least)) ? least : left;
 }
 
-/** How an amount came about, where it is a number × an amount each. */
-export function howOf(given: Quantity, { certificate, column, wages }: Setting): { readonly how?: string } {
-  if (given.is === 'count') return { how: `${claimedOn(certificate, given)} × ${showDollars(at(given.each, column))}` };
-  if (given.is === 'tiers' && given.times !== undefined)
-    return {
-      how: `${certificateCount(certificate, given.times)} × ${showDollars(tierAmount(at(given.rows, column), wages))}`,
-    };
-  return {};
+/** How an amount came about, and the figure of the publication it came from. */
+export interface AmountWords {
+  readonly how?: string;
+  readonly parameter: string;
+}
+const upTo = (most: Cents | null): string => (most === null ? '' : `, at most ${showDollars(most)}`);
+
+export function wordsOf(given: Quantity, setting: Setting): AmountWords {
+  const { certificate, column, wages, periods, isPeriod } = setting;
+  const byPeriods = isPeriod ? '' : ` × ${periods}`;
+  switch (given.is) {
+    case 'fixed':
+      return { parameter: showDollars(at(given.by, column)) };
+    case 'count': {
+      const each = showDollars(at(given.each, column));
+      return { how: `${claimedOn(certificate, given)} × ${each}`, parameter: `${each} each` };
+    }
+    case 'given': {
+      const amount = showDollars(certificateAmount(certificate, given.field));
+      return { how: 'as on the certificate', parameter: amount };
+    }
+    case 'share': {
+      const by = showPercent(given.rate);
+      const most = given.most ? at(given.most, column) : null;
+      const least = given.least ? `, at least ${showDollars(at(given.least, column))}` : '';
+      return { how: `${by} of ${showDollars(wages)}${least}${upTo(most)}`, parameter: by };
+    }
+    case 'slide': {
+      const [start, over] = [showDollars(at(given.start, column)), showDollars(at(given.over, column))];
+      if (wages <= at(given.over, column)) return { how: `in full up to wages of ${over}`, parameter: start };
+      const drop =
+        'rate' in given.by
+          ? `${showPercent(at(given.by.rate, column))} of what is over ${over}`
+          : `${showDollars(at(given.by.drop, column))} for each full ${showDollars(at(given.by.step, column))} over ${over}`;
+      return { how: `${start} less ${drop}`, parameter: start };
+    }
+    case 'fade': {
+      const [over, until] = [showDollars(at(given.over, column)), showDollars(at(given.until, column))];
+      return {
+        how: `fades from wages of ${over} to ${until}`,
+        parameter: showDollars(at(given.start, column)),
+      };
+    }
+    case 'tiers': {
+      const amount = showDollars(tierAmount(at(given.rows, column), wages));
+      if (given.times === undefined) return { how: `at wages of ${showDollars(wages)}`, parameter: amount };
+      return { how: `${certificateCount(certificate, given.times)} × ${amount}`, parameter: `${amount} each` };
+    }
+    case 'federal-tax': {
+      const most = given.most ? tierAmount(at(given.most, column), wages) : null;
+      return {
+        how: `${showDollars(setting.federalTax)}${byPeriods}${upTo(most)}`,
+        parameter: most === null ? 'all of it' : showDollars(most),
+      };
+    }
+    case 'social-insurance': {
+      const left = notBelowZero(subtract(given.most, setting.socialInsuranceToDate));
+      const own = setting.socialInsurance;
+      const held = own > left ? `${showDollars(left)}, which is left of the year’s limit,` : showDollars(own);
+      return { how: `${held}${byPeriods}`, parameter: showDollars(given.most) };
+    }
+    case 'when': {
+      const value = certificate[given.field];
+      const chosen = value === true || Number(value ?? 0) > 0 ? given.then : given.otherwise;
+      return chosen ? wordsOf(chosen, setting) : { parameter: showDollars(ZERO) };
+    }
+  }
 }
 
 /** Rows are open at the bottom: wages of exactly `over` still have the row before. */

@@ -20,7 +20,7 @@ import type { Check } from '../paycheck/check.js';
 import { shownParameter, type Tape, type TapeLine } from '../working/tape.js';
 import { bracketFor, bracketTax } from './bracket-tax.js';
 import { tableOfPeriod } from './period-tables.js';
-import { amountOf, howOf, rateAt, scaled, type Setting } from './worksheet-amounts.js';
+import { amountOf, rateAt, scaled, wordsOf, type Setting } from './worksheet-amounts.js';
 import { at, columnOf } from './worksheet-columns.js';
 
 /** What a worksheet is worked out on besides the wages of the pay period. */
@@ -92,13 +92,12 @@ class Filling implements Setting {
     amount: Exact,
     sign = '',
   ): void {
-    const how = howOf(line.amount, this);
-    this.write(() => ({
-      label: line.label,
-      value: sign + showExact(amount),
-      ...how,
-      parameter: [line.label, showExact(amount)],
-    }));
+    // What the worksheet has come to by now; the words are made when they are read.
+    const { isPeriod } = this;
+    this.write(() => {
+      const { parameter, ...how } = wordsOf(line.amount, { ...this, isPeriod });
+      return { label: line.label, value: sign + showExact(amount), ...how, parameter: [line.label, parameter] };
+    });
   }
 
   table(tables: ByColumn<readonly Bracket[]>): readonly Bracket[] {

@@ -92,3 +92,63 @@ describe('every line of money on a check', () => {
     }
   });
 });
+
+describe('an amount of a worksheet says how it came about', () => {
+  const said = (state: string, label: string, pay: string, employee: Given, more: Given = {}) => {
+    const lines = runCase(
+      make(state, { earnings: [{ item: 'salary', amount: pay }], ...more }, employee),
+      true,
+    ).working;
+    const found = line(lines?.[`${state}-SIT`], label);
+    return [found?.value, found?.how, found?.parameter?.value];
+  };
+  const certificate = (state: string, own: Given): Given => ({ certificates: { [state]: own } });
+  it('a number of allowances, each at the amount of the publication', () =>
+    expect(said('IL', 'Line 1 allowances', '2000.00', certificate('IL', { allowances: 2 }))).toEqual([
+      '−5,850.00',
+      '2 × 2,925.00',
+      '2,925.00 each',
+    ]));
+  it('a share of wages, held at the most', () =>
+    // 10% of 78,000.00 is 7,800.00.
+    expect(
+      said('SC', 'Standard deduction, only with an allowance', '3000.00', certificate('SC', { allowances: 1 })),
+    ).toEqual(['−7,650.00', '10% of 78,000.00, at most 7,650.00', '10%']));
+  it('a deduction that slides, by a rate or by steps', () => {
+    // 52,000.00 − 17,780.00 = 34,220.00; 12% of it is 4,106.40.
+    expect(
+      said('WI', 'Sliding deduction', '2000.00', certificate('WI', { filingStatus: 'single', allowances: 1 })),
+    ).toEqual(['−2,595.60', '6,702.00 less 12% of what is over 17,780.00', '6,702.00']);
+    expect(said('AL', 'Standard deduction', '1100.00', certificate('AL', { filingStatus: 'single' }))).toEqual([
+      '−2,850.00',
+      '3,000.00 less 25.00 for each full 500.00 over 25,500.00',
+      '3,000.00',
+    ]);
+    expect(said('AL', 'Standard deduction', '900.00', certificate('AL', { filingStatus: 'single' }))).toEqual([
+      '−3,000.00',
+      'in full up to wages of 25,500.00',
+      '3,000.00',
+    ]);
+  });
+  it('the federal tax, up to the limit of the state', () =>
+    // 78,000.00 a year: 320.38 a period, 8,329.88 a year.
+    expect(
+      said(
+        'OR',
+        'Federal tax withheld, up to the limit',
+        '3000.00',
+        certificate('OR', { filingStatus: 'single', allowances: 1 }),
+      ),
+    ).toEqual(['−8,329.88', '320.38 × 26, at most 8,750.00', '8,750.00']));
+  it('what is left of the two thousand of Massachusetts', () => {
+    const toDate = (wages: string): Given => ({ yearToDate: { wages: { 'US-OASDI': wages, 'US-HI': wages } } });
+    const own = certificate('MA', { allowances: 1 });
+    const label = 'Social security, Medicare and retirement, until 2,000 in the year';
+    expect(said('MA', label, '4000.00', own, toDate('26000.00'))).toEqual([
+      '−286.00',
+      '11.00, which is left of the year’s limit, × 26',
+      '2,000.00',
+    ]);
+    expect(said('MA', label, '1000.00', own)).toEqual(['−1,989.00', '76.50 × 26', '2,000.00']);
+  });
+});

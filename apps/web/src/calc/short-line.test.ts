@@ -33,6 +33,11 @@ describe('a short line', () => {
     ['tool-money 40 6 stand-by', ['tool-money 40', 'stand-by 6h']],
     ['loan 50 401k 100', ['loan 50', '401k 100']],
     ['sick $120', ['sick 120']],
+    ['45+40', ['regular 80h', 'overtime 5h']],
+    ['50+35 reg, sick 3', ['regular 75h', 'overtime 10h', 'sick 3h']],
+    ['reg 40+40', ['regular 80h']],
+    ['45+40 reg @22.50 bonus 100', ['regular 80h @22.50', 'overtime 5h @22.50', 'bonus 100']],
+    ['42.5+40 night-desk', ['regular 80h @24.75', 'overtime 2.5h @24.75']],
     ['8 shift @1.50 shift 12', ['shift 8h @1.50', 'shift 12']],
   ])('%s', (text, lines) => {
     expect(inWords(text)).toEqual(lines);
@@ -44,6 +49,10 @@ describe('a short line', () => {
     ['8 9 reg', /8 has no word/],
     ['8 reg 9', /9 has no word/],
     ['8 reg 2 reg', /twice/],
+    ['45+40 reg 2 ot', /overtime stands twice/],
+    ['45+40 sick', /hours of workweeks/],
+    ['8 reg sick 45+40', /hours of workweeks/],
+    ['45+ reg', /45\+ is not known/],
     ['-4 ot', /-4 is not known/],
     ['1e3 reg', /1e3/],
     ['8 reg @captain', /@captain is no rate/],

@@ -1,5 +1,7 @@
 import type { OwnItem } from '@zakat/core/casefile/compose';
 import { findItem, type PayItem } from '@zakat/core/items/registry';
+import { rate, showRate } from '@zakat/core/money/rate';
+import { splitWeeks } from '@zakat/core/paycheck/workweeks';
 
 /** What a word of a short line may mean besides the standard pay items: the client's own, and rates of the person. */
 export interface OwnWords {
@@ -71,6 +73,8 @@ function meaningOf(word: string, own: OwnWords): Meaning | null {
 }
 
 const NUMBER = /^(\$?)(\d+(?:\.\d+)?)$/;
+/** Hours of one workweek after the other: `45+40`. */
+const WEEKS = /^\d+(?:\.\d+)?(?:\+\d+(?:\.\d+)?)+$/;
 const RATE = /^@(.+)$/;
 
 /** Numbers, words and rates of a line; a rate belongs to what stands before it. */
@@ -79,7 +83,47 @@ interface Part {
   readonly isDollars: boolean;
   readonly meaning: Meaning;
   rate: string | null;
+  /** The overtime that came out of hours by the week: a rate is that of both. */
+  readonly overtime?: Part;
 }
+
+/** Regular hours given week by week; with the overtime of the weeks over 40, where there is any. */
+function partOfWeeks(text: string, meaning: Meaning): Part {
+  const { regular, overtime } = splitWeeks(text.split('+').map(rate));
+  const own = { isDollars: false, rate: null };
+  const over = findItem('overtime');
+  return {
+    ...own,
+    number: showRate(regular),
+    meaning,
+    ...(overtime.n > 0 && over
+      ? {
+          overtime: {
+            ...own,
+            number: showRate(overtime),
+            meaning: { item: over.code, standard: over, rate: meaning.rate },
+          },
+        }
+      : {}),
+  };
+}
+
+interface TypedNumber {
+  readonly text: string;
+  readonly isWeeks: boolean;
+  readonly put: (meaning: Meaning) => Part;
+}
+function asNumber(text: string): TypedNumber | null {
+  const [amount, dollars, digits = ''] = NUMBER.exec(text) ?? [];
+  if (amount !== undefined)
+    return {
+      text,
+      isWeeks: false,
+      put: (meaning) => ({ number: digits, isDollars: dollars === '$', meaning, rate: null }),
+    };
+  return WEEKS.test(text) ? { text, isWeeks: true, put: (meaning) => partOfWeeks(text, meaning) } : null;
+}
+const ofWeeks = (text: string): string => `${text} are hours of workweeks, which are regular hours`;
 
 function lineOf({ number, isDollars, meaning, rate }: Part): TypedLine {
   const { item, standard } = meaning;
@@ -97,7 +141,8 @@ function lineOf({ number, isDollars, meaning, rate }: Part): TypedLine {
 /**
  * Reads an exception typed as text: `38.5 reg 4 ot sick 3`. A number belongs to the word beside it: before it, unless
  * that word came first. A lone number is regular hours. `@22.50` or `@` and the name of a rate says what the hours
- * before it are paid at; `$` says that a number is an amount.
+ * before it are paid at; `$` says that a number is an amount. `45+40` are the regular hours of two workweeks: what is
+ * over 40 in one of them is overtime.
  */
 export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): ShortLine {
   const tokens = text
@@ -108,15 +153,15 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
     .filter((token) => token !== '');
   const parts: Part[] = [];
   const fail = (problem: string): ShortLine => ({ lines: [], problem });
-  let number: RegExpExecArray | null = null;
+  let number: TypedNumber | null = null;
   let word: { readonly text: string; readonly meaning: Meaning } | null = null;
-  const put = (amount: RegExpExecArray, meaning: Meaning): void => {
-    parts.push({ number: amount[2] ?? '', isDollars: amount[1] === '$', meaning, rate: null });
+  const put = (amount: TypedNumber, meaning: Meaning): void => {
+    parts.push(amount.put(meaning));
     number = null;
     word = null;
   };
   for (const token of tokens) {
-    const amount = NUMBER.exec(token);
+    const amount = asNumber(token);
     const given = RATE.exec(token)?.[1];
     if (given !== undefined) {
       const rate = NUMBER.test(given)
@@ -127,9 +172,11 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
       if (!last || number !== null || word !== null) return fail(`${token} stands before what it is the rate of`);
       if (last.meaning.standard.list !== 'earning') return fail(`${last.meaning.standard.label} has no rate`);
       last.rate = rate;
+      if (last.overtime) last.overtime.rate = rate;
     } else if (amount) {
+      if (word !== null && amount.isWeeks && word.meaning.item !== 'regular') return fail(ofWeeks(amount.text));
       if (word !== null) put(amount, word.meaning);
-      else if (number !== null) return fail(`${String(number[0])} has no word beside it`);
+      else if (number !== null) return fail(`${number.text} has no word beside it`);
       else number = amount;
     } else {
       const meaning = meaningOf(token, own);
@@ -137,6 +184,7 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
         return fail(
           `${token} is not known; use reg, ot, dt, hol, sick, vac, bonus, comm, tips, the code of a pay item or a rate of the person`,
         );
+      if (number?.isWeeks && meaning.item !== 'regular') return fail(ofWeeks(number.text));
       if (number !== null) put(number, meaning);
       else if (word !== null) return fail(`${word.text} has no number`);
       else word = { text: meaning.item, meaning };
@@ -146,10 +194,10 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
   if (number !== null) {
     const regular = meaningOf('reg', NO_OWN_WORDS);
     if (!regular || parts.some((part) => part.meaning.item === 'regular'))
-      return fail(`${String(number[0])} has no word beside it`);
+      return fail(`${number.text} has no word beside it`);
     put(number, regular);
   }
-  const lines = parts.map(lineOf);
+  const lines = parts.flatMap((part) => (part.overtime ? [part, part.overtime] : [part])).map(lineOf);
   const twice = lines.find((line, index) =>
     lines.some((other, at) => at < index && other.item === line.item && other.rate === line.rate),
   );

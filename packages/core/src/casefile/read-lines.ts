@@ -4,7 +4,7 @@ import { type DeductionItem, type EmployerItem, PAY_ITEMS, type PayItem, findIte
 import { BASE_FAMILIES, TREATMENTS, type Treatment } from '../items/treatment.js';
 import { type LeavePlan, leaveHours } from '../leave/accrual.js';
 import { cents, type Cents } from '../money/cents.js';
-import type { Rate } from '../money/rate.js';
+import { parseRate, type Rate } from '../money/rate.js';
 import { convertSalary } from '../paycheck/earnings.js';
 import { GARNISHMENT_KINDS, type Garnishment } from '../paycheck/garnishment.js';
 import {
@@ -17,6 +17,7 @@ import {
   type OwnItemName,
 } from '../paycheck/input.js';
 import type { WorkClass } from '../paycheck/workers-compensation.js';
+import { splitWeeks, type SplitHours } from '../paycheck/workweeks.js';
 import { Reader } from './reader.js';
 
 /** How often the check is paid, for a salary of another frequency. */
@@ -26,13 +27,37 @@ export interface PaidEvery {
 }
 const SALARY_FREQUENCIES = PAY_FREQUENCIES.filter((one) => one !== 'miscellaneous');
 
+const EARNING_FIELDS = ['item', 'name', 'label', 'treatment', 'hours', 'weeks', 'rate', 'amount', 'per', 'regularRate'];
+const HOURS_OF_A_WEEK = 168;
+const OVERTIME = findItem('overtime');
+
+/** Hours worked in each workweek of the period, as regular hours and overtime; null when none are given so. */
+function readWeeks(reader: Reader, item: PayItem | null, issues: Issue[]): SplitHours | null {
+  if (!reader.has('weeks')) return null;
+  const path = `${reader.path}.weeks`;
+  const given = reader.raw('weeks');
+  const weeks = (Array.isArray(given) ? (given as unknown[]) : [given]).map((hours) =>
+    typeof hours === 'string' ? parseRate(hours) : null,
+  );
+  const isRead = weeks.filter((week) => week !== null);
+  if (isRead.length < weeks.length || isRead.some((week) => week.n < 0))
+    issues.push(problem('input.not-a-decimal', path, { value: JSON.stringify(given) }));
+  else if (isRead.some((week) => week.n > HOURS_OF_A_WEEK * week.d))
+    issues.push(problem('earning.week-too-long', path));
+  else if (item?.code !== 'regular' || reader.has('hours') || reader.has('amount'))
+    issues.push(problem('earning.weeks', path, { item: item?.label ?? '' }));
+  else return splitWeeks(isRead);
+  return { regular: { n: 0, d: 1 }, overtime: { n: 0, d: 1 } };
+}
+
 export function readEarning(reader: Reader, issues: Issue[], paid: PaidEvery): Earning[] {
-  reader.only(['item', 'name', 'label', 'treatment', 'hours', 'rate', 'amount', 'per', 'regularRate']);
+  reader.only(EARNING_FIELDS);
   const item = readItem(reader, 'earning', issues);
-  const hours = reader.decimal('hours');
+  const weeks = readWeeks(reader, item, issues);
+  const hours = weeks ? weeks.regular : reader.decimal('hours');
   const rate = reader.decimal('rate');
   const per = reader.has('per') ? reader.oneOf('per', SALARY_FREQUENCIES) : null;
-  const given = reader.has('amount') ? reader.amount('amount') : null;
+  const given = reader.has('amount') && !weeks ? reader.amount('amount') : null;
   if (per && given === null) issues.push(problem('input.missing', `${reader.path}.amount`, { what: 'the amount' }));
   const amount = per && given !== null ? cents(convertSalary(given, per, paid.frequency) * paid.days) : given;
   if (!item || item.list !== 'earning') return [];
@@ -41,7 +66,12 @@ export function readEarning(reader: Reader, issues: Issue[], paid: PaidEvery): E
   else if (amount === null && hours === null) issues.push(problem('earning.no-amount', path, { item: item.label }));
   else if (hours !== null && rate === null)
     issues.push(problem('earning.hours-without-rate', `${path}.rate`, { item: item.label }));
-  return [{ item, ...readOwn(reader), hours, rate, amount, isOnRegularRate: reader.flag('regularRate') }];
+  const own = readOwn(reader);
+  const isOnRegularRate = reader.flag('regularRate');
+  if (!weeks) return [{ item, ...own, hours, rate, amount, isOnRegularRate }];
+  const regular: Earning = { item, ...own, hours, rate, amount, isOnRegularRate: false };
+  if (weeks.overtime.n === 0 || OVERTIME?.list !== 'earning') return [regular];
+  return [regular, { ...regular, item: OVERTIME, own: null, hours: weeks.overtime, isOnRegularRate }];
 }
 
 /** The firm's own name and label of a line, when it has them: the item is still the one it is treated as. */

@@ -45,6 +45,15 @@ export const ISSUE_TEXTS = {
     'Collect it from later wages of the year, or report it in box 12, codes A and B.',
   ),
   'worker.not-withheld-on': entry('{worker}: {what} does not apply ({source}).', 'Nothing to do.'),
+  'earning.weeks': entry(
+    '{item}: hours by the workweek belong to regular hours, and stand instead of hours or an amount.',
+    'Give weeks on a line of regular hours, without hours and without an amount.',
+  ),
+  'earning.week-too-long': entry('A week has 168 hours at most.', 'Correct the hours of the week.'),
+  'pay.below-minimum': entry(
+    'Pay and tips for {hours} hours are {short} under the minimum wage of {wage}.',
+    'Pay the difference, or correct the hours or the rate; a higher minimum of the state or city is not looked at everywhere.',
+  ),
   'hours.overtime-suspected': entry(
     '{hours} regular hours in a {frequency} period are more than 40 a workweek.',
     'Hours over 40 in a workweek are overtime: enter them on an overtime line.',

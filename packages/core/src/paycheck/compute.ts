@@ -10,6 +10,7 @@ import { earningAmounts } from './earnings.js';
 import { federalIncome, federalUnemployment, socialInsurance, stateUnemployment } from './federal-taxes.js';
 import { type GarnishmentLine, garnishments } from './garnishment.js';
 import type { PaycheckInput } from './input.js';
+import { minimumWageWarnings } from './minimum-wage.js';
 import { namedLine } from './named.js';
 import type { PaycheckResult } from './result.js';
 import { stateIncomeTaxes } from './state-taxes.js';
@@ -33,7 +34,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
     new Wages(earned, input.deductions, deductions.lines, input.checkDate, input.work[0]?.state ?? ''),
     tape,
   );
-  check.issues.push(...deductions.issues);
+  check.issues.push(...deductions.issues, ...minimumWageWarnings(input, earned));
 
   federalIncome(check);
   socialInsurance(check);

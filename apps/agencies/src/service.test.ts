@@ -245,4 +245,19 @@ describe('the wage agency', () => {
     expect(codes(file(['899123401']), [], '2026-10-22')).toContain('RE-YEAR RE Tax Year');
     expect(codes(file(['899123401']).replace('RA', 'R'))).toEqual(['REC-LEN file']);
   });
+  it('reads the rarer amounts behind a person, and their totals', () => {
+    const other = record([1, 'RO'], [23, money(630)], [45, money(3000)]);
+    const totals = (count: string, simple: number): string =>
+      record([1, 'RU'], [3, count], [25, String(630).padStart(15, '0')], [55, String(simple).padStart(15, '0')]);
+    const withRare = (lines: { other: string; total: string }): string => {
+      const [submitter, employer, worker1, total, last] = file(['899123401']).split('\r\n');
+      return [submitter, employer, worker1, lines.other, total, lines.total, last, ''].join('\r\n');
+    };
+    expect(codes(withRare({ other, total: totals('0000001', 3000) }))).toEqual([]);
+    expect(codes(withRare({ other, total: totals('0000001', 2999) }))).toEqual([
+      'RU-TOTAL RU Simple Retirement Account',
+    ]);
+    expect(codes(withRare({ other, total: totals('0000002', 3000) }))).toEqual(['RU-COUNT RU Number of RO Records']);
+    expect(codes(withRare({ other: totals('0000001', 3000), total: other }))).toEqual(['REC-ORDER file']);
+  });
 });

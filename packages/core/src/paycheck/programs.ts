@@ -96,7 +96,7 @@ function writeAmount(
     code,
     row,
   }: { readonly label: string; readonly code: TaxCode; readonly row: Dated<readonly ProgramTerms[]> },
-  rate: Rate,
+  parameter: () => string,
   how: () => string,
   amount: Cents,
 ): void {
@@ -106,10 +106,10 @@ function writeAmount(
     how: how(),
     rounding: 'half a cent up',
     isResult: true,
-    parameter: shownParameter(label, showPercent(rate), row),
+    parameter: shownParameter(label, parameter(), row),
   }));
 }
-const byHours = (hours: number) => (): string => `${hours / 1000} hours`;
+const byHours = (hours: number, rate: Rate) => (): string => `${hours / 1000} hours × ${showRate(rate)}`;
 const byShare = (taxed: Cents, rate: Rate, unrounded: Exact, amount: Cents) => (): string =>
   `${showDollars(taxed)} × ${showPercent(rate)} = ${showExact(unrounded)}${amount < round(unrounded, 'half-up') ? ', held at the limit' : ''}`;
 
@@ -217,8 +217,10 @@ function programTax(check: Check, state: StateRules, { program, tax }: ProgramTa
   if (tape) writeWages(tape, code, { subject, taxed, base, toDate }, madeOf(check, state, program));
   const amount = withinLimits(check, code, terms, round(unrounded, 'half-up'));
   if (tape) {
-    const how = isByHour ? byHours(hours) : byShare(taxed, rate, unrounded, amount);
-    writeAmount(tape, { label: program.label, code, row }, rate, how, amount);
+    const { perHour } = terms;
+    const how = perHour ? byHours(hours, perHour) : byShare(taxed, rate, unrounded, amount);
+    const parameter = (): string => (perHour ? `${showRate(perHour)} an hour` : showPercent(rate));
+    writeAmount(tape, { label: program.label, code, row }, parameter, how, amount);
   }
   const hasOneRate = program.payer === 'employer' && !isByHour;
   check.taxes.push({ code, payer: tax.payer, subject, wages: taxed, amount, rate: hasOneRate ? rate : null });

@@ -152,3 +152,23 @@ describe('an amount of a worksheet says how it came about', () => {
     expect(said('MA', label, '1000.00', own)).toEqual(['−1,989.00', '76.50 × 26', '2,000.00']);
   });
 });
+
+describe('a premium by the hour', () => {
+  it('says hours and dollars an hour, not a percentage', () => {
+    const lines = runCase(
+      make('OR', {
+        payFrequency: 'weekly',
+        earnings: [
+          { item: 'regular', hours: '38', rate: '25.00' },
+          { item: 'sick', hours: '2', rate: '25.00' },
+        ],
+      }),
+      true,
+    ).working?.['OR-WBF-EE'];
+    expect(lines?.at(-1)).toMatchObject({
+      value: '0.38',
+      how: '38 hours × 0.01',
+      parameter: { value: '0.01 an hour' },
+    });
+  });
+});

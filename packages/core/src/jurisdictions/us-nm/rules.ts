@@ -33,7 +33,7 @@ const compensation = (payer: 'employee' | 'employer', amount: string): Program =
   code: payer === 'employee' ? 'WCF-EE' : 'WCF-ER',
   label: `New Mexico workers’ compensation fee, ${payer}`,
   payer,
-  agency: 'income',
+  agency: { code: 'NM-WC' },
   wages: 'gross',
   terms: both(
     recalled(
@@ -51,6 +51,7 @@ export const NEW_MEXICO: StateRules = {
   agencies: {
     income: agency('NM-TRD', TAXATION, 'NM Taxation'),
     unemployment: agency('NM-DWS', 'New Mexico Department of Workforce Solutions', 'NM Workforce'),
+    others: [agency('NM-WC', `${TAXATION}, workers’ compensation fee`, 'NM compensation fee')],
   },
   incomeTax: {
     kind: 'worksheet',

@@ -74,6 +74,10 @@ export const ISSUE_TEXTS = {
     'Export the rules to see the names there are.',
   ),
   'rules.bad-value': entry('{parameter}: {path} cannot be read ({found}).', 'Write it as the exported row does.'),
+  'rules.fee-of-rates': entry(
+    '{tax} is a share of pay, not a fee.',
+    'Give its rates, or the code of a fee: LST, CSF, OPT-EE, OPT-ER.',
+  ),
   'rules.span': entry(
     '{parameter}: a rule from {from} until {until} holds on no day.',
     'Put the end after the beginning.',

@@ -75,3 +75,50 @@ describe('localities of the firm’s own', () => {
     expect(net).toBeNull();
   });
 });
+
+describe('fees of the firm’s own places', () => {
+  const place = (more: Record<string, unknown>) => ({
+    state: 'PA',
+    name: 'Eel Weir Township',
+    from: '2026-01-01',
+    publication: 'Tax register',
+    publisher: 'Eel Weir Township',
+    edition: '2026',
+    ...more,
+  });
+  const income = place({ tax: 'EIT', wages: 'state-income', resident: '1.2', nonresident: '1.0' });
+  const services = place({ tax: 'LST', fee: '52.00', feePer: 'year-spread', feeFromWages: '12000' });
+  const lines = (places: unknown[], state = 'PA', name = 'Eel Weir Township') =>
+    check(name, name, places, state)
+      .taxes.filter((tax) => /-(EIT|LST|OPT-E[ER])$/.test(tax.code))
+      .map((tax) => `${tax.code} ${tax.payer} ${tax.amount}`);
+
+  it('a township has its income tax and its services tax, rounded down a check as Act 7 has it', () =>
+    // 2,000.00 × 1.2%, and 52.00 ÷ 26.
+    expect(lines([income, services])).toEqual([
+      'PA-EEL-WEIR-TOWNSHIP-EIT employee 24.00',
+      'PA-EEL-WEIR-TOWNSHIP-LST employee 2.00',
+    ]));
+  it('none is due under the wages it begins with', () =>
+    expect(lines([income, { ...services, feeFromWages: '52000.01' }])).toContain(
+      'PA-EEL-WEIR-TOWNSHIP-LST employee 0.00',
+    ));
+  it('a fee of the month for both payers', () => {
+    const of = (tax: string, fee: string) =>
+      place({ state: 'CO', name: 'Salt Fork', tax, fee, feePer: 'month', feeFromWages: '500' });
+    expect(lines([of('OPT-EE', '2.00'), of('OPT-ER', '3.00')], 'CO', 'Salt Fork')).toEqual([
+      'CO-SALT-FORK-OPT-EE employee 2.00',
+      'CO-SALT-FORK-OPT-ER employer 3.00',
+    ]);
+  });
+  it.each([
+    [{ ...services, fee: undefined }, 'places[0].fee'],
+    [{ ...services, feePer: 'fortnight' }, 'places[0].feePer'],
+    [{ ...income, fee: '5.00' }, 'places[0].fee'],
+    [{ ...services, fee: 'five' }, 'places[0].fee'],
+  ])('%j is refused, with the field', (row, field) =>
+    expect(check('Eel Weir Township', 'Eel Weir Township', [row], 'PA').problems.map((issue) => issue.field)).toContain(
+      field,
+    ),
+  );
+});

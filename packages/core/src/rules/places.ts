@@ -1,10 +1,10 @@
 import { parseDate } from '../calendar/local-date.js';
 import { problem, type Issue } from '../issues/issue.js';
-import type { Dated } from '../jurisdictions/dated.js';
-import type { LocalRates, LocalTax, Locality, OwnPlaces } from '../jurisdictions/locality.js';
+import type { Dated, Standing } from '../jurisdictions/dated.js';
+import type { LocalFee, LocalRates, LocalTax, Locality, OwnPlaces } from '../jurisdictions/locality.js';
 import { placeCode } from '../jurisdictions/places.js';
 import { findState } from '../jurisdictions/states.js';
-import { parseDollars } from '../money/cents.js';
+import { ZERO, parseDollars } from '../money/cents.js';
 import { parsePercent, type Rate } from '../money/rate.js';
 import { LOCAL_TAX_KINDS } from '../taxes/registry.js';
 
@@ -20,6 +20,9 @@ export const PLACE_COLUMNS = [
   'creditRate',
   'exemption',
   'base',
+  'fee',
+  'feePer',
+  'feeFromWages',
   'from',
   'until',
   'publication',
@@ -34,8 +37,12 @@ export interface OwnPlace {
   readonly name: string;
   readonly tax: string;
   readonly wages: LocalTax['wages'];
-  readonly row: Dated<LocalRates>;
+  readonly terms: OwnTerms;
 }
+/** One row of a tax by rates, or of a fixed fee. */
+type OwnTerms =
+  { readonly is: 'rates'; readonly row: Dated<LocalRates> } | { readonly is: 'fee'; readonly row: Dated<LocalFee> };
+const FEE_PER = ['month', 'year-spread', 'week'] as const satisfies readonly LocalFee['per'][];
 
 function readPlace(given: unknown, path: string, issues: Issue[]): OwnPlace[] {
   if (typeof given !== 'object' || given === null) {
@@ -83,7 +90,19 @@ function readPlace(given: unknown, path: string, issues: Issue[]): OwnPlace[] {
     issues.push(problem('input.not-a-date', `${path}.until`, { value: text('until') }));
   const resident = percent('resident');
   const nonresident = percent('nonresident');
-  if (resident === undefined && nonresident === undefined)
+  const isFee = LOCAL_TAX_KINDS[tax]?.isFee === true;
+  const fee = dollars('fee');
+  const feeFromWages = dollars('feeFromWages');
+  const per = FEE_PER.find((choice) => choice === text('feePer'));
+  if (isFee) {
+    if (fee === undefined) issues.push(problem('input.missing', `${path}.fee`, { what: 'the amount of the fee' }));
+    if (!per)
+      issues.push(
+        problem('input.not-one-of', `${path}.feePer`, { value: text('feePer'), choices: FEE_PER.join(', ') }),
+      );
+  } else if (fee !== undefined) {
+    issues.push(problem('rules.fee-of-rates', `${path}.fee`, { tax }));
+  } else if (resident === undefined && nonresident === undefined)
     issues.push(problem('input.missing', `${path}.resident`, { what: 'the resident or the nonresident rate' }));
   const share = percent('creditShare');
   const rate = percent('creditRate');
@@ -99,8 +118,13 @@ function readPlace(given: unknown, path: string, issues: Issue[]): OwnPlace[] {
     ...(exemption === undefined ? {} : { exemption }),
     ...(base === undefined ? {} : { base }),
   };
-  const standing = text('standing') === 'verified' ? 'verified' : 'recalled';
-  return [{ state, name, tax, wages, row: { from, until, value, source, place: 'rates', standing } }];
+  const standing: Standing = text('standing') === 'verified' ? 'verified' : 'recalled';
+  const dates = { from, until, source, place: isFee ? 'fee' : 'rates', standing };
+  const terms: OwnTerms =
+    isFee && fee !== undefined && per
+      ? { is: 'fee', row: { ...dates, value: { amount: fee, per, fromWages: feeFromWages ?? ZERO } } }
+      : { is: 'rates', row: { ...dates, value } };
+  return [{ state, name, tax, wages, terms }];
 }
 
 /** Reads rows of localities; what is wrong is in `issues`, and only good rows come back. */
@@ -136,7 +160,9 @@ export function ownPlaces(rows: readonly OwnPlace[]): OwnPlaces | null {
             label: `${name} ${found.label}`,
             payer: found.payer,
             wages,
-            terms: { is: 'rates', rows: ofKind.map((row) => row.row) },
+            terms: found.isFee
+              ? { is: 'fee', rows: ofKind.flatMap(({ terms }) => (terms.is === 'fee' ? [terms.row] : [])) }
+              : { is: 'rates', rows: ofKind.flatMap(({ terms }) => (terms.is === 'rates' ? [terms.row] : [])) },
           },
         ];
       }),

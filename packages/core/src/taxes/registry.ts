@@ -192,22 +192,33 @@ const STATEMENT_PARTS: ReadonlyMap<string, WageStatementPart> = new Map(
 export function statementPartOf(code: TaxCode): WageStatementPart | null {
   const tax = taxOf(code);
   const known = STATEMENT_PARTS.get(tax.code);
-  if (known || tax.payer !== 'employee' || !OWN_LOCAL.test(code)) return known ?? null;
-  return {
-    is: 'local',
-    locality: tax.label.replace(/ (income tax|earned income tax|occupational license fee|school district tax)$/, ''),
-  };
+  const [, state = '', , kind = ''] = known ? [] : (OWN_LOCAL.exec(code) ?? []);
+  const own = LOCAL_TAX_KINDS[kind];
+  if (known || tax.payer !== 'employee' || !own) return known ?? null;
+  return own.isFee
+    ? { is: 'other', label: `${state} ${kind.replace(/-EE$/, '')}` }
+    : { is: 'local', locality: tax.label.slice(0, -own.label.length - 1) };
 }
 
+interface LocalTaxKind {
+  readonly label: string;
+  readonly payer: Tax['payer'];
+  /** A fixed amount for a time instead of a share of pay. */
+  readonly isFee?: true;
+}
 /** Kinds of local tax a firm can add a place with, by the last part of the code. */
-export const LOCAL_TAX_KINDS: Readonly<Record<string, { readonly label: string; readonly payer: Tax['payer'] }>> = {
+export const LOCAL_TAX_KINDS: Readonly<Record<string, LocalTaxKind>> = {
   LIT: { label: 'income tax', payer: 'employee' },
   EIT: { label: 'earned income tax', payer: 'employee' },
   OLF: { label: 'occupational license fee', payer: 'employee' },
   SDIT: { label: 'school district tax', payer: 'employee' },
   PET: { label: 'payroll tax', payer: 'employer' },
+  LST: { label: 'local services tax', payer: 'employee', isFee: true },
+  CSF: { label: 'city service fee', payer: 'employee', isFee: true },
+  'OPT-EE': { label: 'occupational privilege tax, employee', payer: 'employee', isFee: true },
+  'OPT-ER': { label: 'occupational privilege tax, employer', payer: 'employer', isFee: true },
 };
-const OWN_LOCAL = /^([A-Z]{2})-([A-Z0-9-]+)-(LIT|EIT|OLF|SDIT|PET)$/;
+const OWN_LOCAL = new RegExp(`^([A-Z]{2})-([A-Z0-9-]+)-(${Object.keys(LOCAL_TAX_KINDS).join('|')})$`);
 const ownLocal = new Map<string, Tax>();
 
 /** The tax of a locality that a firm added: its code says all that the registry needs. */

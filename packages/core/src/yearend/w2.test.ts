@@ -178,5 +178,8 @@ describe('where a tax stands on Form W-2', () => {
     // A place of the firm's own says it by its code.
     ['OH-MARSH-END-LIT', { is: 'local', locality: 'Marsh End' }],
     ['OH-MARSH-END-PET', null],
+    ['PA-EEL-WEIR-TOWNSHIP-EIT', { is: 'local', locality: 'Eel Weir Township' }],
+    ['PA-EEL-WEIR-TOWNSHIP-LST', { is: 'other', label: 'PA LST' }],
+    ['CO-SALT-FORK-OPT-EE', { is: 'other', label: 'CO OPT' }],
   ])('%s', (code, expected) => expect(statementPartOf(code)).toEqual(expected));
 });

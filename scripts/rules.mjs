@@ -44,7 +44,7 @@ async function main() {
   const { changesOf } = await import('../packages/core/dist/rules/compare.js');
   const { tryRules } = await import('../packages/core/dist/casefile/try-rules.js');
   const { sentence, fix } = await import('../packages/core/dist/issues/issue.js');
-  const { rules, issues } = readPack(readPackFile(first));
+  const { rules, places, issues } = readPack(readPackFile(first));
   const all = [...issues, ...tryRules(rules)];
   for (const issue of all) process.stderr.write(`${issue.field}: ${sentence(issue)} ${fix(issue)}\n`);
   const changes = changesOf(rules);
@@ -53,7 +53,7 @@ async function main() {
       `${parameter}${path === '' ? '' : ` ${path}`}: ${before} -> ${after}, from ${from}${until === null ? '' : ` until ${until}`}\n`,
     );
   process.stdout.write(
-    `${rules.length} rows can be read, ${changes.length === 0 ? 'and none changes a value' : `and ${changes.length} of their values are others than before`}\n`,
+    `${rules.length} rows and ${places.length} rows of localities can be read, ${changes.length === 0 ? 'and none changes a value' : `and ${changes.length} of their values are others than before`}\n`,
   );
   if (all.length > 0) process.exitCode = 1;
 }

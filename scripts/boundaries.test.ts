@@ -49,7 +49,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
     'people-file',
     'taxes',
   ],
-  testing: ['casefile'],
+  testing: ['casefile', 'yearend'],
   casefile: ['money', 'calendar', 'issues', 'items', 'jurisdictions', 'leave', 'paycheck', 'rules', 'taxes', 'working'],
 };
 

@@ -53,6 +53,7 @@ describe('a short line', () => {
     ['45+40 sick', /hours of workweeks/],
     ['8 reg sick 45+40', /hours of workweeks/],
     ['45+ reg', /45\+ is not known/],
+    ['45.1234567890123+40 reg', /is not known/],
     ['-4 ot', /-4 is not known/],
     ['1e3 reg', /1e3/],
     ['8 reg @captain', /@captain is no rate/],

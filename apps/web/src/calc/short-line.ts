@@ -74,7 +74,7 @@ function meaningOf(word: string, own: OwnWords): Meaning | null {
 
 const NUMBER = /^(\$?)(\d+(?:\.\d+)?)$/;
 /** Hours of one workweek after the other: `45+40`. */
-const WEEKS = /^\d+(?:\.\d+)?(?:\+\d+(?:\.\d+)?)+$/;
+const WEEKS = /^\d{1,3}(?:\.\d{1,4})?(?:\+\d{1,3}(?:\.\d{1,4})?)+$/;
 const RATE = /^@(.+)$/;
 
 /** Numbers, words and rates of a line; a rate belongs to what stands before it. */

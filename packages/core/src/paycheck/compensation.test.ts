@@ -1,28 +1,19 @@
 import { describe, expect, it } from '@jest/globals';
 import { runCase } from '../casefile/run-case.js';
+import { amount, make, type Given } from '../testing/whole-checks.js';
 
-interface Change {
-  readonly checkDate?: string;
-  readonly payFrequency?: string;
-  readonly employees?: number;
-  readonly monthToDate?: object;
-}
 /** A worker of New Mexico: the fee of the quarter (WC-1, NMSA 52-5-19, recalled) and nothing else is looked at. */
-const feeOf = ({ employees = 12, ...change }: Change): string | undefined =>
-  runCase({
-    id: 'fee',
-    checkDate: '2026-03-27',
-    payFrequency: 'biweekly',
-    employee: {
-      federal: { form: '2020', filingStatus: 'single' },
-      residence: { state: 'NM' },
-      work: [{ state: 'NM', share: '1' }],
-      certificates: { NM: { filingStatus: 'single' } },
-    },
-    employer: { kind: 'business', employees, unemploymentRates: { NM: '1.2' } },
-    earnings: [{ item: 'salary', amount: '2000.00' }],
-    ...change,
-  }).taxes.find((line) => line.code === 'NM-WCF-EE')?.amount;
+const feeOf = ({ employees = 12, ...more }: Given): string | undefined =>
+  amount(
+    runCase(
+      make('NM', {
+        checkDate: '2026-03-27',
+        employer: { employees, unemploymentRates: { NM: '1.2' } },
+        ...more,
+      }),
+    ),
+    'NM-WCF-EE',
+  );
 
 describe('the fee of the quarter', () => {
   it.each([
@@ -53,24 +44,26 @@ describe('the fee of the quarter', () => {
 
 /** A worker of Washington, with or without a class of work that is rated by the hour (RCW 51.16.140, recalled). */
 function washington(workClass: string | null, classes: readonly object[]) {
-  const result = runCase({
-    id: 'hours',
-    checkDate: '2026-03-13',
-    payFrequency: 'weekly',
-    employee: {
-      federal: { form: '2020', filingStatus: 'single' },
-      residence: { state: 'WA' },
-      work: [{ state: 'WA', share: '1' }],
-      ...(workClass === null ? {} : { workClass }),
-    },
-    employer: { kind: 'business', employees: 60, unemploymentRates: { WA: '1.2' }, workersCompensation: classes },
-    earnings: [
-      { item: 'regular', hours: '40', rate: '30.00' },
-      { item: 'overtime', hours: '2.5', rate: '30.00' },
-    ],
-  });
-  const amountOf = (code: string) => result.taxes.find((line) => line.code === code)?.amount;
-  return { employee: amountOf('WA-WC-EE'), employer: amountOf('WA-WC-ER'), problems: result.problems, result };
+  const result = runCase(
+    make(
+      'WA',
+      {
+        payFrequency: 'weekly',
+        employer: { employees: 60, unemploymentRates: { WA: '1.2' }, workersCompensation: classes },
+        earnings: [
+          { item: 'regular', hours: '40', rate: '30.00' },
+          { item: 'overtime', hours: '2.5', rate: '30.00' },
+        ],
+      },
+      workClass === null ? {} : { workClass },
+    ),
+  );
+  return {
+    employee: amount(result, 'WA-WC-EE'),
+    employer: amount(result, 'WA-WC-ER'),
+    problems: result.problems,
+    result,
+  };
 }
 
 describe('premiums by the hour', () => {

@@ -204,8 +204,8 @@ function exemptFromLevy(order: Garnishment, figure: string, setting: Setting, ro
   const { standardDeduction, eachDependent, eachAgeOrBlind } = row.value;
   // Without the person's statement a levy is figured as married filing separately with no dependents (Form 668-W).
   const { filingStatus, dependents, ageOrBlind } = order.levy ?? NO_STATEMENT;
-  const standard = standardDeduction[filingStatus] ?? ZERO;
-  const more = cents((eachAgeOrBlind[filingStatus] ?? ZERO) * ageOrBlind);
+  const standard = standardDeduction[filingStatus];
+  const more = cents(eachAgeOrBlind[filingStatus] * ageOrBlind);
   const year = add(add(standard, cents(eachDependent * dependents)), more);
   const exempt = round(dividedBy(year, PERIODS_PER_YEAR[setting.frequency]), 'half-up');
   const aged = ageOrBlind === 0 ? '' : ` + ${showDollars(more)} for age and blindness`;
@@ -319,7 +319,7 @@ export function garnishments(
     if (order.kind === 'child-support') shared ??= sharedSupport(orders, setting, taken);
     const most = shared?.get(order) ?? limitOf(order, figure, setting, { free, levy }, taken);
     if (most === null) {
-      const what = { what: `minimum wage of ${setting.state}`, date: setting.checkDate, from: '2024-01-01' };
+      const what = { what: `limit on garnishment of ${setting.state}`, date: setting.checkDate, from: '2024-01-01' };
       return { lines: [], issues: [...issues, problem('rule.none-in-force', 'checkDate', what)] };
     }
     const wanted = smaller(order.amount ?? most, order.balance ?? (Number.MAX_SAFE_INTEGER as Cents));

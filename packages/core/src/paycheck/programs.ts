@@ -113,50 +113,48 @@ const byHours = (hours: number, rate: Rate) => (): string => `${hours / 1000} ho
 const byShare = (taxed: Cents, rate: Rate, unrounded: Exact, amount: Cents) => (): string =>
   `${showDollars(taxed)} × ${showPercent(rate)} = ${showExact(unrounded)}${amount < round(unrounded, 'half-up') ? ', held at the limit' : ''}`;
 
-interface Premium {
-  readonly code: TaxCode;
-  readonly row: Dated<readonly ProgramTerms[]>;
-  readonly terms: ProgramTerms;
-}
-
-/** A premium that no wages limit: by the hours of a class of work, or a fee of the quarter. */
-function fixedPremium(check: Check, state: StateRules, program: Program, { code, row, terms }: Premium): void {
-  const subject = wagesOf(check, state, program);
-  const made = terms.perQuarter === undefined ? premiumOfClass(check, terms) : feeOfQuarter(check, code, terms);
-  if (!made) return;
-  const { label } = program;
-  check.tape?.write(code, () => ({
-    label,
-    value: showDollars(made.amount),
-    how: made.how,
-    rounding: 'half a cent up',
-    isResult: true,
-    parameter: shownParameter(label, made.parameter, row),
-  }));
-  check.push(code, subject, subject, made.amount);
-}
-
+/** A premium that no wages limit, made. */
 interface Made {
   readonly amount: Cents;
   readonly how: string;
   readonly parameter: string;
 }
 
-function premiumOfClass(check: Check, { ofClass }: ProgramTerms): Made | null {
+function pushMade(
+  check: Check,
+  state: StateRules,
+  { program, tax }: ProgramTax,
+  row: Dated<readonly ProgramTerms[]>,
+  made: Made | null,
+): void {
+  if (!made) return;
+  const subject = wagesOf(check, state, program);
+  check.tape?.write(tax.code, () => ({
+    label: program.label,
+    value: showDollars(made.amount),
+    how: made.how,
+    isResult: true,
+    parameter: shownParameter(program.label, made.parameter, row),
+  }));
+  check.push(tax.code, subject, subject, made.amount);
+}
+
+/** A payer's part of the premium by the hours of the person's class of work, half a cent up. */
+function premiumOfClass(check: Check, payer: 'employee' | 'employer'): Made | null {
   const { workClass } = check.input;
   if (workClass?.per !== 'hour') {
-    if (ofClass === 'employer') check.warn('compensation.no-class', 'employee.workClass');
+    if (payer === 'employer') check.warn('compensation.no-class', 'employee.workClass');
     return null;
   }
-  if (ofClass === 'employee' && !workClass.employeeRate) return null;
+  const { code, rate, employeeRate } = workClass;
+  if (payer === 'employee' && !employeeRate) return null;
   const hours = hoursWorked(check);
-  const amount = partOfPremium(workClass, ofClass ?? 'employer', hours);
-  const rate = ofClass === 'employee' && workClass.employeeRate ? workClass.employeeRate : workClass.rate;
-  const less = ofClass === 'employer' && workClass.employeeRate ? ' less the part of the employee' : '';
+  const how = employeeRate && payer === 'employee' ? showRate(employeeRate) : showRate(rate);
+  const less = employeeRate && payer === 'employer' ? ', less the part of the employee' : '';
   return {
-    amount,
-    how: `${hours / 1000} hours × ${showRate(rate)}${less}`,
-    parameter: `class ${workClass.code}, by the client’s notice`,
+    amount: partOfPremium(workClass, payer, hours),
+    how: `${hours / 1000} hours × ${how}${less}`,
+    parameter: `class ${code}, by the client’s notice`,
   };
 }
 
@@ -173,14 +171,16 @@ function isLastOfQuarter(check: Check): boolean {
   return quarterOf(addDays(checkDate, daysToNext(check))).quarter !== quarterOf(checkDate).quarter;
 }
 
-function feeOfQuarter(check: Check, code: TaxCode, { perQuarter = ZERO }: ProgramTerms): Made | null {
+/** What is left of the fee of a quarter, with its last check. */
+function feeOfQuarter(check: Check, code: TaxCode, perQuarter: Cents): Made | null {
   const taken = check.input.taxesThisMonth[code] ?? ZERO;
   const amount = notBelowZero(subtract(perQuarter, taken));
   if (amount === 0) return null;
   return { amount, how: 'with the last check of the quarter', parameter: showDollars(perQuarter) };
 }
 
-function programTax(check: Check, state: StateRules, { program, tax }: ProgramTax): void {
+function programTax(check: Check, state: StateRules, own: ProgramTax): void {
+  const { program, tax } = own;
   const { code } = tax;
   if (check.isExempt(code)) return;
   const row = check.rule(program.terms, program.label);
@@ -189,12 +189,15 @@ function programTax(check: Check, state: StateRules, { program, tax }: ProgramTa
   if (isByQuarter && !isLastOfQuarter(check)) return;
   const terms = variantFor(check, row.value, program.label);
   if (!terms) return;
-  if (terms.ofClass || terms.perQuarter !== undefined) {
-    fixedPremium(check, state, program, { code, row, terms });
+  if (terms.ofClass) {
+    pushMade(check, state, own, row, premiumOfClass(check, terms.ofClass));
     return;
   }
-  const own = check.input.ownRates[code];
-  const rate = own ?? (terms.rate === 'own' ? program.ownRateOtherwise : terms.rate);
+  if (terms.perQuarter !== undefined) {
+    pushMade(check, state, own, row, feeOfQuarter(check, code, terms.perQuarter));
+    return;
+  }
+  const rate = check.input.ownRates[code] ?? (terms.rate === 'own' ? program.ownRateOtherwise : terms.rate);
   if (rate === undefined) {
     check.problem('employer.own-rate-missing', `employer.rates.${code}`, { tax: program.label });
     return;

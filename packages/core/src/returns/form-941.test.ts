@@ -7,7 +7,8 @@ import type { LedgerEntry } from '../ledger/entry.js';
 import { tieOut } from '../ledger/tie-out.js';
 import { ZERO, cents, dollars, toDollars } from '../money/cents.js';
 import type { TaxCode } from '../taxes/registry.js';
-import { formW3, formsW2, type W2Person } from '../yearend/w2.js';
+import { w2Person } from '../testing/people.js';
+import { formW3, formsW2 } from '../yearend/w2.js';
 import { NO_ADJUSTMENTS, form941, lineValue, type Adjustments941, type Form941, type LineId } from './form-941.js';
 
 const entry = (tax: TaxCode, wages: string, amount: string, more: Partial<LedgerEntry> = {}): LedgerEntry => ({
@@ -194,26 +195,10 @@ describe('the XML', () => {
   });
 });
 
-const person = (employeeId: string, ssn = '899123401'): W2Person => ({
-  employeeId,
-  ssn,
-  firstName: 'Wil',
-  middleName: '',
-  lastName: 'Sprague',
-  suffix: '',
-  street: '1 Row',
-  city: 'Saltmarsh',
-  state: 'NY',
-  zip: '13999',
-  country: '',
-  province: '',
-  isRetirementPlan: false,
-  isStatutory: false,
-});
 describe('Forms W-2 and W-3', () => {
-  const people = ['a', 'b', 'c'].map((id, index) => person(id, `89912340${index + 1}`));
+  const people = ['a', 'b', 'c'].map((id, index) => w2Person(id, `89912340${index + 1}`));
   const forms = formsW2({
-    people: [...people, person('nobody', '899123409')],
+    people: [...people, w2Person('nobody', '899123409')],
     entries: quarter(),
     year: 2026,
     checks: [

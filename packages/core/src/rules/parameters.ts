@@ -52,7 +52,7 @@ function ofState(state: StateRules): Parameter[] {
           own('supplemental', 'supplemental wages', state.incomeTax.supplemental),
         ]),
     own('unemployment.base', 'unemployment wage base', state.unemployment.base),
-    ...(minimumWage ? [own('minimum-wage', 'minimum wage, for limits of garnishment', minimumWage)] : []),
+    ...(minimumWage ? [own('minimum-wage', 'minimum wage', minimumWage)] : []),
     ...(Array.isArray(creditors) ? [own('garnishment', 'what a creditor may garnish', creditors)] : []),
     ...(state.programs ?? []).map((program) => own(program.code, program.label, program.terms)),
     ...placeParameters(state, own),
@@ -89,7 +89,7 @@ export const PARAMETERS: readonly Parameter[] = [
   federal('farm', 'Farm worker coverage mark', FARM_MARK),
   federal('limits', 'Limits on deferrals and benefits', BENEFIT_LIMITS),
   federal('garnishment.free', 'Earnings free of garnishment a week', EARNINGS_FREE_OF_GARNISHMENT),
-  federal('minimum-wage', 'Federal minimum wage, for limits of garnishment', FEDERAL_WAGE),
+  federal('minimum-wage', 'Federal minimum wage', FEDERAL_WAGE),
   federal('levy', 'Exempt from levy', LEVY_EXEMPTION),
   ...ALL_STATES.flatMap(ofState),
 ];

@@ -3,25 +3,10 @@ import { date } from '../calendar/local-date.js';
 import type { LedgerEntry } from '../ledger/entry.js';
 import { checkW2Set } from '../checks/return-checks.js';
 import { ZERO, dollars } from '../money/cents.js';
+import { w2Person } from '../testing/people.js';
 import { statementPartOf, type TaxCode } from '../taxes/registry.js';
-import { formW3, formsW2, type FormW2, type W2Check, type W2Person } from './w2.js';
+import { formW3, formsW2, type FormW2, type W2Check } from './w2.js';
 
-const person: W2Person = {
-  employeeId: 'a',
-  ssn: '899123401',
-  firstName: 'Wilhelmina',
-  middleName: '',
-  lastName: 'Sprague',
-  suffix: '',
-  street: '1 Row',
-  city: 'Saltmarsh',
-  state: 'NY',
-  zip: '13999',
-  country: '',
-  province: '',
-  isRetirementPlan: false,
-  isStatutory: false,
-};
 const entry = (tax: TaxCode, subject: string, amount: string): LedgerEntry => ({
   employeeId: 'a',
   tax,
@@ -42,7 +27,13 @@ const check = (more: Partial<W2Check>): W2Check => ({
 });
 const FEDERAL = [entry('US-FIT', '1000.00', '80.00'), entry('US-OASDI-EE', '1000.00', '62.00')];
 function formOf(checks: readonly W2Check[], more: readonly LedgerEntry[] = [], year = 2026): FormW2 {
-  const [form] = formsW2({ year, people: [person], entries: [...FEDERAL, ...more], checks, stateIds: { NY: '47-1' } });
+  const [form] = formsW2({
+    year,
+    people: [w2Person('a')],
+    entries: [...FEDERAL, ...more],
+    checks,
+    stateIds: { NY: '47-1' },
+  });
   if (!form) throw new Error('no form');
   return form;
 }

@@ -59,6 +59,29 @@ const nothingYet = (): YearToDate => ({
   supplementalWages: '0.00',
 });
 
+/** Paychecks of a client from a day until before another, those of one payroll left out. */
+type Within = [clientId: string, from: string, until: string, exceptPayroll: string];
+
+/** Each person's tax of a span, by tax. */
+const taxesOf = (manager: EntityManager, within: Within): Promise<{ id: string; tax: string; amount: string }[]> =>
+  manager.query(
+    `SELECT pt.employee_id AS id, pt.tax, sum(pt.amount)::bigint AS amount FROM paycheck_tax pt JOIN paycheck p ON p.id = pt.paycheck_id
+     WHERE pt.client_id = $1 AND pt.check_date >= $2 AND pt.check_date < $3 AND p.payroll_id <> $4 GROUP BY pt.employee_id, pt.tax`,
+    within,
+  );
+
+/** Each person's deductions of a span, by standard item. */
+const deductionsOf = (
+  manager: EntityManager,
+  within: Within,
+): Promise<{ id: string; item: string; amount: string }[]> =>
+  manager.query(
+    `SELECT p.employee_id AS id, l.item, sum(l.amount)::bigint AS amount FROM paycheck p,
+       jsonb_to_recordset(p.lines -> 'deductions') AS l(item text, amount bigint)
+     WHERE p.client_id = $1 AND p.check_date >= $2 AND p.check_date < $3 AND p.payroll_id <> $4 GROUP BY p.employee_id, l.item`,
+    within,
+  );
+
 async function yearToDateOf(
   manager: EntityManager,
   clientId: string,
@@ -75,17 +98,9 @@ async function yearToDateOf(
     'SELECT employee_id AS id, sum(supplemental)::bigint AS amount FROM paycheck WHERE client_id = $1 AND check_date >= $2 AND check_date < $3 AND payroll_id <> $4 GROUP BY employee_id',
     [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
   )) as { id: string; amount: string }[];
-  const taxes = (await manager.query(
-    `SELECT pt.employee_id AS id, pt.tax, sum(pt.amount)::bigint AS amount FROM paycheck_tax pt JOIN paycheck p ON p.id = pt.paycheck_id
-     WHERE pt.client_id = $1 AND pt.check_date >= $2 AND pt.check_date < $3 AND p.payroll_id <> $4 GROUP BY pt.employee_id, pt.tax`,
-    [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
-  )) as { id: string; tax: string; amount: string }[];
-  const deductions = (await manager.query(
-    `SELECT p.employee_id AS id, l.item, sum(l.amount)::bigint AS amount FROM paycheck p,
-       jsonb_to_recordset(p.lines -> 'deductions') AS l(item text, amount bigint)
-     WHERE p.client_id = $1 AND p.check_date >= $2 AND p.check_date < $3 AND p.payroll_id <> $4 GROUP BY p.employee_id, l.item`,
-    [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
-  )) as { id: string; item: string; amount: string }[];
+  const within: Within = [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll];
+  const taxes = await taxesOf(manager, within);
+  const deductions = await deductionsOf(manager, within);
   const found = new Map<string, YearToDate>();
   const of = (id: string): YearToDate => {
     const own = found.get(id) ?? nothingYet();
@@ -127,7 +142,7 @@ async function monthToDateOf(
   exceptPayroll: string,
 ): Promise<Map<string, MonthToDate>> {
   const first = `${day.slice(0, 8)}01`;
-  const within = [clientId, first, addMonths(date(first), 1), exceptPayroll];
+  const within: Within = [clientId, first, addMonths(date(first), 1), exceptPayroll];
   const found = new Map<string, MonthToDate>();
   const of = (id: string): MonthToDate => {
     const own = found.get(id) ?? { wages: '0.00', taxes: {}, deductions: {} };
@@ -141,19 +156,9 @@ async function monthToDateOf(
   )) as { id: string; amount: string }[];
   if (wages.length === 0) return found;
   for (const row of wages) of(row.id).wages = toDollars(rawCents(row.amount));
-  const taxes = (await manager.query(
-    `SELECT pt.employee_id AS id, pt.tax, sum(pt.amount)::bigint AS amount FROM paycheck_tax pt JOIN paycheck p ON p.id = pt.paycheck_id
-     WHERE pt.client_id = $1 AND pt.check_date >= $2 AND pt.check_date < $3 AND p.payroll_id <> $4 GROUP BY pt.employee_id, pt.tax`,
-    within,
-  )) as { id: string; tax: string; amount: string }[];
-  for (const row of taxes) of(row.id).taxes[row.tax] = toDollars(rawCents(row.amount));
-  const deductions = (await manager.query(
-    `SELECT p.employee_id AS id, l.item, sum(l.amount)::bigint AS amount FROM paycheck p,
-       jsonb_to_recordset(p.lines -> 'deductions') AS l(item text, amount bigint)
-     WHERE p.client_id = $1 AND p.check_date >= $2 AND p.check_date < $3 AND p.payroll_id <> $4 GROUP BY p.employee_id, l.item`,
-    within,
-  )) as { id: string; item: string; amount: string }[];
-  for (const row of deductions) of(row.id).deductions[row.item] = toDollars(rawCents(row.amount));
+  for (const row of await taxesOf(manager, within)) of(row.id).taxes[row.tax] = toDollars(rawCents(row.amount));
+  for (const row of await deductionsOf(manager, within))
+    of(row.id).deductions[row.item] = toDollars(rawCents(row.amount));
   return found;
 }
 

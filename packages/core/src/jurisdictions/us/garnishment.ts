@@ -11,13 +11,15 @@ export const EARNINGS_FREE_OF_GARNISHMENT: readonly Dated<Cents>[] = [
   dated(years(2024, 2026), recalled(CCPA, '30 × 7.25'), dollars('217.50')),
 ];
 
+/** Filing statuses of the statement on Form 668-W. */
+type Filing = 'single' | 'married-jointly' | 'married-separately' | 'head-of-household';
 interface LevyExemption {
-  readonly standardDeduction: Readonly<Record<string, Cents>>;
+  readonly standardDeduction: Readonly<Record<Filing, Cents>>;
   readonly eachDependent: Cents;
   /** For each of age 65 and blindness, of the person and the spouse, by filing status. */
-  readonly eachAgeOrBlind: Readonly<Record<string, Cents>>;
+  readonly eachAgeOrBlind: Readonly<Record<Filing, Cents>>;
 }
-const byFiling = (single: string, joint: string, head: string): Readonly<Record<string, Cents>> => ({
+const byFiling = (single: string, joint: string, head: string): Readonly<Record<Filing, Cents>> => ({
   single: dollars(single),
   'married-separately': dollars(single),
   'married-jointly': dollars(joint),

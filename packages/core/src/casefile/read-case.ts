@@ -61,6 +61,7 @@ const NO_DATE = makeDate(2025, 1, 1);
 const EMPLOYEE_FIELDS = [
   'kind',
   'birthDate',
+  'priorYearWages',
   'federal',
   'residence',
   'work',
@@ -90,6 +91,7 @@ type PersonPart = Pick<
   PaycheckInput,
   | 'worker'
   | 'birthDate'
+  | 'priorYearWages'
   | 'federal'
   | 'work'
   | 'residenceState'
@@ -140,6 +142,7 @@ function readPerson(value: unknown, issues: Issue[]): PersonPart {
   return {
     worker,
     birthDate: employee?.has('birthDate') ? employee.date('birthDate') : null,
+    priorYearWages: employee?.has('priorYearWages') ? employee.amount('priorYearWages') : null,
     federal: federal ? readFederalCertificate(federal) : NO_CERTIFICATE,
     work: places.work,
     residenceState: places.residenceState,
@@ -245,6 +248,7 @@ export function readCase(value: unknown): ReadCase {
     daysInPeriod: settings.daysInPeriod,
     worker: person.worker,
     birthDate: person.birthDate,
+    priorYearWages: person.priorYearWages,
     federal: person.federal,
     work: person.work,
     residenceState: person.residenceState,

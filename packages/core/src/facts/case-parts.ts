@@ -59,7 +59,7 @@ export function employeePart(
     ...left(fact.value, taken('garnishment', fact)),
   }));
   return {
-    ...(worker ? pick(worker, ['kind', 'workClass']) : {}),
+    ...(worker ? pick(worker, ['kind', 'workClass', 'priorYearWages']) : {}),
     ...(bornOn === null ? {} : { birthDate: bornOn }),
     federal: person.federal ?? WITHOUT_CERTIFICATE,
     residence: person.place?.residence ?? { state: '' },

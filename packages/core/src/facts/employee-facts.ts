@@ -261,7 +261,12 @@ const PLACE: FactKind = {
       help: 'Only for work in several states; blank: found by the localization tests',
     },
     { name: 'localizedIn', label: 'Work localized in', kind: 'state', help: 'All of it but what is incidental' },
-    { name: 'baseOfOperations', label: 'Base of operations', kind: 'state', help: 'When no one state has nearly all the work' },
+    {
+      name: 'baseOfOperations',
+      label: 'Base of operations',
+      kind: 'state',
+      help: 'When no one state has nearly all the work',
+    },
     { name: 'directedFrom', label: 'Directed from', kind: 'state', help: 'When there is no base of operations' },
     { name: 'reciprocityCertificate', label: 'Certificate of nonresidence on file', kind: 'flag' },
     {
@@ -317,6 +322,12 @@ const WORKER: FactKind = {
       help: "Of the client's workers' compensation policy",
     },
     {
+      name: 'priorYearWages',
+      label: 'Social security wages last year',
+      kind: 'amount',
+      help: 'From this employer, box 3; checks posted here are counted by themselves. Decides whether catch-up deferrals must be Roth',
+    },
+    {
       name: 'exemptFrom',
       label: 'Exempt from taxes',
       kind: 'rows',
@@ -336,6 +347,7 @@ const WORKER: FactKind = {
       text(value, 'title'),
       ...(['department', 'location', 'costCentre'] as const).map((name) => text(value, name)),
       text(value, 'workClass') === '' ? '' : `class ${text(value, 'workClass')}`,
+      text(value, 'priorYearWages') === '' ? '' : `${text(value, 'priorYearWages')} of wages last year`,
       exempt,
     ];
     return parts.filter((part) => part !== '').join(', ');

@@ -30,6 +30,14 @@ export const ISSUE_TEXTS = {
     '{item}: {amount} of {wanted} is taken, because of the {limit} limit.',
     'Nothing to do; the rest stays in net pay.',
   ),
+  'deduction.must-be-roth': entry(
+    '{item}: {amount} of {wanted} is taken. Last year’s wages were over {mark}, so what goes above {limit} this year may only be Roth.',
+    'Enter the rest as a Roth deferral, if the person wants to go on.',
+  ),
+  'deduction.prior-wages-unknown': entry(
+    '{item} goes above {limit} this year as a catch-up, which must be Roth for whom this employer paid more than {mark} last year.',
+    'Give last year’s social security wages of the person.',
+  ),
   'deduction.needs-amount': entry('{item} needs an amount or a percentage, not both.', 'Give one of them.'),
   'leave.exceeded': entry('The {item} balance falls to {balance} hours.', 'Pay fewer hours of it, or let it be owed.'),
   'garnishment.federal-limit': entry(

@@ -132,6 +132,8 @@ export interface PaycheckInput {
   readonly daysInPeriod: number;
   readonly worker: WorkerKind;
   readonly birthDate: LocalDate | null;
+  /** OASDI wages this employer paid in the year before; null: not known. */
+  readonly priorYearWages: Cents | null;
   readonly federal: FederalCertificate;
   readonly work: readonly WorkPlace[];
   readonly residenceState: string;

@@ -1,7 +1,7 @@
 import type { Dated } from '../jurisdictions/dated.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { ALL_STATES } from '../jurisdictions/states.js';
-import { BENEFIT_LIMITS } from '../jurisdictions/us/benefit-limits.js';
+import { BENEFIT_LIMITS, ROTH_CATCH_UP } from '../jurisdictions/us/benefit-limits.js';
 import { EARNINGS_FREE_OF_GARNISHMENT, FEDERAL_WAGE, LEVY_EXEMPTION } from '../jurisdictions/us/garnishment.js';
 import {
   ADDITIONAL_HI,
@@ -88,6 +88,7 @@ export const PARAMETERS: readonly Parameter[] = [
   federal('election', 'Election worker coverage mark', ELECTION_MARK),
   federal('farm', 'Farm worker coverage mark', FARM_MARK),
   federal('limits', 'Limits on deferrals and benefits', BENEFIT_LIMITS),
+  federal('roth-catch-up', 'Wages above which catch-up deferrals are Roth', ROTH_CATCH_UP),
   federal('garnishment.free', 'Earnings free of garnishment a week', EARNINGS_FREE_OF_GARNISHMENT),
   federal('minimum-wage', 'Federal minimum wage', FEDERAL_WAGE),
   federal('levy', 'Exempt from levy', LEVY_EXEMPTION),

@@ -162,6 +162,20 @@ async function monthToDateOf(
   return found;
 }
 
+/** Social security wages of each person's checks of the year before: above a mark its catch-up deferrals must be Roth. */
+async function priorYearWagesOf(
+  manager: EntityManager,
+  clientId: string,
+  year: number,
+): Promise<ReadonlyMap<string, string>> {
+  const rows = (await manager.query(
+    `SELECT employee_id AS id, sum(wages)::bigint AS wages FROM paycheck_tax
+     WHERE client_id = $1 AND tax = 'US-OASDI-EE' AND check_date >= $2 AND check_date < $3 GROUP BY employee_id`,
+    [clientId, `${year - 1}-01-01`, `${year}-01-01`],
+  )) as { id: string; wages: string }[];
+  return new Map(rows.map(({ id, wages }) => [id, toDollars(rawCents(wages))]));
+}
+
 interface LastRegular {
   readonly wages: string;
   readonly withheld: string;
@@ -253,6 +267,7 @@ export class PeopleCases {
     const { checkDate } = payroll;
     const day = date(checkDate);
     const toDate = await yearToDateOf(manager, client.id, yearOf(day), payroll.id);
+    const priorYear = await priorYearWagesOf(manager, client.id, yearOf(day));
     const months = await monthToDateOf(manager, client.id, day, payroll.id);
     const clientDay = clientOnDay(await this.store.ofClient(manager, client.id), checkDate);
     const rates = await unemploymentRatesOn(manager, client.id, checkDate);
@@ -275,13 +290,15 @@ export class PeopleCases {
       const others = otherRates(own);
       const month = months.get(employee.id);
       const last = lastRegular.get(employee.id);
+      const priorYearWages = priorYear.get(employee.id);
+      const part = employeePart(own, employee.bornOn, exemptions(client, clientDay), (kind, fact) =>
+        taken(employee.id, kind, fact),
+      );
       const base = {
         id: employee.number,
         checkDate,
         payFrequency: frequency,
-        employee: employeePart(own, employee.bornOn, exemptions(client, clientDay), (kind, fact) =>
-          taken(employee.id, kind, fact),
-        ),
+        employee: priorYearWages === undefined ? part : { ...part, priorYearWages },
         employer: employerPart(clientDay, unemploymentRates, headcount),
         settings: last ? { ...settings, lastRegular: last } : settings,
         ...(leaves.length > 0 ? { leave: leaves } : {}),

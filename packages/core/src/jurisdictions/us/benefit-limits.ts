@@ -1,5 +1,5 @@
 import { dollars, type Cents } from '../../money/cents.js';
-import { dated, recalled, year, type Dated } from '../dated.js';
+import { dated, recalled, year, years, type Dated } from '../dated.js';
 import { publication } from '../state-words.js';
 
 /** Yearly limits on what may be deferred or set aside, in cents. */
@@ -78,4 +78,17 @@ export const BENEFIT_LIMITS: readonly Dated<BenefitLimits>[] = [
       transitPerMonth: '340',
     }),
   ),
+];
+
+/**
+ * OASDI wages that the employer paid in the year before, in cents, above which a catch-up deferral may only be Roth;
+ * null: in no case. Source: IRC § 414(v)(7), by Notice 2023-62 not before 2026.
+ */
+export const ROTH_CATCH_UP: readonly Dated<{ readonly priorWagesOver: Cents | null }>[] = [
+  dated(years(2024, 2025), recalled(NOTICE('Notice 2023-62', '2023'), 'administrative transition period'), {
+    priorWagesOver: null,
+  }),
+  dated(year(2026), recalled(NOTICE('Notice 2025-67', '2025'), 'Roth catch-up wage threshold for 2026'), {
+    priorWagesOver: dollars('150000'),
+  }),
 ];

@@ -2,6 +2,8 @@ import type { Schemas } from '../api/client.js';
 import type { CalcCheck } from './calc.worker.js';
 import { OTHER, isOther } from '@zakat/core/paycheck/after-taxes';
 import { asTyped, readShortLine, type OwnWords, type TypedLine } from './short-line.js';
+import { parseDate } from '@zakat/core/calendar/local-date';
+import { dailyOvertimeOf } from '@zakat/core/paycheck/workweeks';
 import type { OwnItem } from '@zakat/core/casefile/compose';
 
 export const HOUR_COLUMNS = ['regular', 'overtime', 'holiday', 'sick', 'vacation'] as const;
@@ -101,7 +103,13 @@ export function entryOf(row: SheetRow): Entry {
 /** What the words of a line may mean for this person. */
 function wordsOf(row: SheetRow): OwnWords {
   const listOf = <T>(name: string): readonly T[] => (Array.isArray(row.base[name]) ? (row.base[name] as T[]) : []);
-  return { items: listOf<OwnItem>('items'), rates: listOf<OwnWords['rates'][number]>('rates') };
+  const day = parseDate(typeof row.base['checkDate'] === 'string' ? row.base['checkDate'] : '');
+  return {
+    items: listOf<OwnItem>('items'),
+    rates: listOf<OwnWords['rates'][number]>('rates'),
+    usualRate: given(row.values, 'rate'),
+    dailyRule: (hourly) => day && dailyOvertimeOf(row.state, day, hourly),
+  };
 }
 
 /** The lines that have no column, as they could be typed; deductions with a percentage or a limit stay out of it. */

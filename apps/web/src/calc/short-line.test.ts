@@ -1,7 +1,10 @@
 import { describe, expect, it } from '@jest/globals';
-import { asTyped, readShortLine, type OwnWords } from './short-line.js';
+import { date } from '@zakat/core/calendar/local-date';
+import { dailyOvertimeOf } from '@zakat/core/paycheck/workweeks';
+import { NO_OWN_WORDS, asTyped, readShortLine, type OwnWords } from './short-line.js';
 
 const own: OwnWords = {
+  ...NO_OWN_WORDS,
   items: [
     { code: 'tool-money', label: 'Tool money', like: 'nonaccountable-reimbursement' },
     { code: 'stand-by', label: 'Stand-by', like: 'regular' },
@@ -38,6 +41,9 @@ describe('a short line', () => {
     ['reg 40+40', ['regular 80h']],
     ['45+40 reg @22.50 bonus 100', ['regular 80h @22.50', 'overtime 5h @22.50', 'bonus 100']],
     ['42.5+40 night-desk', ['regular 80h @24.75', 'overtime 2.5h @24.75']],
+    ['8/10/8/8/8', ['regular 40h', 'overtime 2h']],
+    ['reg 8/8/8.5/8/8+9/8/8/8/8 sick 3', ['regular 80h', 'overtime 1.5h', 'sick 3h']],
+    ['8/8/8/8/8+45', ['regular 80h', 'overtime 5h']],
     ['8 shift @1.50 shift 12', ['shift 8h @1.50', 'shift 12']],
   ])('%s', (text, lines) => {
     expect(inWords(text)).toEqual(lines);
@@ -52,6 +58,11 @@ describe('a short line', () => {
     ['45+40 reg 2 ot', /overtime stands twice/],
     ['45+40 sick', /hours of workweeks/],
     ['8 reg sick 45+40', /hours of workweeks/],
+    ['8/25/8', /more hours than there are/],
+    ['200+40', /more hours than there are/],
+    ['1/1/1/1/1/1/1/1', /is not known/],
+    ['8/8 sick', /hours of workweeks/],
+    ['8//8 reg', /is not known/],
     ['45+ reg', /45\+ is not known/],
     ['45.1234567890123+40 reg', /is not known/],
     ['-4 ot', /-4 is not known/],
@@ -65,6 +76,26 @@ describe('a short line', () => {
     const read = readShortLine(text, own);
     expect(read.problem).toMatch(problem);
     expect(read.lines).toEqual([]);
+  });
+  it.each([
+    ['CA', '20', '10/10/10/10', ['regular 32', 'overtime-not-qualified 8']],
+    [
+      'CA',
+      '20',
+      '13/13/13/13+40',
+      ['regular 72', 'overtime 12', 'overtime-not-qualified 4', 'double-time-not-qualified 4'],
+    ],
+    ['NV', '30', '10/10/10/10', ['regular 40']],
+    ['NV', '30', '10/10/10/10 reg @15', ['regular 32', 'overtime-not-qualified 8']],
+    ['NV', '15', '10/10/10/10 night-desk', ['regular 40']],
+    ['TX', '20', '10/10/10/10', ['regular 40']],
+  ])('days in %s at %s: %s', (state, usualRate, text, expected) => {
+    const words: OwnWords = {
+      ...own,
+      usualRate,
+      dailyRule: (hourly) => dailyOvertimeOf(state, date('2026-06-12'), hourly),
+    };
+    expect(readShortLine(text, words).lines.map((line) => `${line.item} ${line.value}`)).toEqual(expected);
   });
   it('knows neither items nor rates of somebody else', () =>
     expect(readShortLine('8 night-desk').problem).toMatch(/night-desk is not known/));

@@ -1,14 +1,19 @@
 import type { OwnItem } from '@zakat/core/casefile/compose';
 import { findItem, type PayItem } from '@zakat/core/items/registry';
-import { rate, showRate } from '@zakat/core/money/rate';
-import { splitWeeks } from '@zakat/core/paycheck/workweeks';
+import type { DailyOvertime } from '@zakat/core/jurisdictions/overtime';
+import { parseRate, rate, showRate, type Rate } from '@zakat/core/money/rate';
+import { SPLIT_ITEMS, splitDays } from '@zakat/core/paycheck/workweeks';
 
 /** What a word of a short line may mean besides the standard pay items: the client's own, and rates of the person. */
 export interface OwnWords {
   readonly items: readonly OwnItem[];
   readonly rates: readonly { readonly label: string; readonly rate: string }[];
+  /** Dollars an hour of the person, where nothing else is said; empty: none. */
+  readonly usualRate: string;
+  /** What the state of work says about the hours of a day, for an hourly rate. */
+  readonly dailyRule: (hourly: Rate | null) => DailyOvertime | null;
 }
-export const NO_OWN_WORDS: OwnWords = { items: [], rates: [] };
+export const NO_OWN_WORDS: OwnWords = { items: [], rates: [], usualRate: '', dailyRule: () => null };
 
 /** One line of pay, or one deduction, as it was typed. */
 export interface TypedLine {
@@ -40,6 +45,8 @@ const BY_THE_HOUR: ReadonlySet<string> = new Set([
   'regular',
   'overtime',
   'double-time',
+  'overtime-not-qualified',
+  'double-time-not-qualified',
   'overtime-premium',
   'holiday',
   'sick',
@@ -73,39 +80,35 @@ function meaningOf(word: string, own: OwnWords): Meaning | null {
 }
 
 const NUMBER = /^(\$?)(\d+(?:\.\d+)?)$/;
-/** Hours of one workweek after the other: `45+40`. */
-const WEEKS = /^\d{1,3}(?:\.\d{1,4})?(?:\+\d{1,3}(?:\.\d{1,4})?)+$/;
+const HOURS = String.raw`\d{1,3}(?:\.\d{1,4})?`;
+/** Hours of the days of a week: `8/10/8`; a week of one day has none. */
+const DAYS = String.raw`${HOURS}(?:/${HOURS}){0,6}`;
+/** Hours of one workweek after the other, `45+40`, or of their days: `8/10/8/8/8+9/8/8/8/8`. */
+const WEEKS = new RegExp(String.raw`^(?:${DAYS}(?:\+${DAYS})+|${HOURS}(?:/${HOURS}){1,6})$`);
 const RATE = /^@(.+)$/;
 
 /** Numbers, words and rates of a line; a rate belongs to what stands before it. */
 interface Part {
   readonly number: string;
   readonly isDollars: boolean;
+  /** Hours by the week or by the day, which are several lines. */
+  readonly isWeeks: boolean;
   readonly meaning: Meaning;
   rate: string | null;
-  /** The overtime that came out of hours by the week: a rate is that of both. */
-  readonly overtime?: Part;
 }
 
-/** Regular hours given week by week; with the overtime of the weeks over 40, where there is any. */
-function partOfWeeks(text: string, meaning: Meaning): Part {
-  const { regular, overtime } = splitWeeks(text.split('+').map(rate));
-  const own = { isDollars: false, rate: null };
-  const over = findItem('overtime');
-  return {
-    ...own,
-    number: showRate(regular),
-    meaning,
-    ...(overtime.n > 0 && over
-      ? {
-          overtime: {
-            ...own,
-            number: showRate(overtime),
-            meaning: { item: over.code, standard: over, rate: meaning.rate },
-          },
-        }
-      : {}),
-  };
+/** Regular hours given by the week or by the day, with the overtime of them; a rate is that of all. */
+function linesOfWeeks({ number, meaning, rate: given }: Part, { usualRate, dailyRule }: OwnWords): TypedLine[] {
+  const by = given ?? meaning.rate;
+  const weeks = number.split('+').map((week) => (week.includes('/') ? week.split('/').map(rate) : rate(week)));
+  const split = splitDays(weeks, dailyRule(parseRate(by ?? usualRate)));
+  return SPLIT_ITEMS.filter(([part]) => part === 'regular' || split[part].n > 0).map(([part, item]) => ({
+    item: part === 'regular' ? meaning.item : item,
+    list: 'earning',
+    measure: 'hours',
+    value: showRate(split[part]),
+    rate: by,
+  }));
 }
 
 interface TypedNumber {
@@ -119,11 +122,25 @@ function asNumber(text: string): TypedNumber | null {
     return {
       text,
       isWeeks: false,
-      put: (meaning) => ({ number: digits, isDollars: dollars === '$', meaning, rate: null }),
+      put: (meaning) => ({ number: digits, isDollars: dollars === '$', isWeeks: false, meaning, rate: null }),
     };
-  return WEEKS.test(text) ? { text, isWeeks: true, put: (meaning) => partOfWeeks(text, meaning) } : null;
+  if (!WEEKS.test(text)) return null;
+  return {
+    text,
+    isWeeks: true,
+    put: (meaning) => ({ number: text, isDollars: false, isWeeks: true, meaning, rate: null }),
+  };
 }
 const ofWeeks = (text: string): string => `${text} are hours of workweeks, which are regular hours`;
+const MOST_OF_A_DAY = 24;
+const MOST_OF_A_WEEK = 168;
+/** More hours than a day or a week has. */
+const isTooLong = (text: string): boolean =>
+  text
+    .split('+')
+    .some((week) =>
+      week.split('/').some((hours) => Number(hours) > (week.includes('/') ? MOST_OF_A_DAY : MOST_OF_A_WEEK)),
+    );
 
 function lineOf({ number, isDollars, meaning, rate }: Part): TypedLine {
   const { item, standard } = meaning;
@@ -142,7 +159,8 @@ function lineOf({ number, isDollars, meaning, rate }: Part): TypedLine {
  * Reads an exception typed as text: `38.5 reg 4 ot sick 3`. A number belongs to the word beside it: before it, unless
  * that word came first. A lone number is regular hours. `@22.50` or `@` and the name of a rate says what the hours
  * before it are paid at; `$` says that a number is an amount. `45+40` are the regular hours of two workweeks: what is
- * over 40 in one of them is overtime.
+ * over 40 in one of them is overtime. `8/10/8/8/8` are those of the days of a week, where the state may have overtime by
+ * the day as well.
  */
 export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): ShortLine {
   const tokens = text
@@ -172,8 +190,8 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
       if (!last || number !== null || word !== null) return fail(`${token} stands before what it is the rate of`);
       if (last.meaning.standard.list !== 'earning') return fail(`${last.meaning.standard.label} has no rate`);
       last.rate = rate;
-      if (last.overtime) last.overtime.rate = rate;
     } else if (amount) {
+      if (amount.isWeeks && isTooLong(amount.text)) return fail(`${amount.text} has more hours than there are`);
       if (word !== null && amount.isWeeks && word.meaning.item !== 'regular') return fail(ofWeeks(amount.text));
       if (word !== null) put(amount, word.meaning);
       else if (number !== null) return fail(`${number.text} has no word beside it`);
@@ -197,7 +215,7 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
       return fail(`${number.text} has no word beside it`);
     put(number, regular);
   }
-  const lines = parts.flatMap((part) => (part.overtime ? [part, part.overtime] : [part])).map(lineOf);
+  const lines = parts.flatMap((part) => (part.isWeeks ? linesOfWeeks(part, own) : [lineOf(part)]));
   const twice = lines.find((line, index) =>
     lines.some((other, at) => at < index && other.item === line.item && other.rate === line.rate),
   );

@@ -7,6 +7,7 @@ import { type Cents, ZERO } from '../money/cents.js';
 import type { PaycheckInput } from '../paycheck/input.js';
 import { EMPLOYER_KINDS, type EmployerKind, WORKER_KINDS, type WorkerKind } from '../paycheck/kinds.js';
 import type { WorkClass } from '../paycheck/workers-compensation.js';
+import { dailyOvertimeOf } from '../paycheck/workweeks.js';
 import { ownRules, readRows } from '../rules/pack.js';
 import { ownPlaces, readPlaceRows } from '../rules/places.js';
 import { type TaxCode, isTaxCode } from '../taxes/registry.js';
@@ -22,6 +23,7 @@ import {
   readItem,
   readLeave,
   readWorkClasses,
+  type PaidEvery,
 } from './read-lines.js';
 import { readLocalization, readPlaces } from './read-places.js';
 import { readDeductionsToDate, readOwnDeductionsToDate, readTaxes, readWages } from './read-to-date.js';
@@ -224,7 +226,12 @@ export function readCase(value: unknown): ReadCase {
   if (person.birthDate && checkDate && person.birthDate > checkDate)
     issues.push(problem('input.not-a-date', 'employee.birthDate', { value: person.birthDate }));
 
-  const paid = {
+  const rules = reader.has('rules')
+    ? kept(RULES, value['rules'], issues, (rows, found) => ownRules(readRows(rows, 'rules', found)))
+    : null;
+  const state = person.work[0]?.state ?? '';
+  const paid: PaidEvery = {
+    dailyRule: (hourly) => dailyOvertimeOf(state, checkDate ?? NO_DATE, hourly, rules),
     frequency: payFrequency ?? 'weekly',
     days: payFrequency === 'miscellaneous' ? settings.daysInPeriod : 1,
   };
@@ -242,9 +249,7 @@ export function readCase(value: unknown): ReadCase {
     places: reader.has('places')
       ? kept(PLACES, value['places'], issues, (rows, found) => ownPlaces(readPlaceRows(rows, 'places', found)))
       : null,
-    rules: reader.has('rules')
-      ? kept(RULES, value['rules'], issues, (rows, found) => ownRules(readRows(rows, 'rules', found)))
-      : null,
+    rules,
     daysInPeriod: settings.daysInPeriod,
     worker: person.worker,
     birthDate: person.birthDate,

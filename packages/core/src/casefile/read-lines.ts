@@ -1,7 +1,9 @@
 import { PAY_FREQUENCIES, type PayFrequency } from '../calendar/pay-frequency.js';
+import type { IssueCode } from '../issues/catalogue.js';
 import { type Issue, problem } from '../issues/issue.js';
 import { type DeductionItem, type EmployerItem, PAY_ITEMS, type PayItem, findItem } from '../items/registry.js';
 import { BASE_FAMILIES, TREATMENTS, type Treatment } from '../items/treatment.js';
+import type { DailyOvertime } from '../jurisdictions/overtime.js';
 import { type LeavePlan, leaveHours } from '../leave/accrual.js';
 import { cents, type Cents } from '../money/cents.js';
 import { parseRate, type Rate } from '../money/rate.js';
@@ -17,47 +19,90 @@ import {
   type OwnItemName,
 } from '../paycheck/input.js';
 import type { WorkClass } from '../paycheck/workers-compensation.js';
-import { splitWeeks, type SplitHours } from '../paycheck/workweeks.js';
+import { SPLIT_ITEMS, splitDays, splitWeeks, type SplitHours } from '../paycheck/workweeks.js';
 import { Reader } from './reader.js';
 
 /** How often the check is paid, for a salary of another frequency. */
 export interface PaidEvery {
   readonly frequency: PayFrequency;
   readonly days: number;
+  /** What the state of work says about the hours of a day, for an hourly rate. */
+  readonly dailyRule: (hourly: Rate | null) => DailyOvertime | null;
 }
 const SALARY_FREQUENCIES = PAY_FREQUENCIES.filter((one) => one !== 'miscellaneous');
 
-const EARNING_FIELDS = ['item', 'name', 'label', 'treatment', 'hours', 'weeks', 'rate', 'amount', 'per', 'regularRate'];
+const EARNING_FIELDS = [
+  'item',
+  'name',
+  'label',
+  'treatment',
+  'hours',
+  'weeks',
+  'days',
+  'rate',
+  'amount',
+  'per',
+  'regularRate',
+];
 const HOURS_OF_A_WEEK = 168;
-const OVERTIME = findItem('overtime');
+const HOURS_OF_A_DAY = 24;
+const DAYS_OF_A_WEEK = 7;
+const NO_HOURS: SplitHours = splitWeeks([]);
 
-/** Hours worked in each workweek of the period, as regular hours and overtime; null when none are given so. */
-function readWeeks(reader: Reader, item: PayItem | null, issues: Issue[]): SplitHours | null {
-  if (!reader.has('weeks')) return null;
-  const path = `${reader.path}.weeks`;
-  const given = reader.raw('weeks');
-  const weeks = (Array.isArray(given) ? (given as unknown[]) : [given]).map((hours) =>
-    typeof hours === 'string' ? parseRate(hours) : null,
+/** Decimals of a list, or one alone; null with an issue for what is none, or is more than `most`. */
+function readHours(given: unknown, path: string, most: number, tooLong: IssueCode, issues: Issue[]): Rate[] | null {
+  const hours = (Array.isArray(given) ? (given as unknown[]) : [given]).map((one) =>
+    typeof one === 'string' ? parseRate(one) : null,
   );
-  const isRead = weeks.filter((week) => week !== null);
-  if (isRead.length < weeks.length || isRead.some((week) => week.n < 0))
+  const read = hours.filter((one) => one !== null);
+  if (read.length < hours.length || read.some((one) => one.n < 0))
     issues.push(problem('input.not-a-decimal', path, { value: JSON.stringify(given) }));
-  else if (isRead.some((week) => week.n > HOURS_OF_A_WEEK * week.d))
-    issues.push(problem('earning.week-too-long', path));
-  else if (item?.code !== 'regular' || reader.has('hours') || reader.has('amount'))
+  else if (read.some((one) => one.n > most * one.d)) issues.push(problem(tooLong, path));
+  else return read;
+  return null;
+}
+
+/** Hours of each day, a list for each workweek. */
+function readDays(given: unknown, path: string, issues: Issue[]): Rate[][] | null {
+  if (!Array.isArray(given) || !given.every((week) => Array.isArray(week))) {
+    issues.push(problem('input.not-a-decimal', path, { value: JSON.stringify(given) }));
+    return null;
+  }
+  const weeks = given.map((week, index) =>
+    readHours(week, `${path}[${index}]`, HOURS_OF_A_DAY, 'earning.day-too-long', issues),
+  );
+  const long = weeks.findIndex((week) => week !== null && week.length > DAYS_OF_A_WEEK);
+  if (long >= 0) issues.push(problem('earning.week-of-days', `${path}[${long}]`));
+  const read = weeks.filter((week) => week !== null);
+  return read.length === weeks.length && long < 0 ? read : null;
+}
+
+/** Hours worked by the workweek or by the day, as regular hours and overtime; null when none are given so. */
+function readSplit(reader: Reader, item: PayItem | null, issues: Issue[], { dailyRule }: PaidEvery): SplitHours | null {
+  const by = reader.has('days') ? 'days' : 'weeks';
+  if (!reader.has(by)) return null;
+  const path = `${reader.path}.${by}`;
+  const isAlone = !['hours', 'amount', by === 'days' ? 'weeks' : 'days'].some((other) => reader.has(other));
+  if (item?.code !== 'regular' || !isAlone) {
     issues.push(problem('earning.weeks', path, { item: item?.label ?? '' }));
-  else return splitWeeks(isRead);
-  return { regular: { n: 0, d: 1 }, overtime: { n: 0, d: 1 } };
+    return NO_HOURS;
+  }
+  if (by === 'days') {
+    const days = readDays(reader.raw(by), path, issues);
+    return days ? splitDays(days, dailyRule(reader.has('rate') ? reader.decimal('rate') : null)) : NO_HOURS;
+  }
+  const weeks = readHours(reader.raw(by), path, HOURS_OF_A_WEEK, 'earning.week-too-long', issues);
+  return weeks ? splitWeeks(weeks) : NO_HOURS;
 }
 
 export function readEarning(reader: Reader, issues: Issue[], paid: PaidEvery): Earning[] {
   reader.only(EARNING_FIELDS);
   const item = readItem(reader, 'earning', issues);
-  const weeks = readWeeks(reader, item, issues);
-  const hours = weeks ? weeks.regular : reader.decimal('hours');
+  const split = readSplit(reader, item, issues, paid);
+  const hours = split ? split.regular : reader.decimal('hours');
   const rate = reader.decimal('rate');
   const per = reader.has('per') ? reader.oneOf('per', SALARY_FREQUENCIES) : null;
-  const given = reader.has('amount') && !weeks ? reader.amount('amount') : null;
+  const given = reader.has('amount') && !split ? reader.amount('amount') : null;
   if (per && given === null) issues.push(problem('input.missing', `${reader.path}.amount`, { what: 'the amount' }));
   const amount = per && given !== null ? cents(convertSalary(given, per, paid.frequency) * paid.days) : given;
   if (!item || item.list !== 'earning') return [];
@@ -68,10 +113,13 @@ export function readEarning(reader: Reader, issues: Issue[], paid: PaidEvery): E
     issues.push(problem('earning.hours-without-rate', `${path}.rate`, { item: item.label }));
   const own = readOwn(reader);
   const isOnRegularRate = reader.flag('regularRate');
-  if (!weeks) return [{ item, ...own, hours, rate, amount, isOnRegularRate }];
-  const regular: Earning = { item, ...own, hours, rate, amount, isOnRegularRate: false };
-  if (weeks.overtime.n === 0 || OVERTIME?.list !== 'earning') return [regular];
-  return [regular, { ...regular, item: OVERTIME, own: null, hours: weeks.overtime, isOnRegularRate }];
+  if (!split) return [{ item, ...own, hours, rate, amount, isOnRegularRate }];
+  return SPLIT_ITEMS.flatMap(([part, code]): Earning[] => {
+    const standard = findItem(code);
+    if (part === 'regular') return [{ item, ...own, hours, rate, amount, isOnRegularRate: false }];
+    if (split[part].n === 0 || standard?.list !== 'earning') return [];
+    return [{ item: standard, own: null, hours: split[part], rate, amount, isOnRegularRate }];
+  });
 }
 
 /** The firm's own name and label of a line, when it has them: the item is still the one it is treated as. */

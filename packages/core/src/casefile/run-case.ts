@@ -24,6 +24,8 @@ export interface CaseAnswer {
     readonly wages: string;
     readonly amount: string;
   }[];
+  /** One for each line of pay, also of those that hours by the week or by the day were split into. */
+  readonly earnings?: readonly { readonly item: string; readonly amount: string }[];
   readonly deductions?: readonly { readonly item: string; readonly amount: string }[];
   /** On top of the pay, with the case's employerPaid lines. */
   readonly employerPaid?: readonly { readonly item: string; readonly amount: string }[];
@@ -68,6 +70,8 @@ const shown = (issue: Issue): CaseProblem => ({
 function figuresOf(result: PaycheckResult): Map<string, Cents> {
   const figures = new Map<string, Cents>();
   for (const tax of result.taxes) figures.set(tax.code, ((figures.get(tax.code) ?? 0) + tax.amount) as Cents);
+  for (const { item, amount } of result.earnings)
+    figures.set(`earning:${item}`, ((figures.get(`earning:${item}`) ?? 0) + amount) as Cents);
   for (const line of result.deductions) figures.set(`deduction:${line.item}`, line.amount);
   for (const line of result.employerPaid) figures.set(`employer:${line.item}`, line.amount);
   result.garnishments.forEach((line, index) => figures.set(`garnishment:${index + 1}`, line.amount));
@@ -123,6 +127,9 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
     gross: toDollars(result.gross),
     net: toDollars(result.net),
     taxes: result.taxes.map(shownTax),
+    ...(result.earnings.length > 0
+      ? { earnings: result.earnings.map((line) => ({ item: line.item, amount: toDollars(line.amount) })) }
+      : {}),
     ...(result.deductions.length > 0
       ? { deductions: result.deductions.map((line) => ({ item: line.item, amount: toDollars(line.amount) })) }
       : {}),

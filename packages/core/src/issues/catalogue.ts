@@ -54,9 +54,11 @@ export const ISSUE_TEXTS = {
   ),
   'worker.not-withheld-on': entry('{worker}: {what} does not apply ({source}).', 'Nothing to do.'),
   'earning.weeks': entry(
-    '{item}: hours by the workweek belong to regular hours, and stand instead of hours or an amount.',
-    'Give weeks on a line of regular hours, without hours and without an amount.',
+    '{item}: hours by the workweek or by the day belong to regular hours, and stand instead of hours or an amount.',
+    'Give weeks or days on a line of regular hours, without hours and without an amount.',
   ),
+  'earning.day-too-long': entry('A day has 24 hours at most.', 'Correct the hours of the day.'),
+  'earning.week-of-days': entry('A workweek has seven days.', 'Give a list of at most seven days for each workweek.'),
   'earning.week-too-long': entry('A week has 168 hours at most.', 'Correct the hours of the week.'),
   'pay.below-minimum': entry(
     'Pay and tips for {hours} hours are {short} under the minimum wage of {wage}.',

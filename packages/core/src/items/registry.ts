@@ -110,6 +110,9 @@ const LISTED: readonly PayItem[] = [
   earning('regular', 'Regular'),
   earning('overtime', 'Overtime', { factor: '1.5', overtimePremium: { part: 1, of: 3 } }),
   earning('double-time', 'Double time', { factor: '2', overtimePremium: { part: 1, of: 4 } }),
+  // Overtime that a state's law or an agreement asks for, not the federal law: its premium is not deducted (IRC § 225(c)).
+  earning('overtime-not-qualified', 'Overtime, not qualified', { factor: '1.5' }),
+  earning('double-time-not-qualified', 'Double time, not qualified', { factor: '2' }),
   earning('overtime-premium', 'Overtime premium', {
     factor: '0.5',
     overtimePremium: { part: 1, of: 1 },

@@ -4,6 +4,7 @@ import type { Rate } from '../money/rate.js';
 import type { CreditorLimits } from './creditor-limits.js';
 import type { Dated, Provenance } from './dated.js';
 import type { LocalRules } from './locality.js';
+import type { DailyOvertime } from './overtime.js';
 import type { Program } from './program.js';
 import type { RateTier, Worksheet } from './worksheet.js';
 
@@ -144,6 +145,8 @@ export interface StateRules {
   readonly local?: LocalRules;
   /** What a creditor may garnish of pay for work here; left out, what the federal law allows. */
   readonly creditors?: readonly Dated<CreditorLimits>[] | 'not modelled';
+  /** Overtime by the workday, beside the federal law's by the workweek. */
+  readonly overtime?: readonly Dated<DailyOvertime>[];
   /** Hourly; only where a limit follows it. */
   readonly minimumWage?: readonly Dated<Cents>[];
 }

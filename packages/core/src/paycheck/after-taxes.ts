@@ -1,11 +1,12 @@
 import { HI_RATE, OASDI_RATE } from '../jurisdictions/us/parameters.js';
 import { accrue, leaveHours, showLeaveHours } from '../leave/accrual.js';
 import { type Cents, ZERO, add, cents, notBelowZero, showDollars, smaller, subtract, sum } from '../money/cents.js';
-import { dividedBy, round, times } from '../money/exact.js';
+import { round, times } from '../money/exact.js';
 import { showRate, type Rate } from '../money/rate.js';
 import { type TaxCode, taxOf } from '../taxes/registry.js';
 import type { Tape } from '../working/tape.js';
 import { Check } from './check.js';
+import { qualifiedPremium } from './earnings.js';
 import type { PaycheckResult, Tracked } from './result.js';
 import { hoursWorked } from './state-taxes.js';
 
@@ -47,13 +48,12 @@ function leaveTips(check: Check, cash: Cents, tips: Cents): { oasdi: Cents; hi: 
 export function trackedAmounts(check: Check, uncollected: { oasdi: Cents; hi: Cents }): Tracked {
   let overtime = ZERO;
   let tips = ZERO;
-  for (const { item, amount } of check.wages.earnings) {
-    if (item.overtimePremium)
-      overtime = add(
-        overtime,
-        round(dividedBy(cents(amount * item.overtimePremium.part), item.overtimePremium.of), 'half-up'),
-      );
-    if (item.isTips) tips = add(tips, amount);
+  const { earnings } = check.wages;
+  for (let index = 0; index < earnings.length; index += 1) {
+    const [line, earning] = [earnings[index], check.input.earnings[index]];
+    if (!line || !earning) continue;
+    if (line.item.overtimePremium) overtime = add(overtime, qualifiedPremium(earning, line.amount));
+    if (line.item.isTips) tips = add(tips, line.amount);
   }
   return {
     qualifiedOvertime: overtime,

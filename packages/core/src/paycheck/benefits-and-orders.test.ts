@@ -72,6 +72,24 @@ describe('benefits, tips, limits', () => {
         'qualifiedOvertime'
       ],
     ).toBe('100.00'));
+  it('on the regular rate it is half of that rate, also of double time', () => {
+    // (45 × 20.00 + 90.00) ÷ 45 = 22.00 an hour: 5 hours × 11.00 are qualified, whatever the factor is.
+    const qualified = (item: string) =>
+      runCase(
+        make('TX', {
+          earnings: [
+            { item: 'regular', hours: '40', rate: '20.00' },
+            { item, hours: '5', rate: '20.00', regularRate: true },
+            { item: 'bonus', amount: '90.00' },
+          ],
+        }),
+      ).tracked?.['qualifiedOvertime'];
+    expect([qualified('overtime'), qualified('double-time'), qualified('overtime-not-qualified')]).toEqual([
+      '55.00',
+      '55.00',
+      undefined,
+    ]);
+  });
   it('a loan of 700 at 90 takes 8 checks, the last 70', () => {
     let balance = dollars('700.00');
     const taken: string[] = [];

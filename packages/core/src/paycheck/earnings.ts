@@ -1,6 +1,6 @@
 import { PERIODS_PER_YEAR, type PayFrequency } from '../calendar/pay-frequency.js';
-import { cents, type Cents } from '../money/cents.js';
-import { exact, plus, round, times, type Exact } from '../money/exact.js';
+import { ZERO, cents, type Cents } from '../money/cents.js';
+import { dividedBy, exact, minus, plus, round, times, type Exact } from '../money/exact.js';
 import { rate, type Rate } from '../money/rate.js';
 import { EARNING_ITEMS, type EarningItem } from '../items/registry.js';
 import type { Earning } from './input.js';
@@ -62,6 +62,21 @@ function onRegularRate(earnings: readonly Earning[]): Cents[] {
     const premium = times(times(own, { n: factor.n - factor.d, d: factor.d }), earning.hours);
     return round(plus(straight(earning), premium), 'half-up');
   });
+}
+
+/**
+ * What of an overtime line the federal law asks for on top of the regular rate, half of that rate for each hour: the
+ * qualified overtime of IRC § 225(c). Rounded once, half a cent up; zero on any other line.
+ */
+export function qualifiedPremium(earning: Earning, amount: Cents): Cents {
+  const { overtimePremium } = earning.item;
+  if (!overtimePremium) return ZERO;
+  const factor = factorOf(earning.item);
+  if (!earning.isOnRegularRate || earning.hours === null || factor.n < factor.d)
+    return round(dividedBy(cents(amount * overtimePremium.part), overtimePremium.of), 'half-up');
+  // All of the premium of time and a half; half of that of double time.
+  const premium = minus(exact(amount), straight(earning));
+  return round(times(premium, { n: factor.d, d: 2 * (factor.n - factor.d) }), 'half-up');
 }
 
 /** A salary of one frequency as the amount of a period of another: amount × periods ÷ periods, rounded once. */

@@ -4,7 +4,8 @@ import { findState } from '../jurisdictions/states.js';
 import { FEDERAL_WAGE } from '../jurisdictions/us/garnishment.js';
 import { cents, showDollars, subtract, type Cents } from '../money/cents.js';
 import { dividedBy, exact, isBelowZero, minus, plus, round, times, type Exact } from '../money/exact.js';
-import { showRate } from '../money/rate.js';
+import { rate, showRate } from '../money/rate.js';
+import type { EarningItem } from '../items/registry.js';
 import type { Earning, PaycheckInput } from './input.js';
 import type { EarnedAmount } from './wages.js';
 
@@ -41,11 +42,7 @@ export function minimumWageWarnings(input: PaycheckInput, earned: readonly Earne
     const { item } = earning;
     if (item.isLeave || item.outOf.includes('income') || (item.isNoncash && !item.isTips)) continue;
     if (earning.hours !== null && !item.isOnOtherHours) hours = plus(hours, earning.hours);
-    const premium = item.overtimePremium;
-    const straight = premium
-      ? minus(exact(amount), dividedBy(cents(amount * premium.part), premium.of))
-      : exact(amount);
-    pay = plus(pay, straight);
+    pay = plus(pay, straightOf(item, amount));
   }
   const needed = times(least.value, hours);
   if (!isBelowZero(minus(pay, needed))) return NOTHING;
@@ -57,5 +54,11 @@ export function minimumWageWarnings(input: PaycheckInput, earned: readonly Earne
       short: showDollars(short),
     }),
   ];
+}
+/** Pay without the premium of overtime. */
+function straightOf({ overtimePremium, factor }: EarningItem, amount: Cents): Exact {
+  if (overtimePremium) return minus(exact(amount), dividedBy(cents(amount * overtimePremium.part), overtimePremium.of));
+  const { n, d } = rate(factor);
+  return times(exact(amount), { n: d, d: n });
 }
 const NOTHING: readonly Issue[] = [];

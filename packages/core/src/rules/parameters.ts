@@ -43,7 +43,7 @@ function ofState(state: StateRules): Parameter[] {
     jurisdiction,
     rows,
   });
-  const { minimumWage, creditors } = state;
+  const { minimumWage, creditors, overtime } = state;
   return [
     ...(state.incomeTax.kind === 'none'
       ? []
@@ -52,6 +52,7 @@ function ofState(state: StateRules): Parameter[] {
           own('supplemental', 'supplemental wages', state.incomeTax.supplemental),
         ]),
     own('unemployment.base', 'unemployment wage base', state.unemployment.base),
+    ...(overtime ? [own('overtime', 'overtime by the workday', overtime)] : []),
     ...(minimumWage ? [own('minimum-wage', 'minimum wage', minimumWage)] : []),
     ...(Array.isArray(creditors) ? [own('garnishment', 'what a creditor may garnish', creditors)] : []),
     ...(state.programs ?? []).map((program) => own(program.code, program.label, program.terms)),

@@ -52,8 +52,8 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
         <Checkbox label="every column" checked={isWide} onChange={(event) => setWide(event.currentTarget.checked)} />
         {isOpen && (
           <span className="note">
-            Type an exception as a line, like 38.5 reg 4 ot @22.50 tips 60, or 45+40 for two weeks, or in the cells;
-            paste from a spreadsheet; Ctrl Z undoes.
+            Type an exception as a line, like 38.5 reg 4 ot @22.50 tips 60, or 45+40 for two weeks, or 8/10/8/8/8 for
+            the days of one, or in the cells; paste from a spreadsheet; Ctrl Z undoes.
           </span>
         )}
       </div>

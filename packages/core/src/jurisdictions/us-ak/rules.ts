@@ -1,5 +1,7 @@
 import { rate } from '../../money/rate.js';
+import { minimumWageFrom } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
+import { overtimeByDay } from '../overtime.js';
 import { PLAUSIBLE, agency, since2024, publication, wageBasesFrom2024 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
@@ -15,6 +17,17 @@ export const ALASKA: StateRules = {
     ...recalled(publication('Alaska Statutes', 'State of Alaska', '2025'), 'no individual income tax since 1980'),
   },
   creditors: 'not modelled',
+  overtime: overtimeByDay(
+    'Alaska Statutes 23.10.060',
+    { day: [{ hours: 8, item: 'overtime' }] },
+    'Employers of fewer than four are not under it.',
+  ),
+  minimumWage: [
+    minimumWageFrom('2024-01-01', '2025-01-01', 'Alaska', '11.73'),
+    minimumWageFrom('2025-01-01', '2025-07-01', 'Alaska', '11.91'),
+    minimumWageFrom('2025-07-01', '2026-07-01', 'Alaska', '13.00'),
+    minimumWageFrom('2026-07-01', '2027-01-01', 'Alaska', '14.00'),
+  ],
   unemployment: { base: wageBasesFrom2024(RATES('2026'), '49700', '51700', '54200'), highestPlausibleRate: PLAUSIBLE },
   programs: [
     {

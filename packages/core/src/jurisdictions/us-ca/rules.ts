@@ -2,6 +2,7 @@ import { rate } from '../../money/rate.js';
 import { SINGLE_ZERO_SAYS, certificate, statusField, wholeField } from '../certificate-fields.js';
 import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
+import { overtimeByDay } from '../overtime.js';
 import { byPeriod, columnIs, countFromTable, credit, deduct, fixed, noneUpTo, steps } from '../lines.js';
 import {
   PLAUSIBLE,
@@ -124,6 +125,20 @@ export const CALIFORNIA: StateRules = {
     ofDisposable: rate('0.20'),
     ...freeHours(48, 'state', '0.40'),
   }),
+  overtime: overtimeByDay(
+    'California Labor Code § 510(a)',
+    {
+      day: [
+        { hours: 8, item: 'overtime' },
+        { hours: 12, item: 'double-time' },
+      ],
+      seventhDay: [
+        { hours: 0, item: 'overtime' },
+        { hours: 8, item: 'double-time' },
+      ],
+    },
+    'Alternative workweeks (§ 511) and wage orders of single industries are not modelled.',
+  ),
   minimumWage: minimumWages('California', ['16.00', '16.50', '16.90']),
   unemployment: { base: wageBases(guide('2025'), '7000', '7000'), highestPlausibleRate: PLAUSIBLE },
   programs: [

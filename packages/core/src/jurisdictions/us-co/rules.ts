@@ -2,6 +2,7 @@ import { rate } from '../../money/rate.js';
 import { amountField, certificate, flagField, statusField } from '../certificate-fields.js';
 import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
+import { overtimeByDay } from '../overtime.js';
 import { annual, byStatus, deduct, fixed, flat, given, when } from '../lines.js';
 import type { Locality } from '../locality.js';
 import { fee, feeTax, placeCode } from '../places.js';
@@ -102,6 +103,11 @@ export const COLORADO: StateRules = {
     supplemental: both(recalled(DR1098('2025'), 'supplemental wages'), flatSupplemental('0.044')),
   },
   creditors: creditorsMay('Colorado Revised Statutes § 13-54-104', { ofDisposable: rate('0.20'), ...freeHours(40) }),
+  overtime: overtimeByDay(
+    'COMPS Order, 7 CCR 1103-1, rule 4.1',
+    { day: [{ hours: 12, item: 'overtime' }] },
+    'Twelve hours in a row over midnight count as well; they are not modelled.',
+  ),
   minimumWage: minimumWages('Colorado', ['14.42', '14.81', '15.16']),
   unemployment: {
     base: wageBases(

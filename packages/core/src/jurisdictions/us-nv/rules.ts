@@ -1,7 +1,8 @@
 import { dollars } from '../../money/cents.js';
 import { rate } from '../../money/rate.js';
-import { creditorsMay, freeHours } from '../creditor-limits.js';
+import { creditorsMay, freeHours, minimumWageFrom } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
+import { overtimeByDay } from '../overtime.js';
 import { PLAUSIBLE, agency, since2024, publication, wageBasesFrom2024 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
@@ -19,6 +20,20 @@ export const NEVADA: StateRules = {
     lowPay: { weekly: dollars('770'), ofDisposable: rate('0.18') },
     ...freeHours(50, 'federal'),
   }),
+  overtime: overtimeByDay('Nevada Revised Statutes 608.018', {
+    day: [{ hours: 8, item: 'overtime' }],
+    belowMinimumTimes: rate('1.5'),
+  }),
+  minimumWage: [
+    minimumWageFrom(
+      '2024-01-01',
+      '2024-07-01',
+      'Nevada',
+      '11.25',
+      'One dollar less where health benefits are offered.',
+    ),
+    minimumWageFrom('2024-07-01', '2027-01-01', 'Nevada', '12.00'),
+  ],
   unemployment: {
     base: wageBasesFrom2024(publication('Taxable wage base', DETR, '2026'), '40600', '41800', '43700'),
     highestPlausibleRate: PLAUSIBLE,

@@ -178,3 +178,8 @@ export const byPeriod = (
   basis: { period: to },
   result: { to: 'cent', mode: 'half-up' },
 });
+/** The same with amounts and result in whole dollars, credits among them. */
+export const byPeriodToDollar = (columns: readonly ColumnRule[], ...lines: WorksheetLine[]): Worksheet => ({
+  ...byPeriod('dollar', columns, ...lines),
+  result: { to: 'dollar', mode: 'half-up' },
+});

@@ -23,7 +23,7 @@ export type Quantity =
   /** An amount as the certificate gives it, for the year or for each pay period. */
   | { readonly is: 'given'; readonly field: string; readonly per: 'year' | 'period' }
   | { readonly is: 'share'; readonly rate: Rate; readonly least?: ByColumn<Cents>; readonly most?: ByColumn<Cents> }
-  /** `start`, less `rate` of the annual wages over `over`, or less `drop` for each whole `step` over; never under `least`. */
+  /** `start`, less `rate` of the wages over `over`, or less `drop` for each whole `step` over; never under `least`. */
   | {
       readonly is: 'slide';
       readonly start: ByColumn<Cents>;

@@ -53,6 +53,7 @@ interface Deducted {
 }
 function writeDeduction(tape: Tape, { deduction, line, gross, wanted, by, law }: Deducted): void {
   const figure = `deduction:${line.item}`;
+  const { percent } = deduction;
   tape.write(figure, () => ({
     label: percent && deduction.amount === null ? 'Share of gross pay' : 'Amount',
     value: showDollars(wanted),

@@ -104,10 +104,11 @@ export function amountOf(given: Quantity, setting: Setting, isCredit: boolean): 
   }
 }
 
-function slideOf(given: Extract<Quantity, { is: 'slide' }>, { column, wages }: Setting): Exact {
-  const start = exact(at(given.start, column));
-  const least = exact(at(given.least, column));
-  const excess = wages - at(given.over, column);
+function slideOf(given: Extract<Quantity, { is: 'slide' }>, setting: Setting): Exact {
+  const { column, wages } = setting;
+  const start = exact(scaled(setting, at(given.start, column)));
+  const least = exact(scaled(setting, at(given.least, column)));
+  const excess = wages - scaled(setting, at(given.over, column));
   if (excess <= 0) return start;
   const drop =
     'rate' in given.by
@@ -124,15 +125,23 @@ export interface AmountWords {
 }
 const upTo = (most: Cents | null): string => (most === null ? '' : `, at most ${showDollars(most)}`);
 
-export function wordsOf(given: Quantity, setting: Setting): AmountWords {
+/** How a year's amount came to be one of the period, where the publication prints tables of the period. */
+function dividedWords({ basis, periods }: Setting, isCredit: boolean): string {
+  return basis === 'annual' ? '' : ` a year ÷ ${periods}, to the ${isCredit ? 'cent' : basis.period}`;
+}
+
+export function wordsOf(given: Quantity, setting: Setting, isCredit: boolean): AmountWords {
   const { certificate, column, wages, periods, isPeriod } = setting;
+  const divided = dividedWords(setting, isCredit);
   const byPeriods = isPeriod ? '' : ` × ${periods}`;
   switch (given.is) {
-    case 'fixed':
-      return { parameter: showDollars(at(given.by, column)) };
+    case 'fixed': {
+      const amount = showDollars(at(given.by, column));
+      return divided === '' ? { parameter: amount } : { how: `${amount}${divided}`, parameter: amount };
+    }
     case 'count': {
       const each = showDollars(at(given.each, column));
-      return { how: `${claimedOn(certificate, given)} × ${each}`, parameter: `${each} each` };
+      return { how: `${claimedOn(certificate, given)} × ${each}${divided}`, parameter: `${each} each` };
     }
     case 'given': {
       const amount = showDollars(certificateAmount(certificate, given.field));
@@ -145,8 +154,9 @@ export function wordsOf(given: Quantity, setting: Setting): AmountWords {
       return { how: `${by} of ${showDollars(wages)}${least}${upTo(most)}`, parameter: by };
     }
     case 'slide': {
-      const [start, over] = [showDollars(at(given.start, column)), showDollars(at(given.over, column))];
-      if (wages <= at(given.over, column)) return { how: `in full up to wages of ${over}`, parameter: start };
+      const mark = scaled(setting, at(given.over, column));
+      const [start, over] = [showDollars(scaled(setting, at(given.start, column))), showDollars(mark)];
+      if (wages <= mark) return { how: `in full up to wages of ${over}`, parameter: start };
       const drop =
         'rate' in given.by
           ? `${showPercent(at(given.by.rate, column))} of what is over ${over}`
@@ -181,7 +191,7 @@ export function wordsOf(given: Quantity, setting: Setting): AmountWords {
     case 'when': {
       const value = certificate[given.field];
       const chosen = value === true || Number(value ?? 0) > 0 ? given.then : given.otherwise;
-      return chosen ? wordsOf(chosen, setting) : { parameter: showDollars(ZERO) };
+      return chosen ? wordsOf(chosen, setting, isCredit) : { parameter: showDollars(ZERO) };
     }
   }
 }

@@ -95,7 +95,7 @@ class Filling implements Setting {
     // What the worksheet has come to by now; the words are made when they are read.
     const { isPeriod } = this;
     this.write(() => {
-      const { parameter, ...how } = wordsOf(line.amount, { ...this, isPeriod });
+      const { parameter, ...how } = wordsOf(line.amount, { ...this, isPeriod }, line.do !== 'deduct');
       return { label: line.label, value: sign + showExact(amount), ...how, parameter: [line.label, parameter] };
     });
   }

@@ -6,6 +6,7 @@ import type { StateRules } from '../state.js';
 
 const REVENUE = 'Iowa Department of Revenue';
 const formula = (edition: string) => publication('Iowa Withholding Formula (44-001)', REVENUE, edition);
+const SPOUSE = 'That a couple in which both earn has the deduction of a single person is recalled less surely.';
 const worksheet = (other: string, head: string, joint: string) =>
   annual(
     byStatus({ 'married-jointly': 'joint', 'head-of-household': 'head' }, 'other'),
@@ -26,16 +27,23 @@ export const IOWA: StateRules = {
     certificate: certificate(
       'IA W-4',
       [
-        statusField(['single', 'head-of-household', 'married-jointly', 'married-separately'], 'Top of the IA W-4.'),
+        statusField(
+          ['single', 'head-of-household', 'married-jointly', 'married-both-working', 'married-separately'],
+          'Top of the IA W-4; `married-both-working` is married filing jointly with a spouse who has earned income.',
+        ),
         amountField('allowanceAmount', 'Total allowances in dollars', 'IA W-4 line 6: dollars of credit a year.'),
       ],
       { filingStatus: 'single' },
       'Withhold as single with no allowances.',
     ),
     worksheets: yearly(
-      [recalled(formula('2025'), 'steps 1 to 5'), worksheet('15000', '22500', '30000')],
+      [recalled(formula('2025'), 'steps 1 to 5', SPOUSE), worksheet('15000', '22500', '30000')],
       [
-        recalled(formula('2026'), 'steps 1 to 5', 'Deductions follow the federal standard deduction for 2026.'),
+        recalled(
+          formula('2026'),
+          'steps 1 to 5',
+          `Deductions follow the federal standard deduction for 2026. ${SPOUSE}`,
+        ),
         worksheet('16100', '24150', '32200'),
       ],
     ),

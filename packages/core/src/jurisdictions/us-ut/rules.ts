@@ -1,13 +1,13 @@
 import { certificate, statusField } from '../certificate-fields.js';
 import { between, dated, recalled, year } from '../dated.js';
-import { annualToDollar, byStatus, credit, flat, slide } from '../lines.js';
+import { byPeriodToDollar, byStatus, credit, flat, slide } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAX = 'Utah State Tax Commission';
 const PUB14 = (edition: string) => publication('Publication 14, Withholding Tax Guide', TAX, edition);
 const worksheet = (by: string, single: string, joint: string, overSingle: string, overJoint: string) =>
-  annualToDollar(
+  byPeriodToDollar(
     byStatus({ 'married-jointly': 'joint' }, 'single'),
     flat(by),
     credit('Allowance that slides away', slide({ single, joint }, { single: overSingle, joint: overJoint }, '0.013')),
@@ -39,7 +39,7 @@ export const UTAH: StateRules = {
         recalled(
           PUB14('January 2025'),
           'schedules 2 and 3',
-          'The sliding allowance is that of the later edition. The print works each line of its schedules in whole dollars of the period; here only the result is rounded.',
+          'The sliding allowance is that of the later edition. The amounts of a period are the year’s to the whole dollar, as the schedules print them; whether each line is rounded as well is not sure.',
         ),
         worksheet('0.0455', '450', '900', '9107', '18213'),
       ),
@@ -48,7 +48,7 @@ export const UTAH: StateRules = {
         recalled(
           PUB14('May 2025'),
           'schedules 2 and 3',
-          'The edition for pay periods from June 2025 (HB 106). The print works each line in whole dollars of the period; here only the result is rounded.',
+          'The edition for pay periods from June 2025 (HB 106). The amounts of a period are the year’s to the whole dollar, as the schedules print them; whether each line is rounded as well is not sure.',
         ),
         worksheet('0.045', '450', '900', '9107', '18213'),
       ),
@@ -57,7 +57,7 @@ export const UTAH: StateRules = {
         recalled(
           PUB14('2026'),
           'schedules 2 and 3',
-          'Carried over from 2025. The print works each line in whole dollars of the period; here only the result is rounded.',
+          'Carried over from 2025. The amounts of a period are the year’s to the whole dollar, as the schedules print them; whether each line is rounded as well is not sure.',
         ),
         worksheet('0.045', '450', '900', '9107', '18213'),
       ),

@@ -38,11 +38,17 @@ export class EntryDeduction {
   /** Of what the employer pays: a match of what is deferred. */
   @List(() => MatchStep, { optional: true, most: 6 }) match?: MatchStep[];
 }
+/** A line of the person that is not in this check: `order:LABEL` or `item:CODE`. */
+export class LeftOutLine {
+  @Text(120, { min: 1 }) line!: string;
+  @Text(120, { min: 1 }) reason!: string;
+}
 export class PayrollEntry {
   @Id() employeeId!: string;
   @Flag() isPaid!: boolean;
   @List(() => EntryEarning, { most: 40 }) earnings!: EntryEarning[];
   @List(() => EntryDeduction, { most: 40 }) deductions!: EntryDeduction[];
+  @List(() => LeftOutLine, { optional: true, most: 40 }) leftOut?: LeftOutLine[];
 }
 export class SavePayroll {
   @Whole({ min: 1 }) version!: number;

@@ -1911,6 +1911,10 @@ export interface components {
             coverage?: string;
             match?: components["schemas"]["MatchStep"][];
         };
+        LeftOutLine: {
+            line: string;
+            reason: string;
+        };
         ItemFigure: {
             item: string;
             name?: string;
@@ -1956,6 +1960,7 @@ export interface components {
             isPaid: boolean;
             earnings: components["schemas"]["EntryEarning"][];
             deductions: components["schemas"]["EntryDeduction"][];
+            leftOut?: components["schemas"]["LeftOutLine"][];
             number: string;
             name: string;
             workState: string;
@@ -2577,6 +2582,7 @@ export interface components {
             isPaid: boolean;
             earnings: components["schemas"]["EntryEarning"][];
             deductions: components["schemas"]["EntryDeduction"][];
+            leftOut?: components["schemas"]["LeftOutLine"][];
         };
         SavePayroll: {
             version: number;

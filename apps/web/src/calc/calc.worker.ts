@@ -2,8 +2,12 @@ import { composeCase, type OwnRows, type TypedEntry } from '@zakat/core/casefile
 import { readCase } from '@zakat/core/casefile/read-case';
 import type { JsonObject } from '@zakat/core/casefile/reader';
 import { fix, sentence, type Issue } from '@zakat/core/issues/issue';
+import { add, parseDollars, subtract, toDollars } from '@zakat/core/money/cents';
 import { computePaycheck } from '@zakat/core/paycheck/compute';
+import { grossUp } from '@zakat/core/paycheck/gross-up';
 import { Tape, type TapeLine } from '@zakat/core/working/tape';
+import type { InHand } from './sheet-row.js';
+import { takenBy, type TakenBy } from './taken.js';
 
 export interface CalcRequest {
   readonly id: number;
@@ -17,12 +21,13 @@ export interface CalcRequest {
   readonly own?: OwnRows | null;
   /** A figure whose working is wanted, of the first person. */
   readonly figure?: string;
+  /** What an item is to leave in the hand of the first person: its amount is wanted. */
+  readonly inHand?: InHand;
 }
-export interface CalcCheck {
+export interface CalcCheck extends TakenBy {
   readonly gross: number;
   readonly net: number;
   readonly taxes: readonly { readonly code: string; readonly payer: string; readonly amount: number }[];
-  readonly deductions: number;
   readonly problems: readonly {
     readonly field: string;
     readonly severity: string;
@@ -34,8 +39,14 @@ export interface CalcAnswer {
   readonly id: number;
   readonly checks: Readonly<Record<string, CalcCheck>>;
   readonly working: readonly TapeLine[] | null;
+  readonly found?: FoundAmount;
 }
-const NOTHING: CalcCheck = { gross: 0, net: 0, taxes: [], deductions: 0, problems: [] };
+/** The amount that leaves what was asked for; with a problem where no cent does. */
+export interface FoundAmount {
+  readonly amount: string | null;
+  readonly problem: string | null;
+}
+const NOTHING: CalcCheck = { gross: 0, net: 0, taxes: [], deductions: 0, taken: {}, problems: [] };
 
 /** A request on its way to the worker: what it was given before is not sent again. */
 export interface SentRequest extends Omit<CalcRequest, 'people'> {
@@ -68,7 +79,33 @@ export class Calculator {
       checks[key] = isPaid && known ? checkOf(composeCase(known, entry, this.own), tape) : NOTHING;
       if (tape && request.figure !== undefined && isPaid) working = tape.linesOf(request.figure);
     });
-    return { id: request.id, checks, working };
+    const [first] = request.people;
+    if (!request.inHand || !first) return { id: request.id, checks, working };
+    return { id: request.id, checks, working, found: this.find(first, request.inHand) };
+  }
+
+  /** The amount of an item with which the check leaves so much more in the hand than without it. */
+  private find({ key, entry }: SentRequest['people'][number], { item, net }: InHand): FoundAmount {
+    const base = this.bases.get(key);
+    const others = entry.earnings.filter((line) => line.item !== item || line.hours !== undefined);
+    const read = base
+      ? readCase(composeCase(base, { ...entry, earnings: [...others, { item, amount: '0.00' }] }, this.own))
+      : null;
+    const line = read?.input?.earnings.at(-1);
+    const more = parseDollars(net);
+    if (!read?.input || !line || more === null) return { amount: null, problem: 'the check cannot be computed yet' };
+    const input = { ...read.input, earnings: read.input.earnings.slice(0, -1) };
+    const before = computePaycheck(input).net;
+    const { amount, result } = grossUp(input, line, add(before, more));
+    const issue = result.problems.find(({ code }) => code.startsWith('gross-up.'));
+    if (!issue) return { amount: toDollars(amount), problem: null };
+    if (issue.code === 'gross-up.out-of-range')
+      return { amount: null, problem: `no amount leaves ${toDollars(more)} in the hand` };
+    const left = toDollars(subtract(result.net, before));
+    return {
+      amount: toDollars(amount),
+      problem: `no whole cent leaves exactly ${toDollars(more)} in the hand; ${toDollars(amount)} leaves ${left}`,
+    };
   }
 }
 
@@ -80,7 +117,7 @@ function checkOf(composed: JsonObject, tape: Tape | undefined): CalcCheck {
     gross: result.gross,
     net: result.net,
     taxes: result.taxes.map(({ code, payer, amount }) => ({ code, payer, amount })),
-    deductions: result.deductions.reduce((total, line) => total + line.amount, 0),
+    ...takenBy(result),
     problems: result.problems.map(shown),
   };
 }

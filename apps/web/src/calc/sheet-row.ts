@@ -1,5 +1,6 @@
 import type { Schemas } from '../api/client.js';
 import type { CalcCheck } from './calc.worker.js';
+import { takenBy } from './taken.js';
 import { OTHER, isOther } from '@zakat/core/paycheck/after-taxes';
 import { asTyped, readShortLine, type OwnWords, type TypedLine } from './short-line.js';
 import { parseDate } from '@zakat/core/calendar/local-date';
@@ -11,7 +12,7 @@ export const AMOUNT_COLUMNS = ['salary', 'bonus'] as const;
 export const DEDUCTION_COLUMNS = ['401k', 'section-125-health'] as const;
 export const VALUE_COLUMNS: readonly string[] = ['rate', ...HOUR_COLUMNS, ...AMOUNT_COLUMNS, ...DEDUCTION_COLUMNS];
 
-type Entry = Pick<Schemas['PayrollEntry'], 'employeeId' | 'isPaid' | 'earnings' | 'deductions'>;
+type Entry = Pick<Schemas['PayrollEntry'], 'employeeId' | 'isPaid' | 'earnings' | 'deductions' | 'leftOut'>;
 /** A line of the payroll sheet: one text a column, and what has no column kept as it is. */
 export interface SheetRow {
   readonly employeeId: string;
@@ -23,6 +24,8 @@ export interface SheetRow {
   readonly values: Readonly<Record<string, string>>;
   readonly otherEarnings: Entry['earnings'];
   readonly otherDeductions: Entry['deductions'];
+  /** Lines that stay out of this check, each with its reason. */
+  readonly leftOut: NonNullable<Entry['leftOut']>;
   readonly check: CalcCheck;
   readonly line: string;
 }
@@ -64,12 +67,13 @@ export function rowOf(person: Schemas['PayrollPerson']): SheetRow {
     values,
     otherEarnings,
     otherDeductions,
+    leftOut: person.leftOut ?? [],
     line: '',
     check: {
       gross: paycheck.gross,
       net: paycheck.net,
       taxes: paycheck.taxes,
-      deductions: paycheck.deductions.reduce((total, line) => total + line.amount, 0),
+      ...takenBy(paycheck),
       problems: paycheck.problems,
     },
   };
@@ -97,6 +101,7 @@ export function entryOf(row: SheetRow): Entry {
     isPaid: row.isPaid,
     earnings: [...hours, ...amounts, ...row.otherEarnings],
     deductions: [...deductions, ...row.otherDeductions],
+    ...(row.leftOut.length > 0 ? { leftOut: row.leftOut } : {}),
   };
 }
 
@@ -179,15 +184,42 @@ function withOthers(row: SheetRow, lines: readonly TypedLine[]): SheetRow {
   };
 }
 
+/** What a line is to leave in the hand: its amount is still to be found. */
+export interface InHand {
+  readonly item: string;
+  readonly net: string;
+}
+export interface Typed {
+  readonly row: SheetRow;
+  readonly problem: string | null;
+  readonly inHand?: InHand;
+}
+
+/** The row with an item of this amount, in place of one it had. */
+export function paying(row: SheetRow, item: string, amount: string): SheetRow {
+  const { values, earnings } = shareOut(row, [{ item, list: 'earning', measure: 'amount', value: amount, rate: null }]);
+  const others = row.otherEarnings.filter((line) => line.item !== item || line.hours !== undefined);
+  return { ...row, values: { ...row.values, ...values }, otherEarnings: [...others, ...earnings] };
+}
+
+/** The row with a line left out for a reason; null: in again. */
+export function leavingOut(row: SheetRow, line: string, reason: string | null): SheetRow {
+  const others = row.leftOut.filter((other) => other.line !== line);
+  return { ...row, leftOut: reason === null ? others : [...others, { line, reason }] };
+}
+
 /** A row after one cell was typed over. A line that cannot be read changes nothing. */
-export function typed(row: SheetRow, column: string, value: string): { row: SheetRow; problem: string | null } {
+export function typed(row: SheetRow, column: string, value: string): Typed {
   if (column === 'isPaid') return { row: { ...row, isPaid: value === 'true' }, problem: null };
   if (column === 'line' || column === 'also') {
     const { lines, problem } = readShortLine(value, wordsOf(row));
     const noted = column === 'line' ? { ...row, line: value } : row;
     if (problem !== null) return { row: noted, problem };
-    if (column === 'also') return { row: withOthers(row, lines), problem: null };
-    return { row: lines.length === 0 ? noted : withException(noted, lines), problem: null };
+    const net = lines.find((line) => line.measure === 'net');
+    const known = lines.filter((line) => line.measure !== 'net');
+    const inHand = net ? { inHand: { item: net.item, net: net.value } } : {};
+    if (column === 'also') return { row: withOthers(row, known), problem: null, ...inHand };
+    return { row: known.length === 0 ? noted : withException(noted, known), problem: null, ...inHand };
   }
   const text = value
     .trim()

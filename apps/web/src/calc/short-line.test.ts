@@ -18,7 +18,7 @@ const own: OwnWords = {
 const inWords = (text: string): string[] =>
   readShortLine(text, own).lines.map(
     (line) =>
-      `${line.item} ${line.value}${line.measure === 'hours' ? 'h' : ''}${line.rate === null ? '' : ` @${line.rate}`}`,
+      `${line.item} ${line.measure === 'net' ? '= ' : ''}${line.value}${line.measure === 'hours' ? 'h' : ''}${line.rate === null ? '' : ` @${line.rate}`}`,
   );
 
 describe('a short line', () => {
@@ -41,6 +41,8 @@ describe('a short line', () => {
     ['reg 40+40', ['regular 80h']],
     ['45+40 reg @22.50 bonus 100', ['regular 80h @22.50', 'overtime 5h @22.50', 'bonus 100']],
     ['42.5+40 night-desk', ['regular 80h @24.75', 'overtime 2.5h @24.75']],
+    ['bonus net 500', ['bonus = 500']],
+    ['40 reg bonus net $500 sick 3', ['regular 40h', 'bonus = 500', 'sick 3h']],
     ['8/10/8/8/8', ['regular 40h', 'overtime 2h']],
     ['reg 8/8/8.5/8/8+9/8/8/8/8 sick 3', ['regular 80h', 'overtime 1.5h', 'sick 3h']],
     ['8/8/8/8/8+45', ['regular 80h', 'overtime 5h']],
@@ -58,6 +60,14 @@ describe('a short line', () => {
     ['45+40 reg 2 ot', /overtime stands twice/],
     ['45+40 sick', /hours of workweeks/],
     ['8 reg sick 45+40', /hours of workweeks/],
+    ['net 500', /net stands once/],
+    ['500 net bonus', /net stands once/],
+    ['bonus net', /bonus has no number/],
+    ['bonus net net 5', /net stands once/],
+    ['bonus net 5 comm net 5', /net stands once/],
+    ['loan net 5', /net stands once/],
+    ['tips net 5', /net stands once/],
+    ['bonus net 45+40', /net stands once/],
     ['8/25/8', /more hours than there are/],
     ['200+40', /more hours than there are/],
     ['1/1/1/1/1/1/1/1', /is not known/],

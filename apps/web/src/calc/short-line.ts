@@ -20,7 +20,8 @@ export interface TypedLine {
   /** Code of a standard item or of one of the client's own. */
   readonly item: string;
   readonly list: 'earning' | 'deduction';
-  readonly measure: 'hours' | 'amount';
+  /** `net`: what the line is to leave in the hand, after all that is taken from it. */
+  readonly measure: 'hours' | 'amount' | 'net';
   readonly value: string;
   /** Dollars an hour, where it is not the person's usual rate. */
   readonly rate: string | null;
@@ -93,6 +94,7 @@ interface Part {
   readonly isDollars: boolean;
   /** Hours by the week or by the day, which are several lines. */
   readonly isWeeks: boolean;
+  readonly isNet: boolean;
   readonly meaning: Meaning;
   rate: string | null;
 }
@@ -114,7 +116,7 @@ function linesOfWeeks({ number, meaning, rate: given }: Part, { usualRate, daily
 interface TypedNumber {
   readonly text: string;
   readonly isWeeks: boolean;
-  readonly put: (meaning: Meaning) => Part;
+  readonly put: (meaning: Meaning, isNet: boolean) => Part;
 }
 function asNumber(text: string): TypedNumber | null {
   const [amount, dollars, digits = ''] = NUMBER.exec(text) ?? [];
@@ -122,15 +124,25 @@ function asNumber(text: string): TypedNumber | null {
     return {
       text,
       isWeeks: false,
-      put: (meaning) => ({ number: digits, isDollars: dollars === '$', isWeeks: false, meaning, rate: null }),
+      put: (meaning, isNet) => ({
+        number: digits,
+        isDollars: dollars === '$',
+        isWeeks: false,
+        isNet,
+        meaning,
+        rate: null,
+      }),
     };
   if (!WEEKS.test(text)) return null;
   return {
     text,
     isWeeks: true,
-    put: (meaning) => ({ number: text, isDollars: false, isWeeks: true, meaning, rate: null }),
+    put: (meaning) => ({ number: text, isDollars: false, isWeeks: true, isNet: false, meaning, rate: null }),
   };
 }
+const NET_FIRST =
+  'net stands once, between an item that is paid and what it is to leave in the hand, like bonus net 500';
+const isPaid = ({ standard }: Meaning): boolean => standard.list === 'earning' && !standard.isNoncash;
 const ofWeeks = (text: string): string => `${text} are hours of workweeks, which are regular hours`;
 const MOST_OF_A_DAY = 24;
 const MOST_OF_A_WEEK = 168;
@@ -142,8 +154,9 @@ const isTooLong = (text: string): boolean =>
       week.split('/').some((hours) => Number(hours) > (week.includes('/') ? MOST_OF_A_DAY : MOST_OF_A_WEEK)),
     );
 
-function lineOf({ number, isDollars, meaning, rate }: Part): TypedLine {
+function lineOf({ number, isDollars, isNet, meaning, rate }: Part): TypedLine {
   const { item, standard } = meaning;
+  if (isNet) return { item, list: 'earning', measure: 'net', value: number, rate: null };
   const by = rate ?? meaning.rate;
   const isHours = !isDollars && (by !== null || BY_THE_HOUR.has(standard.code));
   return {
@@ -159,7 +172,7 @@ function lineOf({ number, isDollars, meaning, rate }: Part): TypedLine {
  * Reads an exception typed as text: `38.5 reg 4 ot sick 3`. A number belongs to the word beside it: before it, unless
  * that word came first. A lone number is regular hours. `@22.50` or `@` and the name of a rate says what the hours
  * before it are paid at; `$` says that a number is an amount. `45+40` are the regular hours of two workweeks: what is
- * over 40 in one of them is overtime. `8/10/8/8/8` are those of the days of a week, where the state may have overtime by
+ * over 40 in one of them is overtime. `bonus net 500` is the bonus that leaves 500 in the hand. `8/10/8/8/8` are those of the days of a week, where the state may have overtime by
  * the day as well.
  */
 export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): ShortLine {
@@ -173,15 +186,21 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
   const fail = (problem: string): ShortLine => ({ lines: [], problem });
   let number: TypedNumber | null = null;
   let word: { readonly text: string; readonly meaning: Meaning } | null = null;
+  let isNet = false;
   const put = (amount: TypedNumber, meaning: Meaning): void => {
-    parts.push(amount.put(meaning));
+    parts.push(amount.put(meaning, isNet));
     number = null;
     word = null;
+    isNet = false;
   };
   for (const token of tokens) {
     const amount = asNumber(token);
     const given = RATE.exec(token)?.[1];
-    if (given !== undefined) {
+    if (isNet && !amount) return fail(NET_FIRST);
+    if (token === 'net') {
+      if (word === null || !isPaid(word.meaning) || parts.some((part) => part.isNet)) return fail(NET_FIRST);
+      isNet = true;
+    } else if (given !== undefined) {
       const rate = NUMBER.test(given)
         ? given.replace('$', '')
         : own.rates.find(({ label }) => asWord(label) === given)?.rate;
@@ -191,6 +210,7 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
       if (last.meaning.standard.list !== 'earning') return fail(`${last.meaning.standard.label} has no rate`);
       last.rate = rate;
     } else if (amount) {
+      if (isNet && amount.isWeeks) return fail(NET_FIRST);
       if (amount.isWeeks && isTooLong(amount.text)) return fail(`${amount.text} has more hours than there are`);
       if (word !== null && amount.isWeeks && word.meaning.item !== 'regular') return fail(ofWeeks(amount.text));
       if (word !== null) put(amount, word.meaning);

@@ -1,6 +1,6 @@
 import { findItem } from '../items/registry.js';
 import type { Treatment } from '../items/treatment.js';
-import type { JsonObject } from './reader.js';
+import { isObject, type JsonObject } from './reader.js';
 
 /** What is typed for one person in a payroll: earnings, and deductions or employer-paid amounts, as the case file writes them. */
 export interface TypedEntry {
@@ -21,6 +21,27 @@ export interface TypedEntry {
     /** Of an amount that the employer pays: steps of a match of what is deferred. */
     readonly match?: readonly { readonly percent: string; readonly upTo?: string | undefined }[] | undefined;
   }[];
+  /** Lines that stay out of this check, by `lineKey`, each with its reason. */
+  readonly leftOut?: readonly LeftOutLine[] | undefined;
+}
+export interface LeftOutLine {
+  readonly line: string;
+  readonly reason: string;
+}
+/** What a line of an entry is called where it is left out: an order by its label, any other by its item. */
+export const lineKey = (kind: 'order' | 'item', name: string): string => `${kind}:${name}`;
+const reasonOf = (leftOut: readonly LeftOutLine[], key: string): string | undefined =>
+  leftOut.find(({ line }) => line === key)?.reason;
+
+/** The person with the orders that are left out marked as such: the same object where none is. */
+function withoutOrders(employee: unknown, leftOut: readonly LeftOutLine[]): unknown {
+  if (!isObject(employee) || !Array.isArray(employee['garnishments'])) return employee;
+  const orders = employee['garnishments'].filter(isObject);
+  const marked = orders.map((order) => {
+    const reason = reasonOf(leftOut, lineKey('order', String(order['label'] ?? order['kind'])));
+    return reason === undefined ? order : { ...order, leftOut: reason };
+  });
+  return { ...employee, garnishments: marked };
 }
 
 /** A pay item of a client's own: its name, and the standard item it is treated as. */
@@ -62,6 +83,8 @@ function startOf(base: JsonObject): JsonObject {
   return start;
 }
 
+const NO_LINES: readonly LeftOutLine[] = [];
+
 /** Rows of rule packs that a firm put in front of the product's rules. */
 export interface OwnRows {
   readonly rules: readonly unknown[];
@@ -80,9 +103,14 @@ export const standardItem = (code: string, own: readonly OwnItem[]): string =>
 export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | null = null): JsonObject {
   const { items } = base;
   const ownItems = Array.isArray(items) ? (items as readonly OwnItem[]) : [];
+  const leftOut = entry.leftOut ?? NO_LINES;
   const line = (typed: { readonly item: string }): JsonObject => {
     const found = ownItems.find((item) => item.code === typed.item);
-    return withoutBlanks(found ? named(typed, found) : typed);
+    const reason = leftOut.length === 0 ? undefined : reasonOf(leftOut, lineKey('item', typed.item));
+    const given = withoutBlanks(found ? named(typed, found) : typed);
+    return reason === undefined || findItem(standardItem(typed.item, ownItems))?.list === 'earning'
+      ? given
+      : { ...given, leftOut: reason };
   };
   const isEmployerPaid = (code: string): boolean => findItem(standardItem(code, ownItems))?.list === 'employer';
   const employerPaid = entry.deductions.filter((typed) => isEmployerPaid(typed.item));
@@ -90,6 +118,7 @@ export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | 
   composed['earnings'] = entry.earnings.map(line);
   composed['deductions'] = entry.deductions.filter((typed) => !isEmployerPaid(typed.item)).map(line);
   if (employerPaid.length > 0) composed['employerPaid'] = employerPaid.map(line);
+  if (leftOut.length > 0) composed['employee'] = withoutOrders(composed['employee'], leftOut);
   if (own) {
     composed['rules'] = own.rules;
     composed['places'] = own.places;

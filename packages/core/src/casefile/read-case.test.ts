@@ -116,6 +116,8 @@ describe('warnings do not stop the work', () => {
       ['hours.overtime-suspected', 'warning'],
     ]);
     expect(answer.gross).toBe('2250.00');
+    // 80 × 25.00 + 10 × 37.50
+    expect(answer.problems[0]?.fix).toContain('80 and 10 hours come to 2,375.00');
   });
 });
 

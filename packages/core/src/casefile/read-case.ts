@@ -6,6 +6,7 @@ import type { StateCertificate } from '../jurisdictions/state.js';
 import { type Cents, ZERO } from '../money/cents.js';
 import type { PaycheckInput } from '../paycheck/input.js';
 import { EMPLOYER_KINDS, type EmployerKind, WORKER_KINDS, type WorkerKind } from '../paycheck/kinds.js';
+import type { LeftOut } from '../paycheck/left-out.js';
 import type { WorkClass } from '../paycheck/workers-compensation.js';
 import { dailyOvertimeOf } from '../paycheck/workweeks.js';
 import { ownRules, readRows } from '../rules/pack.js';
@@ -103,7 +104,7 @@ type PersonPart = Pick<
   | 'stateCertificates'
   | 'exemptFrom'
   | 'garnishments'
-> & { readonly workClass: string | null };
+> & { readonly workClass: string | null; readonly ordersLeftOut: readonly LeftOut[] };
 type EmployerPart = Pick<
   PaycheckInput,
   'employerKind' | 'employees' | 'quarterlyPayroll' | 'unemploymentRates' | 'ownRates'
@@ -141,6 +142,7 @@ function readPerson(value: unknown, issues: Issue[]): PersonPart {
     if (typeof code === 'string' && isTaxCode(code)) exemptFrom.add(code);
     else issues.push(problem('input.not-one-of', 'employee.exemptFrom', { value: String(code), choices: 'tax codes' }));
   }
+  const ordersLeftOut: LeftOut[] = [];
   return {
     worker,
     birthDate: employee?.has('birthDate') ? employee.date('birthDate') : null,
@@ -153,7 +155,8 @@ function readPerson(value: unknown, issues: Issue[]): PersonPart {
     localization: readLocalization(inner(employee, 'localization')),
     stateCertificates,
     exemptFrom,
-    garnishments: readGarnishments(employee?.list('garnishments', false) ?? []),
+    garnishments: readGarnishments(employee?.list('garnishments', false) ?? [], ordersLeftOut),
+    ordersLeftOut,
     workClass: employee?.has('workClass') ? employee.text('workClass') : null,
   };
 }
@@ -236,8 +239,9 @@ export function readCase(value: unknown): ReadCase {
     days: payFrequency === 'miscellaneous' ? settings.daysInPeriod : 1,
   };
   const earnings = reader.list('earnings', !reader.has('grossUp')).flatMap((line) => readEarning(line, issues, paid));
-  const deductions = readDeductions(reader.list('deductions', false), issues);
-  const employerPaid = readEmployerPaid(reader.list('employerPaid', false), issues);
+  const leftOut: LeftOut[] = [...person.ordersLeftOut];
+  const deductions = readDeductions(reader.list('deductions', false), issues, leftOut);
+  const employerPaid = readEmployerPaid(reader.list('employerPaid', false), issues, leftOut);
 
   const grossUpReader = reader.has('grossUp') ? reader.object('grossUp') : null;
   const grossUpItem: EarningItem | null = grossUpReader ? readItem(grossUpReader, 'earning', issues) : null;
@@ -273,6 +277,7 @@ export function readCase(value: unknown): ReadCase {
     earnings,
     deductions,
     employerPaid,
+    leftOut,
     supplementalMethod: settings.supplementalMethod,
     withholdingMethod: settings.withholdingMethod,
     roundWithholdingToDollar: settings.roundWithholdingToDollar,

@@ -18,6 +18,7 @@ import {
   type MatchTier,
   type OwnItemName,
 } from '../paycheck/input.js';
+import type { LeftOut, WantedBy } from '../paycheck/left-out.js';
 import type { WorkClass } from '../paycheck/workers-compensation.js';
 import { SPLIT_ITEMS, splitDays, splitWeeks, type SplitHours } from '../paycheck/workweeks.js';
 import { Reader } from './reader.js';
@@ -162,6 +163,17 @@ export function readItem<L extends PayItem['list']>(reader: Reader, wanted: L, i
   return item as ItemOf<L>;
 }
 
+/** A reason in `leftOut` takes a line out of this check; null: the line stays. */
+function readLeftOut(reader: Reader, label: string | null, wantedBy: WantedBy, out: LeftOut[]): boolean {
+  if (!reader.has('leftOut')) return false;
+  const reason = reader.text('leftOut')?.trim();
+  if (reason === '') reader.issues.push(problem('input.missing', `${reader.path}.leftOut`, { what: 'the reason' }));
+  if (label !== null && reason) out.push({ label, wantedBy, reason, field: reader.path });
+  return true;
+}
+/** What is given up before tax is given up by an election. */
+const isElected = ({ outOf }: DeductionItem): boolean => outOf.length > 0;
+
 const DEDUCTION_FIELDS = [
   'item',
   'name',
@@ -173,9 +185,10 @@ const DEDUCTION_FIELDS = [
   'perYear',
   'balance',
   'coverage',
+  'leftOut',
 ];
 
-export function readDeductions(readers: readonly Reader[], issues: Issue[]): Deduction[] {
+export function readDeductions(readers: readonly Reader[], issues: Issue[], out: LeftOut[]): Deduction[] {
   return readers.flatMap((reader) => {
     reader.only(DEDUCTION_FIELDS);
     const item: DeductionItem | null = readItem(reader, 'deduction', issues);
@@ -189,18 +202,23 @@ export function readDeductions(readers: readonly Reader[], issues: Issue[]): Ded
     if (percent && percent.n > percent.d) issues.push(problem('input.too-large', `${reader.path}.percent`));
     const limits = { perCheck: optional('perCheck'), perYear: optional('perYear'), balance: optional('balance') };
     const coverage = reader.has('coverage') ? reader.oneOf('coverage', ['self', 'family'] as const) : null;
-    return item ? [{ item, ...readOwn(reader), amount, percent, limits, coverage }] : [];
+    const own = readOwn(reader);
+    const label = own.own?.label ?? item?.label ?? null;
+    if (readLeftOut(reader, label, item && (isElected(item) || item.limit) ? 'election' : 'nobody', out)) return [];
+    return item ? [{ item, ...own, amount, percent, limits, coverage }] : [];
   });
 }
 
-export function readEmployerPaid(readers: readonly Reader[], issues: Issue[]): EmployerPaid[] {
+export function readEmployerPaid(readers: readonly Reader[], issues: Issue[], out: LeftOut[]): EmployerPaid[] {
   return readers.flatMap((reader) => {
-    reader.only(['item', 'name', 'label', 'amount', 'percent', 'match', 'perCheck', 'perYear']);
+    reader.only(['item', 'name', 'label', 'amount', 'percent', 'match', 'perCheck', 'perYear', 'leftOut']);
     const item: EmployerItem | null = readItem(reader, 'employer', issues);
     const measure = readMeasure(reader, item?.label ?? 'The line', issues);
     const optional = (field: string): Cents | null => (reader.has(field) ? reader.amount(field) : null);
     const limits = { perCheck: optional('perCheck'), perYear: optional('perYear') };
-    return item && measure ? [{ item, ...readOwn(reader), measure, ...limits }] : [];
+    const own = readOwn(reader);
+    if (readLeftOut(reader, own.own?.label ?? item?.label ?? null, 'nobody', out)) return [];
+    return item && measure ? [{ item, ...own, measure, ...limits }] : [];
   });
 }
 
@@ -234,7 +252,7 @@ function readMeasure(reader: Reader, item: string, issues: Issue[]): EmployerPai
   return { is: 'match', tiers };
 }
 
-export function readGarnishments(readers: readonly Reader[]): Garnishment[] {
+export function readGarnishments(readers: readonly Reader[], out: LeftOut[]): Garnishment[] {
   return readers.flatMap((reader) => {
     reader.only([
       'kind',
@@ -249,13 +267,16 @@ export function readGarnishments(readers: readonly Reader[]): Garnishment[] {
       'headOfFamily',
       'fee',
       'balance',
+      'leftOut',
     ]);
     const kind = reader.oneOf('kind', GARNISHMENT_KINDS);
     if (kind === null) return [];
+    const label = reader.has('label') ? (reader.text('label') ?? kind) : kind;
+    if (readLeftOut(reader, label, 'order', out)) return [];
     return [
       {
         kind,
-        label: reader.has('label') ? (reader.text('label') ?? kind) : kind,
+        label,
         amount: reader.has('amount') ? reader.amount('amount') : null,
         priority: reader.has('priority') ? reader.whole('priority') : null,
         supportsOthers: reader.flag('supportsOthers'),

@@ -110,7 +110,9 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
   const read = readCase(value);
   if (!read.input) return { id: read.id, gross: null, net: null, taxes: [], problems: read.issues.map(shown) };
   const tape = withWorking ? new Tape() : undefined;
-  const grossed = read.grossUp ? grossUp(read.input, read.grossUp.item, read.grossUp.net, tape) : null;
+  const grossed = read.grossUp
+    ? grossUp(read.input, { item: read.grossUp.item, own: null }, read.grossUp.net, tape)
+    : null;
   const result = grossed ? grossed.result : computePaycheck(read.input, tape);
   const problems = result.problems.map(shown);
   const errors = result.problems.filter(

@@ -39,6 +39,14 @@ export const ISSUE_TEXTS = {
     'Give last year’s social security wages of the person.',
   ),
   'deduction.needs-amount': entry('{item} needs an amount or a percentage, not both.', 'Give one of them.'),
+  'line.order-left-out': entry(
+    '{line} is left out of this check: {reason}. An order asks for it from every check until its court or agency lifts it.',
+    'Keep what lifted it with the order, or take it after all.',
+  ),
+  'line.election-left-out': entry(
+    '{line} is left out of this check: {reason}. Its election holds for every check until it is changed.',
+    'Change the line of every check, if the election has ended.',
+  ),
   'leave.exceeded': entry('The {item} balance falls to {balance} hours.', 'Pay fewer hours of it, or let it be owed.'),
   'garnishment.federal-limit': entry(
     'The limit of {state} on garnishment by a creditor is not among the rules; the federal limit is taken.',
@@ -66,7 +74,7 @@ export const ISSUE_TEXTS = {
   ),
   'hours.overtime-suspected': entry(
     '{hours} regular hours in a {frequency} period are more than 40 a workweek.',
-    'Hours over 40 in a workweek are overtime: enter them on an overtime line.',
+    'Hours over 40 in a workweek are overtime: enter them on an overtime line{pay}.',
   ),
   // Rules.
   'rule.none-in-force': entry(

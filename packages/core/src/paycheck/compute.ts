@@ -1,5 +1,7 @@
 import { type Issue, problem, warning } from '../issues/issue.js';
-import { ZERO, cents, notBelowZero, subtract, toDollars } from '../money/cents.js';
+import { ZERO, cents, notBelowZero, showDollars, subtract, toDollars } from '../money/cents.js';
+import { minus, plus, round, times } from '../money/exact.js';
+import { showRate, type Rate } from '../money/rate.js';
 import { localTaxes } from '../taxes/local-tax.js';
 import type { Tape } from '../working/tape.js';
 import { NO_LEAVE, leaveMoves, leaveUncollected, trackedAmounts, withheldFrom, writeNet } from './after-taxes.js';
@@ -9,7 +11,8 @@ import { employerPaidLines } from './employer-paid.js';
 import { earningAmounts } from './earnings.js';
 import { federalIncome, federalUnemployment, socialInsurance, stateUnemployment } from './federal-taxes.js';
 import { type GarnishmentLine, garnishments } from './garnishment.js';
-import type { PaycheckInput } from './input.js';
+import type { Earning, PaycheckInput } from './input.js';
+import { leftOutWarnings } from './left-out.js';
 import { minimumWageWarnings } from './minimum-wage.js';
 import { namedLine } from './named.js';
 import type { PaycheckResult } from './result.js';
@@ -35,6 +38,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
     tape,
   );
   check.issues.push(...deductions.issues, ...minimumWageWarnings(input, earned));
+  if (input.leftOut.length > 0) check.issues.push(...leftOutWarnings(input.leftOut));
 
   federalIncome(check);
   socialInsurance(check);
@@ -87,6 +91,17 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
 
 const NO_ISSUES: Issue[] = [];
 
+/** What these hours come to at least, with those over 40 a week at time and a half: `: 40 and 12 hours come to 1,305.00`. */
+function payWithOvertime({ hours, rate }: Earning, weeks: number): string {
+  if (!hours || !rate) return '';
+  const full = { n: 40 * weeks, d: 1 };
+  const over = minus(hours, full);
+  const pay = plus(times(times(DOLLAR, rate), full), times(times(times(DOLLAR, rate), TIME_AND_A_HALF), over));
+  return `: ${full.n} and ${showRate(over)} hours come to ${showDollars(round(pay, 'half-up'))}`;
+}
+const DOLLAR = cents(100);
+const TIME_AND_A_HALF: Rate = { n: 3, d: 2 };
+
 /** Warns of regular hours that look like unmarked overtime (29 U.S.C. § 207: over 40 in a workweek). */
 function overtimeWarnings(input: PaycheckInput): Issue[] {
   const weeks = input.payFrequency === 'weekly' ? 1 : input.payFrequency === 'biweekly' ? 2 : null;
@@ -99,8 +114,13 @@ function overtimeWarnings(input: PaycheckInput): Issue[] {
   return input.earnings.flatMap((earning, index) => {
     if (earning.item.code !== 'regular' || earning.hours === null || earning.hours.n <= 40 * weeks * earning.hours.d)
       return [];
-    const hours = String(earning.hours.n / earning.hours.d);
-    return [warning('hours.overtime-suspected', `earnings[${index}].hours`, { hours, frequency: input.payFrequency })];
+    return [
+      warning('hours.overtime-suspected', `earnings[${index}].hours`, {
+        hours: showRate(earning.hours),
+        frequency: input.payFrequency,
+        pay: payWithOvertime(earning, weeks),
+      }),
+    ];
   });
 }
 

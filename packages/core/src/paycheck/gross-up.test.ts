@@ -9,6 +9,15 @@ import { grossUp } from './gross-up.js';
 import type { PaycheckInput } from './input.js';
 
 describe('gross-up', () => {
+  it.each(['9999999999999.99', '500000000000.00', '2000000000.00'])('a net of %s is answered, not thrown', (net) =>
+    expect(problems(runCase(make('NY', { earnings: [], grossUp: { item: 'bonus', net } })))).toContain(
+      'gross-up.out-of-range',
+    ),
+  );
+  it('finds large amounts over the supplemental million and every base', () => {
+    const answer = runCase(make('TX', { earnings: [], grossUp: { item: 'bonus', net: '1000000.00' } }));
+    expect([answer.net, problems(answer)]).toEqual(['1000000.00', []]);
+  });
   it('inverts the net over all taxes of a state and a city', () => {
     const grossed = runCase(
       make(
@@ -72,7 +81,8 @@ describe('the smallest gross of several that give a net', () => {
     const nets = [...smallest].filter(([, amount]) => amount > from + 3_000 && amount < until - 2_000);
     const seldom = nets.filter((__, index) => index % Math.ceil(nets.length / 12) === 0);
     expect(seldom.length).toBeGreaterThan(8);
-    for (const [net, amount] of seldom) expect(grossUp(given, SALARY, cents(net)).amount).toBe(amount);
+    for (const [net, amount] of seldom)
+      expect(grossUp(given, { item: SALARY, own: null }, cents(net)).amount).toBe(amount);
   });
   it('finds a gross many times the net where orders and taxes take the most of it', () => {
     const answer = runCase(

@@ -1,14 +1,16 @@
 import { problem } from '../issues/issue.js';
 import { cents, toDollars, type Cents } from '../money/cents.js';
-import type { EarningItem } from '../items/registry.js';
 import type { Tape } from '../working/tape.js';
 import { computePaycheck } from './compute.js';
-import type { PaycheckInput } from './input.js';
+import type { Earning, PaycheckInput } from './input.js';
 import type { PaycheckResult } from './result.js';
 
-const withAmount = (input: PaycheckInput, item: EarningItem, amount: Cents): PaycheckInput => ({
+/** What is paid more: a standard item, or one of the firm's own. */
+export type GrossUpItem = Pick<Earning, 'item' | 'own'>;
+
+const withAmount = (input: PaycheckInput, item: GrossUpItem, amount: Cents): PaycheckInput => ({
   ...input,
-  earnings: [...input.earnings, { item, own: null, hours: null, rate: null, amount, isOnRegularRate: false }],
+  earnings: [...input.earnings, { ...item, hours: null, rate: null, amount, isOnRegularRate: false }],
 });
 
 /**
@@ -20,6 +22,10 @@ const BELOW = 40_000;
 const DOLLAR = 100;
 /** How far above the found gross the cents are tried: further than any rounding to dollars moves the net back. */
 const ABOVE = 400;
+
+/** Where the search for a gross begins, and where it ends: a hundred, and a billion dollars. */
+const LEAST = 10_000;
+const MOST = 100_000_000_000;
 
 /** The smallest gross of the cents from `from` up to before `until` that nets exactly `net`; null when none does. */
 function exactIn(netAt: (amount: number) => Cents, net: Cents, from: number, until: number): number | null {
@@ -42,14 +48,14 @@ function smallestFor(netAt: (amount: number) => Cents, net: Cents, found: number
  */
 export function grossUp(
   input: PaycheckInput,
-  item: EarningItem,
+  item: GrossUpItem,
   net: Cents,
   tape?: Tape,
 ): { amount: Cents; result: PaycheckResult } {
   const netAt = (amount: number): Cents => computePaycheck(withAmount(input, item, cents(amount))).net;
   let low = 0;
-  let high = Math.max(net * 2, 10_000);
-  while (netAt(high) < net && high < net * 1000) high *= 2;
+  let high = Math.min(Math.max(net * 2, LEAST), MOST);
+  while (netAt(high) < net && high < MOST) high = Math.min(high * 2, MOST);
   if (netAt(high) < net || netAt(0) > net) {
     const result = computePaycheck(input);
     return {

@@ -11,6 +11,7 @@ import type { Rate } from '../money/rate.js';
 import type { TaxCode, WageBase } from '../taxes/registry.js';
 import type { Garnishment } from './garnishment.js';
 import type { EmployerKind, WorkerKind } from './kinds.js';
+import type { LeftOut } from './left-out.js';
 import type { WorkClass } from './workers-compensation.js';
 
 export const FILING_STATUSES = ['single', 'married-jointly', 'married-separately', 'head-of-household'] as const;
@@ -160,6 +161,8 @@ export interface PaycheckInput {
   readonly earnings: readonly Earning[];
   readonly deductions: readonly Deduction[];
   readonly employerPaid: readonly EmployerPaid[];
+  /** Lines that are not in this check, and are not among those above either. */
+  readonly leftOut: readonly LeftOut[];
   readonly supplementalMethod: 'flat' | 'aggregate';
   readonly withholdingMethod: 'percentage' | 'wage-bracket';
   readonly roundWithholdingToDollar: boolean;

@@ -33,7 +33,16 @@ interface StoredLine {
   readonly is_paid: boolean;
   readonly earnings: PayrollEntry['earnings'];
   readonly deductions: PayrollEntry['deductions'];
+  readonly left_out: NonNullable<PayrollEntry['leftOut']>;
 }
+
+const entryOf = (line: StoredLine): PayrollEntry => ({
+  employeeId: line.employee_id,
+  isPaid: line.is_paid,
+  earnings: line.earnings,
+  deductions: line.deductions,
+  ...(line.left_out.length > 0 ? { leftOut: line.left_out } : {}),
+});
 
 export const viewOf = (id: string | null, result: PaycheckResult): PaycheckView => ({
   id,
@@ -77,16 +86,14 @@ export class PayrollViews {
     const client = await findClient(manager, payroll.clientId);
     const cases = await this.casesOf(manager, client, payroll);
     const stored = (await manager.query(
-      'SELECT employee_id, is_paid, earnings, deductions FROM payroll_line WHERE payroll_id = $1',
+      'SELECT employee_id, is_paid, earnings, deductions, left_out FROM payroll_line WHERE payroll_id = $1',
       [id],
     )) as StoredLine[];
     const byEmployee = new Map(stored.map((line) => [line.employee_id, line]));
     const people = cases.flatMap((person): ComputedPerson[] => {
       const line = byEmployee.get(person.employee.id);
       if (!line && payroll.status === 'posted') return [];
-      const entry: PayrollEntry = line
-        ? { employeeId: person.employee.id, isPaid: line.is_paid, earnings: line.earnings, deductions: line.deductions }
-        : usualEntry(person, payroll.kind);
+      const entry: PayrollEntry = line ? entryOf(line) : usualEntry(person, payroll.kind);
       return [{ ...person, entry, result: computeEntry(person, entry) }];
     });
     const employer = employerTaxes(paidOnly(people));

@@ -152,7 +152,13 @@ export class PayrollsService {
       if (strangers.length > 0)
         throw refuseField('entries', 'An entry is for a person who is not in this payroll.', 'Load the payroll again.');
       await this.writeLines(manager, actor, id, input.entries);
-      await this.audit.record(manager, actor, 'payroll.save', 'payroll', id, { entries: input.entries.length });
+      const leftOut = input.entries.flatMap(({ employeeId, leftOut: lines = [] }) =>
+        lines.map((line) => ({ employeeId, ...line })),
+      );
+      await this.audit.record(manager, actor, 'payroll.save', 'payroll', id, {
+        entries: input.entries.length,
+        ...(leftOut.length > 0 ? { leftOut } : {}),
+      });
       return this.views.of(manager, id);
     });
   }
@@ -281,11 +287,14 @@ export class PayrollsService {
       is_paid: entry.isPaid,
       earnings: entry.earnings,
       deductions: entry.deductions,
+      left_out: entry.leftOut ?? [],
     }));
     await manager.query(
-      `INSERT INTO payroll_line (payroll_id, firm_id, employee_id, is_paid, earnings, deductions)
-       SELECT $1, $2, r.employee_id, r.is_paid, r.earnings, r.deductions FROM jsonb_to_recordset($3::jsonb) AS r(employee_id uuid, is_paid boolean, earnings jsonb, deductions jsonb)
-       ON CONFLICT (payroll_id, employee_id) DO UPDATE SET is_paid = EXCLUDED.is_paid, earnings = EXCLUDED.earnings, deductions = EXCLUDED.deductions`,
+      `INSERT INTO payroll_line (payroll_id, firm_id, employee_id, is_paid, earnings, deductions, left_out)
+       SELECT $1, $2, r.employee_id, r.is_paid, r.earnings, r.deductions, r.left_out
+       FROM jsonb_to_recordset($3::jsonb) AS r(employee_id uuid, is_paid boolean, earnings jsonb, deductions jsonb, left_out jsonb)
+       ON CONFLICT (payroll_id, employee_id)
+       DO UPDATE SET is_paid = EXCLUDED.is_paid, earnings = EXCLUDED.earnings, deductions = EXCLUDED.deductions, left_out = EXCLUDED.left_out`,
       [payrollId, actor.firmId, JSON.stringify(rows)],
     );
   }

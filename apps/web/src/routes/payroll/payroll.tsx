@@ -13,6 +13,7 @@ import { Waiting } from '../../kit/waiting.js';
 import { ClientNotes } from './client-notes.js';
 import { Costs } from './costs.js';
 import { HowPaid } from './how-paid.js';
+import { LinesOfCheck } from './lines-of-check.js';
 import { postingSlip } from './posting-slip.js';
 import { PayrollSheet } from './sheet.js';
 import { useSheet } from './use-sheet.js';
@@ -31,6 +32,8 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
   const queries = useQueryClient();
   const [isSlipOpen, setSlipOpen] = useState(false);
   const [isWide, setWide] = useState(false);
+  const [person, setPerson] = useState<string | null>(null);
+  const looked = sheet.rows.find((row) => row.employeeId === person);
   const isOpen = payroll.status === 'open';
   const paid = sheet.rows.filter((row) => row.isPaid);
   const sum = (pick: (row: (typeof paid)[number]) => number): string =>
@@ -51,13 +54,20 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
       <div className="actions" style={{ margin: '6px 0 0' }}>
         <Checkbox label="every column" checked={isWide} onChange={(event) => setWide(event.currentTarget.checked)} />
         {isOpen && (
-          <span className="note">
-            Type an exception as a line, like 38.5 reg 4 ot @22.50 tips 60, or 45+40 for two weeks, or 8/10/8/8/8 for
-            the days of one, or in the cells; paste from a spreadsheet; Ctrl Z undoes.
+          <span className="note" style={{ maxWidth: 'none' }}>
+            Type an exception as a line: 38.5 reg 4 ot @22.50 tips 60; 45+40 for two weeks, 8/10/8/8/8 for the days of
+            one; bonus net 500 for what it leaves in the hand. Or type in the cells, or paste; Ctrl Z undoes.
           </span>
         )}
       </div>
-      <PayrollSheet rows={sheet.rows} isOpen={isOpen} isWide={isWide} onType={sheet.type} onFigure={sheet.showFigure} />
+      <PayrollSheet
+        rows={sheet.rows}
+        isOpen={isOpen}
+        isWide={isWide}
+        onType={sheet.type}
+        onFigure={sheet.showFigure}
+        onPerson={setPerson}
+      />
       {isOpen && <ClientNotes clientId={payroll.clientId} />}
       <div className="totals" aria-label="Totals">
         <div>
@@ -90,6 +100,19 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           </div>
         )}
       </div>
+      {looked && (
+        <LinesOfCheck
+          key={looked.employeeId}
+          row={looked}
+          isOpen={isOpen}
+          onLeaveOut={(line, reason) => sheet.leaveOut(looked.employeeId, line, reason)}
+        />
+      )}
+      {sheet.note && (
+        <div className="problem" data-severity="warning" role="status">
+          In the hand: {sheet.note}.
+        </div>
+      )}
       {sheet.lineProblem && (
         <div className="problem" role="alert">
           The line was not read: {sheet.lineProblem}.

@@ -82,6 +82,8 @@ interface Props {
   readonly onType: (employeeId: string, column: string, value: string) => void;
   /** A computed figure has the focus. */
   readonly onFigure: (employeeId: string, figure: string) => void;
+  /** A person has the focus. */
+  readonly onPerson: (employeeId: string) => void;
 }
 
 function columnsOf(
@@ -167,7 +169,7 @@ function columnsOf(
 }
 
 /** All people due on one sheet: arrows and Enter as in a spreadsheet, paste from one, undo until posted. */
-export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props): ReactNode {
+export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure, onPerson }: Props): ReactNode {
   const grid = useRef<AgGridReact<SheetRow>>(null);
   const sheet = useRef<HTMLDivElement>(null);
   const used = VALUE_COLUMNS.filter(
@@ -194,6 +196,7 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure }: Props):
     const computed = COMPUTED.find((column) => column.id === id);
     const row = event.rowIndex === null ? undefined : event.api.getDisplayedRowAtIndex(event.rowIndex)?.data;
     keepInSight();
+    if (row) onPerson(row.employeeId);
     if (computed && row) onFigure(row.employeeId, computed.figure(row));
   };
   const paste = (event: ClipboardEvent): void => {

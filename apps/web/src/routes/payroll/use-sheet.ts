@@ -2,7 +2,16 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Refused, Schemas } from '../../api/client.js';
 import { payrollQuery, useSavePayroll } from '../../api/resources.js';
-import { entryOf, rowOf, typed, type SheetRow } from '../../calc/sheet-row.js';
+import {
+  entryOf,
+  leavingOut,
+  paying,
+  rowOf,
+  typed,
+  type InHand,
+  type SheetRow,
+  type Typed,
+} from '../../calc/sheet-row.js';
 import { useCalc } from '../../calc/use-calc.js';
 import type { OwnRows } from '@zakat/core/casefile/compose';
 import { useWorking } from '../../kit/working.js';
@@ -15,7 +24,11 @@ export interface Sheet {
   readonly saving: 'saved' | 'typing' | 'saving' | 'failed';
   readonly error: Refused | null;
   readonly lineProblem: string | null;
+  /** What there is to say about an amount that was found. */
+  readonly note: string | null;
   type(employeeId: string, column: string, value: string): void;
+  /** Leaves a line out of the check for a reason; null: takes it again. */
+  leaveOut(employeeId: string, line: string, reason: string | null): void;
   showFigure(employeeId: string, figure: string): void;
   /** Saves now and answers with the version to act on. */
   flush(): Promise<number>;
@@ -30,6 +43,7 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
   const [rows, setRows] = useState<readonly SheetRow[]>(() => payroll.persons.map(rowOf));
   const [saving, setSaving] = useState<Sheet['saving']>('saved');
   const [lineProblem, setLineProblem] = useState<string | null>(null);
+  const [note, setNote] = useState<string | null>(null);
   const own = useMemo(() => ownRows(payroll.own), [payroll.own]);
   const latest = useRef(rows);
   const version = useRef(payroll.version);
@@ -72,18 +86,11 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     return latest.current.find((row) => row.employeeId === employeeId);
   }, []);
 
-  const type = useCallback(
-    (employeeId: string, column: string, value: string): void => {
-      let problem: string | null = null;
-      const row = change(employeeId, (before) => {
-        const after = typed(before, column, value);
-        problem = after.problem;
-        return after.row;
-      });
-      setLineProblem(problem);
-      if (!row) return;
-      const entry = entryOf(row);
-      void calc({ people: [{ key: employeeId, base: row.base, entry, isPaid: row.isPaid }], own }).then((answer) => {
+  /** Computes a changed row at once, and saves it after a short pause. */
+  const changed = useCallback(
+    (row: SheetRow): void => {
+      const { employeeId, base, isPaid } = row;
+      void calc({ people: [{ key: employeeId, base, entry: entryOf(row), isPaid }], own }).then((answer) => {
         const check = answer.checks[employeeId];
         if (check) change(employeeId, (current) => ({ ...current, check }));
       });
@@ -92,6 +99,43 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
       timer.current = setTimeout(() => void saveRef.current().catch(() => undefined), PAUSE);
     },
     [calc, change, own],
+  );
+
+  /** Finds the amount that leaves so much in the hand, and pays it. */
+  const find = useCallback(
+    (row: SheetRow, inHand: InHand): void => {
+      const { employeeId, base, isPaid } = row;
+      void calc({ people: [{ key: employeeId, base, entry: entryOf(row), isPaid }], own, inHand }).then(({ found }) => {
+        const { amount = null, problem = null } = found ?? {};
+        setNote(problem);
+        const paid =
+          amount === null ? undefined : change(employeeId, (current) => paying(current, inHand.item, amount));
+        if (paid) changed(paid);
+      });
+    },
+    [calc, change, changed, own],
+  );
+
+  const type = useCallback(
+    (employeeId: string, column: string, value: string): void => {
+      let after: Typed | null = null;
+      const row = change(employeeId, (before) => (after = typed(before, column, value)).row);
+      const { problem = null, inHand } = (after ?? {}) as Partial<Typed>;
+      setLineProblem(problem);
+      setNote(null);
+      if (!row) return;
+      changed(row);
+      if (inHand) find(row, inHand);
+    },
+    [change, changed, find],
+  );
+
+  const leaveOut = useCallback(
+    (employeeId: string, line: string, reason: string | null): void => {
+      const row = change(employeeId, (before) => leavingOut(before, line, reason));
+      if (row) changed(row);
+    },
+    [change, changed],
   );
 
   const showFigure = useCallback(
@@ -111,5 +155,5 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     async (): Promise<number> => (saving === 'saved' ? version.current : saveRef.current()),
     [saving],
   );
-  return { rows, saving, error: save.error, lineProblem, type, showFigure, flush };
+  return { rows, saving, error: save.error, lineProblem, note, type, leaveOut, showFigure, flush };
 }

@@ -1,0 +1,163 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { Stack, takeOn, type Caller } from './stack.js';
+
+let stack: Stack;
+let preparer: Caller;
+
+beforeAll(async () => {
+  stack = await Stack.start();
+  await stack.addFirm('Alder');
+  preparer = await stack.signIn('Alder', 'preparer');
+}, 60_000);
+afterAll(() => stack.stop(), 30_000);
+
+interface Line {
+  readonly item?: string;
+  readonly label: string;
+  readonly amount: number;
+}
+interface Person {
+  readonly employeeId: string;
+  readonly isPaid: boolean;
+  readonly earnings: object[];
+  readonly deductions: object[];
+  readonly leftOut?: { line: string; reason: string }[];
+  readonly paycheck: {
+    net: number;
+    deductions: Line[];
+    garnishments: Line[];
+    problems: { severity: string; sentence: string }[];
+  };
+}
+interface View {
+  readonly id: string;
+  readonly version: number;
+  readonly status: string;
+  readonly persons: Person[];
+}
+const REASON = 'lifted by the agency on 19 October';
+const fact = (kind: string, value: Record<string, unknown>, from = '2026-01-01') => ({ kind, from, value });
+
+/** A client with one person, who has an order, a loan and what the facts add. */
+async function onePerson(key: string, facts: ReturnType<typeof fact>[]) {
+  const client = await takeOn(preparer, key, 1);
+  const person = client.employeeIds[0] ?? '';
+  for (const one of facts) expect((await preparer('POST', `/employees/${person}/facts`, one)).status).toBeLessThan(300);
+  const open = async (days: readonly [string, string, string], kind = 'regular'): Promise<View> => {
+    const [periodStart, periodEnd, checkDate] = days;
+    const made = await preparer('POST', `/clients/${client.id}/payrolls`, { periodStart, periodEnd, checkDate, kind });
+    return (await preparer('GET', `/payrolls/${String(made.body.id)}`)).body as unknown as View;
+  };
+  const save = (view: View, change: Partial<Person>) =>
+    preparer('PUT', `/payrolls/${view.id}`, {
+      version: view.version,
+      entries: view.persons.map(({ employeeId, isPaid, earnings, deductions, leftOut }) => ({
+        employeeId,
+        isPaid,
+        earnings,
+        deductions,
+        ...(leftOut ? { leftOut } : {}),
+        ...change,
+      })),
+    });
+  const post = async (view: View): Promise<View> => {
+    const reviewed = await preparer('POST', `/payrolls/${view.id}/review`, { version: view.version });
+    expect(reviewed.body.problems ?? []).toEqual([]);
+    return (await preparer('POST', `/payrolls/${view.id}/post`, { version: reviewed.body.version }))
+      .body as unknown as View;
+  };
+  return { client, person, open, save, post };
+}
+const FIRST = ['2026-09-27', '2026-10-10', '2026-10-16'] as const;
+const SECOND = ['2026-10-11', '2026-10-24', '2026-10-30'] as const;
+const check = (view: View) => view.persons[0]?.paycheck;
+
+describe('lines left out of a check', () => {
+  const order = fact('garnishment', { label: 'D-4471', kind: 'child-support', amount: '115.00' });
+  const loan = fact('standing', { item: 'loan', amount: '90.00', balance: '150.00' });
+
+  it('are not taken, warn, stand in the trail with their reason, and are in the next check again', async () => {
+    const { person, open, save, post } = await onePerson('LEFTOUT', [order, loan]);
+    const before = await open(FIRST);
+    const leftOut = [
+      { line: 'order:D-4471', reason: REASON },
+      { line: 'item:loan', reason: 'not this time' },
+    ];
+    const saved = (await save(before, { leftOut })).body as unknown as View;
+    expect(saved.persons[0]?.leftOut).toEqual(leftOut);
+    expect([check(saved)?.garnishments, check(saved)?.deductions]).toEqual([[], []]);
+    expect(check(saved)?.net).toBe((check(before)?.net ?? 0) + 11_500 + 9000);
+    expect(check(saved)?.problems.map(({ severity, sentence }) => [severity, sentence.includes(REASON)])).toEqual([
+      ['warning', true],
+    ]);
+    const trail = (await preparer('GET', '/audit')).body as unknown as { action: string; detail: object }[];
+    expect(trail.find(({ action }) => action === 'payroll.save')?.detail).toMatchObject({
+      leftOut: leftOut.map((line) => ({ employeeId: person, ...line })),
+    });
+    const posted = await post(saved);
+    // Once posted it says so still, and the loan has not fallen.
+    expect([posted.status, posted.persons[0]?.leftOut, check(posted)?.garnishments]).toEqual(['posted', leftOut, []]);
+    const next = await open(SECOND);
+    expect([next.persons[0]?.leftOut, check(next)?.garnishments[0]?.amount]).toEqual([undefined, 11_500]);
+    expect(check(next)?.deductions[0]?.amount).toBe(9000);
+  });
+
+  it('come in again when the entry no longer leaves them out', async () => {
+    const { open, save } = await onePerson('AGAIN', [order, loan]);
+    const before = await open(FIRST);
+    const out = (await save(before, { leftOut: [{ line: 'order:D-4471', reason: REASON }] })).body as unknown as View;
+    expect(check(out)?.garnishments).toEqual([]);
+    const again = (await save(out, { leftOut: [] })).body as unknown as View;
+    expect([check(again)?.net, again.persons[0]?.leftOut]).toEqual([check(before)?.net, undefined]);
+  });
+
+  it.each([
+    ['a reason that is blank', [{ line: 'order:D-4471', reason: '' }]],
+    ['no reason', [{ line: 'order:D-4471' }]],
+    ['no line', [{ reason: REASON }]],
+    ['something else', [{ line: 'order:D-4471', reason: REASON, amount: 5 }]],
+    ['a reason without end', [{ line: 'order:D-4471', reason: 'x'.repeat(121) }]],
+  ])('are refused with %s, and nothing is saved', async (_, leftOut) => {
+    const { open, save } = await onePerson(`REFUSE${leftOut.length}${JSON.stringify(leftOut).length}`, [order]);
+    const before = await open(FIRST);
+    expect((await save(before, { leftOut } as unknown as Partial<Person>)).status).toBe(400);
+    const after = (await preparer('GET', `/payrolls/${before.id}`)).body as unknown as View;
+    expect([after.version, check(after)?.garnishments.length]).toEqual([before.version, 1]);
+  });
+
+  it('cannot be reviewed with a reason of spaces', async () => {
+    const { open, save } = await onePerson('SPACES', [order]);
+    const saved = (await save(await open(FIRST), { leftOut: [{ line: 'order:D-4471', reason: '   ' }] }))
+      .body as unknown as View;
+    const refused = await preparer('POST', `/payrolls/${saved.id}/review`, { version: saved.version });
+    expect([refused.status, JSON.stringify(refused.body)]).toEqual([422, expect.stringContaining('leftOut')]);
+  });
+});
+
+describe('last year’s wages and catch-up deferrals', () => {
+  const born = '1970-05-04';
+  const salary = fact('pay', { basis: 'salary', amount: '900000.00', frequency: 'annually' }, '2025-01-01');
+  const deferral = fact('standing', { item: '401k', amount: '26000.00' });
+
+  it('are known from the checks of that year', async () => {
+    const { person, open, post } = await onePerson('ROTH', [salary]);
+    await stack.dataSource.query('UPDATE employee SET born_on = $2 WHERE id = $1', [person, born]);
+    const over = await open(['2025-12-07', '2025-12-20', '2025-12-26']);
+    await post(over);
+    // One check of 34,615.38 in 2025 is under the mark: the catch-up may still be before tax.
+    await preparer('POST', `/employees/${person}/facts`, deferral);
+    const under = await open(FIRST);
+    expect(check(under)?.deductions[0]?.amount).toBe(2_600_000);
+    expect(check(under)?.problems).toEqual([]);
+  });
+  it('are asked for where nobody knows them, and hold the deferral once the fact says more than the mark', async () => {
+    const { person, open } = await onePerson('ROTHFACT', [salary, deferral]);
+    await stack.dataSource.query('UPDATE employee SET born_on = $2 WHERE id = $1', [person, born]);
+    const unknown = await open(FIRST);
+    expect(check(unknown)?.problems[0]?.sentence).toContain('must be Roth');
+    await preparer('POST', `/employees/${person}/facts`, fact('worker', { priorYearWages: '176100.00' }));
+    const known = (await preparer('GET', `/payrolls/${unknown.id}`)).body as unknown as View;
+    expect(check(known)?.deductions[0]?.amount).toBe(2_450_000);
+    expect(check(known)?.problems[0]?.sentence).toContain('may only be Roth');
+  });
+});

@@ -1,0 +1,116 @@
+import { Checkbox, TextInput } from '@mantine/core';
+import { cents, showDollars } from '@zakat/core/money/cents';
+import { useState, type FormEvent, type KeyboardEvent, type ReactNode } from 'react';
+import { linesOfCheck, type LineOfCheck } from '../../calc/lines-of-check.js';
+import type { SheetRow } from '../../calc/sheet-row.js';
+
+interface Props {
+  readonly row: SheetRow;
+  readonly isOpen: boolean;
+  /** A reason leaves the line out; null takes it again. */
+  readonly onLeaveOut: (line: string, reason: string | null) => void;
+}
+
+const WANTED: Readonly<Record<NonNullable<LineOfCheck['wantedBy']>, string>> = {
+  order: 'an order asks for it from every check',
+  election: 'elected for every check',
+};
+/** Of the mark, the line, what it is, why it is there, and its amount: they stay when a reason is asked for. */
+const WIDTHS = [30, '22%', '22%', 'auto', 110] as const;
+/** Words that will do where nobody but the person wants the line. */
+const USUAL_REASON = 'not this time';
+
+function Reason({
+  line,
+  onGive,
+  onClose,
+}: {
+  readonly line: LineOfCheck;
+  readonly onGive: (reason: string) => void;
+  readonly onClose: () => void;
+}): ReactNode {
+  const [reason, setReason] = useState(line.wantedBy === null ? USUAL_REASON : '');
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    if (reason.trim() !== '') onGive(reason.trim());
+  };
+  const escape = (event: KeyboardEvent): void => {
+    if (event.key === 'Escape') onClose();
+  };
+  return (
+    <form onSubmit={submit} onKeyDown={escape} className="actions" aria-label={`Leave out ${line.label}`}>
+      <TextInput
+        aria-label="Reason"
+        placeholder="Reason, for the trail"
+        size="xs"
+        w={260}
+        maxLength={120}
+        value={reason}
+        data-autofocus
+        autoFocus
+        onChange={(event) => setReason(event.currentTarget.value)}
+      />
+      <button type="submit" className="plain" disabled={reason.trim() === ''}>
+        leave it out
+      </button>
+      <button type="button" className="plain" onClick={onClose}>
+        keep it
+      </button>
+    </form>
+  );
+}
+
+/** What is taken from one person's check besides tax, and what stays out of it this time, with the reason. */
+export function LinesOfCheck({ row, isOpen, onLeaveOut }: Props): ReactNode {
+  const [asked, setAsked] = useState<string | null>(null);
+  const lines = linesOfCheck(row);
+  if (lines.length === 0 || !row.isPaid) return null;
+  return (
+    <section className="section" aria-label={`Besides pay, ${row.name}`}>
+      <h2>
+        Besides pay <small>{row.name}</small>
+      </h2>
+      <table className="ruled">
+        <colgroup>
+          {WIDTHS.map((width, index) => (
+            <col key={index} style={{ width }} />
+          ))}
+        </colgroup>
+        <tbody>
+          {lines.map((line) => (
+            <tr key={line.key}>
+              <td>
+                <Checkbox
+                  aria-label={`${line.label} in this check`}
+                  size="xs"
+                  disabled={!isOpen}
+                  checked={line.reason === null}
+                  onChange={() => (line.reason === null ? setAsked(line.key) : onLeaveOut(line.key, null))}
+                />
+              </td>
+              <td style={line.reason === null ? {} : { textDecoration: 'line-through' }}>{line.label}</td>
+              <td>{line.says}</td>
+              <td className="note">
+                {asked === line.key && line.reason === null ? (
+                  <Reason
+                    line={line}
+                    onClose={() => setAsked(null)}
+                    onGive={(reason) => {
+                      setAsked(null);
+                      onLeaveOut(line.key, reason);
+                    }}
+                  />
+                ) : line.reason !== null ? (
+                  `left out: ${line.reason}`
+                ) : (
+                  line.wantedBy && WANTED[line.wantedBy]
+                )}
+              </td>
+              <td className="num">{line.amount === null ? '–' : showDollars(cents(line.amount))}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

@@ -39,7 +39,9 @@ export class W2Row {
   @Amount() box5!: number;
   @Amount() box6!: number;
   @Amount() box7!: number;
+  @Amount() box8!: number;
   @Amount() box10!: number;
+  @Amount() box11!: number;
   @Text(400) box12!: string;
   @Text(400) box14!: string;
   @Text(200) state!: string;

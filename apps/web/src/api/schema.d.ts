@@ -2833,7 +2833,9 @@ export interface components {
             box5: number;
             box6: number;
             box7: number;
+            box8: number;
             box10: number;
+            box11: number;
             box12: string;
             box14: string;
             state: string;

@@ -186,7 +186,9 @@ const wageFile = (): Efw2Input => {
       box5: dollars('66000.00'),
       box6: dollars('957.00'),
       box7: dollars('120.00'),
+      box8: ZERO,
       box10: ZERO,
+      box11: ZERO,
       box12: [{ code: 'D', amount: dollars('1000.00') }],
       isThirdPartySickPay: false,
       box14: [],
@@ -218,7 +220,9 @@ describe('EFW2', () => {
     const second = { ...first, person: { ...first.person, ssn: '899123402', employeeId: 'second' } };
     const rare = {
       ...first,
+      box8: dollars('75.00'),
       box10: dollars('200.00'),
+      box11: dollars('900.00'),
       isThirdPartySickPay: true,
       box12: [
         { code: 'S', amount: dollars('30.00') },
@@ -226,6 +230,7 @@ describe('EFW2', () => {
         { code: 'A', amount: dollars('5.10') },
         { code: 'B', amount: dollars('1.20') },
         { code: 'TP', amount: dollars('300.00') },
+        { code: 'V', amount: dollars('4000.00') },
       ],
     };
     const { content, issues } = writeEfw2({ ...file, forms: [rare, second] });
@@ -235,20 +240,43 @@ describe('EFW2', () => {
     expect(lines.every((line) => line.length === 512)).toBe(true);
     const [, , wage = '', other = '', , total = '', otherTotal = ''] = lines;
     // SSA Publication 42-007, by position (recalled): uncollected tax on tips, SIMPLE, Roth 457(b); count and totals in RU.
-    expect([other.slice(22, 33), other.slice(44, 55), other.slice(110, 121)]).toEqual([
+    expect([other.slice(11, 22), other.slice(22, 33), other.slice(44, 55), other.slice(110, 121)]).toEqual([
+      '00000007500',
       '00000000630',
       '00000003000',
       '00000002000',
     ]);
-    expect([otherTotal.slice(2, 9), otherTotal.slice(24, 39), otherTotal.slice(54, 69)]).toEqual([
-      '0000001',
-      '000000000000630',
-      '000000000003000',
-    ]);
+    expect([
+      otherTotal.slice(2, 9),
+      otherTotal.slice(9, 24),
+      otherTotal.slice(24, 39),
+      otherTotal.slice(54, 69),
+    ]).toEqual(['0000001', '000000000007500', '000000000000630', '000000000003000']);
     expect([wage.slice(275, 286), wage.slice(488, 489), total.slice(129, 144)]).toEqual([
       '00000020000',
       '1',
       '000000000020000',
+    ]);
+  });
+  it('nonqualified plans and stock options are in RW and RT, and allocated tips alone make an RO', () => {
+    const file = wageFile();
+    const [first] = file.forms;
+    if (!first) throw new Error('no form');
+    const form = {
+      ...first,
+      box8: dollars('75.00'),
+      box11: dollars('900.00'),
+      box12: [{ code: 'V', amount: dollars('4000.00') }],
+    };
+    const { content, issues } = writeEfw2({ ...file, forms: [form] });
+    const [, , wage = '', other = '', total = ''] = content.split('\r\n');
+    // SSA Publication 42-007, by position (recalled).
+    expect([issues, wage.slice(374, 385), wage.slice(418, 429)]).toEqual([[], '00000090000', '00000400000']);
+    expect([other.slice(0, 2), other.slice(11, 22)]).toEqual(['RO', '00000007500']);
+    expect([total.slice(0, 2), total.slice(264, 279), total.slice(339, 354)]).toEqual([
+      'RT',
+      '000000000090000',
+      '000000000400000',
     ]);
   });
   it('a code that has no field is a programmer’s error', () => {

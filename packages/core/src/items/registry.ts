@@ -129,12 +129,19 @@ const LISTED: readonly PayItem[] = [
   earning('piece-work', 'Piece work'),
   earning('tips-paid', 'Tips paid with the check', { isTips: true, isOutsideRegularRate: true }),
   earning('tips-reported', 'Tips reported', { isTips: true, isNoncash: true, isOutsideRegularRate: true }),
+  // The employer's reckoning of tips that were not reported: on the wage statement, and in no wages (IRC § 6053(c)(3)).
+  earning('tips-allocated', 'Tips allocated', { isNoncash: true, outOf: EVERYTHING, isOutsideRegularRate: true }),
   supplemental('bonus', 'Bonus'),
   supplemental('commission', 'Commission'),
   supplemental('severance', 'Severance', NOT_FOR_THE_WEEK),
   supplemental('back-pay', 'Back pay', NOT_FOR_THE_WEEK),
   supplemental('award', 'Award'),
-  supplemental('stock-option', 'Stock option', NOT_FOR_THE_WEEK),
+  supplemental('stock-option', 'Stock option', { ...NOT_FOR_THE_WEEK, box12: 'V' }),
+  // What was deferred earlier: OASDI, HI and unemployment had it when it was earned (IRC § 3121(v)(2), § 3306(r)).
+  supplemental('nonqualified-plan', 'Nonqualified plan payment', {
+    ...NOT_FOR_THE_WEEK,
+    outOf: ['social', 'unemployment', 'state-unemployment', 'local'],
+  }),
   supplemental('vacation-payout', 'Vacation paid out', NOT_FOR_THE_WEEK),
   supplemental('moving', 'Moving expenses', NOT_FOR_THE_WEEK),
   supplemental('nonaccountable-reimbursement', 'Reimbursement, nonaccountable', NOT_FOR_THE_WEEK),

@@ -3,6 +3,7 @@ import { date } from '../calendar/local-date.js';
 import { runCase } from '../casefile/run-case.js';
 import { PAY_ITEMS, findItem, type BaseFamily } from '../items/registry.js';
 import { BASE_FAMILIES } from '../items/treatment.js';
+import { make } from '../testing/whole-checks.js';
 import { itemsOutOf } from './item-views.js';
 
 const isOut = (code: string, family: BaseFamily, state: string, day = '2026-03-13'): boolean => {
@@ -155,4 +156,22 @@ it('says that the limits of law are missing for a year, instead of knowing none'
   expect(problems).toContainEqual(
     expect.objectContaining({ code: 'rule.none-in-force', sentence: expect.stringContaining('limit on deferrals') }),
   );
+});
+
+describe('pay that is on the statement and not in the wages', () => {
+  const taxed = (item: string): string[] => {
+    const answer = runCase(make('NY', { earnings: [{ item, amount: '1000.00' }] }));
+    return answer.taxes.filter((tax) => tax.wages !== '0.00').map((tax) => tax.code);
+  };
+  // IRC § 6053(c)(3), § 62(c), § 104(a)(1): none of these is wages of any kind.
+  it.each(['tips-allocated', 'reimbursement', 'workers-compensation-pay'])(
+    '%s is in no base, of a program on all pay neither',
+    (item) => expect(taxed(item)).toEqual([]),
+  );
+  // IRC § 3121(v)(2): taxed for OASDI and HI when it was earned, not when it is paid.
+  it('a nonqualified plan pays income that is no wages for OASDI, HI and unemployment', () => {
+    const codes = taxed('nonqualified-plan');
+    expect(codes.filter((code) => code.endsWith('IT'))).toEqual(['US-FIT', 'NY-SIT']);
+    expect(codes.filter((code) => /OASDI|-HI-|FUTA|SUI/.test(code))).toEqual([]);
+  });
 });

@@ -65,11 +65,14 @@ function masksFor(state: string, day: LocalDate): OutMasks {
   for (const family of WAGE_FAMILIES) {
     const out = family === 'gross' ? null : itemsOutOf(family, state, day);
     for (const item of PAY_ITEMS)
-      if (out ? out.has(item) : item.code === 'reimbursement')
+      if (out ? out.has(item) : isNoPay(item))
         masks[item.index] = (masks[item.index] ?? 0) | (1 << FAMILY_INDEX[family]);
   }
   return masks;
 }
+
+/** An earning that is wages of no kind, such as a reimbursement, is not gross pay either; deductions never lower that. */
+const isNoPay = ({ list, outOf }: PayItem): boolean => list === 'earning' && outOf.length === BASE_FAMILIES.length;
 
 const BASE_OF: Readonly<Partial<Record<BaseFamily, ItemView['base']>>> = {
   'state-income': 'SIT',

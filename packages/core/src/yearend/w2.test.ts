@@ -66,6 +66,21 @@ describe('Form W-2', () => {
     expect([form.box10, form.box12]).toEqual([20_000, []]);
     expect(formW3([form, form]).box10).toBe(40_000);
   });
+  it('boxes 8 and 11 have allocated tips and payments of nonqualified plans, code V what an option came to', () => {
+    const form = formOf([
+      check({
+        earnings: [
+          line('tips-allocated', '75.00'),
+          line('nonqualified-plan', '900.00'),
+          line('stock-option', '4000.00'),
+        ],
+      }),
+      check({ earnings: [line('tips-allocated', '5.00')] }),
+    ]);
+    expect([form.box8, form.box11, codes(form)]).toEqual([8000, 90_000, { V: 400_000 }]);
+    const total = formW3([form, form]);
+    expect([total.box8, total.box11]).toEqual([16_000, 180_000]);
+  });
   it('tips: box 7, and codes A and B for tax that could not be collected', () => {
     const tracked = { oasdiTips: dollars('300.00'), uncollectedOasdi: dollars('5.10'), uncollectedHi: dollars('1.20') };
     const form = formOf([check({ tracked })]);

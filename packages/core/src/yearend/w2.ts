@@ -46,8 +46,12 @@ export interface FormW2 {
   readonly box6: Cents;
   /** Social security tips; box 3 has the other wages. */
   readonly box7: Cents;
+  /** Allocated tips. */
+  readonly box8: Cents;
   /** Dependent care benefits. */
   readonly box10: Cents;
+  /** Payments of nonqualified plans. */
+  readonly box11: Cents;
   readonly box12: readonly { readonly code: string; readonly amount: Cents }[];
   readonly isThirdPartySickPay: boolean;
   readonly box14: readonly { readonly label: string; readonly amount: Cents }[];
@@ -64,7 +68,9 @@ export interface FormW3 {
   readonly box5: Cents;
   readonly box6: Cents;
   readonly box7: Cents;
+  readonly box8: Cents;
   readonly box10: Cents;
+  readonly box11: Cents;
   readonly box12a: Cents;
   readonly localWages: Cents;
   readonly localTax: Cents;
@@ -110,16 +116,24 @@ const put = (into: Amounts, name: string, amount: Cents): void => {
 /** Since 2026 Form W-2 has codes for what the law of 2025 lets people deduct; before, box 14 may say it (Notice 2025-62). */
 const CODES_SINCE = 2026;
 
-/** What the paychecks of a person add to boxes 10, 12 and 14. */
+/** Boxes that one pay item fills. */
+const BOX_OF_ITEM: Readonly<Record<string, 'box8' | 'box10' | 'box11'>> = {
+  'tips-allocated': 'box8',
+  'dependent-care': 'box10',
+  'nonqualified-plan': 'box11',
+};
+
+/** What the paychecks of a person add to boxes 8, 10, 11, 12 and 14. */
 function fromChecks(year: number, checks: readonly W2Check[]) {
   const [codes, others]: [Amounts, Amounts] = [new Map(), new Map()];
-  let dependentCare = ZERO;
+  const boxes = { box8: ZERO, box10: ZERO, box11: ZERO };
   let health = ZERO;
   for (const { earnings, deductions, employerPaid, tracked } of checks) {
     for (const { item, amount } of [...earnings, ...deductions, ...employerPaid]) {
       const known = findItem(item);
       if (known?.box12) put(codes, known.box12, amount);
-      if (item === 'dependent-care') dependentCare = add(dependentCare, amount);
+      const box = BOX_OF_ITEM[item];
+      if (box) boxes[box] = add(boxes[box], amount);
       if (item === 'section-125-health') health = add(health, amount);
       if (item === 'shareholder-health') put(others, '2% health', amount);
     }
@@ -132,7 +146,7 @@ function fromChecks(year: number, checks: readonly W2Check[]) {
   }
   // The cost of health coverage is that of both; an employer who reports none of its own reports none (IRC § 6051(a)(14)).
   if (codes.has('DD')) put(codes, 'DD', health);
-  return { codes, others, dependentCare };
+  return { codes, others, boxes };
 }
 
 /** Boxes 14 and 18 to 20 from the taxes of a person. */
@@ -164,7 +178,7 @@ export function formsW2(input: W2Input): FormW2[] {
     const of = (tax: string, part: 'subject' | 'wages' | 'amount'): Cents =>
       sum(own.filter((entry) => entry.tax === tax).map((entry) => entry[part]));
     const checks = checksOf.get(person.employeeId) ?? [];
-    const { codes, others, dependentCare } = fromChecks(input.year, checks);
+    const { codes, others, boxes } = fromChecks(input.year, checks);
     const locals = fromTaxes(own, others);
     const states = [
       ...new Set(own.filter((entry) => entry.tax.endsWith('-SIT')).map((entry) => entry.tax.slice(0, 2))),
@@ -187,7 +201,7 @@ export function formsW2(input: W2Input): FormW2[] {
         box5: of('US-HI-EE', 'subject'),
         box6: add(of('US-HI-EE', 'amount'), of('US-HI-ADD', 'amount')),
         box7: tips,
-        box10: dependentCare,
+        ...boxes,
         box12: listed(codes).map(([code, amount]) => ({ code, amount })),
         isThirdPartySickPay: checks.some((check) =>
           check.earnings.some(({ item, amount }) => item === 'third-party-sick-pay' && amount !== 0),
@@ -211,7 +225,9 @@ export function formW3(forms: readonly FormW2[]): FormW3 {
     box5: total((form) => form.box5),
     box6: total((form) => form.box6),
     box7: total((form) => form.box7),
+    box8: total((form) => form.box8),
     box10: total((form) => form.box10),
+    box11: total((form) => form.box11),
     box12a: total((form) =>
       sum(form.box12.filter((line) => DEFERRAL_CODES.includes(line.code)).map((line) => line.amount)),
     ),

@@ -79,7 +79,9 @@ const linesOf = (form: Form941): ReturnLineView[] =>
 const released = (form: FormW2): FormW2 => ({
   ...form,
   box7: (form as Partial<FormW2>).box7 ?? ZERO,
+  box8: (form as Partial<FormW2>).box8 ?? ZERO,
   box10: (form as Partial<FormW2>).box10 ?? ZERO,
+  box11: (form as Partial<FormW2>).box11 ?? ZERO,
   box14: (form as Partial<FormW2>).box14 ?? [],
   locals: (form as Partial<FormW2>).locals ?? [],
 });
@@ -100,7 +102,9 @@ function w2Row(given: FormW2): W2Row {
     box5: form.box5,
     box6: form.box6,
     box7: form.box7,
+    box8: form.box8,
     box10: form.box10,
+    box11: form.box11,
     box12: inWords(form.box12.map(({ code, amount }) => ({ label: code, amount }))),
     box14: inWords(form.box14),
     state: form.states.map((line) => line.state).join(' '),

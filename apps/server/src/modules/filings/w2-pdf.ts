@@ -110,9 +110,9 @@ function boxesOf({ form, employer }: W2Paper): Box[] {
     { label: '5  Medicare wages and tips', value: amount(form.box5), at: [right, money(2), quarter, 36] },
     { label: '6  Medicare tax withheld', value: amount(form.box6), at: [right + quarter, money(2), quarter, 36] },
     { label: '7  Social security tips', value: amount(form.box7), at: [right, money(3), quarter, 36] },
-    { label: '8  Allocated tips', value: '', at: [right + quarter, money(3), quarter, 36] },
+    { label: '8  Allocated tips', value: amount(form.box8), at: [right + quarter, money(3), quarter, 36] },
     { label: '10  Dependent care benefits', value: amount(form.box10), at: [right, money(4), quarter, 36] },
-    { label: '11  Nonqualified plans', value: '', at: [right + quarter, money(4), quarter, 36] },
+    { label: '11  Nonqualified plans', value: amount(form.box11), at: [right + quarter, money(4), quarter, 36] },
     {
       label: '12  Codes',
       value: form.box12.map((line) => `${line.code}   ${amount(line.amount)}`).join('\n'),

@@ -6,11 +6,9 @@ import { Figure } from '../../kit/figure.js';
 
 type Row = Schemas['W2Row'];
 /** Boxes that most forms leave blank have a column only where somebody has them. */
-const RARE: ReadonlySet<string> = new Set(['box7', 'box10', 'box18', 'box19']);
-const BOXES: readonly (readonly [
-  key: 'box1' | 'box2' | 'box3' | 'box4' | 'box5' | 'box6' | 'box7' | 'box10' | 'box16' | 'box17' | 'box18' | 'box19',
-  label: string,
-])[] = [
+const RARE: ReadonlySet<string> = new Set(['box7', 'box8', 'box10', 'box11', 'box18', 'box19']);
+type Box = Extract<keyof Row, `box${number}`>;
+const BOXES: readonly (readonly [key: Exclude<Box, 'box12' | 'box14' | 'box20'>, label: string])[] = [
   ['box1', '1 Wages'],
   ['box2', '2 Federal tax'],
   ['box3', '3 OASDI wages'],
@@ -18,7 +16,9 @@ const BOXES: readonly (readonly [
   ['box5', '5 Medicare wages'],
   ['box6', '6 Medicare tax'],
   ['box7', '7 Tips'],
+  ['box8', '8 Tips allocated'],
   ['box10', '10 Dependent care'],
+  ['box11', '11 Nonqualified plans'],
   ['box16', '16 State wages'],
   ['box17', '17 State tax'],
   ['box18', '18 Local wages'],

@@ -48,6 +48,7 @@ const BOX_12_FIELDS: Readonly<Record<string, string>> = {
   E: 'Deferred Compensation Contributions to Section 403(b)',
   F: 'Deferred Compensation Contributions to Section 408(k)(6)',
   G: 'Deferred Compensation Contributions to Section 457(b)',
+  V: 'Income from the Exercise of Nonstatutory Stock Options',
   W: 'Employer Contributions to a Health Savings Account',
   AA: 'Designated Roth Contributions Under a Section 401(k) Plan',
   BB: 'Designated Roth Contributions Under a Section 403(b) Salary Reduction Agreement',
@@ -98,6 +99,17 @@ function moneyFields(form: {
   };
 }
 
+/** Boxes 10 and 11. */
+const benefitFields = ({ box10, box11 }: { box10: Cents; box11: Cents }): FieldValues => ({
+  'Dependent Care Benefits': box10,
+  'Nonqualified Plan Not Section 457 Distributions or Contributions': box11,
+});
+/** What RO and RU carry: box 8, and the rarer codes of box 12. */
+const rareFields = (box8: Cents, box12: Box12): FieldValues => ({
+  'Allocated Tips': box8,
+  ...fieldsBy(RARE_FIELDS, box12),
+});
+
 type Box12 = readonly { readonly code: string; readonly amount: Cents }[];
 function fieldsBy(names: Readonly<Record<string, string>>, lines: Box12): Record<string, number> {
   const fields: Record<string, number> = {};
@@ -108,7 +120,7 @@ function fieldsBy(names: Readonly<Record<string, string>>, lines: Box12): Record
   return fields;
 }
 const isKnown = (code: string): boolean => code in BOX_12_FIELDS || code in RARE_FIELDS || WITHOUT_FIELD.includes(code);
-const isRare = ({ code }: Box12[number]): boolean => code in RARE_FIELDS;
+const hasRare = ({ box8, box12 }: FormW2): boolean => box8 !== 0 || box12.some(({ code }) => code in RARE_FIELDS);
 
 /** The EFW2 file of one employer: RA, RE, one RW (and RO) a person, RT (and RU), RF; CR LF after every record. Totals are counted once, here. */
 export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] } {
@@ -171,7 +183,7 @@ export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] 
         Suffix: person.suffix,
         ...addressFields(person),
         ...moneyFields(form),
-        'Dependent Care Benefits': form.box10,
+        ...benefitFields(form),
         ...fieldsBy(BOX_12_FIELDS, form.box12),
         'Statutory Employee Indicator': person.isStatutory ? '1' : '0',
         'Retirement Plan Indicator': person.isRetirementPlan ? '1' : '0',
@@ -179,7 +191,7 @@ export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] 
       },
       path,
     );
-    if (form.box12.some(isRare)) write(RO, fieldsBy(RARE_FIELDS, form.box12), path);
+    if (hasRare(form)) write(RO, rareFields(form.box8, form.box12), path);
   }
   const count = input.forms.length;
   const totals = formW3(input.forms);
@@ -189,13 +201,13 @@ export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] 
     {
       'Number of RW Records': count,
       ...moneyFields(totals),
-      'Dependent Care Benefits': totals.box10,
+      ...benefitFields(totals),
       ...fieldsBy(BOX_12_FIELDS, box12),
     },
     'totals',
   );
-  const rare = input.forms.filter((form) => form.box12.some(isRare)).length;
-  if (rare > 0) write(RU, { 'Number of RO Records': rare, ...fieldsBy(RARE_FIELDS, box12) }, 'totals');
+  const rare = input.forms.filter(hasRare).length;
+  if (rare > 0) write(RU, { 'Number of RO Records': rare, ...rareFields(totals.box8, box12) }, 'totals');
   write(RF, { 'Number of RW Records': count }, 'totals');
   return { content: lines.map((line) => `${line}\r\n`).join(''), issues };
 }

@@ -82,7 +82,9 @@ describe('bad input: a code and a field each, and nothing is computed', () => {
     ['deductions', [{ item: 'after-tax', amount: '5000.00' }], 'deduction.over-net deductions'],
     ['checkDate', '2019-06-01', 'rule.none-in-force checkDate'],
     ['surprise', 1, 'input.unknown-field surprise'],
-    ['earnings', [{ item: 'salary', amount: '9999999999999.00' }], 'input.too-large earnings'],
+    ['earnings', [{ item: 'salary', amount: '9999999999999.00' }], 'input.too-large earnings[0].amount'],
+    ['earnings', [{ item: 'salary', amount: '100000000000.00', per: 'weekly' }], 'input.too-large earnings[0].amount'],
+    ['earnings', [{ item: 'regular', hours: '999999999', rate: '999999999' }], 'input.too-large earnings'],
   ])('%s = %j', (path, value, expected) => {
     const given = good();
     set(given, path, value);

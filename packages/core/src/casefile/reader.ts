@@ -7,6 +7,9 @@ export type JsonObject = Readonly<Record<string, unknown>>;
 export const isObject = (value: unknown): value is JsonObject =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
+/** A hundred billion dollars: a slip of the decimal point, and too much for what a year makes of it. */
+const TOO_LARGE = 10_000_000_000_000;
+
 /**
  * Reads fields of untrusted JSON by path, collecting an issue for each that is missing or malformed. A field that is null
  * is one that is not given.
@@ -112,6 +115,10 @@ export class Reader {
       return ZERO;
     }
     if (parsed < 0) this.fail(problem('input.negative', this.at(field), { what: field }));
+    if (parsed >= TOO_LARGE) {
+      this.fail(problem('input.too-large', this.at(field)));
+      return ZERO;
+    }
     return parsed;
   }
   decimal(field: string): Rate | null {

@@ -1,8 +1,9 @@
 import { isObject } from '../casefile/reader.js';
-import { showRate } from '../money/rate.js';
+import { minus, type Exact } from '../money/exact.js';
+import { ZERO_RATE, parseRate, showRate } from '../money/rate.js';
 import { CLIENT_FACTS } from './client-facts.js';
 import { EMPLOYEE_FACTS } from './employee-facts.js';
-import type { FactValue } from './fact-kind.js';
+import { text, type FactValue } from './fact-kind.js';
 import { inForceOn, type DatedFact } from './in-force.js';
 
 /** Where a person lives and works, as the case file writes it. */
@@ -41,8 +42,8 @@ export interface ClientOnDay {
 
 /** The share that is left for the first place of work: the others are written down with theirs. */
 function firstShare(others: readonly FactValue[]): string {
-  const thousandths = others.reduce((left, other) => left - Math.round(Number(other['share']) * 1000), 1000);
-  return showRate({ n: thousandths, d: 1000 });
+  const whole: Exact = { n: 1, d: 1 };
+  return showRate(others.reduce((left, other) => minus(left, parseRate(text(other, 'share')) ?? ZERO_RATE), whole));
 }
 
 /** What the localization tests ask. */

@@ -1,13 +1,9 @@
-import { MantineProvider } from '@mantine/core';
-import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
-import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react';
-import type { ReactNode } from 'react';
-import { MemoryRouter, Route, Routes, useLocation } from 'react-router';
+import { afterEach, describe, expect, it } from '@jest/globals';
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { Route } from 'react-router';
 import type { Schemas } from '../api/client.js';
-import { WorkingPane } from '../kit/working-pane.js';
-import { WorkingProvider } from '../kit/working.js';
-import { ClientFrame } from './clients/client-frame.js';
+import { inClient, ofClient } from '../testing/client-pages.js';
+import { asked, open, serve, session, startAnew } from '../testing/pages.js';
 import { DepositsPage } from './clients/deposits.js';
 import { TieOutPage } from './clients/tie-out.js';
 import { LadderPage } from './ladder/ladder.js';
@@ -15,67 +11,6 @@ import { postingSlip } from './payroll/posting-slip.js';
 import { RemittancePage } from './remittance/remittance.js';
 import { SignInPage } from './session/sign-in.js';
 
-/** What the server would answer, by method and path. */
-type Answers = Record<string, { status?: number; body: unknown }>;
-const asked: string[] = [];
-function serve(answers: Answers): void {
-  const answer = async (input: Request): Promise<Response> => {
-    const url = new URL(input.url);
-    const key = `${input.method} ${url.pathname}${url.search}`;
-    asked.push(input.method === 'GET' ? key : `${key} ${await input.clone().text()}`);
-    const found = answers[key] ?? answers[`${input.method} ${url.pathname}`];
-    const status = found?.status ?? (found ? 200 : 404);
-    const body = found?.body ?? {
-      type: '',
-      title: '',
-      status: 404,
-      detail: `nothing at ${key}`,
-      code: 'not-found',
-      problems: [],
-    };
-    const text = status === 204 ? '' : JSON.stringify(body);
-    return {
-      ok: status < 400,
-      status,
-      headers: new Headers({ 'content-length': String(text.length) }),
-      text: () => Promise.resolve(text),
-      json: () => Promise.resolve(body),
-      clone: () => ({ text: () => Promise.resolve(text) }),
-    } as unknown as Response;
-  };
-  (globalThis as unknown as { testServer: { answer: typeof answer } }).testServer.answer = answer;
-}
-
-const session = {
-  user: { id: 'u', name: 'Tobias Renn', email: 't@x', role: 'preparer' },
-  firmName: 'Breakwater',
-  today: '2026-10-22',
-  requiresSecondPerson: true,
-};
-const client = {
-  id: 'c1',
-  legalName: 'Gannet Boatyard',
-  tradeName: '',
-  ein: '471234561',
-  nameControl: 'GANN',
-  street: '',
-  city: '',
-  state: 'NY',
-  zip: '',
-  phone: '',
-  email: '',
-  contactName: '',
-  signerName: '',
-  signerTitle: '',
-  key: 'BOAT',
-  kindOfEmployer: 'N',
-  payFrequency: 'biweekly',
-  depositSchedule: 'monthly',
-  depositScheduleWhy: 'Lookback taxes of 21,500.00 are not more than 50,000.00.',
-  version: 1,
-  taxAccounts: [],
-  bankAccounts: [{ id: 'b1', label: 'Operating', bankName: 'Harbour', routing: '000000123', accountTail: '2345' }],
-};
 const rung = (more: Partial<Schemas['Rung']>): Schemas['Rung'] => ({
   key: String(Math.random()),
   kind: 'deposit',
@@ -92,35 +27,7 @@ const rung = (more: Partial<Schemas['Rung']>): Schemas['Rung'] => ({
   ...more,
 });
 
-function Where(): ReactNode {
-  const { pathname, search } = useLocation();
-  return <output>{pathname + search}</output>;
-}
-const open = (path: string, routes: ReactNode) =>
-  render(
-    <MantineProvider env="test">
-      <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
-        <MemoryRouter initialEntries={[path]}>
-          <WorkingProvider>
-            <Routes>
-              {routes}
-              <Route path="*" element={<p>elsewhere</p>} />
-            </Routes>
-            <WorkingPane />
-            <Where />
-          </WorkingProvider>
-        </MemoryRouter>
-      </QueryClientProvider>
-    </MantineProvider>,
-  );
-
-beforeEach(() => {
-  asked.length = 0;
-});
-afterEach(() => {
-  cleanup();
-  localStorage.clear();
-});
+afterEach(startAnew);
 
 describe('signing in', () => {
   it('asks for both fields before it asks the server', async () => {
@@ -185,18 +92,11 @@ describe('the ladder', () => {
   });
 });
 
-const inClient = (page: ReactNode) => (
-  <Route path="/clients/:clientId" element={<ClientFrame />}>
-    <Route index element={page} />
-    <Route path="deposits" element={page} />
-  </Route>
-);
-
 describe('a client', () => {
   it('always says which one it is', async () => {
     serve({
       'GET /api/session': { body: session },
-      'GET /api/clients/c1': { body: client },
+      'GET /api/clients/c1': { body: ofClient },
       'GET /api/clients/c1/tie-out': { body: { year: 2026, quarter: 4, rows: [] } },
     });
     open('/clients/c1', inClient(<TieOutPage />));
@@ -213,7 +113,7 @@ describe('a client', () => {
     };
     serve({
       'GET /api/session': { body: session },
-      'GET /api/clients/c1': { body: client },
+      'GET /api/clients/c1': { body: ofClient },
       'GET /api/clients/c1/tie-out': { body: { year: 2026, quarter: 4, rows: [row] } },
     });
     open('/clients/c1', inClient(<TieOutPage />));
@@ -246,7 +146,7 @@ describe('a client', () => {
     };
     serve({
       'GET /api/session': { body: session },
-      'GET /api/clients/c1': { body: client },
+      'GET /api/clients/c1': { body: ofClient },
       'GET /api/clients/c1/deposits': { body: [deposit] },
       'GET /api/clients/c1/remittances': { body: [] },
       'POST /api/clients/c1/remittances': { status: 201, body: { id: 'r1', warnings: [] } },

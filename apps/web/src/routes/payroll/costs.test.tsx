@@ -1,0 +1,114 @@
+import { afterEach, describe, expect, it } from '@jest/globals';
+import { screen, within } from '@testing-library/react';
+import { Route } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { open, serve, startAnew } from '../../testing/pages.js';
+import { Costs } from './costs.js';
+
+afterEach(startAnew);
+
+type Person = Schemas['PayrollPerson'];
+const person = (id: string, more: Partial<Person>, paid: Partial<Person['paycheck']> = {}): Person => ({
+  employeeId: id,
+  isPaid: true,
+  earnings: [],
+  deductions: [],
+  number: id,
+  name: `Person ${id}`,
+  workState: 'NY',
+  department: '',
+  location: '',
+  costCentre: '',
+  base: {},
+  previousGross: null,
+  ...more,
+  paycheck: {
+    id: null,
+    gross: 100_000,
+    net: 70_000,
+    earnings: [],
+    deductions: [{ item: 'loan', label: 'Loan', amount: 5000 }],
+    employerPaid: [],
+    garnishments: [{ kind: 'creditor', label: 'C-1', amount: 4800, fee: 200 }],
+    taxes: [
+      { code: 'US-FIT', payer: 'employee', subject: 100_000, wages: 100_000, amount: 20_000 },
+      { code: 'US-FUTA', payer: 'employer', subject: 100_000, wages: 100_000, amount: 600 },
+    ],
+    problems: [],
+    ...paid,
+  },
+});
+const show = (persons: Person[], more: Partial<Schemas['PayrollView']> = {}): void => {
+  serve({});
+  const payroll = {
+    status: 'reviewed',
+    kind: 'regular',
+    persons,
+    employerTaxes: [{ tax: 'US-FUTA', label: 'FUTA', wages: 200_000, amount: 1200 }],
+    journal: [
+      { account: 'wages', label: 'Wages', detail: 'gross pay', amount: 200_000 },
+      { account: 'cash', label: 'Net pay', detail: '', amount: -140_000 },
+      { account: 'payable', label: 'Taxes', detail: '', amount: -60_000 },
+    ],
+    ...more,
+  } as unknown as Schemas['PayrollView'];
+  open('/', <Route path="/" element={<Costs payroll={payroll} />} />);
+};
+const section = (heading: RegExp | string) =>
+  within(screen.getByRole('heading', { name: heading }).closest('section') as HTMLElement);
+const cells = (text: string, of = screen as Pick<typeof screen, 'getByText'>): string[] =>
+  [...(of.getByText(text).closest('tr') as HTMLTableRowElement).cells].map((cell) => cell.textContent);
+
+describe('what a payroll costs', () => {
+  it('stands against last time, with the sign of what moved', () => {
+    show([
+      person('1', { previousGross: 80_000 }),
+      person('2', { previousGross: 120_000 }),
+      person('3', { previousGross: 100_000 }),
+      person('4', {}),
+      person('5', { isPaid: false, previousGross: 1 }),
+    ]);
+    const last = section('Against last time');
+    expect(cells('Person 1', last)[2]).toBe('+200.00');
+    expect(cells('Person 2', last)[2]).toBe('−200.00');
+    expect(cells('Person 3', last)[2]).toBe('as last time');
+    expect(cells('Person 4', last)[2]).toBe('first check');
+    expect(last.queryByText('Person 5')).toBeNull();
+  });
+  it('adds up by where the work is booked, and a line has all that leaves the gross', () => {
+    show([
+      person('1', { department: 'Oven' }),
+      person('2', { department: 'Oven' }),
+      person('3', { department: 'Shop' }),
+      person('4', {}),
+    ]);
+    const places = section('By department');
+    expect(cells('Oven', places)).toEqual(['Oven', '2', '2,000.00', '400.00', '200.00', '1,400.00']);
+    expect(cells('no department', places)[1]).toBe('1');
+    expect(cells('Totals', places)).toEqual(['Totals', '4', '4,000.00', '800.00', '400.00', '2,800.00']);
+    // Those booked nowhere come last.
+    const names = places.getAllByRole('row').map((row) => (row as HTMLTableRowElement).cells[0]?.textContent);
+    expect(names).toEqual(['Department', 'Oven', 'Shop', 'no department', 'Totals']);
+  });
+  it('has a table only of the sorts of place that somebody has', () => {
+    show([person('1', { costCentre: '40' })]);
+    expect(screen.getByRole('heading', { name: 'By cost centre' })).toBeTruthy();
+    expect(screen.queryByRole('heading', { name: 'By department' })).toBeNull();
+  });
+  it('a journal has two sides that agree', () => {
+    show([person('1', {})]);
+    expect(cells('Totals', section('Journal'))).toEqual(['Totals', '2,000.00', '2,000.00']);
+  });
+  it('is in pencil until it is posted', () => {
+    show([person('1', {})]);
+    expect(document.querySelectorAll('[data-pencil]').length).toBeGreaterThan(0);
+    startAnew();
+    show([person('1', {})], { status: 'posted' });
+    expect(document.querySelectorAll('[data-pencil]').length).toBe(0);
+  });
+  it('of what was paid elsewhere shows the employer taxes that were brought in, and no journal of ours', () => {
+    show([person('1', {})], { kind: 'brought-in', status: 'posted' });
+    expect(screen.getByText('as brought in')).toBeTruthy();
+    expect(screen.queryByRole('heading', { name: 'Journal' })).toBeNull();
+  });
+});

@@ -48,6 +48,8 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
   const latest = useRef(rows);
   const version = useRef(payroll.version);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const queue = useRef<Promise<void>>(Promise.resolve());
+  const underWay = useRef(0);
   const queries = useQueryClient();
   const calc = useCalc();
   const save = useSavePayroll(payroll.id);
@@ -57,15 +59,25 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
     setSaving('saving');
-    try {
+    const send = async (): Promise<void> => {
       const saved = await save.mutateAsync({ version: version.current, entries: latest.current.map(entryOf) });
       version.current = saved.version;
       queries.setQueryData(payrollQuery(payroll.id).queryKey, saved);
-      setSaving('saved');
+    };
+    // One after the other: each is of the version that the one before it made.
+    const turn = queue.current.then(send, send);
+    queue.current = turn.catch(() => undefined);
+    underWay.current += 1;
+    try {
+      await turn;
     } catch (error) {
       setSaving('failed');
       throw error;
+    } finally {
+      underWay.current -= 1;
     }
+    // What was typed since, or is on its way, is not saved yet.
+    if (timer.current === null && underWay.current === 0) setSaving('saved');
     return version.current;
   }, [payroll.id, queries, save]);
   const saveRef = useRef(saveNow);

@@ -1,0 +1,208 @@
+import { afterEach, beforeEach, describe, expect, it, jest } from '@jest/globals';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, renderHook, waitFor } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import type { Schemas } from '../../api/client.js';
+import { Calculator, type CalcAnswer, type SentRequest } from '../../calc/calc.worker.js';
+import { WorkingProvider } from '../../kit/working.js';
+import { startAnew } from '../../testing/pages.js';
+import { useSheet } from './use-sheet.js';
+
+/** The worker in the same thread. */
+class WorkerHere {
+  onmessage: ((event: { data: CalcAnswer }) => void) | null = null;
+  private readonly calculator = new Calculator();
+  postMessage(request: SentRequest): void {
+    const data = this.calculator.answer(JSON.parse(JSON.stringify(request)) as SentRequest);
+    queueMicrotask(() => this.onmessage?.({ data }));
+  }
+  terminate(): void {
+    this.onmessage = null;
+  }
+}
+
+interface Put {
+  readonly body: Schemas['SavePayroll'];
+  readonly answer: (status?: number) => void;
+}
+/** Saves that wait for their answer. */
+const puts: Put[] = [];
+
+const base = {
+  id: '101',
+  checkDate: '2026-10-30',
+  payFrequency: 'weekly',
+  employee: {
+    federal: { form: '2020', filingStatus: 'single' },
+    residence: { state: 'TX' },
+    work: [{ state: 'TX' }],
+    garnishments: [{ kind: 'child-support', label: 'D-1', amount: '100.00' }],
+  },
+  employer: { unemploymentRates: { TX: '2.7' } },
+};
+const payroll = (version: number, earnings: object[]): Schemas['PayrollView'] =>
+  ({
+    id: 'p1',
+    version,
+    own: {},
+    persons: [
+      {
+        employeeId: 'e1',
+        isPaid: true,
+        earnings,
+        deductions: [],
+        number: '101',
+        name: 'Wil Sprague',
+        workState: 'TX',
+        base,
+        paycheck: { gross: 0, net: 0, taxes: [], deductions: [], employerPaid: [], garnishments: [], problems: [] },
+      },
+    ],
+  }) as unknown as Schemas['PayrollView'];
+const START = payroll(1, [{ item: 'regular', hours: '40', rate: '20.00' }]);
+
+beforeEach(() => {
+  jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick', 'setImmediate'] });
+  puts.length = 0;
+  Object.assign(globalThis, { Worker: WorkerHere });
+  const answer = async (input: Request): Promise<Response> => {
+    const body = JSON.parse(await input.clone().text()) as Schemas['SavePayroll'];
+    return new Promise((resolve) => {
+      puts.push({
+        body,
+        answer: (status = 200) => {
+          const saved =
+            status === 200
+              ? payroll(body.version + 1, body.entries[0]?.earnings ?? [])
+              : { status, detail: 'Somebody else saved this payroll meanwhile.', code: 'conflict', problems: [] };
+          const text = JSON.stringify(saved);
+          resolve({
+            ok: status < 400,
+            status,
+            headers: new Headers({ 'content-length': String(text.length) }),
+            text: () => Promise.resolve(text),
+            json: () => Promise.resolve(saved),
+            clone: () => ({ text: () => Promise.resolve(text) }),
+          } as unknown as Response);
+        },
+      });
+    });
+  };
+  (globalThis as unknown as { testServer: { answer: typeof answer } }).testServer.answer = answer;
+});
+afterEach(() => {
+  jest.useRealTimers();
+  startAnew();
+});
+
+const wrapper = ({ children }: { readonly children: ReactNode }) => (
+  <QueryClientProvider client={new QueryClient()}>
+    <WorkingProvider>{children}</WorkingProvider>
+  </QueryClientProvider>
+);
+const start = () => renderHook(() => useSheet(START), { wrapper }).result;
+type Sheet = ReturnType<typeof start>;
+const rowOf = (sheet: Sheet) => sheet.current.rows[0];
+const type = (sheet: Sheet, value: string): void => act(() => sheet.current.type('e1', 'line', value));
+const pause = (milliseconds: number): Promise<void> => act(() => jest.advanceTimersByTimeAsync(milliseconds));
+
+describe('a payroll sheet', () => {
+  it('computes at once, and saves after a pause', async () => {
+    const sheet = start();
+    type(sheet, '38 reg bonus 100');
+    expect(sheet.current.saving).toBe('typing');
+    await waitFor(() => expect(rowOf(sheet)?.check.gross).toBe(86_000));
+    expect(puts.length).toBe(0);
+    await pause(800);
+    expect([puts.length, sheet.current.saving]).toEqual([1, 'saving']);
+    expect(puts[0]?.body).toMatchObject({ version: 1, entries: [{ earnings: [{ hours: '38' }, { amount: '100' }] }] });
+    puts[0]?.answer();
+    await waitFor(() => expect(sheet.current.saving).toBe('saved'));
+  });
+  it('is not saved while something typed since is not', async () => {
+    const sheet = start();
+    type(sheet, '38 reg');
+    await pause(800);
+    type(sheet, '39 reg');
+    puts[0]?.answer();
+    await pause(100);
+    expect(sheet.current.saving).toBe('typing');
+    await pause(800);
+    expect(puts[1]?.body).toMatchObject({ version: 2, entries: [{ earnings: [{ hours: '39' }] }] });
+    puts[1]?.answer();
+    await waitFor(() => expect(sheet.current.saving).toBe('saved'));
+  });
+  it('sends one save after the other, each of the version that the one before made', async () => {
+    const sheet = start();
+    type(sheet, '38 reg');
+    await pause(800);
+    type(sheet, '39 reg');
+    await pause(800);
+    // The second waits for the first, however long that takes.
+    expect(puts.length).toBe(1);
+    puts[0]?.answer();
+    await waitFor(() => expect(puts.length).toBe(2));
+    expect([puts[1]?.body.version, sheet.current.saving]).toEqual([2, 'saving']);
+    puts[1]?.answer();
+    await waitFor(() => expect(sheet.current.saving).toBe('saved'));
+  });
+  it('acts only on what is saved', async () => {
+    const sheet = start();
+    expect(await sheet.current.flush()).toBe(1);
+    type(sheet, '38 reg');
+    const flushed = sheet.current.flush();
+    await waitFor(() => expect(puts.length).toBe(1));
+    puts[0]?.answer();
+    await act(async () => expect(await flushed).toBe(2));
+  });
+  it('a save that is refused says so and keeps what was typed', async () => {
+    const sheet = start();
+    type(sheet, '38 reg');
+    await pause(800);
+    puts[0]?.answer(409);
+    await waitFor(() => expect(sheet.current.saving).toBe('failed'));
+    expect([sheet.current.error?.message, rowOf(sheet)?.values['regular']]).toEqual([
+      'Somebody else saved this payroll meanwhile.',
+      '38',
+    ]);
+    // The next pause tries again.
+    type(sheet, '37 reg');
+    await pause(800);
+    expect(puts.length).toBe(2);
+    puts[1]?.answer();
+    await waitFor(() => expect(sheet.current.saving).toBe('saved'));
+  });
+  it('saves what was typed in the last moment when the page is left', async () => {
+    const { result, unmount } = renderHook(() => useSheet(START), { wrapper });
+    act(() => result.current.type('e1', 'line', '38 reg'));
+    unmount();
+    await pause(0);
+    expect(puts[0]?.body.entries[0]?.earnings[0]).toMatchObject({ hours: '38' });
+  });
+  it('finds the amount that leaves a net in the hand, pays it, and saves that', async () => {
+    const sheet = start();
+    type(sheet, 'bonus net 500');
+    await waitFor(() => expect(rowOf(sheet)?.values['bonus']).toBeDefined());
+    await pause(800);
+    const bonus = puts[0]?.body.entries[0]?.earnings.find((line) => line.item === 'bonus');
+    expect(bonus?.amount).toBe(rowOf(sheet)?.values['bonus']);
+    expect([Number(bonus?.amount) > 500, sheet.current.note]).toEqual([true, null]);
+  });
+  it('says when no amount does, and pays none', async () => {
+    const sheet = start();
+    type(sheet, 'bonus net 5000000000');
+    await waitFor(() => expect(sheet.current.note).toBe('no amount leaves 5000000000.00 in the hand'));
+    expect(rowOf(sheet)?.values['bonus']).toBeUndefined();
+    type(sheet, '38 reg');
+    expect(sheet.current.note).toBeNull();
+  });
+  it('leaves a line out with its reason, and says what cannot be read', async () => {
+    const sheet = start();
+    act(() => sheet.current.leaveOut('e1', 'order:D-1', 'lifted'));
+    await waitFor(() => expect(rowOf(sheet)?.check.problems.length).toBe(1));
+    await pause(800);
+    expect(puts[0]?.body.entries[0]?.leftOut).toEqual([{ line: 'order:D-1', reason: 'lifted' }]);
+    type(sheet, '8 holidays');
+    expect(sheet.current.lineProblem).toMatch(/holidays is not known/);
+  });
+});

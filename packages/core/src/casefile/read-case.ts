@@ -82,6 +82,7 @@ const SETTINGS_FIELDS = [
   'roundWithholdingToDollar',
   'daysInPeriod',
   'lastRegular',
+  'overtimeOnRegularRate',
 ];
 const TO_DATE_FIELDS = ['wages', 'supplementalWages', 'taxes', 'deductions', 'ownDeductions', 'employerPaid'];
 const WORKERS = Object.keys(WORKER_KINDS);
@@ -191,7 +192,10 @@ type SettingsPart = Pick<
   PaycheckInput,
   'daysInPeriod' | 'supplementalMethod' | 'withholdingMethod' | 'roundWithholdingToDollar' | 'lastRegular'
 >;
-function readSettings(settings: Reader | null, issues: Issue[]): SettingsPart {
+function readSettings(
+  settings: Reader | null,
+  issues: Issue[],
+): SettingsPart & { readonly isOvertimeOnRegularRate: boolean } {
   settings?.only(SETTINGS_FIELDS);
   const daysInPeriod = settings?.has('daysInPeriod') ? settings.whole('daysInPeriod') : 1;
   if (daysInPeriod < 1 || daysInPeriod > 366)
@@ -204,6 +208,7 @@ function readSettings(settings: Reader | null, issues: Issue[]): SettingsPart {
     withholdingMethod:
       settings?.oneOf('withholdingMethod', ['percentage', 'wage-bracket'] as const, 'percentage') ?? 'percentage',
     roundWithholdingToDollar: settings?.flag('roundWithholdingToDollar') ?? false,
+    isOvertimeOnRegularRate: settings?.flag('overtimeOnRegularRate') ?? false,
     lastRegular: last ? { wages: last.amount('wages'), withheld: last.amount('withheld') } : null,
   };
 }
@@ -234,6 +239,7 @@ export function readCase(value: unknown): ReadCase {
     : null;
   const state = person.work[0]?.state ?? '';
   const paid: PaidEvery = {
+    isOvertimeOnRegularRate: settings.isOvertimeOnRegularRate,
     dailyRule: (hourly) => dailyOvertimeOf(state, checkDate ?? NO_DATE, hourly, rules),
     frequency: payFrequency ?? 'weekly',
     days: payFrequency === 'miscellaneous' ? settings.daysInPeriod : 1,

@@ -1,7 +1,14 @@
 import { PAY_FREQUENCIES, type PayFrequency } from '../calendar/pay-frequency.js';
 import type { IssueCode } from '../issues/catalogue.js';
 import { type Issue, problem } from '../issues/issue.js';
-import { type DeductionItem, type EmployerItem, PAY_ITEMS, type PayItem, findItem } from '../items/registry.js';
+import {
+  type DeductionItem,
+  type EarningItem,
+  type EmployerItem,
+  PAY_ITEMS,
+  type PayItem,
+  findItem,
+} from '../items/registry.js';
 import { BASE_FAMILIES, TREATMENTS, type Treatment } from '../items/treatment.js';
 import type { DailyOvertime } from '../jurisdictions/overtime.js';
 import { type LeavePlan, leaveHours } from '../leave/accrual.js';
@@ -27,6 +34,8 @@ import { Reader } from './reader.js';
 export interface PaidEvery {
   readonly frequency: PayFrequency;
   readonly days: number;
+  /** Lines of overtime that do not say otherwise have their premium on the regular rate. */
+  readonly isOvertimeOnRegularRate: boolean;
   /** What the state of work says about the hours of a day, for an hourly rate. */
   readonly dailyRule: (hourly: Rate | null) => DailyOvertime | null;
 }
@@ -96,6 +105,9 @@ function readSplit(reader: Reader, item: PayItem | null, issues: Issue[], { dail
   return weeks ? splitWeeks(weeks) : NO_HOURS;
 }
 
+/** Paid at more than its rate, or the premium alone. */
+const isOvertime = ({ factor }: EarningItem): boolean => factor !== '1';
+
 export function readEarning(reader: Reader, issues: Issue[], paid: PaidEvery): Earning[] {
   reader.only(EARNING_FIELDS);
   const item = readItem(reader, 'earning', issues);
@@ -113,13 +125,15 @@ export function readEarning(reader: Reader, issues: Issue[], paid: PaidEvery): E
   else if (hours !== null && rate === null)
     issues.push(problem('earning.hours-without-rate', `${path}.rate`, { item: item.label }));
   const own = readOwn(reader);
-  const isOnRegularRate = reader.flag('regularRate');
+  const isAsked = reader.has('regularRate');
+  const isOnRegularRate = isAsked ? reader.flag('regularRate') : isOvertime(item) && paid.isOvertimeOnRegularRate;
+  const isSplitOnRegularRate = isAsked ? isOnRegularRate : paid.isOvertimeOnRegularRate;
   if (!split) return [{ item, ...own, hours, rate, amount, isOnRegularRate }];
   return SPLIT_ITEMS.flatMap(([part, code]): Earning[] => {
     const standard = findItem(code);
     if (part === 'regular') return [{ item, ...own, hours, rate, amount, isOnRegularRate: false }];
     if (split[part].n === 0 || standard?.list !== 'earning') return [];
-    return [{ item: standard, own: null, hours: split[part], rate, amount, isOnRegularRate }];
+    return [{ item: standard, own: null, hours: split[part], rate, amount, isOnRegularRate: isSplitOnRegularRate }];
   });
 }
 

@@ -198,6 +198,11 @@ describe('who the employer is', () => {
       workersCompensation: [{ class: '4904', per: 'hour', rate: '0.62', employeeRate: '0.14' }],
     });
   });
+  it('has the overtime premium where its choice says', () => {
+    const settings = (premium: string) => settingsPart(client(fact('overtime', { premium })));
+    expect(settings('regular-rate')['overtimeOnRegularRate']).toBe(true);
+    expect(settings('own-rate')).toEqual({ supplementalMethod: 'flat' });
+  });
   it('withholds supplemental wages at the flat rate where nothing is chosen', () =>
     expect(settingsPart(client())).toEqual({ supplementalMethod: 'flat' }));
 });

@@ -94,6 +94,7 @@ export const settingsPart = (client: ClientOnDay): JsonObject => ({
   ...(client.withholding
     ? pick(client.withholding, ['supplementalMethod', 'withholdingMethod', 'roundWithholdingToDollar'])
     : {}),
+  ...(text(client.overtime ?? {}, 'premium') === 'regular-rate' ? { overtimeOnRegularRate: true } : {}),
 });
 
 export const leavePart = (person: PersonOnDay, stand: LeaveStand): JsonObject[] =>

@@ -131,6 +131,8 @@ describe('facts about a client are read back as sentences', () => {
       { withholdingMethod: 'percentage', supplementalMethod: 'flat' },
       'Percentage method; supplemental wages at the flat rate',
     ],
+    ['overtime', { premium: 'regular-rate' }, 'The premium is on the regular rate of all pay for the hours'],
+    ['overtime', { premium: 'own-rate' }, 'The premium is on the rate of its own line'],
     ['checks', { nextNumber: 1042, layout: 'top', wagesAccount: '6000' }, 'next check 1042, check at the top, 6000'],
     ['checks', { layout: 'middle' }, 'check in the middle'],
     ['contact', { name: 'Ruth', role: 'office', phone: '', email: 'r@x.example' }, 'Ruth, office, r@x.example'],

@@ -313,6 +313,26 @@ const WITHHOLDING: FactKind = {
     `${text(value, 'withholdingMethod') === 'percentage' ? 'Percentage method' : 'Wage-bracket tables'}; supplemental wages ${text(value, 'supplementalMethod') === 'flat' ? 'at the flat rate' : 'together with regular wages'}${value['roundWithholdingToDollar'] === true ? '; whole dollars' : ''}`,
 };
 
+const OVERTIME: FactKind = {
+  kind: 'overtime',
+  label: 'Overtime',
+  fields: [
+    {
+      name: 'premium',
+      label: 'The premium is on',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['regular-rate', 'the regular rate: all pay for the hours, bonuses too'],
+        ['own-rate', 'the rate of its own line'],
+      ],
+      help: 'The federal law asks for the regular rate (29 CFR § 778.109)',
+    },
+  ],
+  says: (value) =>
+    `The premium is on ${text(value, 'premium') === 'regular-rate' ? 'the regular rate of all pay for the hours' : 'the rate of its own line'}`,
+};
+
 const CHECKS: FactKind = {
   kind: 'checks',
   label: 'Checks and journal',
@@ -403,6 +423,7 @@ export const CLIENT_FACTS = new FactKinds([
   SCHEDULE,
   LOOKBACK,
   WITHHOLDING,
+  OVERTIME,
   TAX_EXEMPTION,
   OWN_RATE,
   LOCAL,
@@ -420,6 +441,7 @@ export const COPIED_KINDS: readonly string[] = [
   'employer',
   'schedule',
   'withholding',
+  'overtime',
   'own-rate',
   'pay-item',
   'work-class',

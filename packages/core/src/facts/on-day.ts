@@ -34,6 +34,7 @@ export interface ClientOnDay {
   readonly employer: FactValue | null;
   readonly schedule: FactValue | null;
   readonly withholding: FactValue | null;
+  readonly overtime: FactValue | null;
   readonly exemptions: readonly FactValue[];
   readonly ownRates: readonly FactValue[];
   readonly items: readonly FactValue[];
@@ -116,6 +117,7 @@ export function clientOnDay(facts: readonly DatedFact[], day: string): ClientOnD
     employer: one('employer'),
     schedule: one('schedule'),
     withholding: one('withholding'),
+    overtime: one('overtime'),
     exemptions: all('tax-exemption'),
     ownRates: all('own-rate'),
     items: all('pay-item'),

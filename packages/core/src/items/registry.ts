@@ -132,6 +132,8 @@ const LISTED: readonly PayItem[] = [
   // The employer's reckoning of tips that were not reported: on the wage statement, and in no wages (IRC § 6053(c)(3)).
   earning('tips-allocated', 'Tips allocated', { isNoncash: true, outOf: EVERYTHING, isOutsideRegularRate: true }),
   supplemental('bonus', 'Bonus'),
+  // In the sole discretion of the employer, and so outside the regular rate (29 CFR § 778.211).
+  supplemental('discretionary-bonus', 'Bonus, discretionary', NOT_FOR_THE_WEEK),
   supplemental('commission', 'Commission'),
   supplemental('severance', 'Severance', NOT_FOR_THE_WEEK),
   supplemental('back-pay', 'Back pay', NOT_FOR_THE_WEEK),

@@ -1,12 +1,13 @@
 import { HI_RATE, OASDI_RATE } from '../jurisdictions/us/parameters.js';
 import { accrue, leaveHours, showLeaveHours } from '../leave/accrual.js';
 import { type Cents, ZERO, add, cents, notBelowZero, showDollars, smaller, subtract, sum } from '../money/cents.js';
-import { round, times } from '../money/exact.js';
+import { round, showExact, times } from '../money/exact.js';
 import { showRate, type Rate } from '../money/rate.js';
 import { type TaxCode, taxOf } from '../taxes/registry.js';
 import type { Tape } from '../working/tape.js';
 import { Check } from './check.js';
-import { qualifiedPremium } from './earnings.js';
+import { qualifiedPremium, regularPay, regularRate } from './earnings.js';
+import type { Earning } from './input.js';
 import type { PaycheckResult, Tracked } from './result.js';
 import { hoursWorked } from './state-taxes.js';
 
@@ -127,10 +128,25 @@ function hoursOf(check: Check, index: number): { readonly how?: string; readonly
   };
 }
 
+/** The regular rate, where a premium is on it. */
+function writeRegularRate(tape: Tape, earnings: readonly Earning[]): void {
+  const rate = earnings.some((earning) => earning.isOnRegularRate) ? regularRate(earnings) : null;
+  if (!rate) return;
+  tape.write('gross', () => {
+    const { pay, hours } = regularPay(earnings);
+    return {
+      label: 'Regular rate, an hour',
+      value: showExact(rate),
+      how: `${showExact(pay)} of pay for ${showRate(hours)} hours worked (29 CFR § 778.109)`,
+    };
+  });
+}
+
 export function writeNet(check: Check, result: PaycheckResult, withheld: Cents, deducted: Cents): void {
   const { tape } = check;
   if (!tape) return;
   writeOther(check, tape);
+  writeRegularRate(tape, check.input.earnings);
   result.earnings.forEach((line, index) =>
     tape.write('gross', () => ({ label: line.label, value: showDollars(line.amount), ...hoursOf(check, index) })),
   );

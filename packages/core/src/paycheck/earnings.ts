@@ -34,6 +34,12 @@ const straight = (earning: Earning): Exact =>
  * (29 U.S.C. § 207(e); 29 CFR § 778.109).
  */
 export function regularRate(earnings: readonly Earning[]): Exact | null {
+  const { pay, hours } = regularPay(earnings);
+  return hours.n === 0 ? null : times(pay, { n: hours.d, d: hours.n });
+}
+
+/** What the regular rate is made of: the pay that counts, in cents, and the hours. */
+export function regularPay(earnings: readonly Earning[]): { readonly pay: Exact; readonly hours: Exact } {
   let pay = exact(cents(0));
   let hours = { n: 0, d: 1 };
   for (const earning of earnings) {
@@ -42,7 +48,7 @@ export function regularRate(earnings: readonly Earning[]): Exact | null {
     pay = plus(pay, straight(earning));
     if (earning.hours !== null && !item.isOnOtherHours) hours = plus(hours, earning.hours);
   }
-  return hours.n === 0 ? null : times(pay, { n: hours.d, d: hours.n });
+  return { pay, hours };
 }
 
 /** Every line's amount: overtime on the regular rate has its straight pay and the premium share of that rate. */

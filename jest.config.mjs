@@ -33,6 +33,7 @@ export default {
     project('web', './apps/web', {
       testEnvironment: 'jsdom',
       setupFiles: ['<rootDir>/test/browser.ts'],
+      setupFilesAfterEnv: ['<rootDir>/test/patience.ts'],
       moduleNameMapper: { '\\.css$': '<rootDir>/test/style.ts', '^(\\.{1,2}/.*)\\.js$': '$1' },
       testEnvironmentOptions: { customExportConditions: ['zakat-source', 'browser'] },
     }),

@@ -22,6 +22,20 @@ function example(lines, code) {
   return [`Example: ${found.checkDate}, ${found.payFrequency}, ${earning}, \`${certificate}\`: ${amounts.join(', ')}.`];
 }
 
+/** What hours of one day are paid at, beside the federal forty of the week. */
+function overtimeLine({ day, seventhDay, belowMinimumTimes }) {
+  const words = { overtime: 'time and a half', 'double-time': 'double time' };
+  const steps = (list) =>
+    list
+      .map(({ hours, item }) => `${hours === 0 ? 'from the first hour' : `over ${hours} hours`} ${words[item]}`)
+      .join(', ');
+  const seventh = seventhDay ? `; on the seventh day in a row of a workweek ${steps(seventhDay)}` : '';
+  const only = belowMinimumTimes
+    ? `; only for pay under ${belowMinimumTimes.n / belowMinimumTimes.d} times the minimum wage`
+    : '';
+  return `Overtime by the workday (\`days\`): ${steps(day)}${seventh}${only}.`;
+}
+
 function statePage(state, taxes, lines) {
   const own = taxes.filter((tax) => tax.code.startsWith(`${state.code}-`));
   const local = new Set(
@@ -41,6 +55,7 @@ function statePage(state, taxes, lines) {
       .map((tax) => `\`${tax.code}\` (${tax.payer})`)
       .join(', ')}.`,
   );
+  if (state.overtime) page.push('', overtimeLine(state.overtime.at(-1).value));
   if (state.reciprocity) {
     const states = state.reciprocity.with === 'all' ? 'every other state' : state.reciprocity.with.join(', ');
     page.push('', `Reciprocity with ${states} (${state.reciprocity.form}).`);

@@ -1707,7 +1707,7 @@ export interface components {
         };
         ClientFactView: {
             /** @enum {string} */
-            kind: "employer" | "schedule" | "lookback" | "withholding" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrolment";
+            kind: "employer" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrolment";
             /** Format: date */
             from: string;
             value: {
@@ -1758,7 +1758,7 @@ export interface components {
         };
         ClientFact: {
             /** @enum {string} */
-            kind: "employer" | "schedule" | "lookback" | "withholding" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrolment";
+            kind: "employer" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrolment";
             /** Format: date */
             from: string;
             value: {

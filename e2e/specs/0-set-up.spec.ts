@@ -150,11 +150,13 @@ test.describe.serial('a client is taken on', () => {
     await expect(trial.getByText('Kept in the proof set.')).toBeVisible();
     await page.getByRole('link', { name: 'Ferryman Supply Inc' }).click();
     const places = page.getByRole('navigation', { name: 'Of this client' });
-    await page.getByLabel('Last name').fill('Jetty');
-    await page.getByLabel('First name').fill('Iris');
-    await page.getByLabel('SSN', { exact: true }).fill('900-45-7099');
+    // The page of a person has fields of these names as well.
+    const quick = page.getByRole('form', { name: 'Take on a person' });
+    await quick.getByLabel('Last name').fill('Jetty');
+    await quick.getByLabel('First name').fill('Iris');
+    await quick.getByLabel('SSN', { exact: true }).fill('900-45-7099');
     await expect(page.getByText(/No social security number begins with 900/)).toBeVisible();
-    await page.getByLabel('SSN', { exact: true }).fill('899-45-7099');
+    await quick.getByLabel('SSN', { exact: true }).fill('899-45-7099');
     await page.keyboard.press('Enter');
     await expect(page.getByText('Iris Jetty is taken on.')).toBeVisible();
     await places.getByRole('link', { name: 'Readiness' }).click();

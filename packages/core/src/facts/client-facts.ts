@@ -323,10 +323,10 @@ const OVERTIME: FactKind = {
       kind: 'choice',
       isRequired: true,
       choices: [
-        ['regular-rate', 'the regular rate: all pay for the hours, bonuses too'],
+        ['regular-rate', 'the regular rate'],
         ['own-rate', 'the rate of its own line'],
       ],
-      help: 'The federal law asks for the regular rate (29 CFR § 778.109)',
+      help: 'The federal law asks for the regular rate: all pay for the hours, promised bonuses too (29 CFR § 778.109)',
     },
   ],
   says: (value) =>

@@ -1,49 +1,36 @@
 import { describe, expect, it } from '@jest/globals';
-import type { Schemas } from '../api/client.js';
+import { payrollPerson, startOf } from '../testing/payroll-people.js';
 import { Calculator } from './calc.worker.js';
 import { linesOfCheck } from './lines-of-check.js';
 import { entryOf, leavingOut, paying, rowOf, typed, type SheetRow } from './sheet-row.js';
 
-const base = {
-  id: '3',
-  checkDate: '2026-10-30',
-  payFrequency: 'weekly',
-  employee: {
-    federal: { form: '2020', filingStatus: 'single' },
-    residence: { state: 'CA' },
-    work: [{ state: 'CA' }],
+const base = startOf(
+  'CA',
+  {
+    items: [
+      { code: 'boots', label: 'Boots', like: 'after-tax' },
+      { code: 'tool-money', label: 'Tool money', like: 'nonaccountable-reimbursement' },
+    ],
+  },
+  {
     certificates: { CA: { filingStatus: 'single', allowances: 1 } },
     garnishments: [{ kind: 'child-support', label: 'Case D-4471', amount: '115.00', fee: '2.00' }],
   },
-  employer: { unemploymentRates: { CA: '3.4' } },
-  items: [
-    { code: 'boots', label: 'Boots', like: 'after-tax' },
-    { code: 'tool-money', label: 'Tool money', like: 'nonaccountable-reimbursement' },
-  ],
-};
-const person: Schemas['PayrollPerson'] = {
-  employeeId: 'e',
-  isPaid: true,
-  earnings: [{ item: 'salary', amount: '1200.00' }],
-  deductions: [
-    { item: '401k', percent: '5', perCheck: '100.00' },
-    { item: 'boots', amount: '6.00' },
-    { item: 'loan', amount: '20.00', balance: '140.00' },
-    { item: 'match-401k', match: [{ percent: '50', upTo: '4' }] },
-  ],
-  number: '3',
-  name: 'Bartholomew Quill',
-  workState: 'CA',
-  department: '',
-  location: '',
-  costCentre: '',
-  base,
-  previousGross: null,
-  paycheck: {
-    id: null,
+);
+const person = payrollPerson(
+  {
+    base,
+    workState: 'CA',
+    earnings: [{ item: 'salary', amount: '1200.00' }],
+    deductions: [
+      { item: '401k', percent: '5', perCheck: '100.00' },
+      { item: 'boots', amount: '6.00' },
+      { item: 'loan', amount: '20.00', balance: '140.00' },
+      { item: 'match-401k', match: [{ percent: '50', upTo: '4' }] },
+    ],
+  },
+  {
     gross: 120_000,
-    net: 0,
-    earnings: [],
     deductions: [
       { item: '401k', label: '401(k) deferral', amount: 6000 },
       { item: 'after-tax', name: 'boots', label: 'Boots', amount: 600 },
@@ -51,10 +38,8 @@ const person: Schemas['PayrollPerson'] = {
     ],
     employerPaid: [{ item: 'match-401k', label: '401(k) match', amount: 2400 }],
     garnishments: [{ kind: 'child-support', label: 'Case D-4471', amount: 11_500, fee: 200 }],
-    taxes: [],
-    problems: [],
   },
-};
+);
 const compute = (row: SheetRow): SheetRow => {
   const people = [{ key: 'e', base: row.base, entry: entryOf(row), isPaid: row.isPaid }];
   const check = new Calculator().answer({ id: 1, people }).checks['e'];

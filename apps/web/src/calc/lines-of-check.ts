@@ -1,6 +1,6 @@
 import { lineKey, standardItem, type OwnItem } from '@zakat/core/casefile/compose';
 import { isObject } from '@zakat/core/casefile/reader';
-import { DEDUCTION_ITEMS, findItem } from '@zakat/core/items/registry';
+import { findItem, isElected } from '@zakat/core/items/registry';
 import { entryOf, type SheetRow } from './sheet-row.js';
 
 /** A line besides pay that the check of a person has, or has not this time. */
@@ -16,9 +16,6 @@ export interface LineOfCheck {
   /** Why it is left out; null: it is not. */
   readonly reason: string | null;
 }
-
-const isElected = (code: string): boolean =>
-  DEDUCTION_ITEMS.some((item) => item.code === code && (item.outOf.length > 0 || item.limit !== null));
 
 type Deduction = ReturnType<typeof entryOf>['deductions'][number];
 function inWords({ amount, percent, match, perCheck, balance }: Deduction): string {
@@ -57,10 +54,10 @@ export function linesOfCheck(row: SheetRow): readonly LineOfCheck[] {
       return line(lineKey('order', label), label, [kind, order['amount']].filter(Boolean).join(', '), 'order');
     }),
     ...entryOf(row).deductions.map((deduction) => {
-      const standard = standardItem(deduction.item, ownItems);
-      const label =
-        ownItems.find(({ code }) => code === deduction.item)?.label ?? findItem(standard)?.label ?? deduction.item;
-      return line(lineKey('item', deduction.item), label, inWords(deduction), isElected(standard) ? 'election' : null);
+      const item = findItem(standardItem(deduction.item, ownItems));
+      const label = ownItems.find(({ code }) => code === deduction.item)?.label ?? item?.label ?? deduction.item;
+      const wantedBy = item?.list === 'deduction' && isElected(item) ? 'election' : null;
+      return line(lineKey('item', deduction.item), label, inWords(deduction), wantedBy);
     }),
   ];
 }

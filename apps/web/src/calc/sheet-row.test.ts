@@ -1,54 +1,26 @@
 import { describe, expect, it } from '@jest/globals';
 import type { Schemas } from '../api/client.js';
+import { payrollPerson, startOf } from '../testing/payroll-people.js';
 import { Calculator, type CalcRequest } from './calc.worker.js';
 import { COMPUTED, alsoOf, entryOf, rowOf, typed } from './sheet-row.js';
 import { unsent, type Sent } from './unsent.js';
 
 const calculate = (request: CalcRequest) => new Calculator().answer(request);
 
-const base = {
-  id: '101',
-  checkDate: '2026-10-30',
-  payFrequency: 'biweekly',
-  employee: {
-    federal: { form: '2020', filingStatus: 'single' },
-    residence: { state: 'NY' },
-    work: [{ state: 'NY' }],
-    certificates: { NY: { filingStatus: 'single', allowances: 1 } },
-    exemptFrom: [],
+const base = startOf(
+  'NY',
+  {
+    payFrequency: 'biweekly',
+    employer: { unemploymentRates: { NY: '4.1' } },
+    settings: { supplementalMethod: 'flat' },
+    yearToDate: { wages: {}, supplementalWages: '0.00' },
   },
-  employer: { unemploymentRates: { NY: '4.1' } },
-  settings: { supplementalMethod: 'flat' },
-  yearToDate: { wages: {}, supplementalWages: '0.00' },
-};
+  { certificates: { NY: { filingStatus: 'single', allowances: 1 } }, exemptFrom: [] },
+);
 const person = (
   earnings: Schemas['EntryEarning'][],
   deductions: Schemas['EntryDeduction'][] = [],
-): Schemas['PayrollPerson'] => ({
-  employeeId: 'e',
-  isPaid: true,
-  earnings,
-  deductions,
-  number: '101',
-  name: 'Wil Sprague',
-  workState: 'NY',
-  department: '',
-  location: '',
-  costCentre: '',
-  base,
-  previousGross: null,
-  paycheck: {
-    id: null,
-    gross: 0,
-    net: 0,
-    earnings: [],
-    deductions: [],
-    employerPaid: [],
-    garnishments: [],
-    taxes: [],
-    problems: [],
-  },
-});
+): Schemas['PayrollPerson'] => payrollPerson({ base, earnings, deductions });
 const hourly = (hours: string) =>
   person([{ item: 'regular', hours, rate: '31.40' }], [{ item: '401k', amount: '50.00' }]);
 
@@ -183,12 +155,9 @@ describe('the worker', () => {
     const worker = new Calculator();
     const sent: Sent = { bases: new Map() };
     const own = { rules: [], places: [] };
-    const type = (hours: string, from: object = base) => {
+    const type = (hours: string, from = base) => {
       const entry = entryOf(rowOf(hourly(hours)));
-      const request = unsent(
-        { id: 1, people: [{ key: 'e', base: from as typeof base, entry, isPaid: true }], own },
-        sent,
-      );
+      const request = unsent({ id: 1, people: [{ key: 'e', base: from, entry, isPaid: true }], own }, sent);
       const [person] = request.people;
       return {
         isBaseSent: person?.base !== undefined,

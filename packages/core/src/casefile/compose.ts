@@ -106,18 +106,18 @@ export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | 
   const leftOut = entry.leftOut ?? NO_LINES;
   const line = (typed: { readonly item: string }): JsonObject => {
     const found = ownItems.find((item) => item.code === typed.item);
-    const reason = leftOut.length === 0 ? undefined : reasonOf(leftOut, lineKey('item', typed.item));
-    const given = withoutBlanks(found ? named(typed, found) : typed);
-    return reason === undefined || findItem(standardItem(typed.item, ownItems))?.list === 'earning'
-      ? given
-      : { ...given, leftOut: reason };
+    return withoutBlanks(found ? named(typed, found) : typed);
+  };
+  const besidesPay = (typed: { readonly item: string }): JsonObject => {
+    const reason = reasonOf(leftOut, lineKey('item', typed.item));
+    return reason === undefined ? line(typed) : { ...line(typed), leftOut: reason };
   };
   const isEmployerPaid = (code: string): boolean => findItem(standardItem(code, ownItems))?.list === 'employer';
   const employerPaid = entry.deductions.filter((typed) => isEmployerPaid(typed.item));
   const composed: Record<string, unknown> = { ...startOf(base) };
   composed['earnings'] = entry.earnings.map(line);
-  composed['deductions'] = entry.deductions.filter((typed) => !isEmployerPaid(typed.item)).map(line);
-  if (employerPaid.length > 0) composed['employerPaid'] = employerPaid.map(line);
+  composed['deductions'] = entry.deductions.filter((typed) => !isEmployerPaid(typed.item)).map(besidesPay);
+  if (employerPaid.length > 0) composed['employerPaid'] = employerPaid.map(besidesPay);
   if (leftOut.length > 0) composed['employee'] = withoutOrders(composed['employee'], leftOut);
   if (own) {
     composed['rules'] = own.rules;

@@ -8,6 +8,7 @@ import {
   PAY_ITEMS,
   type PayItem,
   findItem,
+  isElected,
 } from '../items/registry.js';
 import { BASE_FAMILIES, TREATMENTS, type Treatment } from '../items/treatment.js';
 import type { DailyOvertime } from '../jurisdictions/overtime.js';
@@ -177,7 +178,7 @@ export function readItem<L extends PayItem['list']>(reader: Reader, wanted: L, i
   return item as ItemOf<L>;
 }
 
-/** A reason in `leftOut` takes a line out of this check; null: the line stays. */
+/** Whether the line is out of this check: a reason in `leftOut` says so, and is noted. */
 function readLeftOut(reader: Reader, label: string | null, wantedBy: WantedBy, out: LeftOut[]): boolean {
   if (!reader.has('leftOut')) return false;
   const reason = reader.text('leftOut')?.trim();
@@ -185,9 +186,6 @@ function readLeftOut(reader: Reader, label: string | null, wantedBy: WantedBy, o
   if (label !== null && reason) out.push({ label, wantedBy, reason, field: reader.path });
   return true;
 }
-/** What is given up before tax is given up by an election. */
-const isElected = ({ outOf }: DeductionItem): boolean => outOf.length > 0;
-
 const DEDUCTION_FIELDS = [
   'item',
   'name',
@@ -218,7 +216,7 @@ export function readDeductions(readers: readonly Reader[], issues: Issue[], out:
     const coverage = reader.has('coverage') ? reader.oneOf('coverage', ['self', 'family'] as const) : null;
     const own = readOwn(reader);
     const label = own.own?.label ?? item?.label ?? null;
-    if (readLeftOut(reader, label, item && (isElected(item) || item.limit) ? 'election' : 'nobody', out)) return [];
+    if (readLeftOut(reader, label, item && isElected(item) ? 'election' : 'nobody', out)) return [];
     return item ? [{ item, ...own, amount, percent, limits, coverage }] : [];
   });
 }

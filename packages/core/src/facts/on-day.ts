@@ -41,7 +41,7 @@ export interface ClientOnDay {
   readonly classes: readonly FactValue[];
 }
 
-/** The share that is left for the first place of work: the others are written down with theirs. */
+/** The share that is left for the first place of work: the others are written down with theirs. One that cannot be read is told by the reader of the case, which gets it as it is. */
 function firstShare(others: readonly FactValue[]): string {
   const whole: Exact = { n: 1, d: 1 };
   return showRate(others.reduce((left, other) => minus(left, parseRate(text(other, 'share')) ?? ZERO_RATE), whole));

@@ -196,4 +196,6 @@ const BY_CODE = new Map(PAY_ITEMS.map((item) => [item.code, item]));
 export const findItem = (code: string): PayItem | null => BY_CODE.get(code) ?? null;
 export const EARNING_ITEMS = PAY_ITEMS.filter((item): item is EarningItem => item.list === 'earning');
 export const DEDUCTION_ITEMS = PAY_ITEMS.filter((item): item is DeductionItem => item.list === 'deduction');
+/** Given up before tax or set aside under a limit of law: by an election, which holds for every check. */
+export const isElected = ({ outOf, limit }: DeductionItem): boolean => outOf.length > 0 || limit !== null;
 export const EMPLOYER_ITEMS = PAY_ITEMS.filter((item): item is EmployerItem => item.list === 'employer');

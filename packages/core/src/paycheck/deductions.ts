@@ -7,11 +7,10 @@ import type { Tape } from '../working/tape.js';
 import type { Deduction, PaycheckInput } from './input.js';
 import {
   ROTH_LIMIT,
-  isOpenCatchUp,
+  askForPriorWages,
   lawFor,
   legalRoom,
   mustBeRoth,
-  priorWagesUnknown,
   shownLimit,
   type DeductionLimit,
   type Law,
@@ -97,15 +96,10 @@ export function deductionLines(
     const line = namedLine(item, deduction.own, amount);
     if (amount < wanted) {
       const words = { item: line.label, amount: showDollars(amount), wanted: showDollars(wanted) };
-      const field = fieldOf(lines.length);
-      issues.push(
-        law && by === ROTH_LIMIT
-          ? mustBeRoth(law, field, words)
-          : warning('deduction.limited', field, { ...words, limit: by }),
-      );
+      if (law && by === ROTH_LIMIT) issues.push(...mustBeRoth(law, fieldOf(lines.length), words));
+      else issues.push(warning('deduction.limited', fieldOf(lines.length), { ...words, limit: by }));
     }
-    if (law && isOpenCatchUp(input, law, line, lines))
-      issues.push(priorWagesUnknown(law, fieldOf(lines.length), line.label));
+    if (law?.rothOver != null) issues.push(...askForPriorWages(input, law, deduction, line, lines, fieldOf(lines.length)));
     if (tape) writeDeduction(tape, { deduction, line, gross, wanted, by, law });
     lines.push(line);
   }

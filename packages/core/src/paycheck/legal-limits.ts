@@ -17,7 +17,9 @@ export type DeductionLimit = '' | 'check' | 'year' | 'balance' | 'legal yearly' 
 /** The limits of law as they hold for the person of a check. */
 export interface Law {
   readonly row: Dated<BenefitLimits>;
-  readonly roth: Dated<{ readonly priorWagesOver: Cents | null }> | null;
+  readonly roth: Dated<{ readonly priorWagesOver: Cents | null }>;
+  /** Last year's wages above which the person's catch-up may only be Roth; null: no catch-up, or no such rule yet. */
+  readonly rothOver: Cents | null;
   /** At the end of the year, which decides about catch-up amounts (IRC § 414(v)); null: not known. */
   readonly age: number | null;
   readonly periods: number;
@@ -29,14 +31,16 @@ const CATCH_UP_AGE = 50;
 /** Null: no limits are known for the year of the check. */
 export function lawFor(input: PaycheckInput): Law | null {
   const row = inForce(BENEFIT_LIMITS, input.checkDate, input.rules);
-  return (
-    row && {
-      row,
-      roth: inForce(ROTH_CATCH_UP, input.checkDate, input.rules),
-      age: input.birthDate === null ? null : yearOf(input.checkDate) - yearOf(input.birthDate),
-      periods: PERIODS_PER_YEAR[input.payFrequency],
-    }
-  );
+  const roth = inForce(ROTH_CATCH_UP, input.checkDate, input.rules);
+  if (!row || !roth) return null;
+  const age = input.birthDate === null ? null : yearOf(input.checkDate) - yearOf(input.birthDate);
+  return {
+    row,
+    roth,
+    rothOver: age !== null && age >= CATCH_UP_AGE ? roth.value.priorWagesOver : null,
+    age,
+    periods: PERIODS_PER_YEAR[input.payFrequency],
+  };
 }
 
 /** The limit of law that holds for a person of this age; null: none known for the year. */
@@ -91,7 +95,6 @@ const PRE_TAX_OF_LIMIT: ReadonlyMap<LegalLimit, readonly string[]> = new Map(
     DEDUCTION_ITEMS.filter((item) => item.limit === limit && isPreTaxDeferral(item)).map((item) => item.code),
   ]),
 );
-const itemOf = new Map(DEDUCTION_ITEMS.map((item) => [item.code, item]));
 
 function taken(
   codes: readonly string[],
@@ -130,7 +133,8 @@ export function legalRoom(
   // What the employer puts into the account counts as well (IRC § 223(b)(4)).
   if (limit === 'hsa') used += input.employerPaidToDate['employer-hsa'] ?? 0;
   const left = cents(legalLimit(limit, law.row.value, law.age, coverage, law.periods) - used);
-  const ordinary = mayOnlyBeRoth(input, law) ? preTaxLeft(input, item, law, lines) : null;
+  const isOver = law.rothOver !== null && input.priorYearWages !== null && input.priorYearWages > law.rothOver;
+  const ordinary = isOver ? preTaxLeft(input, item, law, lines) : null;
   if (ordinary !== null && ordinary < left) return { room: ordinary, by: ROTH_LIMIT };
   return { room: left, by: isByMonth ? 'legal monthly' : 'legal yearly' };
 }
@@ -146,36 +150,28 @@ function preTaxLeft(
   return cents(law.row.value.deferral - taken(PRE_TAX_OF_LIMIT.get(item.limit) ?? [], input.deductionsToDate, lines));
 }
 
-/** Catch-up is open to the person, and last year's wages were over the mark. */
-function mayOnlyBeRoth(input: PaycheckInput, { roth, age }: Law): boolean {
-  const mark = roth?.value.priorWagesOver ?? null;
-  return (
-    mark !== null && age !== null && age >= CATCH_UP_AGE && input.priorYearWages !== null && input.priorYearWages > mark
-  );
-}
-
-/** A line before tax that reaches above the ordinary limit while nobody knows whether it may. */
-export function isOpenCatchUp(
-  input: PaycheckInput,
-  law: Law,
-  line: DeductionLine,
-  before: readonly DeductionLine[],
-): boolean {
-  if (law.age === null || law.age < CATCH_UP_AGE || input.priorYearWages !== null) return false;
-  const item = itemOf.get(line.item);
-  if (!item || (law.roth?.value.priorWagesOver ?? null) === null) return false;
-  const left = preTaxLeft(input, item, law, before);
-  return left !== null && line.amount > left && line.amount > ZERO;
-}
-
-const marksOf = ({ roth, row }: Law): Record<'mark' | 'limit', string> => ({
-  mark: showDollars(roth?.value.priorWagesOver ?? ZERO),
+const marksOf = (rothOver: Cents, { row }: Law): Record<'mark' | 'limit', string> => ({
+  mark: showDollars(rothOver),
   limit: showDollars(row.value.deferral),
 });
-export const mustBeRoth = (law: Law, field: string, words: Record<'item' | 'amount' | 'wanted', string>): Issue =>
-  warning('deduction.must-be-roth', field, { ...words, ...marksOf(law) });
-export const priorWagesUnknown = (law: Law, field: string, item: string): Issue =>
-  warning('deduction.prior-wages-unknown', field, { item, ...marksOf(law) });
+/** Says that a line was held at the ordinary limit. */
+export const mustBeRoth = (law: Law, field: string, words: Record<'item' | 'amount' | 'wanted', string>): Issue[] =>
+  law.rothOver === null ? [] : [warning('deduction.must-be-roth', field, { ...words, ...marksOf(law.rothOver, law) })];
+
+/** Asks for last year's wages where a line before tax reaches above the ordinary limit and nobody gave them. */
+export function askForPriorWages(
+  input: PaycheckInput,
+  law: Law,
+  { item }: Deduction,
+  line: DeductionLine,
+  before: readonly DeductionLine[],
+  field: string,
+): Issue[] {
+  if (law.rothOver === null || input.priorYearWages !== null || line.amount <= 0) return [];
+  const left = preTaxLeft(input, item, law, before);
+  if (left === null || line.amount <= left) return [];
+  return [warning('deduction.prior-wages-unknown', field, { item: line.label, ...marksOf(law.rothOver, law) })];
+}
 
 /** The parameter of the limit of law that held a line, for its working. */
 export function shownLimit(
@@ -183,8 +179,10 @@ export function shownLimit(
   { item, coverage }: Deduction,
   by: DeductionLimit,
 ): { readonly parameter?: ShownParameter } {
-  if (by === ROTH_LIMIT && law.roth)
-    return { parameter: shownParameter('Last year’s wages above which catch-up is Roth', marksOf(law).mark, law.roth) };
+  if (by === ROTH_LIMIT && law.rothOver !== null) {
+    const name = 'Last year’s wages above which catch-up is Roth';
+    return { parameter: shownParameter(name, showDollars(law.rothOver), law.roth) };
+  }
   if (!item.limit || !by.startsWith('legal')) return {};
   const limit = legalLimit(item.limit, law.row.value, law.age, coverage, law.periods);
   return { parameter: shownParameter(`${item.label}: limit of law`, showDollars(limit), law.row) };

@@ -117,6 +117,7 @@ export function dailyOvertimeOf(
   const rule = overtime ? (inForce(overtime, day, own)?.value ?? null) : null;
   if (!rule?.belowMinimumTimes || !hourly) return rule;
   const least = minimumWage ? inForce(minimumWage, day, own) : null;
+  // A wage that nobody knows puts nobody above it.
   if (!least) return rule;
   return isBelowZero(minus(times(exact(cents(100)), hourly), times(least.value, rule.belowMinimumTimes))) ? rule : null;
 }

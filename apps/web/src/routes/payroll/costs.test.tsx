@@ -3,41 +3,26 @@ import { screen, within } from '@testing-library/react';
 import { Route } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { open, serve, startAnew } from '../../testing/pages.js';
+import { payrollPerson } from '../../testing/payroll-people.js';
 import { Costs } from './costs.js';
 
 afterEach(startAnew);
 
 type Person = Schemas['PayrollPerson'];
-const person = (id: string, more: Partial<Person>, paid: Partial<Person['paycheck']> = {}): Person => ({
-  employeeId: id,
-  isPaid: true,
-  earnings: [],
-  deductions: [],
-  number: id,
-  name: `Person ${id}`,
-  workState: 'NY',
-  department: '',
-  location: '',
-  costCentre: '',
-  base: {},
-  previousGross: null,
-  ...more,
-  paycheck: {
-    id: null,
-    gross: 100_000,
-    net: 70_000,
-    earnings: [],
-    deductions: [{ item: 'loan', label: 'Loan', amount: 5000 }],
-    employerPaid: [],
-    garnishments: [{ kind: 'creditor', label: 'C-1', amount: 4800, fee: 200 }],
-    taxes: [
-      { code: 'US-FIT', payer: 'employee', subject: 100_000, wages: 100_000, amount: 20_000 },
-      { code: 'US-FUTA', payer: 'employer', subject: 100_000, wages: 100_000, amount: 600 },
-    ],
-    problems: [],
-    ...paid,
-  },
-});
+const person = (id: string, more: Partial<Person>): Person =>
+  payrollPerson(
+    { employeeId: id, number: id, name: `Person ${id}`, ...more },
+    {
+      gross: 100_000,
+      net: 70_000,
+      deductions: [{ item: 'loan', label: 'Loan', amount: 5000 }],
+      garnishments: [{ kind: 'creditor', label: 'C-1', amount: 4800, fee: 200 }],
+      taxes: [
+        { code: 'US-FIT', payer: 'employee', subject: 100_000, wages: 100_000, amount: 20_000 },
+        { code: 'US-FUTA', payer: 'employer', subject: 100_000, wages: 100_000, amount: 600 },
+      ],
+    },
+  );
 const show = (persons: Person[], more: Partial<Schemas['PayrollView']> = {}): void => {
   serve({});
   const payroll = {

@@ -6,6 +6,7 @@ import type { Schemas } from '../../api/client.js';
 import { Calculator, type CalcAnswer, type SentRequest } from '../../calc/calc.worker.js';
 import { WorkingProvider } from '../../kit/working.js';
 import { startAnew } from '../../testing/pages.js';
+import { payrollPerson, startOf } from '../../testing/payroll-people.js';
 import { useSheet } from './use-sheet.js';
 
 /** The worker in the same thread. */
@@ -28,36 +29,19 @@ interface Put {
 /** Saves that wait for their answer. */
 const puts: Put[] = [];
 
-const base = {
-  id: '101',
-  checkDate: '2026-10-30',
-  payFrequency: 'weekly',
-  employee: {
-    federal: { form: '2020', filingStatus: 'single' },
-    residence: { state: 'TX' },
-    work: [{ state: 'TX' }],
+const base = startOf(
+  'TX',
+  {},
+  {
     garnishments: [{ kind: 'child-support', label: 'D-1', amount: '100.00' }],
   },
-  employer: { unemploymentRates: { TX: '2.7' } },
-};
-const payroll = (version: number, earnings: object[]): Schemas['PayrollView'] =>
+);
+const payroll = (version: number, earnings: Schemas['EntryEarning'][]): Schemas['PayrollView'] =>
   ({
     id: 'p1',
     version,
     own: {},
-    persons: [
-      {
-        employeeId: 'e1',
-        isPaid: true,
-        earnings,
-        deductions: [],
-        number: '101',
-        name: 'Wil Sprague',
-        workState: 'TX',
-        base,
-        paycheck: { gross: 0, net: 0, taxes: [], deductions: [], employerPaid: [], garnishments: [], problems: [] },
-      },
-    ],
+    persons: [payrollPerson({ employeeId: 'e1', workState: 'TX', base, earnings })],
   }) as unknown as Schemas['PayrollView'];
 const START = payroll(1, [{ item: 'regular', hours: '40', rate: '20.00' }]);
 

@@ -2,16 +2,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Refused, Schemas } from '../../api/client.js';
 import { payrollQuery, useSavePayroll } from '../../api/resources.js';
-import {
-  entryOf,
-  leavingOut,
-  paying,
-  rowOf,
-  typed,
-  type InHand,
-  type SheetRow,
-  type Typed,
-} from '../../calc/sheet-row.js';
+import { entryOf, leavingOut, paying, rowOf, typed, type InHand, type SheetRow } from '../../calc/sheet-row.js';
 import { useCalc } from '../../calc/use-calc.js';
 import type { OwnRows } from '@zakat/core/casefile/compose';
 import { useWorking } from '../../kit/working.js';
@@ -130,12 +121,12 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
 
   const type = useCallback(
     (employeeId: string, column: string, value: string): void => {
-      let after: Typed | null = null;
-      const row = change(employeeId, (before) => (after = typed(before, column, value)).row);
-      const { problem = null, inHand } = (after ?? {}) as Partial<Typed>;
+      const before = latest.current.find((candidate) => candidate.employeeId === employeeId);
+      if (!before) return;
+      const { row, problem, inHand } = typed(before, column, value);
+      change(employeeId, () => row);
       setLineProblem(problem);
       setNote(null);
-      if (!row) return;
       changed(row);
       if (inHand) find(row, inHand);
     },

@@ -132,6 +132,29 @@ describe('lines of every check', () => {
   });
 });
 
+describe('what a creditor may take in a year', () => {
+  it('counts the earlier checks of the year, and the state’s most for what is expected in it', async () => {
+    const { client, add, run } = await onePerson('YEAR');
+    await preparer('POST', `/clients/${client.id}/tax-accounts`, {
+      agency: 'IA-IWD',
+      accountNumber: '00123456',
+      unemploymentRate: '1.0',
+      from: '2024-01-01',
+    });
+    await add('place', { work: 'IA', residence: 'IA' });
+    await add('state-certificate', { state: 'IA', certificate: { filingStatus: 'single' } });
+    await add('garnishment', { label: 'C-3', kind: 'creditor' });
+    await add('pay', { basis: 'hourly', rate: '16.25', hours: '80' }, '2026-09-01');
+    await add('pay', { basis: 'hourly', rate: '7.50', hours: '80' }, '2026-10-20');
+    const taken = [await run(0), await run(1), await run(2)].map((check) => check.garnishments[0]?.amount ?? 0);
+    // Iowa Code § 642.21, recalled: 1,300.00 a check is 33,800.00 a year, 600.00 is 15,600.00: 400.00 for one creditor.
+    // The federal share holds the first two; the third has what they leave of the year.
+    const [first = 0, second = 0, third = 0] = taken;
+    expect([first > second, second > third, third > 0]).toEqual([true, true, true]);
+    expect(first + second + third).toBe(40_000);
+  });
+});
+
 describe('what is due or limited by the month', () => {
   const DENVER = { work: 'CO', workLocality: 'Denver', residence: 'CO' };
   const codes = (paycheck: { taxes: { code: string; amount: number }[] }): Record<string, number> =>

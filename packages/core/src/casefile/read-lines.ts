@@ -277,6 +277,8 @@ export function readGarnishments(readers: readonly Reader[], out: LeftOut[]): Ga
       'dependents',
       'ageOrBlind',
       'headOfFamily',
+      'consumerCredit',
+      'takenThisYear',
       'fee',
       'balance',
       'leftOut',
@@ -303,6 +305,8 @@ export function readGarnishments(readers: readonly Reader[], out: LeftOut[]): Ga
               }
             : null,
         isHeadOfFamily: reader.flag('headOfFamily'),
+        isConsumerCredit: reader.flag('consumerCredit'),
+        takenThisYear: reader.amount('takenThisYear'),
         dependents: reader.whole('dependents'),
         fee: reader.amount('fee'),
         balance: reader.has('balance') ? reader.amount('balance') : null,

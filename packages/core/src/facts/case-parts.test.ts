@@ -11,7 +11,7 @@ import {
   ownItems,
   settingsPart,
   usualLines,
-  type TakenSince,
+  type Taken,
 } from './case-parts.js';
 import { newestFirst, type DatedFact } from './in-force.js';
 import { clientOnDay, personOnDay, placeOf } from './on-day.js';
@@ -26,7 +26,7 @@ const fact = (kind: string, value: Record<string, unknown>, from = '2026-01-01')
 });
 const person = (...facts: DatedFact[]) => personOnDay(newestFirst(facts), DAY);
 const client = (...facts: DatedFact[]) => clientOnDay(newestFirst(facts), DAY);
-const nothingTaken: TakenSince = () => ZERO;
+const nothingTaken: Taken = () => ZERO;
 const usual = (facts: DatedFact[], frequency: PayFrequency = 'biweekly', of = client(), taken = nothingTaken) =>
   usualLines(person(...facts), of, frequency, taken);
 
@@ -141,9 +141,11 @@ describe('who a person is to the rules', () => {
       payee: 'Clerk',
       fee: '',
     });
-    const part = employeePart(person(PLACE, order), null, [], () => cents(3000));
+    const part = employeePart(person(PLACE, order), null, [], (_kind, _fact, span) =>
+      cents(span === 'year' ? 1200 : 3000),
+    );
     expect(part['garnishments']).toEqual([
-      { label: 'D-1', kind: 'creditor', amount: '50.00', balance: '70.00', headOfFamily: true },
+      { label: 'D-1', kind: 'creditor', amount: '50.00', balance: '70.00', headOfFamily: true, takenThisYear: '12.00' },
     ]);
   });
   it('is a case that the core reads, made of nothing but facts', () => {

@@ -12,8 +12,8 @@ import { text, type FactValue } from './fact-kind.js';
 import type { DatedFact } from './in-force.js';
 import type { ClientOnDay, PersonOnDay } from './on-day.js';
 
-/** What was taken by a standing line or an order since it began: for balances. */
-export type TakenSince = (kind: 'standing' | 'garnishment', fact: DatedFact) => Cents;
+/** What was taken by a standing line or an order: since it began, for balances, or in the calendar year of the check. */
+export type Taken = (kind: 'standing' | 'garnishment', fact: DatedFact, span: 'ever' | 'year') => Cents;
 /** Where a leave plan stands after the last posted check, if there was one since the plan began. */
 export type LeaveStand = (fact: DatedFact) => { readonly balance: string; readonly lastCheck: string } | null;
 
@@ -21,6 +21,8 @@ const isGiven = (value: unknown): boolean => value !== undefined && value !== nu
 const pick = (value: FactValue, names: readonly string[]): JsonObject =>
   Object.fromEntries(names.filter((name) => isGiven(value[name])).map((name) => [name, value[name]]));
 
+const takenThisYear = (taken: Cents): { takenThisYear?: string } =>
+  taken === 0 ? {} : { takenThisYear: toDollars(taken) };
 const left = (value: FactValue, taken: Cents): { balance?: string } => {
   const balance = parseDollars(text(value, 'balance'));
   return balance === null || text(value, 'balance') === ''
@@ -36,7 +38,7 @@ export function employeePart(
   person: PersonOnDay,
   bornOn: string | null,
   clientExempt: readonly string[],
-  taken: TakenSince,
+  taken: Taken,
 ): JsonObject {
   const worker = person.worker;
   const ownExempt = Array.isArray(worker?.['exemptFrom'])
@@ -54,9 +56,11 @@ export function employeePart(
       'dependents',
       'ageOrBlind',
       'headOfFamily',
+      'consumerCredit',
       'fee',
     ]),
-    ...left(fact.value, taken('garnishment', fact)),
+    ...left(fact.value, taken('garnishment', fact, 'ever')),
+    ...(text(fact.value, 'kind') === 'creditor' ? takenThisYear(taken('garnishment', fact, 'year')) : {}),
   }));
   return {
     ...(worker ? pick(worker, ['kind', 'workClass', 'priorYearWages']) : {}),
@@ -182,7 +186,7 @@ export function usualLines(
   person: PersonOnDay,
   client: ClientOnDay,
   frequency: PayFrequency,
-  taken: TakenSince,
+  taken: Taken,
 ): { earnings: UsualEarning[]; deductions: UsualLine[] } {
   const pay = person.pay;
   const earnings: UsualEarning[] = pay ? payEarning(pay, frequency, text(client.schedule ?? {}, 'hours')) : [];
@@ -203,7 +207,7 @@ export function usualLines(
       item: text(value, 'item'),
       ...pick(value, ['amount', 'percent', 'match', 'coverage']),
       ...limitsOf(client, value),
-      ...left(value, taken('standing', fact)),
+      ...left(value, taken('standing', fact, 'ever')),
     });
   }
   return { earnings, deductions };

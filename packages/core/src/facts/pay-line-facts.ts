@@ -156,6 +156,7 @@ export const GARNISHMENT: FactKind = {
     },
     { name: 'ageOrBlind', label: 'Aged 65 or blind', kind: 'whole', when: FOR_LEVY, help: 'Boxes on the statement' },
     { name: 'headOfFamily', label: 'Head of a family', kind: 'flag', when: FOR_CREDITOR },
+    { name: 'consumerCredit', label: 'Debt from consumer credit', kind: 'flag', when: FOR_CREDITOR },
     { name: 'payee', label: 'Payee', kind: 'text', most: 60 },
     UNTIL,
   ],

@@ -48,10 +48,6 @@ export const ISSUE_TEXTS = {
     'Change the line of every check, if the election has ended.',
   ),
   'leave.exceeded': entry('The {item} balance falls to {balance} hours.', 'Pay fewer hours of it, or let it be owed.'),
-  'garnishment.federal-limit': entry(
-    'The limit of {state} on garnishment by a creditor is not among the rules; the federal limit is taken.',
-    'Compare with the state’s statute, and enter the amount it allows.',
-  ),
   'garnishment.limited': entry(
     '{order}: {amount} of {ordered} is taken, because the law protects the rest.',
     'Tell the creditor when asked; the order stays.',

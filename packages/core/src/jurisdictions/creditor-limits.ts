@@ -1,3 +1,4 @@
+import type { PayFrequency } from '../calendar/pay-frequency.js';
 import { dollars, type Cents } from '../money/cents.js';
 import { rate, type Rate } from '../money/rate.js';
 import { between, dated, recalled, year, years, type Dated, type Provenance } from './dated.js';
@@ -11,12 +12,25 @@ interface FreeHours {
   readonly wage: Follows;
   readonly share?: Rate;
 }
+/** Earnings that stay free by the period they are paid for; a period that is not named has its weeks of the weekly one. */
+export type FreeAmounts = { readonly weekly: Cents } & Partial<Readonly<Record<PayFrequency, Cents>>>;
+/** What one creditor may take in a calendar year of somebody expected to earn as much in it: an amount, or a share. */
+interface YearOfCreditor {
+  readonly expecting: Cents;
+  readonly most: Cents | { readonly ofExpected: Rate };
+}
 /** Where a state allows a creditor less than the federal law does. Each limit that is given holds. */
 export interface CreditorLimits {
   readonly isForbidden?: true;
   readonly ofDisposable?: Rate;
   readonly ofGross?: Rate;
   readonly free?: FreeHours;
+  /** Earnings that stay free whatever the minimum wage is. */
+  readonly freeAmounts?: FreeAmounts;
+  /** By what the person is expected to earn in the year, lowest first. */
+  readonly byYear?: readonly YearOfCreditor[];
+  /** For a debt from consumer credit. */
+  readonly ofConsumerCredit?: Pick<CreditorLimits, 'ofDisposable' | 'free'>;
   /** A share of all disposable earnings, by how many hours of the minimum wage they are over. */
   readonly byHours?: {
     readonly wage: Follows;
@@ -29,7 +43,11 @@ export interface CreditorLimits {
   /** Stays free besides, a week for each dependent. */
   readonly eachDependent?: Cents;
   /** For the head of a family. */
-  readonly ofHead?: { readonly isForbidden?: true; readonly ofDisposable?: Rate };
+  readonly ofHead?: {
+    readonly isForbidden?: true;
+    readonly ofDisposable?: Rate;
+    readonly freeAmounts?: FreeAmounts;
+  };
 }
 
 /** What a statute lets a creditor take, since 2024. */

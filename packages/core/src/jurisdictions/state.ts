@@ -144,7 +144,7 @@ export interface StateRules {
   readonly creditsPlaces?: Provenance;
   readonly local?: LocalRules;
   /** What a creditor may garnish of pay for work here; left out, what the federal law allows. */
-  readonly creditors?: readonly Dated<CreditorLimits>[] | 'not modelled';
+  readonly creditors?: readonly Dated<CreditorLimits>[];
   /** Overtime by the workday, beside the federal law's by the workweek. */
   readonly overtime?: readonly Dated<DailyOvertime>[];
   /** Hourly; only where a limit follows it. */

@@ -112,12 +112,6 @@ describe('orders to withhold', () => {
     ).toEqual(['400.00', '61.75']);
   });
   // The limits are recalled from the statutes named in jurisdictions/us/garnishment.ts, the wages are those of 2026.
-  it('says that the limit of a state is not among the rules', () => {
-    const codes = (state: string) =>
-      runCase(make(state, {}, { garnishments: [{ kind: 'creditor' }] })).problems.map((issue) => issue.code);
-    expect(codes('OR')).toContain('garnishment.federal-limit');
-    expect(codes('TN')).not.toContain('garnishment.federal-limit');
-  });
   it.each<[string, string, string, (left: number) => number, Given?]>([
     [
       'AZ: 10%, and 60 × 15.15 a week stays free',
@@ -148,6 +142,30 @@ describe('orders to withhold', () => {
     ['NE: 15% of a head of a family', 'NE', '1000.00', (left: number) => left * 0.15, { headOfFamily: true }],
     ['FL: nothing of a head of a family', 'FL', '1000.00', () => 0, { headOfFamily: true }],
     ['TN: 2.50 for each of 3', 'TN', '1000.00', (left: number) => left * 0.25 - 750, { dependents: 3 }],
+    ['AK: what is over 473.00 a week', 'AK', '650.00', (left: number) => left - 47_300],
+    [
+      'AK: over 743.00 for the head of a family',
+      'AK',
+      '900.00',
+      (left: number) => left - 74_300,
+      { headOfFamily: true },
+    ],
+    ['AK: the federal 25% above them', 'AK', '1500.00', (left: number) => left * 0.25],
+    ['OR: what is over 305.00 a week', 'OR', '420.00', (left: number) => left - 30_500],
+    ['VT: the federal 25%', 'VT', '1000.00', (left: number) => left * 0.25],
+    ['VT: 15% for consumer credit', 'VT', '1000.00', (left: number) => left * 0.15, { consumerCredit: true }],
+    [
+      'VT: over 40 × 7.25 for it',
+      'VT',
+      '400.00',
+      (left: number) => Math.min(left * 0.15, left - 29_000),
+      { consumerCredit: true },
+    ],
+    // 1,000.00 a week is 52,000.00 a year: 5,200.00 of it; 600.00 is 31,200.00: 1,500.00.
+    ['IA: the federal 25% of a check', 'IA', '1000.00', (left: number) => left * 0.25],
+    ['IA: what the year leaves of 10%', 'IA', '1000.00', () => 1000, { takenThisYear: '5190.00' }],
+    ['IA: what the year leaves of 1,500.00', 'IA', '600.00', () => 100, { takenThisYear: '1499.00' }],
+    ['IA: nothing more', 'IA', '600.00', () => 0, { takenThisYear: '1600.00' }],
     ['SD: 20% less 25.00 for each of 2', 'SD', '1000.00', (left: number) => left * 0.2 - 5000, { dependents: 2 }],
   ])('%s', (...[, state, pay, limit, order = {}]) => {
     const answer = runCase(
@@ -212,6 +230,8 @@ describe('a limit that follows a minimum wage', () => {
         levy: null,
         isHeadOfFamily: false,
         dependents: 0,
+        isConsumerCredit: false,
+        takenThisYear: ZERO,
         fee: ZERO,
         balance: null,
       },

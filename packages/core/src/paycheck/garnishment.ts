@@ -1,7 +1,7 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import { PERIODS_PER_YEAR, type PayFrequency } from '../calendar/pay-frequency.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
-import type { CreditorLimits, Follows } from '../jurisdictions/creditor-limits.js';
+import type { CreditorLimits, Follows, FreeAmounts } from '../jurisdictions/creditor-limits.js';
 import { inForce, type Dated, type OwnRules } from '../jurisdictions/dated.js';
 import { sourceOf } from '../jurisdictions/sources/register.js';
 import { findState } from '../jurisdictions/states.js';
@@ -44,6 +44,10 @@ export interface Garnishment {
   /** Creditor, where the law of the state asks: the person is the head of a family, with so many dependents. */
   readonly isHeadOfFamily: boolean;
   readonly dependents: number;
+  /** Creditor: the debt is from consumer credit. */
+  readonly isConsumerCredit: boolean;
+  /** What the order took from earlier checks of the calendar year. */
+  readonly takenThisYear: Cents;
   /** The employer's fee for each check, taken from the person. */
   readonly fee: Cents;
   /** What is still owed. */
@@ -97,6 +101,9 @@ const levyInForce = (setting: Setting) => inForce(LEVY_EXEMPTION, setting.checkD
 
 const shareOf = (amount: Cents, by: Rate): Cents => round(times(amount, by), 'down');
 const over = (amount: Cents, free: Cents): Cents => notBelowZero(subtract(amount, free));
+
+const freeOf = (amounts: FreeAmounts, frequency: PayFrequency): Cents =>
+  amounts[frequency] ?? forPeriod(frequency, amounts.weekly);
 
 /** A limit of a state's own, with the minimum wage it follows. */
 interface StateLimit {
@@ -153,14 +160,32 @@ function limitByMonth(parts: NonNullable<CreditorLimits['byMonth']>, { disposabl
   return { words: `of a month’s disposable earnings ${words}`, amount: round(amount, 'down') };
 }
 
+/** What is left of the year's most for one creditor, by what a year of checks like this one would bring. */
+function limitByYear(
+  years: NonNullable<CreditorLimits['byYear']>,
+  { gross, frequency }: Setting,
+  order: Garnishment,
+): StateLimit[] {
+  const expected = cents(gross * PERIODS_PER_YEAR[frequency]);
+  const row = years.filter(({ expecting }) => expected >= expecting).at(-1);
+  if (!row) return [];
+  const most = typeof row.most === 'number' ? row.most : shareOf(expected, row.most.ofExpected);
+  const left = over(most, order.takenThisYear);
+  const words = `${showDollars(most)} a year for one creditor, as ${showDollars(expected)} is expected in it, less ${showDollars(order.takenThisYear)} taken`;
+  return [{ words, amount: left }];
+}
+
 /** What a state leaves a creditor at most; null: the minimum wage it follows is not known for the day. */
 function stateLimits(own: CreditorLimits, setting: Setting, order: Garnishment): readonly StateLimit[] | null {
   const isForbidden = own.isForbidden ?? (order.isHeadOfFamily && own.ofHead?.isForbidden);
   if (isForbidden) return [{ words: 'no garnishment for a creditor', amount: ZERO }];
   const { disposable, gross, frequency } = setting;
-  const byWage = limitsByWage(own, setting);
+  const byDebt = order.isConsumerCredit ? own.ofConsumerCredit : undefined;
+  const byWage = limitsByWage({ ...own, ...byDebt }, setting);
   if (!byWage) return null;
-  const share = (order.isHeadOfFamily ? own.ofHead?.ofDisposable : undefined) ?? own.ofDisposable;
+  const byFamily = order.isHeadOfFamily ? own.ofHead : undefined;
+  const share = byFamily?.ofDisposable ?? byDebt?.ofDisposable ?? own.ofDisposable;
+  const free = byFamily?.freeAmounts ?? own.freeAmounts;
   const limits: StateLimit[] = [...byWage];
   if (share) limits.push(byShare(disposable, share, 'disposable earnings'));
   if (own.ofGross) limits.push(byShare(gross, own.ofGross, 'gross pay'));
@@ -169,13 +194,18 @@ function stateLimits(own: CreditorLimits, setting: Setting, order: Garnishment):
       byShare(disposable, own.lowPay.ofDisposable, `earnings up to ${showDollars(own.lowPay.weekly)} a week`),
     );
   if (own.byMonth) limits.push(limitByMonth(own.byMonth, setting));
+  if (free) {
+    const kept = freeOf(free, frequency);
+    limits.push({ words: `what is over ${showDollars(kept)}`, amount: over(disposable, kept) });
+  }
+  if (own.byYear) limits.push(...limitByYear(own.byYear, setting, order));
   return limits;
 }
 
 /** What a creditor may take at most where the work is, before what other orders took; null as for `stateLimits`. */
 function creditorLimit(order: Garnishment, setting: Setting, ordinary: Cents, figure: string): Cents | null {
   const rows = findState(setting.state)?.creditors;
-  if (rows === undefined || rows === 'not modelled') return ordinary;
+  if (rows === undefined) return ordinary;
   const row = inForce(rows, setting.checkDate, setting.rules);
   const limits = row ? stateLimits(row.value, setting, order) : null;
   if (!row || !limits) return null;
@@ -298,11 +328,6 @@ export function garnishments(
     return { lines: [], issues: [problem('rule.none-in-force', 'checkDate', what)] };
   }
   const issues: Issue[] = [];
-  if (findState(setting.state)?.creditors === 'not modelled')
-    orders.forEach(({ kind }, index) => {
-      if (kind === 'creditor')
-        issues.push(warning('garnishment.federal-limit', `employee.garnishments[${index}]`, { state: setting.state }));
-    });
   const ordered = orders
     .map((order, index) => ({ order, index }))
     .sort(

@@ -29,7 +29,7 @@ import { Employee } from '../employees/entities.js';
 import { FactStore, type StoredFact } from '../facts/fact-store.js';
 import { forStates, ownRowsOn } from '../rules/own-rules.js';
 import type { Payroll } from './entities.js';
-import { leaveStands, takenSince } from './standing-balances.js';
+import { leaveStands, takenBefore } from './standing-balances.js';
 
 /** A person of a payroll with everything but what is typed. */
 export interface PersonCase {
@@ -275,7 +275,7 @@ export class PeopleCases {
       Object.entries(rates).map(([state, rate]) => [state, showRate({ n: rate.n * 100, d: rate.d })]),
     );
     const ids = people.map((person) => person.id);
-    const taken = await takenSince(manager, ids, facts, payroll.id);
+    const taken = await takenBefore(manager, ids, facts, { id: payroll.id, year: yearOf(day) });
     const leave = await leaveStands(manager, ids, facts, payroll.id);
     const frequency = frequencyOf(client, clientDay);
     const items = ownItems(clientDay);
@@ -291,9 +291,7 @@ export class PeopleCases {
       const month = months.get(employee.id);
       const last = lastRegular.get(employee.id);
       const priorYearWages = priorYear.get(employee.id);
-      const part = employeePart(own, employee.bornOn, exemptions(client, clientDay), (kind, fact) =>
-        taken(employee.id, kind, fact),
-      );
+      const part = employeePart(own, employee.bornOn, exemptions(client, clientDay), taken(employee.id));
       const base = {
         id: employee.number,
         checkDate,
@@ -307,7 +305,7 @@ export class PeopleCases {
         yearToDate: toDate.get(employee.id) ?? nothingYet(),
         ...(month ? { monthToDate: month } : {}),
       };
-      const usual = usualLines(own, clientDay, frequency, (kind, fact) => taken(employee.id, kind, fact));
+      const usual = usualLines(own, clientDay, frequency, taken(employee.id));
       return { employee, facts: own, base, usual };
     });
     const ownRows = forStates(await ownRowsOn(manager, checkDate), statesOf(cases.map((person) => person.facts)));

@@ -1,8 +1,10 @@
+import { date, yearOf } from '@zakat/core/calendar/local-date';
 import { text } from '@zakat/core/facts/fact-kind';
 import { countedFrom } from '@zakat/core/facts/pay-line-facts';
+import type { Taken } from '@zakat/core/facts/case-parts';
 import type { DatedFact } from '@zakat/core/facts/in-force';
 import { showLeaveHours } from '@zakat/core/leave/accrual';
-import { cents, type Cents } from '@zakat/core/money/cents';
+import { ZERO, cents, sum } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import type { StoredFact } from '../facts/fact-store.js';
 
@@ -10,34 +12,31 @@ type FactsByPerson = ReadonlyMap<string, readonly StoredFact[]>;
 const someHave = (facts: FactsByPerson, test: (fact: StoredFact) => boolean): string[] =>
   [...facts].filter(([, own]) => own.some(test)).map(([id]) => id);
 
-/** What posted checks have taken by each standing line or order with a balance, from the day its balance is counted from. */
-export async function takenSince(
+const mayHaveLimit = (fact: StoredFact): boolean =>
+  fact.kind === 'garnishment' || (fact.kind !== 'leave' && text(fact.value, 'balance') !== '');
+
+/** What posted checks have taken by standing lines and orders: from the day a balance is counted from, or in a year. */
+export async function takenBefore(
   manager: EntityManager,
   employeeIds: readonly string[],
   facts: FactsByPerson,
-  exceptPayroll: string,
-): Promise<(employeeId: string, kind: 'standing' | 'garnishment', fact: DatedFact) => Cents> {
-  const withBalance = someHave(facts, (fact) => text(fact.value, 'balance') !== '' && fact.kind !== 'leave').filter(
-    (id) => employeeIds.includes(id),
-  );
-  if (withBalance.length === 0) return () => cents(0);
+  { id: exceptPayroll, year }: { readonly id: string; readonly year: number },
+): Promise<(employeeId: string) => Taken> {
+  const wanted = someHave(facts, mayHaveLimit).filter((id) => employeeIds.includes(id));
+  if (wanted.length === 0) return () => () => ZERO;
   const rows = (await manager.query(
     `SELECT p.employee_id AS id, p.check_date AS day, 'standing' AS kind, coalesce(l.name, l.item) AS slot, l.amount FROM paycheck p,
        jsonb_to_recordset(p.lines -> 'deductions') AS l(item text, name text, amount bigint) WHERE p.employee_id = ANY($1) AND p.payroll_id <> $2
      UNION ALL
      SELECT p.employee_id, p.check_date, 'garnishment', g.label, g.amount FROM paycheck p,
        jsonb_to_recordset(p.lines -> 'garnishments') AS g(label text, amount bigint) WHERE p.employee_id = ANY($1) AND p.payroll_id <> $2`,
-    [withBalance, exceptPayroll],
+    [wanted, exceptPayroll],
   )) as { id: string; day: string; kind: string; slot: string; amount: string }[];
-  return (employeeId, kind, fact) => {
+  return (employeeId) => (kind, fact, span) => {
     const slot = text(fact.value, kind === 'standing' ? 'item' : 'label');
-    return cents(
-      rows
-        .filter(
-          (row) => row.id === employeeId && row.kind === kind && row.slot === slot && row.day >= countedFrom(fact),
-        )
-        .reduce((total, row) => total + Number(row.amount), 0),
-    );
+    const isIn = (day: string): boolean => (span === 'year' ? yearOf(date(day)) === year : day >= countedFrom(fact));
+    const own = rows.filter((row) => row.id === employeeId && row.kind === kind && row.slot === slot && isIn(row.day));
+    return sum(own.map((row) => cents(Number(row.amount))));
   };
 }
 

@@ -1,5 +1,6 @@
+import { dollars } from '../../money/cents.js';
 import { rate } from '../../money/rate.js';
-import { minimumWageFrom } from '../creditor-limits.js';
+import { creditorsMay, minimumWageFrom } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { overtimeByDay } from '../overtime.js';
 import { PLAUSIBLE, agency, since2024, publication, wageBasesFrom2024 } from '../state-words.js';
@@ -16,7 +17,11 @@ export const ALASKA: StateRules = {
     kind: 'none',
     ...recalled(publication('Alaska Statutes', 'State of Alaska', '2025'), 'no individual income tax since 1980'),
   },
-  creditors: 'not modelled',
+  creditors: creditorsMay(
+    'Alaska Statutes 09.38.030; 8 AAC 95.030',
+    { freeAmounts: { weekly: dollars('473') }, ofHead: { freeAmounts: { weekly: dollars('743') } } },
+    'The exempt amounts follow the consumer price index and may have been raised since.',
+  ),
   overtime: overtimeByDay(
     'Alaska Statutes 23.10.060',
     { day: [{ hours: 8, item: 'overtime' }] },

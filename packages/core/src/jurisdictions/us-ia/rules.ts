@@ -1,4 +1,7 @@
+import { ZERO, dollars } from '../../money/cents.js';
+import { rate } from '../../money/rate.js';
 import { amountField, certificate, statusField } from '../certificate-fields.js';
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, credit, deduct, fixed, flat, given } from '../lines.js';
 import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
@@ -54,7 +57,20 @@ export const IOWA: StateRules = {
     form: 'Form 44-016',
     ...recalled(publication('Iowa-Illinois reciprocal agreement', REVENUE, '1973'), 'wages'),
   },
-  creditors: 'not modelled',
+  creditors: creditorsMay(
+    'Iowa Code § 642.21',
+    {
+      byYear: [
+        { expecting: ZERO, most: dollars('250') },
+        { expecting: dollars('12000'), most: dollars('400') },
+        { expecting: dollars('16000'), most: dollars('800') },
+        { expecting: dollars('24000'), most: dollars('1500') },
+        { expecting: dollars('35000'), most: dollars('2000') },
+        { expecting: dollars('50000'), most: { ofExpected: rate('0.10') } },
+      ],
+    },
+    'The court finds what is expected in the year; here it is this check’s gross for every period of a year.',
+  ),
   unemployment: {
     base: wageBases(
       publication('Taxable wage base', 'Iowa Workforce Development', '2026'),

@@ -1,5 +1,7 @@
+import { dollars } from '../../money/cents.js';
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, certificate, statusField } from '../certificate-fields.js';
+import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { addTax, annual, columnIs, credit, deduct, federalTax, fixed, table, tiers } from '../lines.js';
 import type { Program } from '../program.js';
@@ -137,7 +139,18 @@ export const OREGON: StateRules = {
     ),
     supplemental: both(recalled(FORMULAS('2025'), 'supplemental wages'), flatSupplemental('0.08')),
   },
-  creditors: 'not modelled',
+  creditors: creditorsMay(
+    'Oregon Revised Statutes 18.385',
+    {
+      freeAmounts: {
+        weekly: dollars('305'),
+        biweekly: dollars('611'),
+        semimonthly: dollars('655'),
+        monthly: dollars('1309'),
+      },
+    },
+    'The amounts of July 1, 2024: less was exempt before, and they are raised each July since; the raised ones are not remembered.',
+  ),
   unemployment: {
     base: wageBases(publication('Taxable wage base', EMPLOYMENT, '2026'), '54300', '56700'),
     highestPlausibleRate: PLAUSIBLE,

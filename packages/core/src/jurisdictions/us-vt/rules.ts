@@ -1,5 +1,6 @@
 import { rate } from '../../money/rate.js';
 import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
+import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, agency, both, publication, wageBases, yearly } from '../state-words.js';
@@ -89,7 +90,9 @@ export const VERMONT: StateRules = {
       rate: rate('0.30'),
     }),
   },
-  creditors: 'not modelled',
+  creditors: creditorsMay('12 Vermont Statutes § 3170', {
+    ofConsumerCredit: { ofDisposable: rate('0.15'), ...freeHours(40, 'federal') },
+  }),
   unemployment: {
     base: wageBases(publication('Taxable wage base', 'Vermont Department of Labor', '2026'), '14800', '15400'),
     highestPlausibleRate: PLAUSIBLE,

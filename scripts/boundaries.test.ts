@@ -25,7 +25,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   working: ['jurisdictions', 'calendar', 'money'],
   taxes: ['money', 'calendar', 'issues', 'jurisdictions', 'working', 'paycheck', 'items'],
   paycheck: ['money', 'calendar', 'issues', 'jurisdictions', 'leave', 'taxes', 'items', 'working'],
-  ledger: ['money', 'calendar', 'jurisdictions', 'taxes', 'paycheck'],
+  ledger: ['money', 'calendar', 'items', 'jurisdictions', 'taxes', 'paycheck'],
   deposits: ['money', 'calendar', 'jurisdictions', 'taxes'],
   returns: ['money', 'calendar', 'ledger', 'deposits', 'taxes', 'working'],
   yearend: ['money', 'ledger', 'jurisdictions', 'items', 'paycheck', 'taxes'],

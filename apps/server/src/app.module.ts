@@ -56,6 +56,8 @@ import { SessionController } from './modules/identity/session.controller.js';
 import { Sessions } from './modules/identity/sessions.js';
 import { LadderController } from './modules/ladder/ladder.controller.js';
 import { LadderService } from './modules/ladder/ladder.service.js';
+import { JobCostsController } from './modules/job-costs/job-costs.controller.js';
+import { JobCostsService } from './modules/job-costs/job-costs.service.js';
 import { LedgerReader } from './modules/ledger/ledger-reader.js';
 import { LedgerWriter } from './modules/ledger/ledger-writer.js';
 import { Outbox } from './modules/outbox/outbox.js';
@@ -101,6 +103,7 @@ const CONTROLLERS = [
   RemittancesController,
   DirectDepositsController,
   FilingsController,
+  JobCostsController,
   TieOutController,
   RulesController,
   AuditController,
@@ -161,6 +164,7 @@ const PROVIDERS = [
   FilingViews,
   FilingsService,
   FilingAnswers,
+  JobCostsService,
   TieOutService,
   RulesService,
   LadderService,

@@ -19,6 +19,8 @@ export class EntryEarning {
   @Text(14, { optional: true }) hours?: string;
   @Text(14, { optional: true }) rate?: string;
   @Text(14, { optional: true }) amount?: string;
+  /** The job or customer that the line is booked to; left out: as the pay of the person is. */
+  @Text(30, { min: 1, optional: true }) job?: string;
 }
 export class MatchStep {
   @Text(14) percent!: string;
@@ -69,6 +71,7 @@ export class ItemFigure {
   @Text(200, { optional: true }) name?: string;
   @Text() label!: string;
   @Amount() amount!: number;
+  @Text(30, { optional: true }) job?: string;
 }
 export class OrderFigure {
   @Text() kind!: string;
@@ -106,6 +109,17 @@ export class EmployerTaxView {
   @Amount() wages!: number;
   @Amount() amount!: number;
 }
+/** Pay and what the employer adds to it, booked to a job or customer; blank for what belongs to none. */
+export class JobCostView {
+  @Text() job!: string;
+  @Amount() gross!: number;
+  @Amount() employerTaxes!: number;
+  @Amount() employerPaid!: number;
+}
+/** The same of the posted checks of a quarter or a year. */
+export class JobCostOfPeriod extends JobCostView {
+  @Whole() people!: number;
+}
 export class JournalLineView {
   @Text() account!: string;
   @Text() label!: string;
@@ -134,6 +148,8 @@ export class PayrollView extends PayrollRow {
   @Json() own!: Record<string, unknown>;
   @List(() => EmployerTaxView) employerTaxes!: EmployerTaxView[];
   @List(() => JournalLineView) journal!: JournalLineView[];
+  /** Empty where nothing is booked to a job. */
+  @List(() => JobCostView) jobs!: JobCostView[];
 }
 export class PayrollSuggestion {
   @Day() periodStart!: string;

@@ -112,6 +112,16 @@ export const ledgerQuery = (id: string, year: number, quarter: string, group: st
         }),
       ),
   });
+export const jobCostsQuery = (id: string, year: number, quarter: string) =>
+  queryOptions({
+    queryKey: ['client', id, 'job-costs', year, quarter],
+    queryFn: () =>
+      take(
+        api.GET('/api/clients/{id}/job-costs', {
+          params: { path: { id }, query: { year, ...(quarter ? { quarter } : {}) } },
+        }),
+      ),
+  });
 export const employeeQuery = (id: string, on: string) =>
   queryOptions({
     queryKey: ['employee', id, on],

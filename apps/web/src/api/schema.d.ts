@@ -1472,6 +1472,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/job-costs": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["JobCostsController_of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/tie-out": {
         parameters: {
             query?: never;
@@ -1875,7 +1891,7 @@ export interface components {
         };
         Fact: {
             /** @enum {string} */
-            kind: "pay" | "federal-certificate" | "state-certificate" | "place" | "worker" | "standing" | "garnishment" | "leave" | "bank" | "consent" | "employment" | "own-field";
+            kind: "pay" | "federal-certificate" | "state-certificate" | "place" | "worker" | "jobs" | "standing" | "garnishment" | "leave" | "bank" | "consent" | "employment" | "own-field";
             /** Format: date */
             from: string;
             value: {
@@ -1896,6 +1912,7 @@ export interface components {
             hours?: string;
             rate?: string;
             amount?: string;
+            job?: string;
         };
         MatchStep: {
             percent: string;
@@ -1920,6 +1937,7 @@ export interface components {
             name?: string;
             label: string;
             amount: number;
+            job?: string;
         };
         OrderFigure: {
             kind: string;
@@ -2431,7 +2449,7 @@ export interface components {
         };
         FactView: {
             /** @enum {string} */
-            kind: "pay" | "federal-certificate" | "state-certificate" | "place" | "worker" | "standing" | "garnishment" | "leave" | "bank" | "consent" | "employment" | "own-field";
+            kind: "pay" | "federal-certificate" | "state-certificate" | "place" | "worker" | "jobs" | "standing" | "garnishment" | "leave" | "bank" | "consent" | "employment" | "own-field";
             /** Format: date */
             from: string;
             value: {
@@ -2547,6 +2565,12 @@ export interface components {
             detail: string;
             amount: number;
         };
+        JobCostView: {
+            job: string;
+            gross: number;
+            employerTaxes: number;
+            employerPaid: number;
+        };
         PayrollView: {
             /** Format: uuid */
             id: string;
@@ -2575,6 +2599,7 @@ export interface components {
             };
             employerTaxes: components["schemas"]["EmployerTaxView"][];
             journal: components["schemas"]["JournalLineView"][];
+            jobs: components["schemas"]["JobCostView"][];
         };
         PayrollEntry: {
             /** Format: uuid */
@@ -2886,6 +2911,13 @@ export interface components {
         SignFiling: {
             version: number;
             pin: string;
+        };
+        JobCostOfPeriod: {
+            job: string;
+            gross: number;
+            employerTaxes: number;
+            employerPaid: number;
+            people: number;
         };
         TieOutDifferenceView: {
             from: string;
@@ -5497,6 +5529,30 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    JobCostsController_of: {
+        parameters: {
+            query: {
+                year: number;
+                quarter?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JobCostOfPeriod"][];
+                };
             };
         };
     };

@@ -100,14 +100,14 @@ describe('an amount that is to be left in the hand', () => {
     new Calculator().answer({
       id: 1,
       people: [{ key: 'e', base: of.base, entry: entryOf(of), isPaid: true }],
-      inHand: { item, net },
+      inHand: { item, net, job: null },
     }).found;
 
   it('is asked for by a line, and changes nothing until it is found', () => {
     const read = typed(row, 'line', 'bonus net 500');
     expect([read.problem, read.inHand, entryOf(read.row).earnings]).toEqual([
       null,
-      { item: 'bonus', net: '500' },
+      { item: 'bonus', net: '500', job: null },
       person.earnings,
     ]);
     const both = typed(row, 'line', 'comm 50 bonus net 500');
@@ -119,17 +119,21 @@ describe('an amount that is to be left in the hand', () => {
   it.each(['bonus', 'tool-money', 'commission'])('%s: the check has exactly so much more in the hand', (item) => {
     const found = find(row, item, '500.00');
     expect(found?.problem).toBeNull();
-    const paid = compute(paying(row, item, found?.amount ?? '0.00'));
+    const paid = compute(paying(row, { item, job: null }, found?.amount ?? '0.00'));
     expect(paid.check.net - compute(row).check.net).toBe(50_000);
     expect(paid.check.problems.filter((problem) => problem.severity === 'error')).toEqual([]);
   });
   it('takes the place of what the item had before', () => {
-    const before = paying(row, 'bonus', '800.00');
+    const before = paying(row, { item: 'bonus', job: null }, '800.00');
     expect(find(before, 'bonus', '500.00')).toEqual(find(row, 'bonus', '500.00'));
-    expect(entryOf(paying(before, 'bonus', '9.00')).earnings.filter((line) => line.item === 'bonus')).toEqual([
-      { item: 'bonus', amount: '9.00' },
-    ]);
-    const own = paying(paying(row, 'tool-money', '80.00'), 'tool-money', '9.00');
+    expect(
+      entryOf(paying(before, { item: 'bonus', job: null }, '9.00')).earnings.filter((line) => line.item === 'bonus'),
+    ).toEqual([{ item: 'bonus', amount: '9.00' }]);
+    const own = paying(
+      paying(row, { item: 'tool-money', job: null }, '80.00'),
+      { item: 'tool-money', job: null },
+      '9.00',
+    );
     expect(entryOf(own).earnings.filter((line) => line.item === 'tool-money')).toEqual([
       { item: 'tool-money', amount: '9.00' },
     ]);

@@ -43,6 +43,23 @@ describe('a line of the sheet', () => {
     expect(entry.earnings).toEqual(earnings);
     expect(entry.deductions).toEqual([{ item: 'union-dues', amount: '5.00' }]);
   });
+  it('keeps what is booked to a job apart from the columns, and shows it as it could be typed', () => {
+    const earnings = [
+      { item: 'regular', hours: '60', rate: '31.40' },
+      { item: 'regular', hours: '20', rate: '31.40', job: 'Pier 4' },
+    ];
+    const withJobs = { ...person(earnings), base: { ...base, jobs: { shares: [], names: ['Pier 4', 'Ferry house'] } } };
+    const row = rowOf(withJobs);
+    expect([entryOf(row).earnings, alsoOf(row)]).toEqual([earnings, '20 regular #pier-4']);
+    const more = typed(row, 'line', 'bonus 100 #ferry-house').row;
+    expect(entryOf(more).earnings.at(-1)).toEqual({ item: 'bonus', amount: '100', job: 'Ferry house' });
+    expect(entryOf(typed(more, 'line', 'bonus 50').row).earnings.filter(({ item }) => item === 'bonus')).toEqual([
+      { item: 'bonus', amount: '50' },
+      { item: 'bonus', amount: '100', job: 'Ferry house' },
+    ]);
+    expect(typed(row, 'line', '8 #dry-dock').problem).toBe('#dry-dock is no job; there are #pier-4, #ferry-house');
+    expect(typed(rowOf(person(earnings)), 'line', '8 #pier-4').problem).toMatch(/neither the client nor this person/);
+  });
   it('a short line replaces the hours and leaves the rest', () => {
     const { row, problem } = typed(rowOf(hourly('80')), 'line', '76 reg 5.5 ot bonus 200');
     expect(problem).toBeNull();

@@ -3,6 +3,7 @@ import type { CalcCheck } from './calc.worker.js';
 import { takenBy } from './taken.js';
 import { OTHER, isOther } from '@zakat/core/paycheck/after-taxes';
 import { asTyped, readShortLine, type OwnWords, type TypedLine } from './short-line.js';
+import { isObject } from '@zakat/core/casefile/reader';
 import { parseDate } from '@zakat/core/calendar/local-date';
 import { dailyOvertimeOf } from '@zakat/core/paycheck/workweeks';
 import type { OwnItem } from '@zakat/core/casefile/compose';
@@ -44,7 +45,7 @@ export function rowOf(person: Schemas['PayrollPerson']): SheetRow {
     const isHours = (HOUR_COLUMNS as readonly string[]).includes(earning.item) && earning.hours !== undefined;
     const isAmount = (AMOUNT_COLUMNS as readonly string[]).includes(earning.item) && earning.amount !== undefined;
     const sameRate = earning.rate === undefined || values['rate'] === undefined || values['rate'] === earning.rate;
-    if ((!isHours && !isAmount) || values[earning.item] !== undefined || !sameRate) {
+    if (earning.job !== undefined || (!isHours && !isAmount) || values[earning.item] !== undefined || !sameRate) {
       otherEarnings.push(earning);
       continue;
     }
@@ -105,6 +106,9 @@ export function entryOf(row: SheetRow): Entry {
   };
 }
 
+const jobNames = (jobs: unknown): readonly string[] =>
+  isObject(jobs) && Array.isArray(jobs['names']) ? jobs['names'].map(String) : [];
+
 /** What the words of a line may mean for this person. */
 function wordsOf(row: SheetRow): OwnWords {
   const listOf = <T>(name: string): readonly T[] => (Array.isArray(row.base[name]) ? (row.base[name] as T[]) : []);
@@ -112,6 +116,7 @@ function wordsOf(row: SheetRow): OwnWords {
   return {
     items: listOf<OwnItem>('items'),
     rates: listOf<OwnWords['rates'][number]>('rates'),
+    jobs: jobNames(row.base['jobs']),
     usualRate: given(row.values, 'rate'),
     dailyRule: (hourly) => day && dailyOvertimeOf(row.state, day, hourly),
   };
@@ -128,7 +133,7 @@ export function alsoOf(row: SheetRow): string {
 const columnOf = (line: TypedLine): string | null => {
   const columns: readonly string[] =
     line.list === 'deduction' ? DEDUCTION_COLUMNS : line.measure === 'hours' ? HOUR_COLUMNS : AMOUNT_COLUMNS;
-  return line.rate === null && columns.includes(line.item) ? line.item : null;
+  return line.rate === null && line.job === null && columns.includes(line.item) ? line.item : null;
 };
 
 /** Typed lines, shared out: those that have a column, and the others as the entry holds them. */
@@ -142,8 +147,11 @@ function shareOut(row: SheetRow, lines: readonly TypedLine[]) {
     const rate = line.rate ?? usual;
     if (column !== null) values[column] = line.value;
     else if (line.list === 'deduction') deductions.push({ item: line.item, amount: line.value });
-    else if (line.measure === 'amount') earnings.push({ item: line.item, amount: line.value });
-    else earnings.push({ item: line.item, hours: line.value, ...(rate === '' ? {} : { rate }) });
+    else {
+      const measure =
+        line.measure === 'amount' ? { amount: line.value } : { hours: line.value, ...(rate === '' ? {} : { rate }) };
+      earnings.push({ item: line.item, ...measure, ...(line.job === null ? {} : { job: line.job }) });
+    }
   }
   return { values, earnings, deductions };
 }
@@ -156,7 +164,7 @@ function withException(row: SheetRow, lines: readonly TypedLine[]): SheetRow {
   const isWhole = lines.some((line) => line.measure === 'hours');
   const kept = Object.fromEntries(Object.entries(row.values).filter(([name]) => !isWhole || !isHours(name)));
   const isSame = (line: Entry['earnings'][number], other: Entry['earnings'][number]): boolean =>
-    line.item === other.item && line.rate === other.rate;
+    line.item === other.item && line.rate === other.rate && line.job === other.job;
   const others = row.otherEarnings.filter(
     (line) =>
       !earnings.some((other) => isSame(line, other)) &&
@@ -188,6 +196,7 @@ function withOthers(row: SheetRow, lines: readonly TypedLine[]): SheetRow {
 export interface InHand {
   readonly item: string;
   readonly net: string;
+  readonly job: string | null;
 }
 export interface Typed {
   readonly row: SheetRow;
@@ -196,9 +205,13 @@ export interface Typed {
 }
 
 /** The row with an item of this amount, in place of one it had. */
-export function paying(row: SheetRow, item: string, amount: string): SheetRow {
-  const { values, earnings } = shareOut(row, [{ item, list: 'earning', measure: 'amount', value: amount, rate: null }]);
-  const others = row.otherEarnings.filter((line) => line.item !== item || line.hours !== undefined);
+export function paying(row: SheetRow, { item, job }: Pick<InHand, 'item' | 'job'>, amount: string): SheetRow {
+  const { values, earnings } = shareOut(row, [
+    { item, list: 'earning', measure: 'amount', value: amount, rate: null, job },
+  ]);
+  const others = row.otherEarnings.filter(
+    (line) => line.item !== item || line.hours !== undefined || (line.job ?? null) !== job,
+  );
   return { ...row, values: { ...row.values, ...values }, otherEarnings: [...others, ...earnings] };
 }
 
@@ -217,7 +230,7 @@ export function typed(row: SheetRow, column: string, value: string): Typed {
     if (problem !== null) return { row: noted, problem };
     const net = lines.find((line) => line.measure === 'net');
     const known = lines.filter((line) => line.measure !== 'net');
-    const inHand = net ? { inHand: { item: net.item, net: net.value } } : {};
+    const inHand = net ? { inHand: { item: net.item, net: net.value, job: net.job } } : {};
     if (column === 'also') return { row: withOthers(row, known), problem: null, ...inHand };
     return { row: known.length === 0 ? noted : withException(noted, known), problem: null, ...inHand };
   }

@@ -13,12 +13,13 @@ const own: OwnWords = {
     { label: 'Night desk', rate: '24.75' },
     { label: 'Boat yard', rate: '31.00' },
   ],
+  jobs: ['Pier 4', 'Ferry house'],
 };
 /** `regular 38.5h`, `regular 8h @24.75`, `bonus 500`. */
 const inWords = (text: string): string[] =>
   readShortLine(text, own).lines.map(
     (line) =>
-      `${line.item} ${line.measure === 'net' ? '= ' : ''}${line.value}${line.measure === 'hours' ? 'h' : ''}${line.rate === null ? '' : ` @${line.rate}`}`,
+      `${line.item} ${line.measure === 'net' ? '= ' : ''}${line.value}${line.measure === 'hours' ? 'h' : ''}${line.rate === null ? '' : ` @${line.rate}`}${line.job === null ? '' : ` to ${line.job}`}`,
   );
 
 describe('a short line', () => {
@@ -42,6 +43,11 @@ describe('a short line', () => {
     ['45+40 reg @22.50 bonus 100', ['regular 80h @22.50', 'overtime 5h @22.50', 'bonus 100']],
     ['42.5+40 night-desk', ['regular 80h @24.75', 'overtime 2.5h @24.75']],
     ['bonus net 500', ['bonus = 500']],
+    ['24 reg #pier-4 16 reg #ferry-house', ['regular 24h to Pier 4', 'regular 16h to Ferry house']],
+    ['24 #pier-4, 16', ['regular 24h to Pier 4', 'regular 16h']],
+    ['8 reg @22.50 #pier-4 8 reg @22.50', ['regular 8h @22.50 to Pier 4', 'regular 8h @22.50']],
+    ['45+40 #pier-4', ['regular 80h to Pier 4', 'overtime 5h to Pier 4']],
+    ['bonus net 500 #pier-4', ['bonus = 500 to Pier 4']],
     ['40 reg bonus net $500 sick 3', ['regular 40h', 'bonus = 500', 'sick 3h']],
     ['8/10/8/8/8', ['regular 40h', 'overtime 2h']],
     ['reg 8/8/8.5/8/8+9/8/8/8/8 sick 3', ['regular 80h', 'overtime 1.5h', 'sick 3h']],

@@ -8,12 +8,14 @@ import { SPLIT_ITEMS, splitDays } from '@zakat/core/paycheck/workweeks';
 export interface OwnWords {
   readonly items: readonly OwnItem[];
   readonly rates: readonly { readonly label: string; readonly rate: string }[];
+  /** Jobs and customers that pay can be booked to. */
+  readonly jobs: readonly string[];
   /** Dollars an hour of the person, where nothing else is said; empty: none. */
   readonly usualRate: string;
   /** What the state of work says about the hours of a day, for an hourly rate. */
   readonly dailyRule: (hourly: Rate | null) => DailyOvertime | null;
 }
-export const NO_OWN_WORDS: OwnWords = { items: [], rates: [], usualRate: '', dailyRule: () => null };
+export const NO_OWN_WORDS: OwnWords = { items: [], rates: [], jobs: [], usualRate: '', dailyRule: () => null };
 
 /** One line of pay, or one deduction, as it was typed. */
 export interface TypedLine {
@@ -25,6 +27,8 @@ export interface TypedLine {
   readonly value: string;
   /** Dollars an hour, where it is not the person's usual rate. */
   readonly rate: string | null;
+  /** The job that the line is booked to, where it names one. */
+  readonly job: string | null;
 }
 export interface ShortLine {
   readonly lines: readonly TypedLine[];
@@ -87,8 +91,9 @@ const DAYS = String.raw`${HOURS}(?:/${HOURS}){0,6}`;
 /** Hours of one workweek after the other, `45+40`, or of their days: `8/10/8/8/8+9/8/8/8/8`. */
 const WEEKS = new RegExp(String.raw`^(?:${DAYS}(?:\+${DAYS})+|${HOURS}(?:/${HOURS}){1,6})$`);
 const RATE = /^@(.+)$/;
+const JOB = /^#(.*)$/;
 
-/** Numbers, words and rates of a line; a rate belongs to what stands before it. */
+/** Numbers, words, rates and jobs of a line; a rate or a job belongs to what stands before it. */
 interface Part {
   readonly number: string;
   readonly isDollars: boolean;
@@ -97,10 +102,11 @@ interface Part {
   readonly isNet: boolean;
   readonly meaning: Meaning;
   rate: string | null;
+  job: string | null;
 }
 
 /** Regular hours given by the week or by the day, with the overtime of them; a rate is that of all. */
-function linesOfWeeks({ number, meaning, rate: given }: Part, { usualRate, dailyRule }: OwnWords): TypedLine[] {
+function linesOfWeeks({ number, meaning, rate: given, job }: Part, { usualRate, dailyRule }: OwnWords): TypedLine[] {
   const by = given ?? meaning.rate;
   const weeks = number.split('+').map((week) => (week.includes('/') ? week.split('/').map(rate) : rate(week)));
   const split = splitDays(weeks, dailyRule(parseRate(by ?? usualRate)));
@@ -110,6 +116,7 @@ function linesOfWeeks({ number, meaning, rate: given }: Part, { usualRate, daily
     measure: 'hours',
     value: showRate(split[part]),
     rate: by,
+    job,
   }));
 }
 
@@ -131,13 +138,14 @@ function asNumber(text: string): TypedNumber | null {
         isNet,
         meaning,
         rate: null,
+        job: null,
       }),
     };
   if (!WEEKS.test(text)) return null;
   return {
     text,
     isWeeks: true,
-    put: (meaning) => ({ number: text, isDollars: false, isWeeks: true, isNet: false, meaning, rate: null }),
+    put: (meaning) => ({ number: text, isDollars: false, isWeeks: true, isNet: false, meaning, rate: null, job: null }),
   };
 }
 const NET_FIRST =
@@ -154,9 +162,9 @@ const isTooLong = (text: string): boolean =>
       week.split('/').some((hours) => Number(hours) > (week.includes('/') ? MOST_OF_A_DAY : MOST_OF_A_WEEK)),
     );
 
-function lineOf({ number, isDollars, isNet, meaning, rate }: Part): TypedLine {
+function lineOf({ number, isDollars, isNet, meaning, rate, job }: Part): TypedLine {
   const { item, standard } = meaning;
-  if (isNet) return { item, list: 'earning', measure: 'net', value: number, rate: null };
+  if (isNet) return { item, list: 'earning', measure: 'net', value: number, rate: null, job };
   const by = rate ?? meaning.rate;
   const isHours = !isDollars && (by !== null || BY_THE_HOUR.has(standard.code));
   return {
@@ -165,15 +173,29 @@ function lineOf({ number, isDollars, isNet, meaning, rate }: Part): TypedLine {
     measure: isHours && standard.list === 'earning' ? 'hours' : 'amount',
     value: number,
     rate: isHours ? by : null,
+    job,
   };
+}
+
+/** Books the line before to a job; in words why it cannot be, or null. */
+function bookTo(name: string, last: Part | undefined, { jobs }: OwnWords): string | null {
+  const job = jobs.find((label) => asWord(label) === name);
+  if (job === undefined)
+    return jobs.length === 0
+      ? `#${name} is no job: neither the client nor this person has any`
+      : `#${name} is no job; there are ${jobs.map((label) => `#${asWord(label)}`).join(', ')}`;
+  if (!last) return `#${name} stands before what is booked to it`;
+  if (last.meaning.standard.list !== 'earning') return `${last.meaning.standard.label} is not booked to a job`;
+  last.job = job;
+  return null;
 }
 
 /**
  * Reads an exception typed as text: `38.5 reg 4 ot sick 3`. A number belongs to the word beside it: before it, unless
  * that word came first. A lone number is regular hours. `@22.50` or `@` and the name of a rate says what the hours
  * before it are paid at; `$` says that a number is an amount. `45+40` are the regular hours of two workweeks: what is
- * over 40 in one of them is overtime. `bonus net 500` is the bonus that leaves 500 in the hand. `8/10/8/8/8` are those of the days of a week, where the state may have overtime by
- * the day as well.
+ * over 40 in one of them is overtime. `8/10/8/8/8` are those of the days of a week, where the state may have overtime by
+ * the day as well. `bonus net 500` is the bonus that leaves 500 in the hand. `20 reg #pier-4` books the hours to a job.
  */
 export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): ShortLine {
   const tokens = text
@@ -193,6 +215,10 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
     word = null;
     isNet = false;
   };
+  const putRegular = (amount: TypedNumber): void => {
+    const regular = meaningOf('reg', NO_OWN_WORDS);
+    if (regular) put(amount, regular);
+  };
   for (const token of tokens) {
     const amount = asNumber(token);
     const given = RATE.exec(token)?.[1];
@@ -200,6 +226,10 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
     if (token === 'net') {
       if (word === null || !isPaid(word.meaning) || parts.some((part) => part.isNet)) return fail(NET_FIRST);
       isNet = true;
+    } else if (JOB.test(token)) {
+      if (number !== null && word === null) putRegular(number);
+      const problem = bookTo(JOB.exec(token)?.[1] ?? '', parts.at(-1), own);
+      if (problem !== null || word !== null) return fail(problem ?? `${token} stands before what is booked to it`);
     } else if (given !== undefined) {
       const rate = NUMBER.test(given)
         ? given.replace('$', '')
@@ -230,29 +260,33 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
   }
   if (word !== null) return fail(`${word.text} has no number`);
   if (number !== null) {
-    const regular = meaningOf('reg', NO_OWN_WORDS);
-    if (!regular || parts.some((part) => part.meaning.item === 'regular'))
+    if (parts.some((part) => part.meaning.item === 'regular' && part.job === null))
       return fail(`${number.text} has no word beside it`);
-    put(number, regular);
+    putRegular(number);
   }
   const lines = parts.flatMap((part) => (part.isWeeks ? linesOfWeeks(part, own) : [lineOf(part)]));
   const twice = lines.find((line, index) =>
-    lines.some((other, at) => at < index && other.item === line.item && other.rate === line.rate),
+    lines.some(
+      (other, at) => at < index && other.item === line.item && other.rate === line.rate && other.job === line.job,
+    ),
   );
   return twice ? fail(`${twice.item} stands twice`) : { lines, problem: null };
 }
 
-/** A line of pay as it could be typed. */
-export function asTyped(
-  line: {
-    readonly item: string;
-    readonly hours?: string | undefined;
-    readonly rate?: string | undefined;
-    readonly amount?: string | undefined;
-  },
-  usualRate: string,
-  own: OwnWords,
-): string {
+/** A line as it could be typed. */
+export function asTyped(line: TypeableLine, usualRate: string, own: OwnWords): string {
+  const pay = payAsTyped(line, usualRate, own);
+  return line.job === undefined ? pay : `${pay} #${asWord(line.job)}`;
+}
+
+interface TypeableLine {
+  readonly item: string;
+  readonly hours?: string | undefined;
+  readonly rate?: string | undefined;
+  readonly amount?: string | undefined;
+  readonly job?: string | undefined;
+}
+function payAsTyped(line: TypeableLine, usualRate: string, own: OwnWords): string {
   if (line.hours === undefined) {
     const like = own.items.find((item) => item.code === line.item)?.like ?? line.item;
     return `${line.item} ${BY_THE_HOUR.has(like) ? '$' : ''}${line.amount ?? ''}`;

@@ -9,6 +9,7 @@ export interface TypedEntry {
     readonly hours?: string | undefined;
     readonly rate?: string | undefined;
     readonly amount?: string | undefined;
+    readonly job?: string | undefined;
   }[];
   readonly deductions: readonly {
     readonly item: string;
@@ -72,12 +73,13 @@ function withoutBlanks(line: object): JsonObject {
  * What is a case of its own in the base of a person; the rest is for typing only. The same object for the same base, with
  * a place for every field that is filled in: adding fields to a copy costs as much as the check.
  */
+const FOR_TYPING: ReadonlySet<string> = new Set(['rates', 'items', 'jobs']);
 const starts = new WeakMap<JsonObject, JsonObject>();
 function startOf(base: JsonObject): JsonObject {
   const known = starts.get(base);
   if (known) return known;
   const start: Record<string, unknown> = {};
-  for (const [name, value] of Object.entries(base)) if (name !== 'rates' && name !== 'items') start[name] = value;
+  for (const [name, value] of Object.entries(base)) if (!FOR_TYPING.has(name)) start[name] = value;
   for (const name of ['earnings', 'deductions', 'employerPaid', 'rules', 'places']) start[name] ??= null;
   starts.set(base, start);
   return start;
@@ -98,7 +100,7 @@ export const standardItem = (code: string, own: readonly OwnItem[]): string =>
 /**
  * A person's case (certificates, places, year to date) with what was typed; the server and the worker use this one.
  * `items` of the base are the client's own pay items: a line of one becomes a line of the standard item with its name. Its
- * `rates` are other rates of the person, for typing only.
+ * `rates` are other rates of the person, and its `jobs` those that pay is booked to, for typing and booking only.
  */
 export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | null = null): JsonObject {
   const { items } = base;

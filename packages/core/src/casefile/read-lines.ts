@@ -54,6 +54,7 @@ const EARNING_FIELDS = [
   'amount',
   'per',
   'regularRate',
+  'job',
 ];
 const HOURS_OF_A_WEEK = 168;
 const HOURS_OF_A_DAY = 24;
@@ -129,12 +130,14 @@ export function readEarning(reader: Reader, issues: Issue[], paid: PaidEvery): E
   const isAsked = reader.has('regularRate');
   const isOnRegularRate = isAsked ? reader.flag('regularRate') : isOvertime(item) && paid.isOvertimeOnRegularRate;
   const isSplitOnRegularRate = isAsked ? isOnRegularRate : paid.isOvertimeOnRegularRate;
-  if (!split) return [{ item, ...own, hours, rate, amount, isOnRegularRate }];
+  const job = reader.has('job') ? reader.text('job') : null;
+  if (!split) return [{ item, ...own, hours, rate, amount, isOnRegularRate, job }];
   return SPLIT_ITEMS.flatMap(([part, code]): Earning[] => {
     const standard = findItem(code);
-    if (part === 'regular') return [{ item, ...own, hours, rate, amount, isOnRegularRate: false }];
+    if (part === 'regular') return [{ item, ...own, hours, rate, amount, isOnRegularRate: false, job }];
     if (split[part].n === 0 || standard?.list !== 'earning') return [];
-    return [{ item: standard, own: null, hours: split[part], rate, amount, isOnRegularRate: isSplitOnRegularRate }];
+    const isOnRate = isSplitOnRegularRate;
+    return [{ item: standard, own: null, hours: split[part], rate, amount, isOnRegularRate: isOnRate, job }];
   });
 }
 

@@ -25,7 +25,7 @@ export interface CaseAnswer {
     readonly amount: string;
   }[];
   /** One for each line of pay, also of those that hours by the week or by the day were split into. */
-  readonly earnings?: readonly { readonly item: string; readonly amount: string }[];
+  readonly earnings?: readonly { readonly item: string; readonly amount: string; readonly job?: string }[];
   readonly deductions?: readonly { readonly item: string; readonly amount: string }[];
   /** On top of the pay, with the case's employerPaid lines. */
   readonly employerPaid?: readonly { readonly item: string; readonly amount: string }[];
@@ -130,7 +130,13 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
     net: toDollars(result.net),
     taxes: result.taxes.map(shownTax),
     ...(result.earnings.length > 0
-      ? { earnings: result.earnings.map((line) => ({ item: line.item, amount: toDollars(line.amount) })) }
+      ? {
+          earnings: result.earnings.map(({ item, amount, job }) => ({
+            item,
+            amount: toDollars(amount),
+            ...(job === undefined ? {} : { job }),
+          })),
+        }
       : {}),
     ...(result.deductions.length > 0
       ? { deductions: result.deductions.map((line) => ({ item: line.item, amount: toDollars(line.amount) })) }

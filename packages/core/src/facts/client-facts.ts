@@ -276,6 +276,7 @@ const DEPARTMENT: FactKind = {
         ['department', 'department'],
         ['location', 'location'],
         ['cost-centre', 'cost centre'],
+        ['job', 'job or customer'],
       ],
     },
     UNTIL,

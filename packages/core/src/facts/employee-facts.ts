@@ -1,3 +1,4 @@
+import { JOBS } from './job-facts.js';
 import { readFederalCertificate, readStateCertificate } from '../casefile/read-certificates.js';
 import { isObject, type Reader } from '../casefile/reader.js';
 import { PAY_FREQUENCIES } from '../calendar/pay-frequency.js';
@@ -482,6 +483,7 @@ export const EMPLOYEE_FACTS = new FactKinds([
   STATE,
   PLACE,
   WORKER,
+  JOBS,
   STANDING,
   GARNISHMENT,
   LEAVE,
@@ -496,6 +498,7 @@ export type EmployeeFactKind =
   | 'state-certificate'
   | 'place'
   | 'worker'
+  | 'jobs'
   | 'standing'
   | 'garnishment'
   | 'leave'

@@ -21,6 +21,7 @@ export interface PersonOnDay {
   readonly certificates: Readonly<Record<string, FactValue>>;
   readonly place: Place | null;
   readonly worker: FactValue | null;
+  readonly jobs: FactValue | null;
   readonly employment: FactValue | null;
   readonly consent: FactValue | null;
   readonly standing: readonly DatedFact[];
@@ -39,6 +40,7 @@ export interface ClientOnDay {
   readonly ownRates: readonly FactValue[];
   readonly items: readonly FactValue[];
   readonly classes: readonly FactValue[];
+  readonly departments: readonly FactValue[];
 }
 
 /** The share that is left for the first place of work: the others are written down with theirs. One that cannot be read is told by the reader of the case, which gets it as it is. */
@@ -95,6 +97,7 @@ export function personOnDay(facts: readonly DatedFact[], day: string): PersonOnD
     ),
     place: place ? placeOf(place) : null,
     worker: one('worker'),
+    jobs: one('jobs'),
     employment: one('employment'),
     consent: one('consent'),
     standing: all('standing'),
@@ -122,5 +125,6 @@ export function clientOnDay(facts: readonly DatedFact[], day: string): ClientOnD
     ownRates: all('own-rate'),
     items: all('pay-item'),
     classes: all('work-class'),
+    departments: all('department'),
   };
 }

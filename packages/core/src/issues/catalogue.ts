@@ -104,6 +104,8 @@ export const ISSUE_TEXTS = {
     'The county of residence of a {state} resident is missing.',
     'Give it as the locality of residence; the tax of the state includes it.',
   ),
+  'jobs.sum': entry('The shares of the jobs add up to {sum}.', 'Make them add up to 100%, or take them all away.'),
+  'jobs.twice': entry('{job} stands twice among the jobs.', 'Put its shares together in one line.'),
   'rule.shares': entry('The shares of the work places add up to {sum}.', 'Make them add up to 1.'),
   'rule.wage-bracket-ends': entry(
     'The wage-bracket tables do not reach this check (adjusted wages of {wages}): the percentage method was used.',

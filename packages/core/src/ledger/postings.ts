@@ -1,8 +1,9 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import { allocate } from '../money/allocate.js';
-import { ZERO, sum, type Cents } from '../money/cents.js';
+import { ZERO, add, sum, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import type { PaycheckResult } from '../paycheck/result.js';
+import { jobCosts, payByJob, spread, totalsByJob, type JobCost, type JobShare } from './jobs.js';
 import { taxOf, type AgencyCode, type TaxCode } from '../taxes/registry.js';
 
 /** One line that a posted payroll writes to the tax ledger. Employer taxes have no employee: they are on the total. */
@@ -46,6 +47,8 @@ export interface JournalLine {
 export interface PostedPaycheck {
   readonly employeeId: string;
   readonly result: PaycheckResult;
+  /** The person's shares of jobs; lines of pay may name one of their own. */
+  readonly jobs?: readonly JobShare[];
 }
 export interface EmployerTaxTotal {
   readonly tax: TaxCode;
@@ -119,12 +122,38 @@ export function taxPostings(
   return [...ofEmployees, ...ofEmployer];
 }
 
-/** The journal entry of a payroll: wages, employer taxes and benefits against net pay, deductions, taxes and benefits payable. */
+/** What each check of a payroll costs the client, by job. */
+export const costsOfChecks = (
+  checks: readonly PostedPaycheck[],
+  employer: readonly EmployerTaxTotal[],
+): readonly (readonly JobCost[])[] =>
+  checks.map(({ result, jobs = [] }, index) =>
+    jobCosts(result, jobs, sum(employer.map((total) => total.shares[index] ?? ZERO))),
+  );
+
+const forJob = (what: string, job: string): string => (job === '' ? what : `${what}, ${job}`);
+
+/** What the employer pays besides, each benefit by job. */
+function benefitExpenses(checks: readonly PostedPaycheck[]): JournalLine[] {
+  const expenses = new Map<string, Cents>();
+  for (const { result, jobs = [] } of checks) {
+    if (result.employerPaid.length === 0) continue;
+    const byJob = payByJob(result, jobs);
+    for (const { label, amount } of result.employerPaid)
+      spread(amount, byJob).forEach((part, index) => {
+        const detail = forJob(label, byJob.jobs[index] ?? '');
+        expenses.set(detail, add(expenses.get(detail) ?? ZERO, part));
+      });
+  }
+  return [...expenses].map(([detail, amount]) => ({ account: 'employer-benefit-expense', detail, amount }));
+}
+
+/** The journal entry of a payroll: wages, employer taxes and benefits against net pay, deductions, taxes and benefits payable; the expenses by job where pay is booked to jobs. */
 export function payrollJournal(
   checks: readonly PostedPaycheck[],
   employer: readonly EmployerTaxTotal[],
 ): JournalLine[] {
-  const gross = sum(checks.map((check) => check.result.gross));
+  const costs = totalsByJob(costsOfChecks(checks, employer).flat());
   const net = sum(checks.map((check) => check.result.net));
   const deductions = new Map<string, number>();
   const taxes = new Map<TaxCode, number>();
@@ -140,13 +169,17 @@ export function payrollJournal(
   for (const total of employer) taxes.set(total.tax, (taxes.get(total.tax) ?? 0) + total.amount);
   const credit = (amount: number) => (amount === 0 ? 0 : -amount) as Cents;
   const lines: JournalLine[] = [
-    { account: 'wages-expense', detail: 'Gross pay', amount: gross },
-    { account: 'employer-tax-expense', detail: 'Employer taxes', amount: sum(employer.map((total) => total.amount)) },
-    ...[...benefits].map(([detail, amount]): JournalLine => ({
-      account: 'employer-benefit-expense',
-      detail,
-      amount: amount as Cents,
+    ...costs.map(({ job, gross }): JournalLine => ({
+      account: 'wages-expense',
+      detail: forJob('Gross pay', job),
+      amount: gross,
     })),
+    ...costs.map(({ job, employerTaxes: amount }): JournalLine => ({
+      account: 'employer-tax-expense',
+      detail: forJob('Employer taxes', job),
+      amount,
+    })),
+    ...benefitExpenses(checks),
     { account: 'net-pay-payable', detail: 'Net pay', amount: credit(net) },
     ...[...deductions].map(([detail, amount]): JournalLine => ({
       account: 'deductions-payable',

@@ -14,7 +14,7 @@ import { type GarnishmentLine, garnishments } from './garnishment.js';
 import type { Earning, PaycheckInput } from './input.js';
 import { leftOutWarnings } from './left-out.js';
 import { minimumWageWarnings } from './minimum-wage.js';
-import { namedLine } from './named.js';
+import { earningLine } from './named.js';
 import type { PaycheckResult } from './result.js';
 import { stateIncomeTaxes } from './state-taxes.js';
 import { Wages } from './wages.js';
@@ -22,7 +22,12 @@ import { compensationLine } from './workers-compensation.js';
 
 function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   const amounts = earningAmounts(input.earnings);
-  const earned = input.earnings.map(({ item, own }, index) => ({ item, own, amount: amounts[index] ?? ZERO }));
+  const earned = input.earnings.map(({ item, own, job }, index) => ({
+    item,
+    own,
+    job,
+    amount: amounts[index] ?? ZERO,
+  }));
   let paid = 0;
   let tipped = 0;
   for (const { item, amount } of earned) {
@@ -75,7 +80,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
     gross,
     net,
     supplemental: check.wages.of('income').supplemental,
-    earnings: earned.map((line) => namedLine(line.item, line.own, line.amount)),
+    earnings: earned.map(earningLine),
     deductions: deductions.lines,
     employerPaid,
     garnishments: orders,

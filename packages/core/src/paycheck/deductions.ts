@@ -99,7 +99,8 @@ export function deductionLines(
       if (law && by === ROTH_LIMIT) issues.push(...mustBeRoth(law, fieldOf(lines.length), words));
       else issues.push(warning('deduction.limited', fieldOf(lines.length), { ...words, limit: by }));
     }
-    if (law?.rothOver != null) issues.push(...askForPriorWages(input, law, deduction, line, lines, fieldOf(lines.length)));
+    if (law?.rothOver != null)
+      issues.push(...askForPriorWages(input, law, deduction, line, lines, fieldOf(lines.length)));
     if (tape) writeDeduction(tape, { deduction, line, gross, wanted, by, law });
     lines.push(line);
   }

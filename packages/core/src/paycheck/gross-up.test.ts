@@ -50,7 +50,9 @@ function input(state: string, certificate: Record<string, unknown>): PaycheckInp
 const netOf = (given: PaycheckInput, amount: number): number =>
   computePaycheck({
     ...given,
-    earnings: [{ item: SALARY, own: null, hours: null, rate: null, amount: cents(amount), isOnRegularRate: false }],
+    earnings: [
+      { item: SALARY, own: null, hours: null, rate: null, amount: cents(amount), isOnRegularRate: false, job: null },
+    ],
   }).net;
 
 describe('the smallest gross of several that give a net', () => {

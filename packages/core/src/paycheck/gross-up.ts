@@ -10,7 +10,7 @@ export type GrossUpItem = Pick<Earning, 'item' | 'own'>;
 
 const withAmount = (input: PaycheckInput, item: GrossUpItem, amount: Cents): PaycheckInput => ({
   ...input,
-  earnings: [...input.earnings, { ...item, hours: null, rate: null, amount, isOnRegularRate: false }],
+  earnings: [...input.earnings, { ...item, hours: null, rate: null, amount, isOnRegularRate: false, job: null }],
 });
 
 /**

@@ -60,6 +60,8 @@ export interface Earning {
   readonly amount: Cents | null;
   /** The premium part is on the regular rate of the week: all pay for hours worked ÷ those hours (29 CFR § 778.109). */
   readonly isOnRegularRate: boolean;
+  /** The job or customer that the line is booked to; null: as the pay of the person is. */
+  readonly job: string | null;
 }
 /** Limits of a deduction besides those of law, and what was taken before. */
 export interface DeductionLimits {

@@ -23,7 +23,7 @@ const BASE = readCase({
 }).input as PaycheckInput;
 const input = (amount: Cents, more: Partial<PaycheckInput> = {}): PaycheckInput => ({
   ...BASE,
-  earnings: [{ item: salary, own: null, hours: null, rate: null, amount, isOnRegularRate: false }],
+  earnings: [{ item: salary, own: null, hours: null, rate: null, amount, isOnRegularRate: false, job: null }],
   ...more,
 });
 const taking = (item: DeductionItem, amount: Cents): Deduction => ({
@@ -53,6 +53,7 @@ describe('earnings', () => {
           rate: rate('14.27'),
           amount: null,
           isOnRegularRate: false,
+          job: null,
         }),
       ),
     ).toBe('149.84');

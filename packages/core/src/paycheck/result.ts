@@ -12,6 +12,8 @@ export interface EarningLine {
   readonly name?: string;
   readonly label: string;
   readonly amount: Cents;
+  /** The job or customer that the line is booked to, where it names one. */
+  readonly job?: string;
 }
 export interface DeductionLine {
   readonly item: string;

@@ -1,13 +1,19 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date } from '@zakat/core/calendar/local-date';
-import { journalDifference, payrollJournal, taxPostings, type EmployerTaxTotal } from '@zakat/core/ledger/postings';
+import {
+  costsOfChecks,
+  journalDifference,
+  payrollJournal,
+  taxPostings,
+  type EmployerTaxTotal,
+} from '@zakat/core/ledger/postings';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Clock } from '../clock/clock.js';
 import { LedgerWriter } from '../ledger/ledger-writer.js';
 import type { Payroll } from './entities.js';
 import { PaycheckWriter } from './paycheck-writer.js';
-import type { ComputedPerson } from './payroll-view.js';
+import { asChecked, type ComputedPerson } from './payroll-view.js';
 
 /** Writes a posted payroll: set-based, a few statements however many people. */
 @Injectable()
@@ -26,7 +32,8 @@ export class PayrollPoster {
     employer: readonly EmployerTaxTotal[],
   ): Promise<void> {
     const people = everybody.filter((person) => person.entry.isPaid);
-    const checks = people.map((person) => ({ employeeId: person.employee.id, result: person.result }));
+    const checks = people.map(asChecked);
+    const costs = costsOfChecks(checks, employer);
     const checkDate = date(payroll.checkDate);
     // The register keeps each person's part of the employer's tax; the parts add up to the payroll's total.
     const shares = new Map(employer.map((total) => [total.tax, total.shares]));
@@ -47,6 +54,7 @@ export class PayrollPoster {
           employerPaid: result.employerPaid,
           tracked: result.tracked,
           taxes: result.taxes,
+          ...(costs[index]?.some((cost) => cost.job !== '') ? { jobs: costs[index] } : {}),
         },
         facts: { case: base, entry, own },
         taxes: result.taxes.map(({ code, payer, subject, wages, amount }) => ({

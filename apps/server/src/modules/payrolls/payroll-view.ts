@@ -2,12 +2,15 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { PaycheckView, PayrollEntry, PayrollView } from '@zakat/contract/payrolls';
 import {
   ACCOUNT_LABELS,
+  costsOfChecks,
   employerTaxes,
   payrollJournal,
   type EmployerTaxTotal,
   type PostedPaycheck,
 } from '@zakat/core/ledger/postings';
 import { text } from '@zakat/core/facts/fact-kind';
+import { sharesOf } from '@zakat/core/facts/job-facts';
+import { totalsByJob, type JobCost } from '@zakat/core/ledger/jobs';
 import type { PersonOnDay, Place } from '@zakat/core/facts/on-day';
 import type { OwnRows } from '@zakat/core/casefile/compose';
 import { cents, sum } from '@zakat/core/money/cents';
@@ -142,7 +145,9 @@ export class PayrollViews {
         previousGross: before ? rawCents(before.gross) : null,
       };
     });
-    const journal = hasAnyError(people) ? [] : payrollJournal(paidOnly(people), employer);
+    const checks = hasAnyError(people) ? [] : paidOnly(people);
+    const journal = payrollJournal(checks, employer);
+    const costs = totalsByJob(costsOfChecks(checks, employer).flat());
     return {
       id,
       clientId: client.id,
@@ -166,6 +171,7 @@ export class PayrollViews {
         wages: line.wages,
         amount: line.amount,
       })),
+      jobs: jobsOf(costs),
       journal: journal.map((line) => ({
         account: line.account,
         label: ACCOUNT_LABELS[line.account],
@@ -225,6 +231,7 @@ export class PayrollViews {
         amount: rawCents(line.amount),
       })),
       journal: [],
+      jobs: [],
     };
   }
 }
@@ -248,10 +255,15 @@ const checkOf = (stored: StoredCheck): PaycheckView => ({
   problems: [],
 });
 
+/** A computed person as a check of the ledger: with the jobs that the pay belongs to. */
+export const asChecked = ({ employee, result, base }: ComputedPerson): PostedPaycheck => ({
+  employeeId: employee.id,
+  result,
+  jobs: sharesOf(base),
+});
+const jobsOf = (costs: readonly JobCost[]): JobCost[] => (costs.some((cost) => cost.job !== '') ? [...costs] : []);
 const paidOnly = (people: readonly ComputedPerson[]): PostedPaycheck[] =>
-  people
-    .filter((person) => person.entry.isPaid && !hasErrors(person.result))
-    .map((person) => ({ employeeId: person.employee.id, result: person.result }));
+  people.filter((person) => person.entry.isPaid && !hasErrors(person.result)).map(asChecked);
 const hasAnyError = (people: readonly ComputedPerson[]): boolean => people.some((person) => hasErrors(person.result));
 
 export async function findPayroll(manager: EntityManager, id: string): Promise<Payroll> {

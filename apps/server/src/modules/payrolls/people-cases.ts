@@ -1,3 +1,4 @@
+import { jobsPart } from '@zakat/core/facts/job-facts';
 import { Inject, Injectable } from '@nestjs/common';
 import type { PayrollEntry, PayrollKind } from '@zakat/contract/payrolls';
 import { composeCase, type OwnRows } from '@zakat/core/casefile/compose';
@@ -288,6 +289,7 @@ export class PeopleCases {
       const own = personOnDay(facts.get(employee.id) ?? [], checkDate);
       const leaves = leavePart(own, (fact) => leave(employee.id, fact));
       const others = otherRates(own);
+      const jobs = jobsPart(own, clientDay);
       const month = months.get(employee.id);
       const last = lastRegular.get(employee.id);
       const priorYearWages = priorYear.get(employee.id);
@@ -302,6 +304,7 @@ export class PeopleCases {
         ...(leaves.length > 0 ? { leave: leaves } : {}),
         ...(items.length > 0 ? { items } : {}),
         ...(others.length > 0 ? { rates: others } : {}),
+        ...(jobs ? { jobs } : {}),
         yearToDate: toDate.get(employee.id) ?? nothingYet(),
         ...(month ? { monthToDate: month } : {}),
       };

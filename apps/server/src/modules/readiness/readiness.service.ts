@@ -183,6 +183,7 @@ const NO_FACTS = {
   certificates: {},
   place: null,
   worker: null,
+  jobs: null,
   employment: null,
   consent: null,
   standing: [],

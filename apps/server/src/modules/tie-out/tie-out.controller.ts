@@ -2,17 +2,10 @@ import { Controller, Get, Inject, Param, ParseIntPipe, ParseUUIDPipe, Query } fr
 import { ApiQuery } from '@nestjs/swagger';
 import { LedgerEntryView, TieOutView } from '@zakat/contract/filings';
 import { Answers } from '../../http/answers.js';
-import { refuseField } from '../../http/refusal.js';
+import { quarterFrom } from '../../http/period.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
 import { TieOutService } from './tie-out.service.js';
-
-function quarterFrom(text: string | undefined): 1 | 2 | 3 | 4 | null {
-  if (text === undefined || text === '') return null;
-  if (!/^[1-4]$/.test(text))
-    throw refuseField('quarter', 'A quarter is 1, 2, 3 or 4.', 'Correct it, or leave it out for the year.');
-  return Number(text) as 1 | 2 | 3 | 4;
-}
 
 @Controller('clients/:id')
 export class TieOutController {

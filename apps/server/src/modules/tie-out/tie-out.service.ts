@@ -1,7 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { LedgerEntryView, TieOutView } from '@zakat/contract/filings';
-import { date } from '@zakat/core/calendar/local-date';
-import { firstDayOf, lastDayOf } from '@zakat/core/calendar/quarter';
 import { tieOut } from '@zakat/core/ledger/tie-out';
 import { ZERO, add, cents, subtract, sum, type Cents } from '@zakat/core/money/cents';
 import { columnTwo, lineValue, type Form941, type LineId } from '@zakat/core/returns/form-941';
@@ -10,6 +8,7 @@ import type { FormW2 } from '@zakat/core/yearend/w2';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { rawCents } from '../../database/cents-column.js';
+import { daysOf, type Period } from '../../http/period.js';
 import { findClient } from '../clients/clients.service.js';
 import type { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
@@ -18,14 +17,6 @@ import { FilingSource } from '../filings/filing-source.js';
 import { LedgerReader } from '../ledger/ledger-reader.js';
 import { Deposits } from '../remittances/deposits.js';
 import { filedElsewhere, type FiledElsewhere } from '../take-overs/take-over-store.js';
-
-type Period = { readonly year: number; readonly quarter: 1 | 2 | 3 | 4 | null };
-
-function daysOf(period: Period): { from: ReturnType<typeof date>; to: ReturnType<typeof date> } {
-  if (period.quarter === null) return { from: date(`${period.year}-01-01`), to: date(`${period.year}-12-31`) };
-  const quarter = { year: period.year, quarter: period.quarter };
-  return { from: firstDayOf(quarter), to: lastDayOf(quarter) };
-}
 
 @Injectable()
 export class TieOutService {

@@ -245,7 +245,10 @@ describe('the ledger of a client', () => {
     amount: 12_345,
     ...more,
   });
-  const answers = (rows: object[]): Answers => ({ 'GET /api/clients/c1/ledger': { body: rows } });
+  const answers = (rows: object[], costs: object[] = []): Answers => ({
+    'GET /api/clients/c1/ledger': { body: rows },
+    'GET /api/clients/c1/job-costs': { body: costs },
+  });
 
   it('shows each entry with its cause, and their sum', async () => {
     openAt('ledger?year=2026&quarter=4', <LedgerPage />, {
@@ -258,6 +261,20 @@ describe('the ledger of a client', () => {
     expect(screen.getByRole('link', { name: 'payroll' }).getAttribute('href')).toBe('/payrolls/p1');
     expect(screen.getByRole('link', { name: 'payment settled' }).getAttribute('href')).toBe('/remittances/r1');
     expect(screen.getByText('all, on the total')).toBeTruthy();
+  });
+  it('has the costs of the period by job before the entries', async () => {
+    const costs = [{ job: 'Pier 4', people: 2, gross: 60_000, employerTaxes: 4590, employerPaid: 0 }];
+    openAt('ledger?year=2026&quarter=4', <LedgerPage />, answers([], costs));
+    const row = (await screen.findByText('Pier 4')).closest('tr') as HTMLTableRowElement;
+    expect([...row.cells].map((cell) => cell.textContent)).toEqual([
+      'Pier 4',
+      '2',
+      '600.00',
+      '45.90',
+      '–',
+      '645.90',
+    ]);
+    expect(asked.find((call) => call.includes('/job-costs'))).toContain('quarter=4');
   });
   it('of one tax says so, and leads back to all', async () => {
     openAt('ledger?year=2026&quarter=4&group=US-FIT&of=payments', <LedgerPage />, answers([]));

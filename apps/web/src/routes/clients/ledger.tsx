@@ -2,9 +2,10 @@ import { useQuery } from '@tanstack/react-query';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import type { ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { ledgerQuery } from '../../api/resources.js';
+import { jobCostsQuery, ledgerQuery } from '../../api/resources.js';
 import { Figure } from '../../kit/figure.js';
 import { Waiting } from '../../kit/waiting.js';
+import { JobCosts } from '../payroll/job-costs.js';
 import { useClient } from './client-frame.js';
 import { PeriodPicker, periodLabel, usePeriod } from './period.js';
 
@@ -25,10 +26,15 @@ export function LedgerPage(): ReactNode {
     ...ledgerQuery(client.id, period?.year ?? 2026, period?.quarter ?? '', group, search.get('of') ?? ''),
     enabled: period !== null,
   });
+  const costs = useQuery({
+    ...jobCostsQuery(client.id, period?.year ?? 2026, period?.quarter ?? ''),
+    enabled: period !== null && group === 'all',
+  });
   if (!period) return null;
   return (
     <>
       <PeriodPicker period={period} />
+      {group === 'all' && <JobCosts costs={costs.data ?? []} />}
       <h2>
         Ledger, {periodLabel(period)}
         {group === 'all' ? '' : `, ${group}`}

@@ -29,6 +29,7 @@ const show = (persons: Person[], more: Partial<Schemas['PayrollView']> = {}): vo
     status: 'reviewed',
     kind: 'regular',
     persons,
+    jobs: [],
     employerTaxes: [{ tax: 'US-FUTA', label: 'FUTA', wages: 200_000, amount: 1200 }],
     journal: [
       { account: 'wages', label: 'Wages', detail: 'gross pay', amount: 200_000 },
@@ -45,6 +46,22 @@ const cells = (text: string, of = screen as Pick<typeof screen, 'getByText'>): s
   [...(of.getByText(text).closest('tr') as HTMLTableRowElement).cells].map((cell) => cell.textContent);
 
 describe('what a payroll costs', () => {
+  it('stands by job where pay is booked to any, with all that the employer adds', () => {
+    show([person('1', {})], {
+      jobs: [
+        { job: 'Pier 4', gross: 60_000, employerTaxes: 4590, employerPaid: 1000 },
+        { job: '', gross: 40_000, employerTaxes: 3060, employerPaid: 0 },
+      ],
+    });
+    const jobs = section('By job');
+    expect(cells('Pier 4', jobs)).toEqual(['Pier 4', '600.00', '45.90', '10.00', '655.90']);
+    expect(cells('no job', jobs).at(-1)).toBe('430.60');
+    expect(cells('Totals', jobs).at(-1)).toBe('1,086.50');
+  });
+  it('has no table of jobs where nothing is booked to one', () => {
+    show([person('1', {})]);
+    expect(screen.queryByRole('heading', { name: 'By job' })).toBeNull();
+  });
   it('stands against last time, with the sign of what moved', () => {
     show([
       person('1', { previousGross: 80_000 }),

@@ -2,6 +2,7 @@ import { cents, showDollars } from '@zakat/core/money/cents';
 import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { Figure } from '../../kit/figure.js';
+import { JobCosts } from './job-costs.js';
 
 type Payroll = Schemas['PayrollView'];
 interface Props {
@@ -204,6 +205,7 @@ export function Costs({ payroll }: Props): ReactNode {
     <>
       {isOurs && <AgainstLastTime payroll={payroll} />}
       {isOurs && <ByPlace payroll={payroll} />}
+      <JobCosts costs={payroll.jobs} isPencil={isPencilled(payroll)} />
       <EmployerTaxes payroll={payroll} />
       {isOurs && <Journal payroll={payroll} />}
     </>

@@ -112,7 +112,7 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
         const { amount = null, problem = null } = found ?? {};
         setNote(problem);
         const paid =
-          amount === null ? undefined : change(employeeId, (current) => paying(current, inHand.item, amount));
+          amount === null ? undefined : change(employeeId, (current) => paying(current, inHand, amount));
         if (paid) changed(paid);
       });
     },

@@ -41,6 +41,9 @@ export const CLIENTS = [
       facts: [
         fact('employer', { kind: 'business', entity: 'corporation', formFamily: '941' }),
         fact('schedule', { frequency: 'biweekly', periodEnd: '2026-01-03', daysToCheck: 6, whenClosed: 'before' }),
+        fact('department', { name: 'Ferry refit', sort: 'job' }, '2026-01-02'),
+        fact('department', { name: 'Harbour launch', sort: 'job' }, '2026-01-02'),
+        fact('checks', { nextNumber: 3107, layout: 'top' }, '2026-01-02'),
         fact(
           'note',
           { about: 'hours', note: 'The hours come by telephone on the Tuesday after the period.' },
@@ -101,6 +104,16 @@ export const CLIENTS = [
           }),
           fact('federal-certificate', w4({ filingStatus: 'married-jointly', dependentCredit: '2200.00' })),
           fact('place', { work: 'TX', residence: 'TX' }),
+          fact(
+            'jobs',
+            {
+              lines: [
+                { job: 'Ferry refit', percent: '60' },
+                { job: 'Harbour launch', percent: '40' },
+              ],
+            },
+            '2026-07-01',
+          ),
         ],
       },
     ],

@@ -56,6 +56,8 @@ import { SessionController } from './modules/identity/session.controller.js';
 import { Sessions } from './modules/identity/sessions.js';
 import { LadderController } from './modules/ladder/ladder.controller.js';
 import { LadderService } from './modules/ladder/ladder.service.js';
+import { CheckSamples } from './modules/checks/check-samples.js';
+import { ChecksController } from './modules/checks/checks.controller.js';
 import { JobCostsController } from './modules/job-costs/job-costs.controller.js';
 import { JobCostsService } from './modules/job-costs/job-costs.service.js';
 import { LedgerReader } from './modules/ledger/ledger-reader.js';
@@ -103,6 +105,7 @@ const CONTROLLERS = [
   RemittancesController,
   DirectDepositsController,
   FilingsController,
+  ChecksController,
   JobCostsController,
   TieOutController,
   RulesController,
@@ -164,6 +167,7 @@ const PROVIDERS = [
   FilingViews,
   FilingsService,
   FilingAnswers,
+  CheckSamples,
   JobCostsService,
   TieOutService,
   RulesService,

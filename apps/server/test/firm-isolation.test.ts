@@ -38,6 +38,8 @@ describe('another firm', () => {
       `/clients/${client.id}/new-hires`,
       `/clients/${client.id}/people.csv`,
       `/clients/${client.id}/letter.pdf`,
+      `/clients/${client.id}/check-sample.pdf?layout=top`,
+      `/clients/${client.id}/job-costs?year=2026`,
       `/payrolls/${payrollId}`,
     ];
     for (const path of paths) expect([path, (await birch('GET', path)).status]).toEqual([path, 404]);

@@ -106,7 +106,8 @@ export function entryOf(row: SheetRow): Entry {
   };
 }
 
-const jobNames = (jobs: unknown): readonly string[] =>
+/** Jobs and customers that a line of the person may name. */
+export const jobNames = ({ base: { jobs } }: Pick<SheetRow, 'base'>): readonly string[] =>
   isObject(jobs) && Array.isArray(jobs['names']) ? jobs['names'].map(String) : [];
 
 /** What the words of a line may mean for this person. */
@@ -116,7 +117,7 @@ function wordsOf(row: SheetRow): OwnWords {
   return {
     items: listOf<OwnItem>('items'),
     rates: listOf<OwnWords['rates'][number]>('rates'),
-    jobs: jobNames(row.base['jobs']),
+    jobs: jobNames(row),
     usualRate: given(row.values, 'rate'),
     dailyRule: (hourly) => day && dailyOvertimeOf(row.state, day, hourly),
   };

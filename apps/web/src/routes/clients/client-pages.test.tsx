@@ -266,14 +266,7 @@ describe('the ledger of a client', () => {
     const costs = [{ job: 'Pier 4', people: 2, gross: 60_000, employerTaxes: 4590, employerPaid: 0 }];
     openAt('ledger?year=2026&quarter=4', <LedgerPage />, answers([], costs));
     const row = (await screen.findByText('Pier 4')).closest('tr') as HTMLTableRowElement;
-    expect([...row.cells].map((cell) => cell.textContent)).toEqual([
-      'Pier 4',
-      '2',
-      '600.00',
-      '45.90',
-      '–',
-      '645.90',
-    ]);
+    expect([...row.cells].map((cell) => cell.textContent)).toEqual(['Pier 4', '2', '600.00', '45.90', '–', '645.90']);
     expect(asked.find((call) => call.includes('/job-costs'))).toContain('quarter=4');
   });
   it('of one tax says so, and leads back to all', async () => {

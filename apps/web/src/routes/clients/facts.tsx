@@ -6,6 +6,7 @@ import { useAddClientFact } from '../../api/set-up.js';
 import { Day } from '../../kit/day.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
 import { IdentityForm } from '../identity-form.js';
+import { CheckSamples } from './check-samples.js';
 import { BankAccounts } from './bank-accounts.js';
 import { Prenotes } from './prenotes.js';
 import { TaxAccounts } from './tax-accounts.js';
@@ -56,6 +57,7 @@ export function FactsPage(): ReactNode {
             draftKey={`client.${client.id}`}
             isSaving={add.isPending}
             error={add.error}
+            beside={(kind) => (kind === 'checks' ? <CheckSamples clientId={client.id} /> : null)}
             onSave={(fact, done) => add.mutate(fact, { onSuccess: done })}
           />
         )}

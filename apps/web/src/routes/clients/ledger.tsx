@@ -31,80 +31,83 @@ export function LedgerPage(): ReactNode {
     enabled: period !== null && group === 'all',
   });
   if (!period) return null;
+  const hasJobs = group === 'all' && (costs.data ?? []).length > 0;
   return (
     <>
       <PeriodPicker period={period} />
-      {group === 'all' && <JobCosts costs={costs.data ?? []} />}
-      <h2>
-        Ledger, {periodLabel(period)}
-        {group === 'all' ? '' : `, ${group}`}
-      </h2>
-      {group !== 'all' && (
-        <p className="sub">
-          Only {search.get('of') ?? 'all entries'}.{' '}
-          <Link
-            to={`/clients/${client.id}/ledger?year=${period.year}${period.quarter ? `&quarter=${period.quarter}` : ''}`}
-          >
-            Show every tax
-          </Link>
-        </p>
-      )}
-      <Waiting query={ledger}>
-        {(rows) =>
-          rows.length === 0 ? (
-            <p className="empty">No entries.</p>
-          ) : (
-            <div className="scroll">
-              <table className="ruled">
-                <thead>
-                  <tr>
-                    <th scope="col">Liability date</th>
-                    <th scope="col">Counts from</th>
-                    <th scope="col">Tax</th>
-                    <th scope="col">Person</th>
-                    <th scope="col">Caused by</th>
-                    <th scope="col" className="num">
-                      Wages
-                    </th>
-                    <th scope="col" className="num">
-                      Amount
-                    </th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {rows.map((row) => (
-                    <tr key={row.id}>
-                      <td>{row.liabilityDate}</td>
-                      <td>{row.effectiveDate}</td>
-                      <td>{row.label}</td>
-                      <td>{row.employee ?? 'all, on the total'}</td>
-                      <td>
-                        <Link
-                          to={row.payrollId ? `/payrolls/${row.payrollId}` : `/remittances/${row.remittanceId ?? ''}`}
-                        >
-                          {CAUSES[row.cause] ?? row.cause}
-                        </Link>
-                      </td>
-                      <td className="num">
-                        <Figure amount={row.wages} />
-                      </td>
-                      <td className="num">
-                        <Figure amount={row.amount} />
-                      </td>
+      {hasJobs && <JobCosts costs={costs.data ?? []} />}
+      <section className="section" style={hasJobs ? undefined : { marginTop: 0 }}>
+        <h2>
+          Ledger, {periodLabel(period)}
+          {group === 'all' ? '' : `, ${group}`}
+        </h2>
+        {group !== 'all' && (
+          <p className="sub">
+            Only {search.get('of') ?? 'all entries'}.{' '}
+            <Link
+              to={`/clients/${client.id}/ledger?year=${period.year}${period.quarter ? `&quarter=${period.quarter}` : ''}`}
+            >
+              Show every tax
+            </Link>
+          </p>
+        )}
+        <Waiting query={ledger}>
+          {(rows) =>
+            rows.length === 0 ? (
+              <p className="empty">No entries.</p>
+            ) : (
+              <div className="scroll">
+                <table className="ruled">
+                  <thead>
+                    <tr>
+                      <th scope="col">Liability date</th>
+                      <th scope="col">Counts from</th>
+                      <th scope="col">Tax</th>
+                      <th scope="col">Person</th>
+                      <th scope="col">Caused by</th>
+                      <th scope="col" className="num">
+                        Wages
+                      </th>
+                      <th scope="col" className="num">
+                        Amount
+                      </th>
                     </tr>
-                  ))}
-                </tbody>
-                <tfoot>
-                  <tr>
-                    <td colSpan={6}>{rows.length} entries</td>
-                    <td className="num">{showDollars(cents(rows.reduce((total, row) => total + row.amount, 0)))}</td>
-                  </tr>
-                </tfoot>
-              </table>
-            </div>
-          )
-        }
-      </Waiting>
+                  </thead>
+                  <tbody>
+                    {rows.map((row) => (
+                      <tr key={row.id}>
+                        <td>{row.liabilityDate}</td>
+                        <td>{row.effectiveDate}</td>
+                        <td>{row.label}</td>
+                        <td>{row.employee ?? 'all, on the total'}</td>
+                        <td>
+                          <Link
+                            to={row.payrollId ? `/payrolls/${row.payrollId}` : `/remittances/${row.remittanceId ?? ''}`}
+                          >
+                            {CAUSES[row.cause] ?? row.cause}
+                          </Link>
+                        </td>
+                        <td className="num">
+                          <Figure amount={row.wages} />
+                        </td>
+                        <td className="num">
+                          <Figure amount={row.amount} />
+                        </td>
+                      </tr>
+                    ))}
+                  </tbody>
+                  <tfoot>
+                    <tr>
+                      <td colSpan={6}>{rows.length} entries</td>
+                      <td className="num">{showDollars(cents(rows.reduce((total, row) => total + row.amount, 0)))}</td>
+                    </tr>
+                  </tfoot>
+                </table>
+              </div>
+            )
+          }
+        </Waiting>
+      </section>
     </>
   );
 }

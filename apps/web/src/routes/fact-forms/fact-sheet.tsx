@@ -23,6 +23,8 @@ interface Props {
   readonly error: Error | null;
   readonly onSave: (fact: FormFact, done: () => void) => void;
   readonly onConsider?: (fact: FormFact | null) => void;
+  /** What else stands with a kind. */
+  readonly beside?: (kind: string) => ReactNode;
   /** The fields of a kind where they depend on more than the kind. */
   readonly fieldsOf?: (kind: FactKind, value: Readonly<Record<string, unknown>>) => readonly FactField[];
 }
@@ -124,6 +126,7 @@ export function FactSheet(props: Props): ReactNode {
                     onClose={() => setOpened(null)}
                   />
                 )}
+                {props.beside?.(name)}
               </td>
             </tr>
           );

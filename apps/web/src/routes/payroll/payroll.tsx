@@ -5,6 +5,8 @@ import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { payrollQuery, useDiscardPayroll, usePayrollAct } from '../../api/resources.js';
+import { jobNames } from '../../calc/sheet-row.js';
+import { asWord } from '../../calc/short-line.js';
 import { Day } from '../../kit/day.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { ReleaseSlip } from '../../kit/release-slip.js';
@@ -28,6 +30,7 @@ const SAVED: Readonly<Record<string, string>> = {
 
 function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onReload: () => void }): ReactNode {
   const sheet = useSheet(payroll);
+  const job = sheet.rows.flatMap(jobNames)[0];
   const act = usePayrollAct(payroll.id);
   const queries = useQueryClient();
   const [isSlipOpen, setSlipOpen] = useState(false);
@@ -56,7 +59,9 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
         {isOpen && (
           <span className="note" style={{ maxWidth: 'none' }}>
             Type an exception as a line: 38.5 reg 4 ot @22.50 tips 60; 45+40 for two weeks, 8/10/8/8/8 for the days of
-            one; bonus net 500 for what it leaves in the hand. Or type in the cells, or paste; Ctrl Z undoes.
+            one; bonus net 500 for what it leaves in the hand
+            {job === undefined ? '' : `; 8 reg #${asWord(job)} for a job`}. Or type in the cells, or paste; Ctrl Z
+            undoes.
           </span>
         )}
       </div>

@@ -1,0 +1,202 @@
+import { showDollars, type Cents } from '@zakat/core/money/cents';
+import { amountInWords } from '@zakat/core/money/in-words';
+
+export const CHECK_LAYOUTS = ['top', 'middle', 'bottom'] as const;
+/** Where the check is on the page; the rest of it are two stubs, one for each side. */
+export type CheckLayout = (typeof CHECK_LAYOUTS)[number];
+
+export interface StubLine {
+  readonly label: string;
+  /** Hours and rate, where the line has them. */
+  readonly hours?: string;
+  readonly rate?: string;
+  readonly amount: Cents;
+  readonly toDate: Cents;
+}
+export interface CheckSheet {
+  readonly layout: CheckLayout;
+  /** A sample is marked across the check and is no order to pay. */
+  readonly isSample: boolean;
+  readonly client: { readonly name: string; readonly street: string; readonly place: string };
+  readonly bankName: string;
+  readonly number: string;
+  readonly checkDate: string;
+  readonly period: string;
+  readonly payee: { readonly name: string; readonly street: string; readonly place: string };
+  readonly earnings: readonly StubLine[];
+  readonly taxes: readonly StubLine[];
+  readonly deductions: readonly StubLine[];
+  readonly gross: StubLine;
+  readonly net: StubLine;
+}
+
+/** A text on the page: points from the upper left corner of a letter page of 612 by 792. */
+export interface Placed {
+  readonly text: string;
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+  readonly size: number;
+  readonly isBold?: true;
+  readonly isRight?: true;
+}
+export interface Ruled {
+  readonly y: number;
+  readonly from: number;
+  readonly to: number;
+  /** Where the page is torn. */
+  readonly isDashed?: true;
+}
+export interface CheckPage {
+  readonly texts: readonly Placed[];
+  readonly rules: readonly Ruled[];
+  /** Top of the check, and its height. */
+  readonly check: { readonly y: number; readonly height: number };
+}
+
+const LEFT = 36;
+const RIGHT = 576;
+const CHECK_HEIGHT = 252;
+const STUB_HEIGHT = 270;
+/** Tops of the check and of the two stubs. */
+const TOPS: Readonly<Record<CheckLayout, { readonly check: number; readonly stubs: readonly [number, number] }>> = {
+  top: { check: 0, stubs: [CHECK_HEIGHT, CHECK_HEIGHT + STUB_HEIGHT] },
+  middle: { check: STUB_HEIGHT, stubs: [0, STUB_HEIGHT + CHECK_HEIGHT] },
+  bottom: { check: 2 * STUB_HEIGHT, stubs: [0, STUB_HEIGHT] },
+};
+const LINE = 11;
+/** Lines of a column that fit a stub; what is more is added up in the last one. */
+const MOST_LINES = 13;
+
+function checkTexts(sheet: CheckSheet, top: number): { texts: Placed[]; rules: Ruled[] } {
+  const { client, payee, net } = sheet;
+  const text = (words: string, x: number, y: number, width: number, more: Partial<Placed> = {}): Placed => ({
+    text: words,
+    x,
+    y: top + y,
+    width,
+    size: 9.5,
+    ...more,
+  });
+  return {
+    texts: [
+      text(client.name, LEFT, 24, 300, { size: 11, isBold: true }),
+      text(client.street, LEFT, 38, 300),
+      text(client.place, LEFT, 50, 300),
+      text(sheet.bankName, 340, 24, 130),
+      text(sheet.number, 480, 24, 96, { size: 11, isBold: true, isRight: true }),
+      text('Date', 420, 62, 40, { size: 7.5 }),
+      text(sheet.checkDate, 460, 60, 116, { isRight: true }),
+      text('Pay to the order of', LEFT, 93, 90, { size: 7.5 }),
+      text(payee.name, 128, 90, 320, { size: 10.5 }),
+      text(`$ ${showDollars(net.amount)}`, 470, 90, 106, { size: 10.5, isBold: true, isRight: true }),
+      text(`${amountInWords(net.amount)} dollars`, LEFT, 116, 500),
+      text(payee.name, 60, 146, 300),
+      text(payee.street, 60, 158, 300),
+      text(payee.place, 60, 170, 300),
+      text('For', LEFT, 207, 20, { size: 7.5 }),
+      text(`pay of ${sheet.period}`, 56, 205, 300),
+      text('Authorized signature', 380, 222, 196, { size: 7.5 }),
+    ],
+    rules: [
+      { y: top + 104, from: 126, to: 456 },
+      { y: top + 130, from: LEFT, to: RIGHT },
+      { y: top + 219, from: 54, to: 340 },
+      { y: top + 219, from: 380, to: RIGHT },
+    ],
+  };
+}
+
+/** As many lines as fit; the others together in the last. */
+export function fitting(lines: readonly StubLine[], most: number): readonly StubLine[] {
+  if (lines.length <= most) return lines;
+  const rest = lines.slice(most - 1);
+  const total = (of: (line: StubLine) => number): Cents => rest.reduce((sum, line) => sum + of(line), 0) as Cents;
+  return [
+    ...lines.slice(0, most - 1),
+    { label: `${rest.length} more lines`, amount: total((line) => line.amount), toDate: total((line) => line.toDate) },
+  ];
+}
+
+interface Column {
+  readonly heading: string;
+  readonly lines: readonly StubLine[];
+  readonly x: number;
+  readonly width: number;
+}
+const AMOUNT = 45;
+
+function columnTexts({ heading, lines, x, width }: Column, top: number): Placed[] {
+  const toDateAt = x + width - AMOUNT;
+  const amountAt = toDateAt - AMOUNT;
+  const right = { isRight: true, size: 7.5 } as const;
+  const head = { size: 7.5, isBold: true } as const;
+  return [
+    { text: heading, x, y: top, width: amountAt - x, ...head },
+    { text: 'This check', x: amountAt, y: top, width: AMOUNT, ...head, isRight: true },
+    { text: 'To date', x: toDateAt, y: top, width: AMOUNT, ...head, isRight: true },
+    ...fitting(lines, MOST_LINES).flatMap(({ label, hours, rate, amount, toDate }, index): Placed[] => {
+      const y = top + LINE * (index + 1) + 2;
+      const measure = hours === undefined ? '' : `  ${hours} × ${rate ?? ''}`;
+      return [
+        { text: `${label}${measure}`, x, y, width: amountAt - x, size: 7.5 },
+        { text: showDollars(amount), x: amountAt, y, width: AMOUNT, ...right },
+        { text: showDollars(toDate), x: toDateAt, y, width: AMOUNT, ...right },
+      ];
+    }),
+  ];
+}
+
+function stubTexts(sheet: CheckSheet, top: number, whose: string): { texts: Placed[]; rules: Ruled[] } {
+  const { client, payee, gross, net } = sheet;
+  const columns: Column[] = [
+    { heading: 'Earnings', lines: sheet.earnings, x: LEFT, width: 172 },
+    { heading: 'Taxes withheld', lines: sheet.taxes, x: 218, width: 194 },
+    { heading: 'Deductions', lines: sheet.deductions, x: 422, width: 154 },
+  ];
+  const foot = top + STUB_HEIGHT - 46;
+  const total = (label: string, line: StubLine, x: number): Placed[] => [
+    { text: label, x, y: foot + 8, width: 60, size: 8.5, isBold: true },
+    { text: showDollars(line.amount), x: x + 60, y: foot + 8, width: 66, size: 8.5, isBold: true, isRight: true },
+    { text: showDollars(line.toDate), x: x + 126, y: foot + 8, width: 70, size: 8.5, isRight: true },
+  ];
+  return {
+    texts: [
+      { text: client.name, x: LEFT, y: top + 16, width: 250, size: 9, isBold: true },
+      { text: `${client.street}, ${client.place}`, x: LEFT, y: top + 28, width: 300, size: 7.5 },
+      { text: payee.name, x: 300, y: top + 16, width: 276, size: 9, isBold: true, isRight: true },
+      {
+        text: `check ${sheet.number} of ${sheet.checkDate}, period ${sheet.period}`,
+        x: 300,
+        y: top + 28,
+        width: 276,
+        size: 7.5,
+        isRight: true,
+      },
+      ...columns.flatMap((column) => columnTexts(column, top + 46)),
+      ...total('Gross pay', gross, LEFT),
+      ...total('Net pay', net, 380),
+      { text: `${whose}. To date: this year, with this check.`, x: LEFT, y: foot + 24, width: 300, size: 6.5 },
+    ],
+    rules: [{ y: foot, from: LEFT, to: RIGHT }],
+  };
+}
+
+/** Every text and line of the page. A net pay below zero has no check and throws. */
+export function checkPage(sheet: CheckSheet): CheckPage {
+  const tops = TOPS[sheet.layout];
+  const parts = [
+    checkTexts(sheet, tops.check),
+    stubTexts(sheet, tops.stubs[0], 'For the person who is paid'),
+    stubTexts(sheet, tops.stubs[1], 'For the files of the employer'),
+  ];
+  const folds = [tops.check, ...tops.stubs].filter((top) => top > 0);
+  return {
+    texts: parts.flatMap((part) => part.texts).filter(({ text }) => text !== ''),
+    rules: [
+      ...parts.flatMap((part) => part.rules),
+      ...folds.map((y): Ruled => ({ y, from: 0, to: 612, isDashed: true })),
+    ],
+    check: { y: tops.check, height: CHECK_HEIGHT },
+  };
+}

@@ -1,0 +1,24 @@
+import type { ReactNode } from 'react';
+
+const LAYOUTS = [
+  ['top', 'check at the top'],
+  ['middle', 'in the middle'],
+  ['bottom', 'at the bottom'],
+] as const;
+
+/** How a page of each layout would come out, before any check exists. */
+export function CheckSamples({ clientId }: { readonly clientId: string }): ReactNode {
+  return (
+    <div className="soft">
+      See a sample page:{' '}
+      {LAYOUTS.map(([layout, words], index) => (
+        <span key={layout}>
+          {index > 0 && ', '}
+          <a href={`/api/clients/${clientId}/check-sample.pdf?layout=${layout}`} target="_blank" rel="noreferrer">
+            {words}
+          </a>
+        </span>
+      ))}
+    </div>
+  );
+}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from '@jest/globals';
-import { CLIENT_FACTS, COPIED_KINDS, familiesOf } from './client-facts.js';
+import { CLIENT_FACTS, COPIED_KINDS, familiesOf, isCopied } from './client-facts.js';
 import { newestFirst, type DatedFact } from './in-force.js';
 import { clientOnDay } from './on-day.js';
 
@@ -180,5 +180,7 @@ describe('a client on a day', () => {
     for (const kind of ['contact', 'note', 'enrolment', 'lookback', 'tax-exemption', 'local-registration'])
       expect(COPIED_KINDS).not.toContain(kind);
     for (const kind of COPIED_KINDS) expect(CLIENT_FACTS.find(kind)?.kind).toBe(kind);
+    const department = (sort: string) => isCopied({ kind: 'department', value: { name: 'Ferry refit', sort } });
+    expect([department('location'), department('job')]).toEqual([true, false]);
   });
 });

@@ -449,3 +449,6 @@ export const COPIED_KINDS: readonly string[] = [
   'department',
   'checks',
 ];
+/** A fact that a new client takes over: of a kind that is copied, and no job or customer, which is one client's own. */
+export const isCopied = ({ kind, value }: { readonly kind: string; readonly value: FactValue }): boolean =>
+  COPIED_KINDS.includes(kind) && !(kind === 'department' && text(value, 'sort') === 'job');

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { ClientFact, ClientFactView } from '@zakat/contract/clients';
-import { CLIENT_FACTS, COPIED_KINDS } from '@zakat/core/facts/client-facts';
+import { CLIENT_FACTS, isCopied } from '@zakat/core/facts/client-facts';
 import { text, type FactValue } from '@zakat/core/facts/fact-kind';
 import { inForceOn } from '@zakat/core/facts/in-force';
 import { canEndPeriod } from '@zakat/core/calendar/pay-schedule';
@@ -56,7 +56,7 @@ export class ClientFactsService {
     const today = await this.clock.today(manager);
     const current = inForceOn(await this.store.ofClient(manager, sourceId), today, CLIENT_FACTS.slotOf);
     return current
-      .filter((fact) => COPIED_KINDS.includes(fact.kind))
+      .filter(isCopied)
       .map((fact) => ({ kind: fact.kind, from, value: withoutOwn(fact.kind, fact.value) }))
       .reverse();
   }

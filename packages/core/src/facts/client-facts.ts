@@ -6,7 +6,7 @@ import { parsePercent, parseRate, ratePerThousand } from '../money/rate.js';
 import { EMPLOYER_KINDS } from '../paycheck/kinds.js';
 import { isTaxCode, taxOf } from '../taxes/registry.js';
 import type { FactField } from './field.js';
-import { FactKinds, UNTIL, text, untilWords, type FactKind } from './fact-kind.js';
+import { FactKinds, UNTIL, text, untilWords, type FactKind, type FactValue } from './fact-kind.js';
 
 export const FORM_FAMILIES = [
   ['941', 'Form 941, quarterly'],

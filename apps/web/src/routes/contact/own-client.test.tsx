@@ -1,0 +1,75 @@
+import { afterEach, describe, expect, it } from '@jest/globals';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { Route } from 'react-router';
+import { asked, open, refusal, serve, startAnew, type Answers } from '../../testing/pages.js';
+import { OwnClient } from './own-client.js';
+
+afterEach(startAnew);
+
+const question = (more: object = {}) => ({
+  id: 'q1',
+  who: 'Piet Lomax',
+  asks: 'On which day was Piet born?',
+  answer: '',
+  status: 'asked',
+  chaseOn: '2026-10-29',
+  version: 1,
+  ...more,
+});
+const show = (questions: object[], done: object[] = [], answers: Answers = {}): void => {
+  serve({
+    'GET /api/own-client': { body: { clientName: 'Low Tide Animal Clinic', einTail: '4562', questions, done } },
+    ...answers,
+  });
+  open('/', <Route path="/" element={<OwnClient />} />);
+};
+const changes = (): string[] => asked.filter((call) => !call.startsWith('GET'));
+const ANSWER = 'Answer: Piet Lomax On which day was Piet born?';
+
+describe('what somebody of the client sees', () => {
+  it('is what is asked, and an answer goes on its way', async () => {
+    show([question()], [], { 'POST /api/own-client/questions/q1/answer': { status: 204, body: null } });
+    expect(await screen.findByText('1 question')).toBeTruthy();
+    expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Answer' }).disabled).toBe(true);
+    fireEvent.change(screen.getByLabelText(ANSWER), { target: { value: '22 August 1996' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Answer' }));
+    await waitFor(() =>
+      expect(changes()).toEqual(['POST /api/own-client/questions/q1/answer {"version":1,"answer":"22 August 1996"}']),
+    );
+  });
+  it('keeps an answer that did not get through', async () => {
+    show([question()], [], { 'POST /api/own-client/questions/q1/answer': refusal(409, 'Somebody answered it.') });
+    fireEvent.change(await screen.findByLabelText(ANSWER), { target: { value: 'in August' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Answer' }));
+    expect(await screen.findByText(/Somebody answered it/)).toBeTruthy();
+    expect(screen.getByLabelText<HTMLInputElement>(ANSWER).value).toBe('in August');
+  });
+  it('shows an answer that was given, without asking again', async () => {
+    show([question({ status: 'answered', answer: '22 August 1996', who: '' })]);
+    expect(await screen.findByText('22 August 1996')).toBeTruthy();
+    expect(screen.getByText('on its way into the records')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Answer' })).toBeNull();
+  });
+  it('lists what was filed and paid, with its confirmation', async () => {
+    const paid = {
+      day: '2026-10-15',
+      what: 'Deposit',
+      to: 'IRS',
+      standing: 'settled',
+      confirmation: 'E-77',
+      amount: 216_472,
+    };
+    const filed = {
+      day: '2026-07-14',
+      what: 'Form 941, Q2',
+      to: 'IRS',
+      standing: 'accepted',
+      confirmation: null,
+      amount: null,
+    };
+    show([], [paid, filed]);
+    const row = within((await screen.findByText('E-77')).closest('tr') as HTMLElement);
+    expect([row.getByText('2,164.72'), row.getByText('settled')]).toHaveLength(2);
+    expect(screen.getByText('Nothing is asked. Thank you.')).toBeTruthy();
+  });
+});

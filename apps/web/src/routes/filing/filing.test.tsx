@@ -1,0 +1,219 @@
+import { afterEach, describe, expect, it } from '@jest/globals';
+import { fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { Route } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { inClient, ofClient } from '../../testing/client-pages.js';
+import { asked, open, refusal, serve, session, startAnew, type Answers } from '../../testing/pages.js';
+import { ReturnsPage } from '../clients/returns.js';
+import { FilingPage } from './filing.js';
+
+afterEach(startAnew);
+
+const changes = (): string[] => asked.filter((call) => !call.startsWith('GET'));
+const where = (): string => document.querySelector('output')?.textContent ?? '';
+const filing = (more: Partial<Schemas['FilingView']> = {}): Schemas['FilingView'] => ({
+  id: 'f1',
+  clientId: 'c1',
+  clientName: 'Gannet Boatyard',
+  einTail: '4561',
+  form: '941',
+  year: 2026,
+  quarter: 3,
+  status: 'draft',
+  attempt: 1,
+  version: 4,
+  due: '2026-11-02',
+  lines: [
+    { id: '1', label: 'Employees', value: 2, kind: 'count', working: [], hasEntries: false },
+    {
+      id: '2',
+      label: 'Wages, tips and other compensation',
+      value: 3_218_430,
+      kind: 'amount',
+      working: [{ label: 'Wages of the quarter', value: '32,184.30', how: 'sum of the register' }],
+      hasEntries: true,
+    },
+  ],
+  scheduleB: null,
+  w2s: [],
+  problems: [],
+  events: [],
+  preparedBy: 'Tobias Renn',
+  signedBy: null,
+  submissionId: null,
+  documentId: null,
+  delivery: null,
+  isSnapshot: false,
+  ...more,
+});
+const slip = {
+  title: 'Form 941, third quarter of 2026',
+  act: 'release',
+  figures: [{ label: 'Line 12', value: '8,104.22' }],
+  leaves: 'The return goes to the Internal Revenue Service.',
+  becomesImpossible: 'The figures of this attempt can no longer be changed.',
+  wayBack: 'An amended return.',
+  checks: [{ label: 'Signed', isPassed: true, says: 'by the client' }],
+  mayRelease: true,
+  file: '<Return/>',
+};
+const show = (more: Partial<Schemas['FilingView']> = {}, answers: Answers = {}): void => {
+  serve({
+    'GET /api/session': { body: session },
+    'GET /api/filings/f1': { body: filing(more) },
+    'GET /api/filings/f1/slip': { body: slip },
+    ...answers,
+  });
+  open('/filings/f1', <Route path="/filings/:filingId" element={<FilingPage />} />);
+};
+const press = async (name: string | RegExp): Promise<void> =>
+  void fireEvent.click(await screen.findByRole('button', { name }));
+
+describe('a return', () => {
+  it('writes out how a line was made, and leads to its entries', async () => {
+    show();
+    expect(await screen.findByRole('heading', { name: 'Form 941, Q3 2026' })).toBeTruthy();
+    fireEvent.click(screen.getByText('32,184.30'));
+    expect(await screen.findByText('sum of the register')).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Open the entries that make it' }).getAttribute('href')).toBe(
+      '/clients/c1/ledger?year=2026&quarter=3&group=US-FIT&of=liabilities',
+    );
+  });
+  it('has Schedule B with a total that equals line 12', async () => {
+    show({
+      scheduleB: [
+        { date: '2026-07-10', amount: 400_000 },
+        { date: '2026-07-24', amount: 410_422 },
+      ],
+    });
+    expect(await screen.findByText('8,104.22')).toBeTruthy();
+  });
+  it('follows the ledger until it is checked, then stands as it was', async () => {
+    show();
+    expect(await screen.findByText(/follow the ledger until they are checked/)).toBeTruthy();
+    await press('Run the checks');
+    await waitFor(() => expect(changes()).toEqual(['POST /api/filings/f1/check {"version":4}']));
+    startAnew();
+    show({ status: 'checked', isSnapshot: true });
+    expect(await screen.findByText(/as they were checked/)).toBeTruthy();
+  });
+  it('says what the checks find, with the way to the field', async () => {
+    const problem = {
+      code: 'x',
+      field: 'client.ein',
+      severity: 'error',
+      sentence: 'The EIN is missing.',
+      fix: 'Enter it.',
+    };
+    show({ problems: [problem] });
+    expect(await screen.findByText('The checks would say')).toBeTruthy();
+    expect(screen.getByText(/The EIN is missing/)).toBeTruthy();
+    const ways = screen.getAllByRole('link').map((link) => link.getAttribute('href'));
+    expect(ways).toContain('/clients/c1/facts?field=ein&back=%2Ffilings%2Ff1');
+  });
+  it('takes the signature by its PIN, and says when it is wrong', async () => {
+    show({ status: 'checked' }, { 'POST /api/filings/f1/sign': refusal(422, 'A PIN has five digits.') });
+    fireEvent.change(await screen.findByLabelText(/Signer’s PIN/), { target: { value: '123' } });
+    await press('Enter the signature');
+    expect(await screen.findByText(/A PIN has five digits/)).toBeTruthy();
+    expect(changes()).toEqual(['POST /api/filings/f1/sign {"version":4,"pin":"123"}']);
+  });
+  it('is rehearsed from a draft, and released once from the slip however often it is clicked', async () => {
+    show({ status: 'checked', signedBy: 'Ruth Gannet' }, { 'POST /api/filings/f1/release': { body: filing() } });
+    expect(screen.queryByLabelText(/Signer’s PIN/)).toBeNull();
+    await press('Fill the release slip');
+    const release = await screen.findByRole('button', { name: 'Release the return' });
+    expect(screen.getByText('The return goes to the Internal Revenue Service.')).toBeTruthy();
+    fireEvent.click(release);
+    fireEvent.click(release);
+    await waitFor(() => expect(screen.queryByRole('region', { name: 'Release slip' })).toBeNull());
+    expect(changes()).toEqual(['POST /api/filings/f1/release {"version":4}']);
+    startAnew();
+    show();
+    expect(await screen.findByRole('button', { name: 'Rehearse the release' })).toBeTruthy();
+  });
+  it('keeps the slip open when the release is refused, with the reason', async () => {
+    show(
+      { status: 'checked', signedBy: 'Ruth Gannet' },
+      { 'POST /api/filings/f1/release': refusal(409, 'A second person has to release it.') },
+    );
+    await press('Fill the release slip');
+    await press('Release the return');
+    expect(await screen.findByText(/A second person has to release it/)).toBeTruthy();
+    expect(screen.getByRole('region', { name: 'Release slip' })).toBeTruthy();
+    await press('not now');
+    expect(screen.queryByRole('region', { name: 'Release slip' })).toBeNull();
+  });
+  it('that was rejected tells why and opens for another attempt', async () => {
+    show(
+      {
+        status: 'rejected',
+        submissionId: 'S-1',
+        documentId: 'd1',
+        events: [
+          {
+            at: '2026-10-20T09:30:00Z',
+            attempt: 1,
+            stage: 'rejected',
+            code: 'R-12',
+            field: null,
+            message: 'EIN and name differ.',
+          },
+        ],
+      },
+      { 'POST /api/filings/f1/reopen': { body: filing() } },
+    );
+    const row = within((await screen.findByText('R-12')).closest('tr') as HTMLElement);
+    expect([row.getByText('2026-10-20 09:30'), row.getByText('EIN and name differ.')]).toHaveLength(2);
+    expect(screen.getByRole('link', { name: 'The file as it was sent' }).getAttribute('href')).toBe(
+      '/api/filings/f1/file',
+    );
+    await press('Open it for another attempt');
+    await waitFor(() => expect(changes()).toEqual(['POST /api/filings/f1/reopen {"version":4}']));
+  });
+  it('that was accepted has nothing more to do', async () => {
+    show({ status: 'accepted', isSnapshot: true, delivery: 'Accepted on Tuesday.' });
+    expect(await screen.findByText('Accepted on Tuesday.')).toBeTruthy();
+    for (const name of ['Run the checks', 'back to draft', 'Fill the release slip', 'Rehearse the release'])
+      expect(screen.queryByRole('button', { name })).toBeNull();
+  });
+});
+
+describe('the returns of a client', () => {
+  const showList = (rows: object[], answers: Answers = {}): void => {
+    serve({
+      'GET /api/session': { body: session },
+      'GET /api/clients/c1': { body: ofClient },
+      'GET /api/clients/c1/filings': { body: rows },
+      ...answers,
+    });
+    open('/clients/c1/returns?year=2026&quarter=3', inClient(<ReturnsPage />));
+  };
+  it('begin with the quarter that is looked at', async () => {
+    showList([], { 'POST /api/clients/c1/filings': { status: 201, body: { id: 'f9' } } });
+    await press('Begin the return');
+    await waitFor(() => expect(where()).toBe('/filings/f9'));
+    expect(changes()).toEqual(['POST /api/clients/c1/filings {"form":"941","year":2026,"quarter":3}']);
+  });
+  it('begin the wage statements of a year without a quarter', async () => {
+    showList([], { 'POST /api/clients/c1/filings': { status: 201, body: { id: 'f9' } } });
+    fireEvent.change(await screen.findByLabelText('Form'), { target: { value: 'W-2' } });
+    expect(screen.queryByLabelText('Quarter')).toBeNull();
+    fireEvent.change(screen.getByLabelText('Year'), { target: { value: '2025' } });
+    await press('Begin the W-2s');
+    await waitFor(() =>
+      expect(changes()).toEqual(['POST /api/clients/c1/filings {"form":"W-2","year":2025,"quarter":null}']),
+    );
+  });
+  it('say why one cannot be begun', async () => {
+    showList([], { 'POST /api/clients/c1/filings': refusal(409, 'The return of this quarter is begun.') });
+    await press('Begin the return');
+    expect(await screen.findByText(/The return of this quarter is begun/)).toBeTruthy();
+  });
+  it('stand by form and period, and open with a click on the line', async () => {
+    showList([filing(), filing({ id: 'f2', form: 'W-2', quarter: null, status: 'accepted' })]);
+    expect(await screen.findByRole('link', { name: 'Form 941, Q3 2026' })).toBeTruthy();
+    fireEvent.click(screen.getByText('Forms W-2 and W-3, 2026').closest('tr') as HTMLElement);
+    await waitFor(() => expect(where()).toBe('/filings/f2'));
+  });
+});

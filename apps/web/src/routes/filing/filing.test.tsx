@@ -101,7 +101,7 @@ describe('a return', () => {
     const problem = {
       code: 'x',
       field: 'client.ein',
-      severity: 'error',
+      severity: 'error' as const,
       sentence: 'The EIN is missing.',
       fix: 'Enter it.',
     };

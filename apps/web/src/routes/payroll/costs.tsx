@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { Figure } from '../../kit/figure.js';
 import { JobCosts } from './job-costs.js';
+import { TotalsTable } from './totals-table.js';
 
 type Payroll = Schemas['PayrollView'];
 interface Props {
@@ -78,51 +79,22 @@ function ByPlace({ payroll }: Props): ReactNode {
       a === '' ? 1 : b === '' ? -1 : a.localeCompare(b),
     );
     return (
-      <section className="section" key={sort}>
-        <h2>By {word}</h2>
-        <table className="ruled">
-          <thead>
-            <tr>
-              <th scope="col">{word.replace(/^./, (first) => first.toUpperCase())}</th>
-              <th scope="col" className="num">
-                People
-              </th>
-              {COLUMNS.map(([heading]) => (
-                <th key={heading} scope="col" className="num">
-                  {heading}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {names.map((name) => {
-              const people = paid.filter((person) => person[sort] === name);
-              return (
-                <tr key={name}>
-                  <td>{name === '' ? `no ${word}` : name}</td>
-                  <td className="num">{people.length}</td>
-                  {COLUMNS.map(([heading, of]) => (
-                    <td key={heading} className="num">
-                      <Figure amount={total(people, of)} isPencil={isPencil} />
-                    </td>
-                  ))}
-                </tr>
-              );
-            })}
-          </tbody>
-          <tfoot>
-            <tr>
-              <td>Totals</td>
-              <td className="num">{paid.length}</td>
-              {COLUMNS.map(([heading, of]) => (
-                <td key={heading} className="num">
-                  {showDollars(cents(total(paid, of)))}
-                </td>
-              ))}
-            </tr>
-          </tfoot>
-        </table>
-      </section>
+      <TotalsTable
+        key={sort}
+        heading={`By ${word}`}
+        of={word.replace(/^./, (first) => first.toUpperCase())}
+        columns={COLUMNS.map(([heading]) => heading)}
+        rows={names.map((name) => {
+          const people = paid.filter((person) => person[sort] === name);
+          return {
+            name: name === '' ? `no ${word}` : name,
+            people: people.length,
+            amounts: COLUMNS.map(([, of]) => total(people, of)),
+          };
+        })}
+        people={paid.length}
+        isPencil={isPencil}
+      />
     );
   });
 }

@@ -1,4 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
+import type { Issue } from '@zakat/core/issues/issue';
+import type { OwnRules } from '@zakat/core/jurisdictions/dated';
+import { exportPack, ownRules, readRows } from '@zakat/core/rules/pack';
 import type { Schemas } from '../api/client.js';
 import { payrollPerson, startOf } from '../testing/payroll-people.js';
 import { Calculator, type CalcRequest } from './calc.worker.js';
@@ -59,6 +62,23 @@ describe('a line of the sheet', () => {
     ]);
     expect(typed(row, 'line', '8 #dry-dock').problem).toBe('#dry-dock is no job; there are #pier-4, #ferry-house');
     expect(typed(rowOf(person(earnings)), 'line', '8 #pier-4').problem).toMatch(/neither the client nor this person/);
+  });
+  it('splits the hours of days by the rules of the firm where it has its own', () => {
+    const row = { ...rowOf({ ...hourly('80'), base: { ...base, checkDate: '2026-06-12' } }), state: 'CA' };
+    const hours = (rules: OwnRules | null) =>
+      entryOf(typed(row, 'line', '10/10/10/10', rules).row).earnings.map((line) => [line.item, line.hours]);
+    expect(hours(null)).toEqual([
+      ['regular', '32'],
+      ['overtime-not-qualified', '8'],
+    ]);
+    const pack = exportPack('Ten hours', 'CA.overtime').rows.map((own) => ({
+      ...own,
+      value: { day: [{ hours: 10, item: 'overtime' }], seventhDay: [{ hours: 0, item: 'overtime' }] },
+    }));
+    const issues: Issue[] = [];
+    const rules = ownRules(readRows(pack, 'rules', issues));
+    expect(issues).toEqual([]);
+    expect(hours(rules)).toEqual([['regular', '40']]);
   });
   it('a short line replaces the hours and leaves the rest', () => {
     const { row, problem } = typed(rowOf(hourly('80')), 'line', '76 reg 5.5 ot bonus 200');

@@ -5,6 +5,7 @@ import { OTHER, isOther } from '@zakat/core/paycheck/after-taxes';
 import { asTyped, readShortLine, type OwnWords, type TypedLine } from './short-line.js';
 import { isObject } from '@zakat/core/casefile/reader';
 import { parseDate } from '@zakat/core/calendar/local-date';
+import type { OwnRules } from '@zakat/core/jurisdictions/dated';
 import { dailyOvertimeOf } from '@zakat/core/paycheck/workweeks';
 import type { OwnItem } from '@zakat/core/casefile/compose';
 
@@ -111,7 +112,7 @@ export const jobNames = ({ base: { jobs } }: Pick<SheetRow, 'base'>): readonly s
   isObject(jobs) && Array.isArray(jobs['names']) ? jobs['names'].map(String) : [];
 
 /** What the words of a line may mean for this person. */
-function wordsOf(row: SheetRow): OwnWords {
+function wordsOf(row: SheetRow, rules: OwnRules | null = null): OwnWords {
   const listOf = <T>(name: string): readonly T[] => (Array.isArray(row.base[name]) ? (row.base[name] as T[]) : []);
   const day = parseDate(typeof row.base['checkDate'] === 'string' ? row.base['checkDate'] : '');
   return {
@@ -119,7 +120,7 @@ function wordsOf(row: SheetRow): OwnWords {
     rates: listOf<OwnWords['rates'][number]>('rates'),
     jobs: jobNames(row),
     usualRate: given(row.values, 'rate'),
-    dailyRule: (hourly) => day && dailyOvertimeOf(row.state, day, hourly),
+    dailyRule: (hourly) => day && dailyOvertimeOf(row.state, day, hourly, rules),
   };
 }
 
@@ -222,11 +223,11 @@ export function leavingOut(row: SheetRow, line: string, reason: string | null): 
   return { ...row, leftOut: reason === null ? others : [...others, { line, reason }] };
 }
 
-/** A row after one cell was typed over. A line that cannot be read changes nothing. */
-export function typed(row: SheetRow, column: string, value: string): Typed {
+/** A row after one cell was typed over, by the rules of the firm. A line that cannot be read changes nothing. */
+export function typed(row: SheetRow, column: string, value: string, rules: OwnRules | null = null): Typed {
   if (column === 'isPaid') return { row: { ...row, isPaid: value === 'true' }, problem: null };
   if (column === 'line' || column === 'also') {
-    const { lines, problem } = readShortLine(value, wordsOf(row));
+    const { lines, problem } = readShortLine(value, wordsOf(row, rules));
     const noted = column === 'line' ? { ...row, line: value } : row;
     if (problem !== null) return { row: noted, problem };
     const net = lines.find((line) => line.measure === 'net');

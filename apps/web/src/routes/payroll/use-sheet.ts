@@ -5,6 +5,7 @@ import { payrollQuery, useSavePayroll } from '../../api/resources.js';
 import { entryOf, leavingOut, paying, rowOf, typed, type InHand, type SheetRow } from '../../calc/sheet-row.js';
 import { useCalc } from '../../calc/use-calc.js';
 import type { OwnRows } from '@zakat/core/casefile/compose';
+import { ownRules, readRows } from '@zakat/core/rules/pack';
 import { useWorking } from '../../kit/working.js';
 import { TITLES } from './titles.js';
 
@@ -36,6 +37,7 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
   const [lineProblem, setLineProblem] = useState<string | null>(null);
   const [note, setNote] = useState<string | null>(null);
   const own = useMemo(() => ownRows(payroll.own), [payroll.own]);
+  const rules = useMemo(() => (own ? ownRules(readRows(own.rules, 'rules', [])) : null), [own]);
   const latest = useRef(rows);
   const version = useRef(payroll.version);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
@@ -111,8 +113,7 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
       void calc({ people: [{ key: employeeId, base, entry: entryOf(row), isPaid }], own, inHand }).then(({ found }) => {
         const { amount = null, problem = null } = found ?? {};
         setNote(problem);
-        const paid =
-          amount === null ? undefined : change(employeeId, (current) => paying(current, inHand, amount));
+        const paid = amount === null ? undefined : change(employeeId, (current) => paying(current, inHand, amount));
         if (paid) changed(paid);
       });
     },
@@ -123,14 +124,14 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     (employeeId: string, column: string, value: string): void => {
       const before = latest.current.find((candidate) => candidate.employeeId === employeeId);
       if (!before) return;
-      const { row, problem, inHand } = typed(before, column, value);
+      const { row, problem, inHand } = typed(before, column, value, rules);
       change(employeeId, () => row);
       setLineProblem(problem);
       setNote(null);
       changed(row);
       if (inHand) find(row, inHand);
     },
-    [change, changed, find],
+    [change, changed, find, rules],
   );
 
   const leaveOut = useCallback(

@@ -57,12 +57,12 @@ const transit = (code: string, label: string, of2025: string, of2026: string) =>
     yearly(
       [recalled(TRANSIT, label), localRates({ resident: of2025, nonresident: of2025 })],
       [
-        recalled(TRANSIT, label, 'The 2026 rate follows the yearly increase in the district’s ordinance.'),
+        recalled(TRANSIT, label, 'The yearly increases are taken to have ended with 2025.'),
         localRates({ resident: of2026, nonresident: of2026 }),
       ],
     ),
   );
-const trimet = transit('TRIMET', 'TriMet transit payroll tax', '0.8137', '0.8237');
+const trimet = transit('TRIMET', 'TriMet transit payroll tax', '0.8237', '0.8237');
 
 export const DISTRICTS: readonly Locality[] = [
   { code: 'PORTLAND', name: 'Portland', alsoKnownAs: ['Multnomah County', 'Multnomah'], taxes: [shs, pfa, trimet] },
@@ -91,6 +91,6 @@ export const DISTRICTS: readonly Locality[] = [
     code: 'LANE',
     name: 'Lane Transit District',
     alsoKnownAs: ['Eugene', 'Springfield', 'Lane County'],
-    taxes: [transit('LTD', 'Lane transit payroll tax', '0.79', '0.80')],
+    taxes: [transit('LTD', 'Lane transit payroll tax', '0.80', '0.80')],
   },
 ];

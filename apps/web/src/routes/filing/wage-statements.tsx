@@ -40,7 +40,7 @@ export function WageStatements({ filing }: { readonly filing: Schemas['FilingVie
         Forms W-2 <small>{filing.w2s.length} people; the totals are Form W-3</small>
       </h2>
       <div className="scroll">
-        <table className="ruled">
+        <table className="ruled many">
           <thead>
             <tr>
               <th scope="col">Person</th>
@@ -64,7 +64,7 @@ export function WageStatements({ filing }: { readonly filing: Schemas['FilingVie
                     {row.name}
                   </Link>
                 </td>
-                <td>…{row.ssnTail}</td>
+                <td className="nowrap">…{row.ssnTail}</td>
                 {boxes.map(([key]) => (
                   <td key={key} className="num">
                     <Figure amount={row[key]} isPencil={isPencil} />

@@ -4,15 +4,18 @@ import { ProblemDetail } from './problem.js';
 export const PAYROLL_STATUSES = ['open', 'reviewed', 'posted'] as const;
 export type PayrollStatus = (typeof PAYROLL_STATUSES)[number];
 
-/** `brought-in`: paid elsewhere before the client was taken over. */
-export const PAYROLL_KINDS = ['regular', 'extra', 'brought-in'] as const;
+/**
+ * `recorded`: already paid by another program, recorded for the books with what that withheld. `brought-in`: paid
+ * elsewhere before the client was taken over.
+ */
+export const PAYROLL_KINDS = ['regular', 'extra', 'recorded', 'brought-in'] as const;
 export type PayrollKind = (typeof PAYROLL_KINDS)[number];
 
 export class CreatePayroll {
   @Day() periodStart!: string;
   @Day() periodEnd!: string;
   @Day() checkDate!: string;
-  @Choice(['regular', 'extra']) kind!: 'regular' | 'extra';
+  @Choice(['regular', 'extra', 'recorded']) kind!: 'regular' | 'extra' | 'recorded';
 }
 export class EntryEarning {
   @Text(40) item!: string;
@@ -45,12 +48,19 @@ export class LeftOutLine {
   @Text(120, { min: 1 }) line!: string;
   @Text(120, { min: 1 }) reason!: string;
 }
+/** What another program withheld from a check that is only recorded here. */
+export class WithheldLine {
+  @Text(40, { min: 1 }) tax!: string;
+  @Text(14, { min: 1 }) amount!: string;
+}
 export class PayrollEntry {
   @Id() employeeId!: string;
   @Flag() isPaid!: boolean;
   @List(() => EntryEarning, { most: 40 }) earnings!: EntryEarning[];
   @List(() => EntryDeduction, { most: 40 }) deductions!: EntryDeduction[];
   @List(() => LeftOutLine, { optional: true, most: 40 }) leftOut?: LeftOutLine[];
+  /** Of a recorded payroll only. */
+  @List(() => WithheldLine, { optional: true, most: 60 }) withheld?: WithheldLine[];
 }
 export class SavePayroll {
   @Whole({ min: 1 }) version!: number;
@@ -79,6 +89,13 @@ export class OrderFigure {
   @Amount() amount!: number;
   @Amount() fee!: number;
 }
+/** A tax of which another program withheld something else than is computed here. */
+export class VarianceView {
+  @Text() code!: string;
+  @Text() label!: string;
+  @Amount() withheld!: number;
+  @Amount() computed!: number;
+}
 export class PaycheckView {
   @Id({ nullable: true }) id!: string | null;
   @Amount() gross!: number;
@@ -88,6 +105,7 @@ export class PaycheckView {
   @List(() => ItemFigure) employerPaid!: ItemFigure[];
   @List(() => OrderFigure) garnishments!: OrderFigure[];
   @List(() => TaxFigure) taxes!: TaxFigure[];
+  @List(() => VarianceView, { optional: true }) variances?: VarianceView[];
   @List(() => ProblemDetail) problems!: ProblemDetail[];
 }
 export class PayrollPerson extends PayrollEntry {

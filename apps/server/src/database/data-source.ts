@@ -12,6 +12,7 @@ import { FirstSchema1760000000000 } from './migrations/first-schema.js';
 import { RulePacks1763900000000 } from './migrations/rule-packs.js';
 import { DirectDeposits1769000000000 } from './migrations/direct-deposits.js';
 import { ForeignAddresses1768000000000 } from './migrations/foreign-addresses.js';
+import { RecordedPayrolls1771000000000 } from './migrations/recorded-payrolls.js';
 import { LeftOutLines1770000000000 } from './migrations/left-out-lines.js';
 import { WorkProgress1767000000000 } from './migrations/work-progress.js';
 import { TakeOvers1765000000000 } from './migrations/take-overs.js';
@@ -48,6 +49,7 @@ export const makeDataSource = (url: string): DataSource =>
       ForeignAddresses1768000000000,
       DirectDeposits1769000000000,
       LeftOutLines1770000000000,
+      RecordedPayrolls1771000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

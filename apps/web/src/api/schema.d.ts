@@ -1948,6 +1948,10 @@ export interface components {
             line: string;
             reason: string;
         };
+        WithheldLine: {
+            tax: string;
+            amount: string;
+        };
         ItemFigure: {
             item: string;
             name?: string;
@@ -1968,6 +1972,12 @@ export interface components {
             wages: number;
             amount: number;
         };
+        VarianceView: {
+            code: string;
+            label: string;
+            withheld: number;
+            computed: number;
+        };
         ProblemDetail: {
             code: string;
             field: string;
@@ -1986,6 +1996,7 @@ export interface components {
             employerPaid: components["schemas"]["ItemFigure"][];
             garnishments: components["schemas"]["OrderFigure"][];
             taxes: components["schemas"]["TaxFigure"][];
+            variances?: components["schemas"]["VarianceView"][];
             problems: components["schemas"]["ProblemDetail"][];
         };
         PayrollPerson: {
@@ -1995,6 +2006,7 @@ export interface components {
             earnings: components["schemas"]["EntryEarning"][];
             deductions: components["schemas"]["EntryDeduction"][];
             leftOut?: components["schemas"]["LeftOutLine"][];
+            withheld?: components["schemas"]["WithheldLine"][];
             number: string;
             name: string;
             workState: string;
@@ -2542,7 +2554,7 @@ export interface components {
             /** Format: date */
             checkDate: string;
             /** @enum {string} */
-            kind: "regular" | "extra" | "brought-in";
+            kind: "regular" | "extra" | "recorded" | "brought-in";
             /** @enum {string} */
             status: "open" | "reviewed" | "posted";
             people: number;
@@ -2567,7 +2579,7 @@ export interface components {
             /** Format: date */
             checkDate: string;
             /** @enum {string} */
-            kind: "regular" | "extra";
+            kind: "regular" | "extra" | "recorded";
         };
         EmployerTaxView: {
             tax: string;
@@ -2599,7 +2611,7 @@ export interface components {
             /** Format: date */
             checkDate: string;
             /** @enum {string} */
-            kind: "regular" | "extra" | "brought-in";
+            kind: "regular" | "extra" | "recorded" | "brought-in";
             /** @enum {string} */
             status: "open" | "reviewed" | "posted";
             people: number;
@@ -2624,6 +2636,7 @@ export interface components {
             earnings: components["schemas"]["EntryEarning"][];
             deductions: components["schemas"]["EntryDeduction"][];
             leftOut?: components["schemas"]["LeftOutLine"][];
+            withheld?: components["schemas"]["WithheldLine"][];
         };
         SavePayroll: {
             version: number;

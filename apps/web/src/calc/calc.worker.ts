@@ -28,6 +28,7 @@ export interface CalcCheck extends TakenBy {
   readonly gross: number;
   readonly net: number;
   readonly taxes: readonly { readonly code: string; readonly payer: string; readonly amount: number }[];
+  readonly variances: readonly { readonly code: string; readonly withheld: number; readonly computed: number }[];
   readonly problems: readonly {
     readonly field: string;
     readonly severity: string;
@@ -46,7 +47,7 @@ export interface FoundAmount {
   readonly amount: string | null;
   readonly problem: string | null;
 }
-const NOTHING: CalcCheck = { gross: 0, net: 0, taxes: [], deductions: 0, taken: {}, problems: [] };
+const NOTHING: CalcCheck = { gross: 0, net: 0, taxes: [], deductions: 0, taken: {}, variances: [], problems: [] };
 
 /** A request on its way to the worker: what it was given before is not sent again. */
 export interface SentRequest extends Omit<CalcRequest, 'people'> {
@@ -118,6 +119,7 @@ function checkOf(composed: JsonObject, tape: Tape | undefined): CalcCheck {
     net: result.net,
     taxes: result.taxes.map(({ code, payer, amount }) => ({ code, payer, amount })),
     ...takenBy(result),
+    variances: result.variances,
     problems: result.problems.map(shown),
   };
 }

@@ -5,7 +5,7 @@ import { exportPack, ownRules, readRows } from '@zakat/core/rules/pack';
 import type { Schemas } from '../api/client.js';
 import { payrollPerson, startOf } from '../testing/payroll-people.js';
 import { Calculator, type CalcRequest } from './calc.worker.js';
-import { COMPUTED, alsoOf, entryOf, rowOf, typed } from './sheet-row.js';
+import { COMPUTED, alsoOf, entryOf, rowOf, typed, withholding } from './sheet-row.js';
 import { unsent, type Sent } from './unsent.js';
 
 const calculate = (request: CalcRequest) => new Calculator().answer(request);
@@ -62,6 +62,16 @@ describe('a line of the sheet', () => {
     ]);
     expect(typed(row, 'line', '8 #dry-dock').problem).toBe('#dry-dock is no job; there are #pier-4, #ferry-house');
     expect(typed(rowOf(person(earnings)), 'line', '8 #pier-4').problem).toMatch(/neither the client nor this person/);
+  });
+  it('takes what was withheld elsewhere as it is typed, and forgets it when it is blank', () => {
+    const row = withholding(rowOf(hourly('80')), 'US-FIT', '$1,061.00');
+    expect(entryOf(row).withheld).toEqual([{ tax: 'US-FIT', amount: '1061.00' }]);
+    const request = { id: 1, people: [{ key: 'e', base, entry: entryOf(row), isPaid: true }] };
+    const check = calculate(request).checks['e'];
+    expect(check?.taxes.find((tax) => tax.code === 'US-FIT')?.amount).toBe(106_100);
+    expect(check?.variances.map((variance) => [variance.code, variance.withheld])).toEqual([['US-FIT', 106_100]]);
+    expect(entryOf(withholding(row, 'US-FIT', ' ')).withheld).toBeUndefined();
+    expect(entryOf(withholding(row, 'US-FIT', '7')).withheld).toEqual([{ tax: 'US-FIT', amount: '7' }]);
   });
   it('splits the hours of days by the rules of the firm where it has its own', () => {
     const row = { ...rowOf({ ...hourly('80'), base: { ...base, checkDate: '2026-06-12' } }), state: 'CA' };

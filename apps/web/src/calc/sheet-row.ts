@@ -14,7 +14,10 @@ export const AMOUNT_COLUMNS = ['salary', 'bonus'] as const;
 export const DEDUCTION_COLUMNS = ['401k', 'section-125-health'] as const;
 export const VALUE_COLUMNS: readonly string[] = ['rate', ...HOUR_COLUMNS, ...AMOUNT_COLUMNS, ...DEDUCTION_COLUMNS];
 
-type Entry = Pick<Schemas['PayrollEntry'], 'employeeId' | 'isPaid' | 'earnings' | 'deductions' | 'leftOut'>;
+type Entry = Pick<
+  Schemas['PayrollEntry'],
+  'employeeId' | 'isPaid' | 'earnings' | 'deductions' | 'leftOut' | 'withheld'
+>;
 /** A line of the payroll sheet: one text a column, and what has no column kept as it is. */
 export interface SheetRow {
   readonly employeeId: string;
@@ -28,6 +31,8 @@ export interface SheetRow {
   readonly otherDeductions: Entry['deductions'];
   /** Lines that stay out of this check, each with its reason. */
   readonly leftOut: NonNullable<Entry['leftOut']>;
+  /** What another program withheld, of a check that is only recorded. */
+  readonly withheld: NonNullable<Entry['withheld']>;
   readonly check: CalcCheck;
   readonly line: string;
 }
@@ -70,12 +75,14 @@ export function rowOf(person: Schemas['PayrollPerson']): SheetRow {
     otherEarnings,
     otherDeductions,
     leftOut: person.leftOut ?? [],
+    withheld: person.withheld ?? [],
     line: '',
     check: {
       gross: paycheck.gross,
       net: paycheck.net,
       taxes: paycheck.taxes,
       ...takenBy(paycheck),
+      variances: paycheck.variances ?? [],
       problems: paycheck.problems,
     },
   };
@@ -104,6 +111,7 @@ export function entryOf(row: SheetRow): Entry {
     earnings: [...hours, ...amounts, ...row.otherEarnings],
     deductions: [...deductions, ...row.otherDeductions],
     ...(row.leftOut.length > 0 ? { leftOut: row.leftOut } : {}),
+    ...(row.withheld.length > 0 ? { withheld: row.withheld } : {}),
   };
 }
 
@@ -223,6 +231,19 @@ export function leavingOut(row: SheetRow, line: string, reason: string | null): 
   return { ...row, leftOut: reason === null ? others : [...others, { line, reason }] };
 }
 
+/** The row with what was withheld for a tax, as typed; blank: as it is computed. */
+export function withholding(row: SheetRow, tax: string, amount: string): SheetRow {
+  const others = row.withheld.filter((line) => line.tax !== tax);
+  const plain = asPlainAmount(amount);
+  return { ...row, withheld: plain === '' ? others : [...others, { tax, amount: plain }] };
+}
+
+const asPlainAmount = (value: string): string =>
+  value
+    .trim()
+    .replace(/^\$/, '')
+    .replace(/,(?=\d{3}(?:\D|$))/g, '');
+
 /** A row after one cell was typed over, by the rules of the firm. A line that cannot be read changes nothing. */
 export function typed(row: SheetRow, column: string, value: string, rules: OwnRules | null = null): Typed {
   if (column === 'isPaid') return { row: { ...row, isPaid: value === 'true' }, problem: null };
@@ -236,10 +257,7 @@ export function typed(row: SheetRow, column: string, value: string, rules: OwnRu
     if (column === 'also') return { row: withOthers(row, known), problem: null, ...inHand };
     return { row: known.length === 0 ? noted : withException(noted, known), problem: null, ...inHand };
   }
-  const text = value
-    .trim()
-    .replace(/^\$/, '')
-    .replace(/,(?=\d{3}(?:\D|$))/g, '');
+  const text = asPlainAmount(value);
   return { row: { ...row, values: { ...row.values, [column]: text } }, problem: null };
 }
 

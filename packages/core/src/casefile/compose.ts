@@ -24,6 +24,12 @@ export interface TypedEntry {
   }[];
   /** Lines that stay out of this check, by `lineKey`, each with its reason. */
   readonly leftOut?: readonly LeftOutLine[] | undefined;
+  /** Of a check that another program paid: what it withheld, by tax. */
+  readonly withheld?: readonly WithheldLine[] | undefined;
+}
+export interface WithheldLine {
+  readonly tax: string;
+  readonly amount: string;
 }
 export interface LeftOutLine {
   readonly line: string;
@@ -80,7 +86,7 @@ function startOf(base: JsonObject): JsonObject {
   if (known) return known;
   const start: Record<string, unknown> = {};
   for (const [name, value] of Object.entries(base)) if (!FOR_TYPING.has(name)) start[name] = value;
-  for (const name of ['earnings', 'deductions', 'employerPaid', 'rules', 'places']) start[name] ??= null;
+  for (const name of ['earnings', 'deductions', 'employerPaid', 'withheld', 'rules', 'places']) start[name] ??= null;
   starts.set(base, start);
   return start;
 }
@@ -120,6 +126,8 @@ export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | 
   composed['earnings'] = entry.earnings.map(line);
   composed['deductions'] = entry.deductions.filter((typed) => !isEmployerPaid(typed.item)).map(besidesPay);
   if (employerPaid.length > 0) composed['employerPaid'] = employerPaid.map(besidesPay);
+  if (entry.withheld && entry.withheld.length > 0)
+    composed['withheld'] = Object.fromEntries(entry.withheld.map(({ tax, amount }) => [tax, amount]));
   if (leftOut.length > 0) composed['employee'] = withoutOrders(composed['employee'], leftOut);
   if (own) {
     composed['rules'] = own.rules;

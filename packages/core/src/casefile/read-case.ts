@@ -27,7 +27,7 @@ import {
   type PaidEvery,
 } from './read-lines.js';
 import { readLocalization, readPlaces } from './read-places.js';
-import { readDeductionsToDate, readOwnDeductionsToDate, readTaxes, readWages } from './read-to-date.js';
+import { readDeductionsToDate, readOwnDeductionsToDate, readTaxes, readWages, readWithheld } from './read-to-date.js';
 import { Reader, isObject } from './reader.js';
 
 /** A case of the case file, read and checked. `input` is null when there are issues. */
@@ -53,6 +53,7 @@ const CASE_FIELDS = [
   'grossUp',
   'yearToDate',
   'monthToDate',
+  'withheld',
   'rules',
   'places',
   'expect',
@@ -297,6 +298,7 @@ export function readCase(value: unknown): ReadCase {
     wagesThisMonth: month?.amount('wages') ?? ZERO,
     taxesThisMonth: readTaxes(inner(month, 'taxes'), issues),
     deductionsThisMonth: readDeductionsToDate(inner(month, 'deductions'), issues),
+    withheld: readWithheld(inner(reader, 'withheld'), issues),
   };
   return { id, grossUp, expect, issues, input: issues.length > 0 || !checkDate || !payFrequency ? null : input };
 }

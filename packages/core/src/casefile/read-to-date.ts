@@ -1,7 +1,7 @@
 import { type Issue, problem } from '../issues/issue.js';
 import { findItem } from '../items/registry.js';
 import { type Cents, ZERO } from '../money/cents.js';
-import { type TaxCode, type WageBase, isTaxCode, isWageBase } from '../taxes/registry.js';
+import { type TaxCode, type WageBase, isTaxCode, isWageBase, taxOf } from '../taxes/registry.js';
 import { Reader } from './reader.js';
 
 export function readWages(reader: Reader | null, issues: Issue[]): Partial<Record<WageBase, Cents>> {
@@ -32,6 +32,16 @@ export function readTaxes(reader: Reader | null, issues: Issue[]): Partial<Recor
       );
   }
   return taxes;
+}
+
+/** What another program withheld, by tax; null where the check is one of ours. */
+export function readWithheld(reader: Reader | null, issues: Issue[]): ReadonlyMap<TaxCode, Cents> | null {
+  if (!reader) return null;
+  const withheld = new Map(Object.entries(readTaxes(reader, issues)) as [TaxCode, Cents][]);
+  for (const code of withheld.keys())
+    if (taxOf(code).payer === 'employer')
+      issues.push(problem('withheld.not-employee', `${reader.path}.${code}`, { tax: taxOf(code).label }));
+  return withheld;
 }
 
 export function readDeductionsToDate(reader: Reader | null, issues: Issue[]): Record<string, Cents> {

@@ -50,6 +50,8 @@ export interface CaseAnswer {
     readonly lost: string;
     readonly balance: string;
   }[];
+  /** Where another program withheld something else than is computed here. */
+  readonly variances?: readonly { readonly code: string; readonly withheld: string; readonly computed: string }[];
   /** Amounts that year-end reporting needs; left out when they are all zero. */
   readonly tracked?: Readonly<Record<string, string>>;
   readonly problems: readonly CaseProblem[];
@@ -172,6 +174,15 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
             used: showLeaveHours(used),
             lost: showLeaveHours(lost),
             balance: showLeaveHours(balance),
+          })),
+        }
+      : {}),
+    ...(result.variances.length > 0
+      ? {
+          variances: result.variances.map(({ code, withheld, computed }) => ({
+            code,
+            withheld: toDollars(withheld),
+            computed: toDollars(computed),
           })),
         }
       : {}),

@@ -52,6 +52,14 @@ export const ISSUE_TEXTS = {
     '{order}: {amount} of {ordered} is taken, because the law protects the rest.',
     'Tell the creditor when asked; the order stays.',
   ),
+  'withheld.differs': entry(
+    '{tax}: {withheld} was withheld where {computed} is computed.',
+    'Nothing to do if that was withheld: it is kept so. Otherwise correct the amount.',
+  ),
+  'withheld.not-employee': entry(
+    '{tax} is not withheld from pay.',
+    'Leave it out: what the employer owes is computed from the wages.',
+  ),
   'tips.uncollected': entry(
     'Employee tax of {amount} on tips could not be collected from this check.',
     'Collect it from later wages of the year, or report it in box 12, codes A and B.',

@@ -18,6 +18,7 @@ import { earningLine } from './named.js';
 import type { PaycheckResult } from './result.js';
 import { stateIncomeTaxes } from './state-taxes.js';
 import { Wages } from './wages.js';
+import { takeWithheld } from './withheld-elsewhere.js';
 import { compensationLine } from './workers-compensation.js';
 
 function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
@@ -54,6 +55,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   let taken = 0;
   for (const line of deductions.lines) taken += line.amount;
   const uncollected = leaveUncollected(check, gross, tips);
+  const variances = takeWithheld(check);
   const withheld = withheldFrom(check);
   let orders: readonly GarnishmentLine[] = [];
   if (input.garnishments.length > 0) {
@@ -88,6 +90,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
     leave: input.leave.length === 0 ? NO_LEAVE : leaveMoves(check),
     workersCompensation: input.workClass ? compensationLine(check, input.workClass, tracked.qualifiedOvertime) : null,
     tracked,
+    variances,
     problems: check.issues,
   };
   writeNet(check, result, withheld, deducted);
@@ -158,6 +161,7 @@ export const NOTHING: PaycheckResult = {
   employerPaid: [],
   garnishments: [],
   taxes: [],
+  variances: [],
   leave: [],
   workersCompensation: null,
   tracked: {

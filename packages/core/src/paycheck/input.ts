@@ -184,4 +184,6 @@ export interface PaycheckInput {
   readonly wagesThisMonth: Cents;
   readonly taxesThisMonth: Readonly<Partial<Record<TaxCode, Cents>>>;
   readonly deductionsThisMonth: Readonly<Record<string, Cents>>;
+  /** Of a check that was paid by another program: what it withheld, by tax of the employee. */
+  readonly withheld: ReadonlyMap<TaxCode, Cents> | null;
 }

@@ -4,6 +4,7 @@ import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
 import type { TaxCode } from '../taxes/registry.js';
 import type { GarnishmentLine } from './garnishment.js';
+import type { Variance } from './withheld-elsewhere.js';
 import type { CompensationLine } from './workers-compensation.js';
 
 export interface EarningLine {
@@ -64,5 +65,7 @@ export interface PaycheckResult {
   readonly leave: readonly ({ readonly item: string } & LeaveMove)[];
   readonly workersCompensation: CompensationLine | null;
   readonly tracked: Tracked;
+  /** Where another program withheld something else than is computed here. */
+  readonly variances: readonly Variance[];
   readonly problems: readonly Issue[];
 }

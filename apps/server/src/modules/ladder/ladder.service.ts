@@ -107,7 +107,7 @@ export class LadderService {
   private async payRungs(manager: EntityManager, client: Client, today: LocalDate): Promise<Rung[]> {
     const rows = (await manager.query(
       `SELECT p.id, d.status, d.amount FROM payroll p LEFT JOIN direct_deposit d ON d.payroll_id = p.id AND d.status IN ('planned', 'released', 'settled')
-       WHERE p.client_id = $1 AND p.status = 'posted' AND p.kind <> 'brought-in' AND p.check_date >= $2 AND (d.id IS NULL OR d.status = 'planned')
+       WHERE p.client_id = $1 AND p.status = 'posted' AND p.kind NOT IN ('recorded', 'brought-in') AND p.check_date >= $2 AND (d.id IS NULL OR d.status = 'planned')
          AND EXISTS (SELECT 1 FROM paycheck c JOIN employee_fact f ON f.employee_id = c.employee_id AND f.kind = 'bank' WHERE c.payroll_id = p.id)`,
       [client.id, addDays(today, -DAYS_BEHIND)],
     )) as { id: string; status: 'planned' | null; amount: string | null }[];

@@ -13,7 +13,7 @@ import { Clock } from '../clock/clock.js';
 import { LedgerWriter } from '../ledger/ledger-writer.js';
 import type { Payroll } from './entities.js';
 import { PaycheckWriter } from './paycheck-writer.js';
-import { asChecked, type ComputedPerson } from './payroll-view.js';
+import { asChecked, variancesOf, type ComputedPerson } from './payroll-view.js';
 
 /** Writes a posted payroll: set-based, a few statements however many people. */
 @Injectable()
@@ -54,6 +54,7 @@ export class PayrollPoster {
           employerPaid: result.employerPaid,
           tracked: result.tracked,
           taxes: result.taxes,
+          ...(result.variances.length > 0 ? { variances: variancesOf(result) } : {}),
           ...(costs[index]?.some((cost) => cost.job !== '') ? { jobs: costs[index] } : {}),
         },
         facts: { case: base, entry, own },

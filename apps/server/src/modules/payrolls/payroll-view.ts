@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { PaycheckView, PayrollEntry, PayrollView } from '@zakat/contract/payrolls';
+import type { PaycheckView, PayrollEntry, PayrollView, VarianceView } from '@zakat/contract/payrolls';
 import {
   ACCOUNT_LABELS,
   costsOfChecks,
@@ -37,6 +37,7 @@ interface StoredLine {
   readonly earnings: PayrollEntry['earnings'];
   readonly deductions: PayrollEntry['deductions'];
   readonly left_out: NonNullable<PayrollEntry['leftOut']>;
+  readonly withheld: NonNullable<PayrollEntry['withheld']>;
 }
 
 const entryOf = (line: StoredLine): PayrollEntry => ({
@@ -45,7 +46,12 @@ const entryOf = (line: StoredLine): PayrollEntry => ({
   earnings: line.earnings,
   deductions: line.deductions,
   ...(line.left_out.length > 0 ? { leftOut: line.left_out } : {}),
+  ...(line.withheld.length > 0 ? { withheld: line.withheld } : {}),
 });
+
+/** With the words of each tax, as they are kept with a posted check. */
+export const variancesOf = ({ variances }: PaycheckResult): VarianceView[] =>
+  variances.map((variance) => ({ ...variance, label: taxOf(variance.code).label }));
 
 export const viewOf = (id: string | null, result: PaycheckResult): PaycheckView => ({
   id,
@@ -56,6 +62,7 @@ export const viewOf = (id: string | null, result: PaycheckResult): PaycheckView 
   employerPaid: [...result.employerPaid],
   garnishments: result.garnishments.map(({ kind, label, amount, fee }) => ({ kind, label, amount, fee })),
   taxes: [...result.taxes],
+  ...(result.variances.length > 0 ? { variances: variancesOf(result) } : {}),
   problems: result.problems.map(detailOf),
 });
 
@@ -89,7 +96,7 @@ export class PayrollViews {
     const client = await findClient(manager, payroll.clientId);
     const cases = await this.casesOf(manager, client, payroll);
     const stored = (await manager.query(
-      'SELECT employee_id, is_paid, earnings, deductions, left_out FROM payroll_line WHERE payroll_id = $1',
+      'SELECT employee_id, is_paid, earnings, deductions, left_out, withheld FROM payroll_line WHERE payroll_id = $1',
       [id],
     )) as StoredLine[];
     const byEmployee = new Map(stored.map((line) => [line.employee_id, line]));
@@ -252,6 +259,7 @@ const checkOf = (stored: StoredCheck): PaycheckView => ({
   employerPaid: stored.lines.employerPaid,
   garnishments: stored.lines.garnishments,
   taxes: stored.lines.taxes,
+  ...(stored.lines.variances ? { variances: stored.lines.variances } : {}),
   problems: [],
 });
 

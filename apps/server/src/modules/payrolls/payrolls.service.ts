@@ -151,13 +151,21 @@ export class PayrollsService {
       const strangers = input.entries.filter((entry) => !known.has(entry.employeeId));
       if (strangers.length > 0)
         throw refuseField('entries', 'An entry is for a person who is not in this payroll.', 'Load the payroll again.');
+      if (payroll.kind !== 'recorded' && input.entries.some((entry) => (entry.withheld ?? []).length > 0))
+        throw refuseField(
+          'entries',
+          'What was withheld elsewhere belongs to a payroll that was already paid.',
+          'Start one of the kind recorded, or leave the amounts out.',
+        );
       await this.writeLines(manager, actor, id, input.entries);
       const leftOut = input.entries.flatMap(({ employeeId, leftOut: lines = [] }) =>
         lines.map((line) => ({ employeeId, ...line })),
       );
+      const withheld = input.entries.reduce((count, entry) => count + (entry.withheld ?? []).length, 0);
       await this.audit.record(manager, actor, 'payroll.save', 'payroll', id, {
         entries: input.entries.length,
         ...(leftOut.length > 0 ? { leftOut } : {}),
+        ...(withheld > 0 ? { withheld } : {}),
       });
       return this.views.of(manager, id);
     });
@@ -288,13 +296,14 @@ export class PayrollsService {
       earnings: entry.earnings,
       deductions: entry.deductions,
       left_out: entry.leftOut ?? [],
+      withheld: entry.withheld ?? [],
     }));
     await manager.query(
-      `INSERT INTO payroll_line (payroll_id, firm_id, employee_id, is_paid, earnings, deductions, left_out)
-       SELECT $1, $2, r.employee_id, r.is_paid, r.earnings, r.deductions, r.left_out
-       FROM jsonb_to_recordset($3::jsonb) AS r(employee_id uuid, is_paid boolean, earnings jsonb, deductions jsonb, left_out jsonb)
+      `INSERT INTO payroll_line (payroll_id, firm_id, employee_id, is_paid, earnings, deductions, left_out, withheld)
+       SELECT $1, $2, r.employee_id, r.is_paid, r.earnings, r.deductions, r.left_out, r.withheld
+       FROM jsonb_to_recordset($3::jsonb) AS r(employee_id uuid, is_paid boolean, earnings jsonb, deductions jsonb, left_out jsonb, withheld jsonb)
        ON CONFLICT (payroll_id, employee_id)
-       DO UPDATE SET is_paid = EXCLUDED.is_paid, earnings = EXCLUDED.earnings, deductions = EXCLUDED.deductions, left_out = EXCLUDED.left_out`,
+       DO UPDATE SET is_paid = EXCLUDED.is_paid, earnings = EXCLUDED.earnings, deductions = EXCLUDED.deductions, left_out = EXCLUDED.left_out, withheld = EXCLUDED.withheld`,
       [payrollId, actor.firmId, JSON.stringify(rows)],
     );
   }

@@ -331,10 +331,11 @@ const exemptions = (client: Client, facts: ClientOnDay): string[] => [
 /** What a person is usually paid: the entry that a new payroll starts with. */
 export function usualEntry(person: PersonCase, kind: PayrollKind): PayrollEntry {
   const onLeave = person.facts.employment?.['standing'] === 'leave';
-  if (kind !== 'regular' || onLeave || person.usual.earnings.length === 0)
+  const isUsual = kind === 'regular' || kind === 'recorded';
+  if (!isUsual || onLeave || person.usual.earnings.length === 0)
     return {
       employeeId: person.employee.id,
-      isPaid: kind === 'regular' && !onLeave && person.facts.pay?.['basis'] !== 'none',
+      isPaid: isUsual && !onLeave && person.facts.pay?.['basis'] !== 'none',
       earnings: [],
       deductions: [],
     };

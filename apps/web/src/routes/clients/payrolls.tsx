@@ -29,7 +29,7 @@ function NewPayroll({
       periodStart: suggestion.periodStart,
       periodEnd: suggestion.periodEnd,
       checkDate: suggestion.checkDate,
-      kind: 'regular' as 'regular' | 'extra',
+      kind: 'regular' as Schemas['CreatePayroll']['kind'],
     },
     validate: { periodStart: isDay, periodEnd: isDay, checkDate: isDay },
   });
@@ -49,6 +49,7 @@ function NewPayroll({
           data={[
             { value: 'regular', label: 'regular' },
             { value: 'extra', label: 'extra, outside the schedule' },
+            { value: 'recorded', label: 'recorded, already paid elsewhere' },
           ]}
           {...form.getInputProps('kind')}
         />

@@ -58,6 +58,20 @@ describe('what a payroll costs', () => {
     expect(cells('no job', jobs).at(-1)).toBe('430.60');
     expect(cells('Totals', jobs).at(-1)).toBe('1,086.50');
   });
+  it('lists what another program withheld otherwise, with the difference and its total', () => {
+    const first = person('1', {});
+    const paycheck = {
+      ...first.paycheck,
+      variances: [
+        { code: 'US-FIT', label: 'Federal income tax', withheld: 6100, computed: 6240 },
+        { code: 'NY-SIT', label: 'New York income tax', withheld: 2500, computed: 2400 },
+      ],
+    };
+    show([{ ...first, paycheck }], { kind: 'recorded' });
+    const list = section('Withheld elsewhere, not as computed');
+    expect(cells('Person 1, Federal income tax', list).slice(1)).toEqual(['62.40', '61.00', '−1.40']);
+    expect(cells('Totals', list).slice(1)).toEqual(['86.40', '86.00', '−0.40']);
+  });
   it('has no table of jobs where nothing is booked to one', () => {
     show([person('1', {})]);
     expect(screen.queryByRole('heading', { name: 'By job' })).toBeNull();

@@ -99,6 +99,26 @@ function ByPlace({ payroll }: Props): ReactNode {
   });
 }
 
+/** Where another program withheld something else than is computed here. */
+function Variances({ payroll }: Props): ReactNode {
+  const rows = payroll.persons.flatMap((person) =>
+    (person.paycheck.variances ?? []).map((variance) => ({
+      name: `${person.name}, ${variance.label}`,
+      amounts: [variance.computed, variance.withheld, variance.withheld - variance.computed],
+    })),
+  );
+  if (rows.length === 0) return null;
+  return (
+    <TotalsTable
+      heading="Withheld elsewhere, not as computed"
+      of="Person and tax"
+      columns={['Computed', 'Withheld', 'Difference']}
+      rows={rows}
+      isPencil={isPencilled(payroll)}
+    />
+  );
+}
+
 function EmployerTaxes({ payroll }: Props): ReactNode {
   const isPencil = isPencilled(payroll);
   return (
@@ -177,6 +197,7 @@ export function Costs({ payroll }: Props): ReactNode {
     <>
       {isOurs && <AgainstLastTime payroll={payroll} />}
       {isOurs && <ByPlace payroll={payroll} />}
+      <Variances payroll={payroll} />
       <JobCosts costs={payroll.jobs} isPencil={isPencilled(payroll)} />
       <EmployerTaxes payroll={payroll} />
       {isOurs && <Journal payroll={payroll} />}

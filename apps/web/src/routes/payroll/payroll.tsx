@@ -19,6 +19,7 @@ import { LinesOfCheck } from './lines-of-check.js';
 import { postingSlip } from './posting-slip.js';
 import { PayrollSheet } from './sheet.js';
 import { useSheet } from './use-sheet.js';
+import { WithheldElsewhere } from './withheld-elsewhere.js';
 
 type Payroll = Schemas['PayrollView'];
 const SAVED: Readonly<Record<string, string>> = {
@@ -113,6 +114,14 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           onLeaveOut={(line, reason) => sheet.leaveOut(looked.employeeId, line, reason)}
         />
       )}
+      {looked && payroll.kind === 'recorded' && (
+        <WithheldElsewhere
+          key={`withheld ${looked.employeeId}`}
+          row={looked}
+          isOpen={isOpen}
+          onWithhold={(tax, amount) => sheet.withhold(looked.employeeId, tax, amount)}
+        />
+      )}
       {sheet.note && (
         <div className="problem" data-severity="warning" role="status">
           In the hand: {sheet.note}.
@@ -161,7 +170,9 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           onAct={() => go('post')}
         />
       )}
-      {payroll.status === 'posted' && payroll.kind !== 'brought-in' && <HowPaid payroll={payroll} />}
+      {payroll.status === 'posted' && payroll.kind !== 'brought-in' && payroll.kind !== 'recorded' && (
+        <HowPaid payroll={payroll} />
+      )}
       {payroll.status !== 'open' && <Costs payroll={payroll} />}
     </>
   );

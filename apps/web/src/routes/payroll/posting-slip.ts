@@ -31,7 +31,7 @@ export function postingSlip(payroll: Schemas['PayrollView']): Slip {
       ...(benefits === 0 ? [] : [{ label: 'Employer benefits', value: money(benefits) }]),
       { label: 'Total cost', value: money(payroll.gross + employer + benefits) },
     ],
-    leaves: `${paid.length} paychecks are written to the ledger, and ${money(withheld + employer)} of taxes are owed from then on.`,
+    leaves: `${payroll.kind === 'recorded' ? 'Nobody is paid: another program did. ' : ''}${paid.length} paychecks are written to the ledger, and ${money(withheld + employer)} of taxes are owed from then on.`,
     becomesImpossible: 'A posted paycheck is never edited or removed.',
     wayBack: 'A mistake found later is reversed by a new entry.',
     checks: [

@@ -2,7 +2,16 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Refused, Schemas } from '../../api/client.js';
 import { payrollQuery, useSavePayroll } from '../../api/resources.js';
-import { entryOf, leavingOut, paying, rowOf, typed, type InHand, type SheetRow } from '../../calc/sheet-row.js';
+import {
+  entryOf,
+  leavingOut,
+  paying,
+  rowOf,
+  typed,
+  withholding,
+  type InHand,
+  type SheetRow,
+} from '../../calc/sheet-row.js';
 import { useCalc } from '../../calc/use-calc.js';
 import type { OwnRows } from '@zakat/core/casefile/compose';
 import { ownRules, readRows } from '@zakat/core/rules/pack';
@@ -21,6 +30,8 @@ export interface Sheet {
   type(employeeId: string, column: string, value: string): void;
   /** Leaves a line out of the check for a reason; null: takes it again. */
   leaveOut(employeeId: string, line: string, reason: string | null): void;
+  /** Takes what another program withheld for a tax, as typed; blank: as it is computed. */
+  withhold(employeeId: string, tax: string, amount: string): void;
   showFigure(employeeId: string, figure: string): void;
   /** Saves now and answers with the version to act on. */
   flush(): Promise<number>;
@@ -142,6 +153,14 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     [change, changed],
   );
 
+  const withhold = useCallback(
+    (employeeId: string, tax: string, amount: string): void => {
+      const row = change(employeeId, (before) => withholding(before, tax, amount));
+      if (row) changed(row);
+    },
+    [change, changed],
+  );
+
   const showFigure = useCallback(
     (employeeId: string, figure: string): void => {
       const row = latest.current.find((candidate) => candidate.employeeId === employeeId);
@@ -159,5 +178,5 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     async (): Promise<number> => (saving === 'saved' ? version.current : saveRef.current()),
     [saving],
   );
-  return { rows, saving, error: save.error, lineProblem, note, type, leaveOut, showFigure, flush };
+  return { rows, saving, error: save.error, lineProblem, note, type, leaveOut, withhold, showFigure, flush };
 }

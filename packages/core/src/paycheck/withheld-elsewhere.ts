@@ -1,0 +1,43 @@
+import { ZERO, showDollars, type Cents } from '../money/cents.js';
+import { taxOf, type TaxCode } from '../taxes/registry.js';
+import type { Check } from './check.js';
+
+/** What another program withheld for a tax, beside what the rules here come to. */
+export interface Variance {
+  readonly code: TaxCode;
+  readonly withheld: Cents;
+  readonly computed: Cents;
+}
+
+const NO_VARIANCES: readonly Variance[] = [];
+
+/**
+ * Puts the amounts that were really withheld in the place of those computed: a check that is recorded after the fact was
+ * paid with them. What differs is listed. A tax that the rules do not find in the check becomes a line without wages.
+ */
+export function takeWithheld(check: Check): readonly Variance[] {
+  const { withheld } = check.input;
+  if (withheld === null) return NO_VARIANCES;
+  const variances: Variance[] = [];
+  for (const [code, amount] of withheld) {
+    const at = check.taxes.findIndex((line) => line.code === code && line.payer === 'employee');
+    const line = check.taxes[at];
+    const computed = line?.amount ?? ZERO;
+    if (line) check.taxes[at] = { ...line, amount };
+    else check.push(code, ZERO, ZERO, amount);
+    if (amount === computed) continue;
+    variances.push({ code, withheld: amount, computed });
+    check.warn('withheld.differs', `withheld.${code}`, {
+      tax: taxOf(code).label,
+      withheld: showDollars(amount),
+      computed: showDollars(computed),
+    });
+    check.tape?.write(code, () => ({
+      label: 'Withheld elsewhere',
+      value: showDollars(amount),
+      how: `in the place of ${showDollars(computed)}, as the check was paid with it`,
+      isResult: true,
+    }));
+  }
+  return variances;
+}

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { cents, toDollars } from '@zakat/core/money/cents';
 import { Stack, takeOn, type Caller } from './stack.js';
 
 let stack: Stack;
@@ -50,7 +51,7 @@ describe('a payroll that another program paid', () => {
     const client = await takeOn(preparer, 'RECORD', 1);
     const opened = await start(client.id, 'recorded');
     const computed = opened.persons[0]?.paycheck.taxes.find((tax) => tax.code === 'US-FIT')?.amount ?? 0;
-    const saved = await save(opened, [{ tax: 'US-FIT', amount: ((computed - 140) / 100).toFixed(2) }]);
+    const saved = await save(opened, [{ tax: 'US-FIT', amount: toDollars(cents(computed - 140)) }]);
     expect(saved.status).toBe(200);
     const reviewed = await preparer('POST', `/payrolls/${opened.id}/review`, { version: saved.body.version });
     const posted = (await preparer('POST', `/payrolls/${opened.id}/post`, { version: reviewed.body.version }))

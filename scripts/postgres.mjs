@@ -85,8 +85,14 @@ export async function stopLeftover(folder) {
     await asServer(join(bin, 'pg_ctl'), ['stop', '-D', folder, '-m', 'fast', '-w', '-t', '30']).catch(() => undefined);
 }
 
-/** Makes and starts a private cluster on a loopback port; answers with its address and how to stop it. */
-export async function startCluster(folder, port) {
+/** Nothing is waited for to be on the disk: a test cluster is thrown away, and no test takes the power away. */
+const THROWAWAY = '-c fsync=off -c synchronous_commit=off -c full_page_writes=off';
+
+/**
+ * Makes and starts a private cluster on a loopback port; answers with its address and how to stop it. One that is thrown
+ * away afterwards does not survive a crash of the machine.
+ */
+export async function startCluster(folder, port, { isThrowaway = false } = {}) {
   const bin = binaries();
   if (!bin) throw new Stop('PostgreSQL is not installed.');
   const who = account();
@@ -136,7 +142,7 @@ export async function startCluster(folder, port) {
     }
   }
   const password = readFileSync(passwordFile, 'utf8').trim();
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=120 -c log_min_messages=warning`;
+  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=120 -c log_min_messages=warning${isThrowaway ? ` ${THROWAWAY}` : ''}`;
   try {
     await asServer(join(bin, 'pg_ctl'), ['start', '-D', folder, '-w', '-t', '30', '-l', log, '-o', options]);
   } catch {

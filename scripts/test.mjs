@@ -33,12 +33,16 @@ async function verdict(label, work) {
 }
 
 /** The server's suites share one database server and go one after the other; the others take every core there is. */
+const SERVER = 'the server';
 const UNIT_RUNS = [
   ['everything but the server', ['--ignoreProjects', 'server', '--maxWorkers=100%']],
-  ['the server', ['--selectProjects', 'server', '--maxWorkers=1']],
+  [SERVER, ['--selectProjects', 'server', '--maxWorkers=1']],
 ];
-async function unitTests(databaseUrl, folder) {
-  for (const [name, which] of UNIT_RUNS) await unitRun(name, which, databaseUrl, folder);
+async function unitTests(databaseUrl, folder, beside) {
+  for (const [name, which] of UNIT_RUNS) {
+    if (name === SERVER) beside();
+    await unitRun(name, which, databaseUrl, folder);
+  }
 }
 async function unitRun(name, which, databaseUrl, folder) {
   const report = join(folder, `${name.replaceAll(' ', '-')}.json`);
@@ -66,11 +70,11 @@ function chromium() {
   return ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path));
 }
 
-async function endToEnd(databaseUrl, folder) {
-  if (!chromium()) await step('Chromium', () => installDebian(['chromium'], 'The Chromium browser for the tests'));
+/** A whole Zakat with the demo, for the browser; the server's suites leave a core free for making it. */
+async function demoForBrowser(databaseUrl, folder) {
+  if (!chromium()) await installDebian(['chromium'], 'The Chromium browser for the tests');
   const { cli, loadDemo, stackEnvironment, startStack } = await import('./stack.mjs');
   const home = join(folder, 'e2e');
-  const report = join(folder, 'e2e.json');
   const env = stackEnvironment({
     folder: home,
     databaseUrl,
@@ -79,36 +83,40 @@ async function endToEnd(databaseUrl, folder) {
     today: '2025-12-29',
     clock: 'simulated',
   });
-  let stack = null;
+  await cli(env, 'prepare', '2025-12-29');
+  const stack = await startStack(env, home);
   try {
-    await step('demo for the browser', async () => {
-      await cli(env, 'prepare', '2025-12-29');
-      stack = await startStack(env, home);
-      await loadDemo(env);
-    });
-    const browser = {
-      ZAKAT_E2E_URL: env.ZAKAT_PUBLIC_URL,
-      ZAKAT_E2E_CONSOLE: `http://127.0.0.1:${env.AGENCIES_PORT}/console`,
-      ZAKAT_E2E_REPORT: report,
-      ZAKAT_CHROMIUM: chromium(),
-    };
-    const code = await show(bin('playwright'), ['test'], {
-      cwd: join(ROOT, 'e2e'),
-      env: { ...process.env, ...browser },
-    });
-    const { stats } = existsSync(report)
-      ? JSON.parse(readFileSync(report, 'utf8'))
-      : { stats: { expected: 0, unexpected: 1, flaky: 0, skipped: 0 } };
-    counts.passed += stats.expected + stats.flaky;
-    counts.failed += stats.unexpected + (code !== 0 && stats.unexpected === 0 ? 1 : 0);
-    if (stats.skipped > 0)
-      process.stdout.write(`  ${stats.skipped} browser tests did not run, after a failure before them\n`);
-    const trail = await cli(env, 'verify-audit').catch((error) => error.message);
-    if (trail.includes('the chain holds')) counts.passed += 1;
-    else counts.failed += 1;
-  } finally {
-    await stack?.stop();
+    await loadDemo(env);
+  } catch (error) {
+    await stack.stop();
+    throw error;
   }
+  return { cli, env, stack };
+}
+
+async function endToEnd(making, folder) {
+  const report = join(folder, 'e2e.json');
+  const { cli, env } = await step('demo for the browser', () => making);
+  const browser = {
+    ZAKAT_E2E_URL: env.ZAKAT_PUBLIC_URL,
+    ZAKAT_E2E_CONSOLE: `http://127.0.0.1:${env.AGENCIES_PORT}/console`,
+    ZAKAT_E2E_REPORT: report,
+    ZAKAT_CHROMIUM: chromium(),
+  };
+  const code = await show(bin('playwright'), ['test'], {
+    cwd: join(ROOT, 'e2e'),
+    env: { ...process.env, ...browser },
+  });
+  const { stats } = existsSync(report)
+    ? JSON.parse(readFileSync(report, 'utf8'))
+    : { stats: { expected: 0, unexpected: 1, flaky: 0, skipped: 0 } };
+  counts.passed += stats.expected + stats.flaky;
+  counts.failed += stats.unexpected + (code !== 0 && stats.unexpected === 0 ? 1 : 0);
+  if (stats.skipped > 0)
+    process.stdout.write(`  ${stats.skipped} browser tests did not run, after a failure before them\n`);
+  const trail = await cli(env, 'verify-audit').catch((error) => error.message);
+  if (trail.includes('the chain holds')) counts.passed += 1;
+  else counts.failed += 1;
 }
 
 async function main() {
@@ -117,7 +125,9 @@ async function main() {
   const folder = mkdtempSync(join(tmpdir(), 'zakat-test-'));
   let database = null;
   let cluster = null;
+  let demo = null;
   const stop = async () => {
+    await demo?.then(({ stack }) => stack.stop()).catch(() => undefined);
     await database?.stop();
     if (cluster) removeCluster(cluster);
     rmSync(folder, { recursive: true, force: true });
@@ -140,10 +150,17 @@ async function main() {
     if (wants('unit') || wants('e2e')) {
       await step('PostgreSQL', installPostgres);
       cluster = clusterFolder(join(folder, 'database'));
-      database = await step('database', async () => startCluster(cluster, await freePort()));
+      database = await step('database', async () => startCluster(cluster, await freePort(), { isThrowaway: true }));
     }
-    if (wants('unit')) await unitTests(database.url, folder);
-    if (wants('e2e')) await endToEnd(database.url, folder);
+    const makeDemo = () => {
+      if (!wants('e2e')) return;
+      demo = demoForBrowser(database.url, folder);
+      // What went wrong is told where it is waited for.
+      demo.catch(() => undefined);
+    };
+    if (wants('unit')) await unitTests(database.url, folder, makeDemo);
+    else makeDemo();
+    if (demo) await endToEnd(demo, folder);
   } finally {
     await stop();
   }

@@ -3,6 +3,7 @@ import { useEffect, useState, type FormEvent, type ReactNode } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Refused } from '../api/client.js';
 import { RefusedNote } from '../kit/problems.js';
+import { wayBack } from './clients/account-path.js';
 import { useDraft } from './fact-forms/use-draft.js';
 
 export interface IdentityField {
@@ -27,7 +28,7 @@ export function IdentityForm({ fields, values, draftKey, isSaving, error, onSave
   const [search] = useSearchParams();
   const navigate = useNavigate();
   const wanted = search.get('field');
-  const back = search.get('back');
+  const back = wayBack(search.get('back'));
   const [typed, setTyped, clear] = useDraft<Record<string, string>>(`identity.${draftKey}`, {});
   const [wasTried, setTried] = useState(false);
   const of = (name: string): string => typed[name] ?? values[name] ?? '';
@@ -46,7 +47,7 @@ export function IdentityForm({ fields, values, draftKey, isSaving, error, onSave
     if (fields.some((field) => of(field.name).length > field.max)) return;
     onSave(Object.fromEntries(fields.map((field) => [field.name, of(field.name)])), () => {
       clear();
-      if (back?.startsWith('/') && !back.startsWith('//')) void navigate(back);
+      if (back !== null) void navigate(back);
     });
   };
   const shown = (field: IdentityField): string | undefined =>

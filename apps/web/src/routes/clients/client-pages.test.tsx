@@ -162,6 +162,22 @@ describe('the tax accounts of a client', () => {
   };
   const done = { 'POST /api/clients/c1/tax-accounts': { status: 201, body: ofClient } };
 
+  it('open for the state that a paycheck lacks, and lead back when it is recorded', async () => {
+    openAt('facts?account=NJ&back=%2Femployees%2Fe1', <Page />, done);
+    expect((await screen.findByLabelText<HTMLSelectElement>('Agency')).value).toBe('NJ-DOL');
+    fireEvent.click(screen.getByLabelText('Applied for'));
+    type(/Unemployment rate/, '2.7');
+    fireEvent.click(screen.getByRole('button', { name: 'Record' }));
+    await waitFor(() => expect(where()).toBe('/employees/e1'));
+    expect(posted()[0]).toContain('"agency":"NJ-DOL"');
+  });
+  it('never lead to another site', async () => {
+    openAt('facts?account=NJ&back=%2F%2Fevil.example', <Page />, done);
+    fireEvent.click(await screen.findByLabelText('Applied for'));
+    fireEvent.click(screen.getByRole('button', { name: 'Record' }));
+    await waitFor(() => expect(posted()).toHaveLength(1));
+    expect(where()).toContain('/clients/c1/facts');
+  });
   it('ask for a rate only of an unemployment agency, and echo it in words', async () => {
     await start();
     type('Agency', 'NY-TAX');

@@ -4,12 +4,14 @@ import { accountFormatOf, checkAccountNumber } from '@zakat/core/identity/accoun
 import { fix, sentence } from '@zakat/core/issues/issue';
 import { AGENCIES, agencyName, unemploymentStateOf } from '@zakat/core/taxes/registry';
 import { useState, type ReactNode } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { sessionQuery } from '../../api/resources.js';
 import { useAddTaxAccount } from '../../api/set-up.js';
 import { EntryForm } from '../../kit/entry-form.js';
 import { percentEcho } from '../fact-forms/fact-value.js';
 import { useDraft } from '../fact-forms/use-draft.js';
+import { unemploymentAgency, wayBack } from './account-path.js';
 
 const AGENCY_CHOICES = Object.entries(AGENCIES).map(([code, agency]) => ({ value: code, label: agency.name }));
 const sorted = [...AGENCY_CHOICES].sort((a, b) => (a.label < b.label ? -1 : 1));
@@ -34,15 +36,21 @@ const NO_ACCOUNT: AccountDraft = {
 function AccountForm({
   clientId,
   today,
+  agency,
+  onDone,
   onClose,
 }: {
   readonly clientId: string;
   readonly today: string;
+  /** The agency that is asked for; blank: any. */
+  readonly agency: string;
+  readonly onDone: () => void;
   readonly onClose: () => void;
 }): ReactNode {
   const add = useAddTaxAccount(clientId);
-  const [draft, setDraft, clear] = useDraft<AccountDraft>(`account.${clientId}`, {
+  const [draft, setDraft, clear] = useDraft<AccountDraft>(`account.${clientId}.${agency}`, {
     ...NO_ACCOUNT,
+    agency,
     from: `${today.slice(0, 4)}-01-01`,
   });
   const format = accountFormatOf(draft.agency);
@@ -68,7 +76,7 @@ function AccountForm({
       {
         onSuccess: () => {
           clear();
-          onClose();
+          onDone();
         },
       },
     );
@@ -134,7 +142,11 @@ function AccountForm({
 }
 
 export function TaxAccounts({ client }: { readonly client: Schemas['ClientView'] }): ReactNode {
-  const [isOpen, setOpen] = useState(false);
+  const [search] = useSearchParams();
+  const navigate = useNavigate();
+  const asked = unemploymentAgency(search.get('account') ?? '');
+  const [isOpen, setOpen] = useState(asked !== '');
+  const back = wayBack(search.get('back'));
   const { data: session } = useQuery(sessionQuery);
   return (
     <section className="section" id="accounts">
@@ -165,7 +177,16 @@ export function TaxAccounts({ client }: { readonly client: Schemas['ClientView']
         </tbody>
       </table>
       {isOpen && session ? (
-        <AccountForm clientId={client.id} today={session.today} onClose={() => setOpen(false)} />
+        <AccountForm
+          clientId={client.id}
+          today={session.today}
+          agency={asked}
+          onDone={() => {
+            setOpen(false);
+            if (asked !== '' && back !== null) void navigate(back);
+          }}
+          onClose={() => setOpen(false)}
+        />
       ) : (
         <div className="actions">
           <button type="button" className="plain" onClick={() => setOpen(true)}>

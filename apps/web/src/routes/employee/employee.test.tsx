@@ -154,6 +154,16 @@ describe('the page of a person', () => {
     expect(await screen.findByText(/The place of work is missing/)).toBeTruthy();
     expect(screen.queryByText('The employer adds')).toBeNull();
   });
+  it('leads to the rate of a new state that is missing, and knows the way back', async () => {
+    const field = 'employer.unemploymentRates.NJ';
+    const problems = [
+      { code: 'x', field, severity: 'error', sentence: 'The rate for New Jersey is missing.', fix: '' },
+    ];
+    show(person(), { [TRIALS]: { body: trial({ problems }) } });
+    expect((await screen.findByRole('link', { name: 'Go to the field' })).getAttribute('href')).toBe(
+      '/clients/c1/facts?account=NJ&back=%2Femployees%2Fe1',
+    );
+  });
   it('tells the limits ahead, and shows another day of the life line', async () => {
     show(person(), {
       'GET /api/employees/e1/crossings': {

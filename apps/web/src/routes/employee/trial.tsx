@@ -10,6 +10,7 @@ import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { useWorking } from '../../kit/working.js';
+import { accountPath } from '../clients/account-path.js';
 import type { FormFact } from '../fact-forms/fact-form.js';
 import { TITLES } from '../payroll/titles.js';
 
@@ -112,7 +113,13 @@ export function Trial({ clientId, employeeId, considered }: Props): ReactNode {
           {considered && <span className="tag-wait">with what is being typed</span>}
         </p>
       )}
-      {view && <Problems title="It says" details={view.problems} />}
+      {view && (
+        <Problems
+          title="It says"
+          details={view.problems}
+          route={(field) => accountPath(field, clientId, `/employees/${employeeId}`)}
+        />
+      )}
       {check && (
         <>
           <ol>

@@ -12,6 +12,7 @@ import { Problems, RefusedNote } from '../../kit/problems.js';
 import { ReleaseSlip } from '../../kit/release-slip.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
+import { accountPath } from '../clients/account-path.js';
 import { ClientNotes } from './client-notes.js';
 import { Costs } from './costs.js';
 import { HowPaid } from './how-paid.js';
@@ -135,8 +136,12 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
       <Problems
         title={problems.some((problem) => problem.severity === 'error') ? 'Before it can be reviewed' : 'Worth a look'}
         details={problems}
+        route={(field) => accountPath(field, payroll.clientId, `/payrolls/${payroll.id}`)}
       />
-      <RefusedNote error={sheet.error ?? act.error} />
+      <RefusedNote
+        error={sheet.error ?? act.error}
+        route={(field) => accountPath(field, payroll.clientId, `/payrolls/${payroll.id}`)}
+      />
       {(sheet.error ?? act.error)?.message.includes('meanwhile') && (
         <button type="button" className="plain" onClick={onReload}>
           show what is there now

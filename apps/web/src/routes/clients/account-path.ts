@@ -1,0 +1,14 @@
+import { findState } from '@zakat/core/jurisdictions/states';
+
+/** Where the unemployment account and rate of a state is entered that a paycheck lacks, and the way back; null for any other field. */
+export function accountPath(field: string, clientId: string, back: string): string | null {
+  const state = /employer\.unemploymentRates\.([A-Z]{2})$/.exec(field)?.[1];
+  return state === undefined ? null : `/clients/${clientId}/facts?account=${state}&back=${encodeURIComponent(back)}`;
+}
+
+/** The agency of a state's unemployment tax; blank where the state is none. */
+export const unemploymentAgency = (state: string): string => findState(state)?.agencies.unemployment.code ?? '';
+
+/** A way back within the application; null for anything else. */
+export const wayBack = (back: string | null): string | null =>
+  back?.startsWith('/') && !back.startsWith('//') ? back : null;

@@ -117,7 +117,7 @@ const put = (into: Amounts, name: string, amount: Cents): void => {
 const CODES_SINCE = 2026;
 
 /** Boxes that one pay item fills. */
-const BOX_OF_ITEM: Readonly<Record<string, 'box8' | 'box10' | 'box11'>> = {
+export const BOX_OF_ITEM: Readonly<Record<string, 'box8' | 'box10' | 'box11'>> = {
   'tips-allocated': 'box8',
   'dependent-care': 'box10',
   'nonqualified-plan': 'box11',

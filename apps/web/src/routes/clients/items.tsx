@@ -2,9 +2,10 @@ import { useQuery } from '@tanstack/react-query';
 import type { LocalDate } from '@zakat/core/calendar/local-date';
 import { CLIENT_FACTS, treatmentField } from '@zakat/core/facts/client-facts';
 import type { FactValue } from '@zakat/core/facts/fact-kind';
-import { PAY_ITEMS, type BaseFamily, type PayItem } from '@zakat/core/items/registry';
+import { PAY_ITEMS, findItem, type BaseFamily, type PayItem } from '@zakat/core/items/registry';
 import { findState } from '@zakat/core/jurisdictions/states';
 import { itemsOutOf } from '@zakat/core/taxes/item-views';
+import { isOffW2, w2PlaceOf } from '@zakat/core/yearend/w2-boxes';
 import type { ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import { employeesQuery, sessionQuery } from '../../api/resources.js';
@@ -53,11 +54,22 @@ const deviates = (item: PayItem, column: Column, day: LocalDate): boolean =>
   column.usual !== null &&
   isOut(item, column, day) !== isOut(item, { family: column.usual, state: '' }, day);
 
+/** `1, 3, 5`, or `12 D, lowers 1`; blank for what is on no box. */
+function boxWords(item: PayItem): string {
+  const { fills, lowers } = w2PlaceOf(item);
+  return [...fills, ...(lowers.length > 0 ? [`lowers ${lowers.join(', ')}`] : [])].join(', ');
+}
+
 const LISTS: readonly (readonly [PayItem['list'], string])[] = [
   ['earning', 'Earnings'],
   ['deduction', 'Deductions'],
   ['employer', 'Paid by the employer'],
 ];
+
+const isOffBoxes = (value: FactValue): boolean => {
+  const like = findItem(String(value['like']));
+  return like !== null && value['code'] !== value['like'] && isOffW2(like);
+};
 
 /** Every pay item by every tax: what is wages where, and where a state sees it otherwise than the federal law. */
 export function ItemsPage(): ReactNode {
@@ -119,7 +131,7 @@ export function ItemsPage(): ReactNode {
                       {column.label}
                     </th>
                   ))}
-                  <th scope="col">W-2 box 12</th>
+                  <th scope="col">W-2 boxes</th>
                 </tr>
               </thead>
               {LISTS.map(([list, title]) => (
@@ -143,6 +155,17 @@ export function ItemsPage(): ReactNode {
             </table>
           </div>
         )}
+      </section>
+      <section className="section">
+        <h2>
+          On no box of Form W-2 <small>in the register only; of the items above</small>
+        </h2>
+        <p>
+          {[
+            ...PAY_ITEMS.filter((item) => isOffW2(item) && shown(item)).map((item) => item.label),
+            ...own.filter(({ value }) => isOffBoxes(value)).map(({ value }) => `${String(value['label'])} (own)`),
+          ].join(', ')}
+        </p>
       </section>
     </>
   );
@@ -207,7 +230,7 @@ function ItemRows({
       <tr>
         <th scope="row">{item.label}</th>
         {columns.map(cell)}
-        <td>{item.box12 ?? ''}</td>
+        <td>{boxWords(item)}</td>
       </tr>
       {own.map((fact) => (
         <tr key={String(fact.value['code'])} className="own">
@@ -215,7 +238,7 @@ function ItemRows({
             {String(fact.value['label'])} <small className="soft">own, {String(fact.value['code'])}</small>
           </th>
           {columns.map((column) => ownCell(fact.value, column))}
-          <td>{item.box12 ?? ''}</td>
+          <td>{boxWords(item)}</td>
         </tr>
       ))}
     </>

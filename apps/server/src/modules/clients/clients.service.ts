@@ -13,6 +13,7 @@ import type {
 import { makeDate, yearOf } from '@zakat/core/calendar/local-date';
 import { payrollsFrom } from '@zakat/core/calendar/pay-schedule';
 import { clientOnDay } from '@zakat/core/facts/on-day';
+import { scheduleOf } from '@zakat/core/facts/schedule';
 import { checkAccountNumber } from '@zakat/core/identity/account-formats';
 import { checkRouting, normalDigits, proposeNameControl } from '@zakat/core/identity/numbers';
 import { problem } from '@zakat/core/issues/issue';
@@ -29,7 +30,6 @@ import { Audit } from '../audit/audit.js';
 import { rawCents } from '../../database/cents-column.js';
 import { Clock } from '../clock/clock.js';
 import { FactStore } from '../facts/fact-store.js';
-import { scheduleOf } from '../payrolls/next-payroll.js';
 import { DepositSchedules } from '../remittances/deposit-schedules.js';
 import { ClientFactsService } from './client-facts.service.js';
 import { clientIssues, keyIssues } from './client-checks.js';
@@ -133,7 +133,7 @@ export class ClientsService {
 
   private async nextChecks(manager: EntityManager, id: string): Promise<ClientView['nextChecks']> {
     const today = await this.clock.today(manager);
-    const schedule = scheduleOf(clientOnDay(await this.store.ofClient(manager, id), today));
+    const schedule = scheduleOf(clientOnDay(await this.store.ofClient(manager, id), today).schedule);
     return schedule ? payrollsFrom(schedule, today, 4) : [];
   }
 

@@ -2,7 +2,8 @@ import type { PayrollSuggestion } from '@zakat/contract/payrolls';
 import { date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import type { PayFrequency } from '@zakat/core/calendar/pay-frequency';
 import { movedWords, payrollAfter, payrollsFrom, type PaySchedule } from '@zakat/core/calendar/pay-schedule';
-import { clientOnDay, type ClientOnDay } from '@zakat/core/facts/on-day';
+import { clientOnDay } from '@zakat/core/facts/on-day';
+import { scheduleOf } from '@zakat/core/facts/schedule';
 import { text } from '@zakat/core/facts/fact-kind';
 import type { EntityManager } from 'typeorm';
 import type { Client } from '../clients/entities.js';
@@ -11,18 +12,6 @@ import type { FactStore } from '../facts/fact-store.js';
 /** Days from the end of a period to its checks where no pay schedule says so. */
 const DAYS_TO_CHECK = 6;
 const DISTANT_DAY = '2199-12-31';
-
-/** The pay schedule of a client's facts; null where there is none. */
-export function scheduleOf(facts: ClientOnDay): PaySchedule | null {
-  const { schedule } = facts;
-  if (!schedule) return null;
-  return {
-    frequency: schedule['frequency'] as PayFrequency,
-    periodEnd: date(text(schedule, 'periodEnd')),
-    daysToCheck: Number(schedule['daysToCheck'] ?? 0),
-    whenClosed: schedule['whenClosed'] === 'after' ? 'after' : 'before',
-  };
-}
 
 /** The period after the client's last regular payroll, or the first of its pay schedule; null without either. */
 export async function nextPayroll(
@@ -37,7 +26,7 @@ export async function nextPayroll(
   const last = rows[0];
   const facts = clientOnDay(await store.ofClient(manager, client.id), DISTANT_DAY);
   const closed = text(facts.employer ?? {}, 'lastWages');
-  const known = scheduleOf(facts);
+  const known = scheduleOf(facts.schedule);
   const suggestion = last ? after(client, known, last.period_end) : known && first(known);
   // A business that has closed pays nobody after its last day with wages.
   return suggestion && closed !== '' && suggestion.periodStart > closed ? null : suggestion;

@@ -4,6 +4,7 @@ import { date, yearOf, type LocalDate } from '@zakat/core/calendar/local-date';
 import { payrollsFrom } from '@zakat/core/calendar/pay-schedule';
 import { crossingsAhead } from '@zakat/core/crossings/crossings';
 import { clientOnDay } from '@zakat/core/facts/on-day';
+import { scheduleOf } from '@zakat/core/facts/schedule';
 import { isTaxCode, taxOf } from '@zakat/core/taxes/registry';
 import type { PaycheckResult } from '@zakat/core/paycheck/result';
 import { randomUUID } from 'node:crypto';
@@ -17,7 +18,7 @@ import { Clock } from '../clock/clock.js';
 import { Employee } from '../employees/entities.js';
 import { findEmployee, fullName } from '../employees/employees.service.js';
 import { FactStore, employeeFactIssues, type StoredFact } from '../facts/fact-store.js';
-import { nextPayroll, scheduleOf } from '../payrolls/next-payroll.js';
+import { nextPayroll } from '../payrolls/next-payroll.js';
 import { PeopleCases, computeEntry, usualEntry, type PersonCase } from '../payrolls/people-cases.js';
 import { viewOf, bookedAt, workStates } from '../payrolls/payroll-view.js';
 
@@ -91,7 +92,7 @@ export class TrialsService {
       const facts = (await this.store.ofPeople(manager, [employeeId])).get(employeeId) ?? [];
       const person = await this.peopleCases.forOne(manager, client, checkDate, employee, facts);
       if (!person || employee.kind !== 'employee') return [];
-      const schedule = scheduleOf(clientOnDay(await this.store.ofClient(manager, client.id), checkDate));
+      const schedule = scheduleOf(clientOnDay(await this.store.ofClient(manager, client.id), checkDate).schedule);
       const dates = schedule ? payrollsFrom(schedule, checkDate, 60).map((one) => one.checkDate) : [checkDate];
       const thisYear = dates.filter((day) => yearOf(day) === yearOf(checkDate));
       return crossingsAhead(person.base, usualEntry(person, 'regular'), thisYear, person.own);
@@ -266,7 +267,7 @@ export class TrialsService {
     const today = await this.clock.today(manager);
     const next = await nextPayroll(manager, this.store, client);
     if (next && next.checkDate >= today) return { checkDate: date(next.checkDate), why: 'The next payroll.' };
-    const schedule = scheduleOf(clientOnDay(await this.store.ofClient(manager, client.id), today));
+    const schedule = scheduleOf(clientOnDay(await this.store.ofClient(manager, client.id), today).schedule);
     const coming = schedule ? payrollsFrom(schedule, today, 1)[0] : undefined;
     return coming
       ? { checkDate: coming.checkDate, why: 'The next check date of the pay schedule.' }

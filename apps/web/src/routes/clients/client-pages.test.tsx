@@ -53,6 +53,31 @@ describe('the payrolls of a client', () => {
     expect(screen.getByLabelText<HTMLInputElement>('Check date').value).toBe('2026-10-30');
     expect(await screen.findByText('None yet.')).toBeTruthy();
   });
+  it('have the calendar of the year, with what moved and the payroll that was made', async () => {
+    const schedule = {
+      id: '1',
+      kind: 'schedule',
+      from: '2026-01-01',
+      value: { frequency: 'weekly', periodEnd: '2026-06-06', daysToCheck: 6, whenClosed: 'before' },
+      sentence: '',
+      isInForce: true,
+    };
+    const made = row({ periodStart: '2026-06-07', periodEnd: '2026-06-13', checkDate: '2026-06-18' });
+    openAt('payrolls', <PayrollsPage />, answers({ 'GET /api/clients/c1/payrolls': { body: [made] } }), {
+      ...ofClient,
+      facts: [schedule],
+    });
+    expect(await screen.findByText('30 check dates in 2026, 3 of them moved')).toBeTruthy();
+    const line = (await screen.findByText('2026-06-07 to 2026-06-13', { selector: 'details td' })).closest('tr');
+    expect([...(line as HTMLTableRowElement).cells].map((cell) => cell.textContent)).toEqual([
+      'Thu 18 Jun 2026',
+      '2026-06-07 to 2026-06-13',
+      'Fri 19 Jun 2026',
+      'posted',
+    ]);
+    fireEvent.click(screen.getByRole('button', { name: '2027' }));
+    expect(screen.getByText(/check dates in 2027/)).toBeTruthy();
+  });
   it('start with one click, and the sheet opens', async () => {
     openAt(
       'payrolls',

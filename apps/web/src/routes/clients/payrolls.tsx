@@ -5,13 +5,14 @@ import { parseDate } from '@zakat/core/calendar/local-date';
 import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client.js';
-import { nextPayrollQuery, payrollsQuery, useCreatePayroll } from '../../api/resources.js';
+import { nextPayrollQuery, payrollsQuery, sessionQuery, useCreatePayroll } from '../../api/resources.js';
 import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
+import { PayCalendar } from './pay-calendar.js';
 
 const isDay = (value: string): string | null => (parseDate(value) ? null : 'Write a day like 2026-10-30.');
 
@@ -67,6 +68,7 @@ export function PayrollsPage(): ReactNode {
   const navigate = useNavigate();
   const payrolls = useQuery(payrollsQuery(client.id));
   const next = useQuery(nextPayrollQuery(client.id));
+  const { data: session } = useQuery(sessionQuery);
   return (
     <>
       <section className="section" style={{ marginTop: 0 }}>
@@ -126,6 +128,9 @@ export function PayrollsPage(): ReactNode {
           }
         </Waiting>
       </section>
+      {session && (
+        <PayCalendar client={client} payrolls={payrolls.data ?? []} year={Number(session.today.slice(0, 4))} />
+      )}
     </>
   );
 }

@@ -1,0 +1,85 @@
+import { payCalendar, scheduleOf } from '@zakat/core/facts/schedule';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { Day } from '../../kit/day.js';
+import { Status } from '../../kit/status.js';
+
+interface Props {
+  readonly client: Schemas['ClientView'];
+  readonly payrolls: readonly Schemas['PayrollRow'][];
+  /** The year that is shown first. */
+  readonly year: number;
+}
+
+/** Every check date of a year by the pay schedule in force, with what moved it and the payroll that was made of it. */
+export function PayCalendar({ client, payrolls, year }: Props): ReactNode {
+  const [shown, setShown] = useState(year);
+  const recorded = client.facts.find((fact) => fact.kind === 'schedule' && fact.isInForce);
+  const schedule = scheduleOf(recorded?.value ?? null);
+  if (!schedule) return null;
+  const dates = payCalendar(schedule, shown);
+  const madeOf = (end: string): Schemas['PayrollRow'] | undefined =>
+    payrolls.find((payroll) => payroll.periodEnd === end && ['regular', 'recorded'].includes(payroll.kind));
+  return (
+    <section className="section">
+      <h2>
+        Pay calendar
+        <small style={{ display: 'inline-flex', gap: 12 }}>
+          {[year, year + 1].map((one) => (
+            <button
+              key={one}
+              type="button"
+              className="plain"
+              aria-pressed={one === shown}
+              style={one === shown ? { color: 'var(--ink)', textDecoration: 'none', fontWeight: 600 } : {}}
+              onClick={() => setShown(one)}
+            >
+              {one}
+            </button>
+          ))}
+        </small>
+      </h2>
+      <details className="columns-taken">
+        <summary>
+          {dates.length === 0
+            ? `No check date in ${shown}`
+            : `${dates.length} check dates in ${shown}, ${dates.filter((one) => one.movedFrom !== null).length} of them moved`}
+        </summary>
+        <table className="ruled" style={{ maxWidth: 760 }}>
+          <thead>
+            <tr>
+              <th scope="col">Check date</th>
+              <th scope="col">Period</th>
+              <th scope="col">Moved from</th>
+              <th scope="col">Payroll</th>
+            </tr>
+          </thead>
+          <tbody>
+            {dates.map(({ start, end, checkDate, movedFrom }) => {
+              const made = madeOf(end);
+              return (
+                <tr key={end}>
+                  <td>
+                    <Day day={checkDate} />
+                  </td>
+                  <td>
+                    {start} to {end}
+                  </td>
+                  <td>{movedFrom !== null && <Day day={movedFrom} />}</td>
+                  <td>
+                    {made && (
+                      <Link to={`/payrolls/${made.id}`}>
+                        <Status word={made.status} />
+                      </Link>
+                    )}
+                  </td>
+                </tr>
+              );
+            })}
+          </tbody>
+        </table>
+      </details>
+    </section>
+  );
+}

@@ -58,15 +58,18 @@ export interface OwnItem {
   readonly like: string;
   /** Bases in which it is not treated as that one. */
   readonly treatment?: Treatment;
+  /** Of an earning by the hour: times the rate, where that is not as the standard item has it. */
+  readonly factor?: string;
 }
 
 /** A typed line of an own item: the standard item, with the name and what is different. */
-const named = (typed: { readonly item: string }, { code, label, like, treatment }: OwnItem): object => ({
+const named = (typed: { readonly item: string }, { code, label, like, treatment, factor }: OwnItem): object => ({
   ...typed,
   item: like,
   name: code,
   label,
   ...(treatment && findItem(like)?.list !== 'employer' ? { treatment } : {}),
+  ...(factor !== undefined && findItem(like)?.list === 'earning' ? { factor } : {}),
 });
 const isBlank = (value: unknown): boolean => value === undefined || value === '';
 function withoutBlanks(line: object): JsonObject {

@@ -14,7 +14,8 @@ import { BASE_FAMILIES, TREATMENTS, type Treatment } from '../items/treatment.js
 import type { DailyOvertime } from '../jurisdictions/overtime.js';
 import { type LeavePlan, leaveHours } from '../leave/accrual.js';
 import { cents, type Cents } from '../money/cents.js';
-import { parseRate, type Rate } from '../money/rate.js';
+import { parseRate, showRate, type Rate } from '../money/rate.js';
+import { withFactor } from '../items/factor.js';
 import { convertSalary } from '../paycheck/earnings.js';
 import { GARNISHMENT_KINDS, type Garnishment } from '../paycheck/garnishment.js';
 import {
@@ -55,6 +56,7 @@ const EARNING_FIELDS = [
   'per',
   'regularRate',
   'job',
+  'factor',
 ];
 const HOURS_OF_A_WEEK = 168;
 const HOURS_OF_A_DAY = 24;
@@ -107,12 +109,31 @@ function readSplit(reader: Reader, item: PayItem | null, issues: Issue[], { dail
   return weeks ? splitWeeks(weeks) : NO_HOURS;
 }
 
-/** Paid at more than its rate, or the premium alone. */
-const isOvertime = ({ factor }: EarningItem): boolean => factor !== '1';
+/** Paid at more than its rate, or the premium alone, as the standard item is: a night shift at 1.1 is no overtime. */
+function isOvertime({ code }: EarningItem): boolean {
+  const standard = findItem(code);
+  return standard?.list === 'earning' && standard.factor !== '1';
+}
+
+const MOST_TIMES = 10;
+/** The item at the multiple of the rate that a client's own item has. */
+function multiplied(item: PayItem | null, reader: Reader, issues: Issue[]): PayItem | null {
+  if (!reader.has('factor')) return item;
+  const factor = reader.decimal('factor');
+  if (!factor || !item || item.list !== 'earning') return item;
+  const isPlausible = factor.n > 0 && factor.n <= MOST_TIMES * factor.d;
+  if (isPlausible && reader.has('name')) return withFactor(item, factor, showRate(factor));
+  issues.push(
+    isPlausible
+      ? problem('input.missing', `${reader.path}.name`, { what: 'the name of the item' })
+      : problem('item.factor', `${reader.path}.factor`, { factor: showRate(factor) }),
+  );
+  return item;
+}
 
 export function readEarning(reader: Reader, issues: Issue[], paid: PaidEvery): Earning[] {
   reader.only(EARNING_FIELDS);
-  const item = readItem(reader, 'earning', issues);
+  const item = multiplied(readItem(reader, 'earning', issues), reader, issues);
   const split = readSplit(reader, item, issues, paid);
   const hours = split ? split.regular : reader.decimal('hours');
   const rate = reader.decimal('rate');
@@ -128,7 +149,7 @@ export function readEarning(reader: Reader, issues: Issue[], paid: PaidEvery): E
     issues.push(problem('earning.hours-without-rate', `${path}.rate`, { item: item.label }));
   const own = readOwn(reader);
   const isAsked = reader.has('regularRate');
-  const isOnRegularRate = isAsked ? reader.flag('regularRate') : isOvertime(item) && paid.isOvertimeOnRegularRate;
+  const isOnRegularRate = isAsked ? reader.flag('regularRate') : paid.isOvertimeOnRegularRate && isOvertime(item);
   const isSplitOnRegularRate = isAsked ? isOnRegularRate : paid.isOvertimeOnRegularRate;
   const job = reader.has('job') ? reader.text('job') : null;
   if (!split) return [{ item, ...own, hours, rate, amount, isOnRegularRate, job }];

@@ -124,6 +124,7 @@ export const ownItems = (client: ClientOnDay): OwnItem[] =>
       label: text(item, 'label'),
       like: text(item, 'like'),
       ...(hasTreatment(item) ? { treatment: treatmentOf(item) } : {}),
+      ...(text(item, 'factor') === '' ? {} : { factor: text(item, 'factor') }),
     }));
 
 const treatmentOf = (item: FactValue): Treatment =>

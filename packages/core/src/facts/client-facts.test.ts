@@ -133,6 +133,11 @@ describe('facts about a client are read back as sentences', () => {
     ],
     ['overtime', { premium: 'regular-rate' }, 'The premium is on the regular rate of all pay for the hours'],
     ['overtime', { premium: 'own-rate' }, 'The premium is on the rate of its own line'],
+    [
+      'pay-item',
+      { code: 'sunday', label: 'Sunday', like: 'overtime', factor: '1.75' },
+      'Sunday (sunday), treated as Overtime, 1.75 times the rate',
+    ],
     ['checks', { nextNumber: 1042, layout: 'top', wagesAccount: '6000' }, 'next check 1042, check at the top, 6000'],
     ['checks', { layout: 'middle' }, 'check in the middle'],
     ['contact', { name: 'Ruth', role: 'office', phone: '', email: 'r@x.example' }, 'Ruth, office, r@x.example'],

@@ -196,6 +196,12 @@ const PAY_ITEM: FactKind = {
     { name: 'code', label: 'Code', kind: 'text', isRequired: true, most: 30, help: 'Small letters, digits, hyphens' },
     { name: 'label', label: 'Name on the pay statement', kind: 'text', isRequired: true, most: 40 },
     { name: 'like', label: 'Treated as', kind: 'item', isRequired: true, lists: ['earning', 'deduction', 'employer'] },
+    {
+      name: 'factor',
+      label: 'Times the rate',
+      kind: 'decimal',
+      help: 'Of an earning by the hour, like 1.75; blank: as the standard item',
+    },
     { name: 'perCheck', label: 'At most a check', kind: 'amount' },
     { name: 'perYear', label: 'At most a year', kind: 'amount' },
     { name: 'account', label: 'Ledger account', kind: 'text', most: 30 },
@@ -213,6 +219,11 @@ const PAY_ITEM: FactKind = {
     const own = BASE_FAMILIES.find(([family]) => text(value, treatmentField(family)) !== '');
     if (own && (code === text(value, 'like') || findItem(text(value, 'like'))?.list === 'employer'))
       return [problem('item.treatment-of-own', `${path}.${treatmentField(own[0])}`, { base: own[1] })];
+    const times = parseRate(text(value, 'factor'));
+    if (times && (findItem(text(value, 'like'))?.list !== 'earning' || code === text(value, 'like')))
+      return [problem('item.factor-of-earning', `${path}.factor`)];
+    if (times && (times.n === 0 || times.n > 10 * times.d))
+      return [problem('item.factor', `${path}.factor`, { factor: text(value, 'factor') })];
     if (!/^[a-z0-9][a-z0-9-]*$/.test(code)) return [problem('item.code-shape', `${path}.code`, { value: code })];
     const known = findItem(code);
     return known && known.code !== text(value, 'like')
@@ -227,7 +238,8 @@ const PAY_ITEM: FactKind = {
       const choice = TREATMENT_WORDS.find(([given]) => given === text(value, treatmentField(family)));
       return choice ? [`, ${choice[1]} for ${label}`] : [];
     });
-    return `${text(value, 'label')} (${text(value, 'code')}), treated as ${like?.label ?? ''}${unlike.join('')}${most}${account}${untilWords(value)}`;
+    const times = text(value, 'factor') === '' ? '' : `, ${text(value, 'factor')} times the rate`;
+    return `${text(value, 'label')} (${text(value, 'code')}), treated as ${like?.label ?? ''}${times}${unlike.join('')}${most}${account}${untilWords(value)}`;
   },
 };
 

@@ -112,6 +112,11 @@ export const ISSUE_TEXTS = {
     'The county of residence of a {state} resident is missing.',
     'Give it as the locality of residence; the tax of the state includes it.',
   ),
+  'item.factor': entry('{factor} times the rate is not plausible.', 'Give a multiple above zero, up to 10.'),
+  'item.factor-of-earning': entry(
+    'Only an earning with a code of its own is paid at another multiple of the rate.',
+    'Give it a code of its own that is treated as an earning, or leave the multiple out.',
+  ),
   'jobs.sum': entry('The shares of the jobs add up to {sum}.', 'Make them add up to 100%, or take them all away.'),
   'jobs.twice': entry('{job} stands twice among the jobs.', 'Put its shares together in one line.'),
   'rule.shares': entry('The shares of the work places add up to {sum}.', 'Make them add up to 1.'),

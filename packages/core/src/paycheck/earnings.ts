@@ -80,8 +80,9 @@ export function qualifiedPremium(earning: Earning, amount: Cents): Cents {
   const factor = factorOf(earning.item);
   if (!earning.isOnRegularRate || earning.hours === null || factor.n < factor.d)
     return round(dividedBy(cents(amount * overtimePremium.part), overtimePremium.of), 'half-up');
-  // All of the premium of time and a half; half of that of double time.
+  // All of the premium of time and a half, and of what is less; half of that of double time.
   const premium = minus(exact(amount), straight(earning));
+  if (2 * (factor.n - factor.d) <= factor.d) return round(premium, 'half-up');
   return round(times(premium, { n: factor.d, d: 2 * (factor.n - factor.d) }), 'half-up');
 }
 

@@ -20,17 +20,33 @@ const show = (command, args, options) =>
     child.on('close', (code) => done(code ?? 1));
   });
 
-/** A check that is one test: it passes or it does not. */
-const check = (label, command, args, options) => verdict(label, () => run(command, args, options));
+/** A check that is one test: it passes or it does not. Several may be under way, so each says its line when it ends. */
 async function verdict(label, work) {
+  const from = Date.now();
   try {
-    await step(label, work);
+    await work();
     counts.passed += 1;
+    process.stdout.write(`  ${label} ... ${((Date.now() - from) / 1000).toFixed(1)} s\n`);
   } catch (error) {
-    process.stdout.write(`FAILED\n${error.message}\n`);
     counts.failed += 1;
+    process.stdout.write(`  ${label} ... FAILED\n${error.message}\n`);
   }
 }
+
+/** Two at a time, the longest first. */
+const TYPES = [
+  ['apps/web', 'apps/agencies', 'e2e'],
+  ['packages/core', 'apps/server', 'packages/contract'],
+];
+const types = () =>
+  Promise.all(
+    TYPES.map(async (names) => {
+      for (const name of names)
+        await verdict(`types ${name}`, () => run(bin('tsc'), ['-p', `${name}/tsconfig.json`, '--noEmit']));
+    }),
+  );
+/** The linter takes as long as all the types; it leaves the others what they need. */
+const lint = () => verdict('lint', () => run('nice', ['-n', '19', bin('eslint'), '.']));
 
 /** The server's suites share one database server and go one after the other; the others take every core there is. */
 const SERVER = 'the server';
@@ -134,19 +150,7 @@ async function main() {
   };
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => void stop().then(() => process.exit(130)));
   try {
-    if (wants('static')) {
-      // The linter takes as long as all the others: it begins with them.
-      const linting = run(bin('eslint'), ['.']).then(
-        () => null,
-        (error) => error,
-      );
-      for (const name of ['packages/core', 'packages/contract', 'apps/server', 'apps/agencies', 'apps/web', 'e2e'])
-        await check(`types ${name}`, bin('tsc'), ['-p', `${name}/tsconfig.json`, '--noEmit']);
-      await verdict('lint', async () => {
-        const error = await linting;
-        if (error) throw error;
-      });
-    }
+    if (wants('static')) await (wants('e2e') ? types() : Promise.all([types(), lint()]));
     if (wants('unit') || wants('e2e')) {
       await step('PostgreSQL', installPostgres);
       cluster = clusterFolder(join(folder, 'database'));
@@ -160,7 +164,8 @@ async function main() {
     };
     if (wants('unit')) await unitTests(database.url, folder, makeDemo);
     else makeDemo();
-    if (demo) await endToEnd(demo, folder);
+    // The browser tests wait more than they work: that is the linter's time.
+    if (demo) await Promise.all([endToEnd(demo, folder), ...(wants('static') ? [lint()] : [])]);
   } finally {
     await stop();
   }

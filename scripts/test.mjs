@@ -165,7 +165,10 @@ async function main() {
     if (wants('unit')) await unitTests(database.url, folder, makeDemo);
     else makeDemo();
     // The browser tests wait more than they work: that is the linter's time.
-    if (demo) await Promise.all([endToEnd(demo, folder), ...(wants('static') ? [lint()] : [])]);
+    if (demo) {
+      const linting = wants('static') ? lint() : null;
+      await endToEnd(demo, folder).finally(() => linting);
+    }
   } finally {
     await stop();
   }

@@ -67,7 +67,7 @@ describe('a page with a check', () => {
   });
   it('is not made for less than nothing', () =>
     expect(() => checkPage({ ...sheet, net: { ...sheet.net, amount: -1 as Cents } })).toThrow(/less than nothing/));
-  it('is one page of a PDF, marked as a sample or not', async () => {
+  it('is one page of a PDF', async () => {
     const pdf = (await drawCheck({ ...sheet, isSample: true })).toString('latin1');
     expect(pdf.slice(0, 5)).toBe('%PDF-');
     expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1);

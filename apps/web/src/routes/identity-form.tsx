@@ -3,7 +3,7 @@ import { useEffect, useState, type FormEvent, type ReactNode } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Refused } from '../api/client.js';
 import { RefusedNote } from '../kit/problems.js';
-import { wayBack } from './clients/account-path.js';
+import { wayBack } from '../kit/way-back.js';
 import { useDraft } from './fact-forms/use-draft.js';
 
 export interface IdentityField {

@@ -78,11 +78,12 @@ function withoutBlanks(line: object): JsonObject {
   return Object.fromEntries(Object.entries(line).filter(([, value]) => !isBlank(value))) as JsonObject;
 }
 
+/** Fields of a base that are no part of a case. */
+const FOR_TYPING: ReadonlySet<string> = new Set(['rates', 'items', 'jobs']);
 /**
  * What is a case of its own in the base of a person; the rest is for typing only. The same object for the same base, with
  * a place for every field that is filled in: adding fields to a copy costs as much as the check.
  */
-const FOR_TYPING: ReadonlySet<string> = new Set(['rates', 'items', 'jobs']);
 const starts = new WeakMap<JsonObject, JsonObject>();
 function startOf(base: JsonObject): JsonObject {
   const known = starts.get(base);

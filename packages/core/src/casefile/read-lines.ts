@@ -15,7 +15,7 @@ import type { DailyOvertime } from '../jurisdictions/overtime.js';
 import { type LeavePlan, leaveHours } from '../leave/accrual.js';
 import { cents, type Cents } from '../money/cents.js';
 import { parseRate, showRate, type Rate } from '../money/rate.js';
-import { withFactor } from '../items/factor.js';
+import { isPlausibleFactor, withFactor } from '../items/factor.js';
 import { convertSalary } from '../paycheck/earnings.js';
 import { GARNISHMENT_KINDS, type Garnishment } from '../paycheck/garnishment.js';
 import {
@@ -115,13 +115,12 @@ function isOvertime({ code }: EarningItem): boolean {
   return standard?.list === 'earning' && standard.factor !== '1';
 }
 
-const MOST_TIMES = 10;
 /** The item at the multiple of the rate that a client's own item has. */
 function multiplied(item: PayItem | null, reader: Reader, issues: Issue[]): PayItem | null {
   if (!reader.has('factor')) return item;
   const factor = reader.decimal('factor');
   if (!factor || !item || item.list !== 'earning') return item;
-  const isPlausible = factor.n > 0 && factor.n <= MOST_TIMES * factor.d;
+  const isPlausible = isPlausibleFactor(factor);
   if (isPlausible && reader.has('name')) return withFactor(item, factor, showRate(factor));
   issues.push(
     isPlausible

@@ -1,5 +1,6 @@
 import { PAY_FREQUENCIES } from '../calendar/pay-frequency.js';
 import { problem } from '../issues/issue.js';
+import { isPlausibleFactor } from '../items/factor.js';
 import { findItem, type BaseFamily } from '../items/registry.js';
 import { BASE_FAMILIES } from '../items/treatment.js';
 import { parsePercent, parseRate, ratePerThousand } from '../money/rate.js';
@@ -222,7 +223,7 @@ const PAY_ITEM: FactKind = {
     const times = parseRate(text(value, 'factor'));
     if (times && (findItem(text(value, 'like'))?.list !== 'earning' || code === text(value, 'like')))
       return [problem('item.factor-of-earning', `${path}.factor`)];
-    if (times && (times.n === 0 || times.n > 10 * times.d))
+    if (times && !isPlausibleFactor(times))
       return [problem('item.factor', `${path}.factor`, { factor: text(value, 'factor') })];
     if (!/^[a-z0-9][a-z0-9-]*$/.test(code)) return [problem('item.code-shape', `${path}.code`, { value: code })];
     const known = findItem(code);

@@ -7,7 +7,6 @@ import type { ClientOnDay, PersonOnDay } from './on-day.js';
 
 const linesOf = (value: FactValue): readonly JsonObject[] =>
   Array.isArray(value['lines']) ? value['lines'].filter(isObject) : [];
-const WHOLE: Exact = { n: 1, d: 1 };
 
 /** Which jobs or customers of the client the pay of a person belongs to. */
 export const JOBS: FactKind = {
@@ -37,7 +36,7 @@ export const JOBS: FactKind = {
       (sum, line) => plus(sum, parsePercent(text(line, 'percent')) ?? ZERO_RATE),
       ZERO_RATE,
     );
-    return lines.length === 0 || total.n === total.d * WHOLE.n
+    return lines.length === 0 || total.n === total.d
       ? []
       : [problem('jobs.sum', `${path}.lines`, { sum: showPercent(total) })];
   },

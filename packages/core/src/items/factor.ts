@@ -1,5 +1,10 @@
 import type { EarningItem } from './registry.js';
 
+const MOST_TIMES = 10;
+/** Whether hours can be paid at such a multiple of the rate. */
+export const isPlausibleFactor = ({ n, d }: { readonly n: number; readonly d: number }): boolean =>
+  n > 0 && n <= MOST_TIMES * d;
+
 /** Items that were made: the same is the same object. */
 const made = new Map<string, EarningItem>();
 

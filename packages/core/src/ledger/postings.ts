@@ -148,7 +148,10 @@ function benefitExpenses(checks: readonly PostedPaycheck[]): JournalLine[] {
   return [...expenses].map(([detail, amount]) => ({ account: 'employer-benefit-expense', detail, amount }));
 }
 
-/** The journal entry of a payroll: wages, employer taxes and benefits against net pay, deductions, taxes and benefits payable; the expenses by job where pay is booked to jobs. */
+/**
+ * The journal entry of a payroll: wages, employer taxes and benefits against net pay, deductions, taxes and benefits
+ * payable; the expenses by job where pay is booked to jobs.
+ */
 export function payrollJournal(
   checks: readonly PostedPaycheck[],
   employer: readonly EmployerTaxTotal[],

@@ -87,7 +87,7 @@ export class CheckSamples {
 
   private async nextNumber(manager: EntityManager, client: Client, day: string): Promise<string> {
     const facts = inForceOn(await this.store.ofClient(manager, client.id), day, CLIENT_FACTS.slotOf);
-    return text(facts.find((fact) => fact.kind === 'checks')?.value ?? {}, 'nextNumber') || '1001';
+    return text(facts.find((fact) => fact.kind === 'checks')?.value ?? {}, 'nextNumber') || 'number';
   }
 }
 

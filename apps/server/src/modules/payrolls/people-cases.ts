@@ -1,4 +1,3 @@
-import { jobsPart } from '@zakat/core/facts/job-facts';
 import { Inject, Injectable } from '@nestjs/common';
 import type { PayrollEntry, PayrollKind } from '@zakat/contract/payrolls';
 import { composeCase, type OwnRows } from '@zakat/core/casefile/compose';
@@ -14,6 +13,7 @@ import {
   settingsPart,
   usualLines,
 } from '@zakat/core/facts/case-parts';
+import { jobsPart } from '@zakat/core/facts/job-facts';
 import { newestFirst } from '@zakat/core/facts/in-force';
 import { clientOnDay, personOnDay, type ClientOnDay, type PersonOnDay } from '@zakat/core/facts/on-day';
 import type { Issue } from '@zakat/core/issues/issue';

@@ -8,7 +8,3 @@ export function accountPath(field: string, clientId: string, back: string): stri
 
 /** The agency of a state's unemployment tax; blank where the state is none. */
 export const unemploymentAgency = (state: string): string => findState(state)?.agencies.unemployment.code ?? '';
-
-/** A way back within the application; null for anything else. */
-export const wayBack = (back: string | null): string | null =>
-  back?.startsWith('/') && !back.startsWith('//') ? back : null;

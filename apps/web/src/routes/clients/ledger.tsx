@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { jobCostsQuery, ledgerQuery } from '../../api/resources.js';
 import { Figure } from '../../kit/figure.js';
+import { RefusedNote } from '../../kit/problems.js';
 import { Waiting } from '../../kit/waiting.js';
 import { JobCosts } from '../payroll/job-costs.js';
 import { useClient } from './client-frame.js';
@@ -35,6 +36,7 @@ export function LedgerPage(): ReactNode {
   return (
     <>
       <PeriodPicker period={period} />
+      <RefusedNote error={costs.error} />
       {hasJobs && <JobCosts costs={costs.data ?? []} />}
       <section className="section" style={hasJobs ? undefined : { marginTop: 0 }}>
         <h2>

@@ -130,6 +130,7 @@ describe('a line that takes on a person', () => {
     type('Kind', 'contractor');
     take();
     await waitFor(() => expect(posted()).toHaveLength(1));
+    expect(posted()[0]).toMatchObject({ kind: 'contractor', facts: [] });
     startAnew();
     show({ [CREATE]: { status: 201, body: { id: 'e9', warnings: [] } } }, '');
     fill();

@@ -9,9 +9,10 @@ import type { Schemas } from '../../api/client.js';
 import { sessionQuery } from '../../api/resources.js';
 import { useAddTaxAccount } from '../../api/set-up.js';
 import { EntryForm } from '../../kit/entry-form.js';
+import { wayBack } from '../../kit/way-back.js';
 import { percentEcho } from '../fact-forms/fact-value.js';
 import { useDraft } from '../fact-forms/use-draft.js';
-import { unemploymentAgency, wayBack } from './account-path.js';
+import { unemploymentAgency } from './account-path.js';
 
 const AGENCY_CHOICES = Object.entries(AGENCIES).map(([code, agency]) => ({ value: code, label: agency.name }));
 const sorted = [...AGENCY_CHOICES].sort((a, b) => (a.label < b.label ? -1 : 1));

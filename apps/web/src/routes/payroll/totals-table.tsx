@@ -43,8 +43,8 @@ export function TotalsTable({ heading, of, columns, rows, people, isPencil }: Pr
           </tr>
         </thead>
         <tbody>
-          {rows.map((row) => (
-            <tr key={row.name}>
+          {rows.map((row, line) => (
+            <tr key={`${line} ${row.name}`}>
               <td>{row.name}</td>
               {hasPeople && <td className="num">{row.people}</td>}
               {columns.map((column, index) => (

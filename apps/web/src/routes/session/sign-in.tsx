@@ -5,6 +5,7 @@ import type { ReactNode } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { useSignIn } from '../../api/resources.js';
 import { RefusedNote } from '../../kit/problems.js';
+import { wayBack } from '../../kit/way-back.js';
 
 export function SignInPage(): ReactNode {
   const signIn = useSignIn();
@@ -24,8 +25,7 @@ export function SignInPage(): ReactNode {
       {
         onSuccess: () => {
           queries.clear();
-          const next = search.get('next') ?? '/';
-          void navigate(next.startsWith('/') && !next.startsWith('//') ? next : '/', { replace: true });
+          void navigate(wayBack(search.get('next')) ?? '/', { replace: true });
         },
       },
     ),

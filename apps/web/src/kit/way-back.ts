@@ -1,0 +1,3 @@
+/** A way back within the application; null for anything else. */
+export const wayBack = (back: string | null): string | null =>
+  back?.startsWith('/') && !back.startsWith('//') ? back : null;

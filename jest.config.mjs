@@ -14,12 +14,18 @@ const shared = {
   moduleNameMapper: { '^(\\.{1,2}/.*)\\.js$': '$1' },
   testEnvironmentOptions: { customExportConditions: ['zakat-source', 'node', 'node-addons'] },
 };
+/**
+ * Loading the modules of a suite takes longer than running it, so `npm test` gathers the suites of some projects into a
+ * few files that import them (scripts/test-groups.mjs) and share what they load; alone, a suite runs as any other.
+ */
+const isGathered = process.env['ZAKAT_TEST_GROUPS'] === 'yes';
+const gathered = isGathered ? { testMatch: ['<rootDir>/.test-groups/*.test.ts'] } : {};
 const project = (displayName, folder, more = {}) => ({
   ...shared,
   displayName,
   rootDir: folder,
   testMatch: ['<rootDir>/**/*.test.ts', '<rootDir>/**/*.test.tsx'],
-  testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+  testPathIgnorePatterns: ['/node_modules/', '/dist/', ...(isGathered ? [] : ['/.test-groups/'])],
   ...more,
 });
 
@@ -27,7 +33,7 @@ export default {
   // A test that waits for an agency's answer may take a while on a busy machine.
   testTimeout: 40_000,
   projects: [
-    project('core', './packages/core'),
+    project('core', './packages/core', gathered),
     project('contract', './packages/contract'),
     project('agencies', './apps/agencies'),
     project('web', './apps/web', {
@@ -37,7 +43,7 @@ export default {
       moduleNameMapper: { '\\.css$': '<rootDir>/test/style.ts', '^(\\.{1,2}/.*)\\.js$': '$1' },
       testEnvironmentOptions: { customExportConditions: ['zakat-source', 'browser'] },
     }),
-    project('server', './apps/server'),
+    project('server', './apps/server', gathered),
     project('repository', './scripts'),
   ],
 };

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { ROOT, bin, run } from './run.mjs';
+import { ROOT, bin, run, tsc } from './run.mjs';
 import { fail } from './say.mjs';
 
 const STAMPS = join(ROOT, '.zakat', 'stamps');
@@ -56,7 +56,7 @@ const compile = (folder) =>
           : []),
     ],
     [`${folder}/dist`],
-    () => run(bin('tsc'), ['-p', `${folder}/tsconfig.build.json`]),
+    () => tsc('-p', `${folder}/tsconfig.build.json`),
   );
 
 export const buildCore = () => compile('packages/core');

@@ -7,6 +7,9 @@ import { Stop } from './say.mjs';
 
 export const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '..');
 export const bin = (name) => join(ROOT, 'node_modules', '.bin', name);
+/** The native compiler: five to eight times as fast as the one that the linter needs, and of the same output. */
+const TSC = join(ROOT, 'node_modules', 'typescript-native', 'bin', 'tsc');
+export const tsc = (...args) => run(process.execPath, [TSC, ...args]);
 
 /** Runs a command to its end; its output is shown only when it fails. */
 export function run(command, args, options = {}) {

@@ -65,6 +65,7 @@ import { LedgerWriter } from './modules/ledger/ledger-writer.js';
 import { Outbox } from './modules/outbox/outbox.js';
 import { Releases } from './modules/outbox/releases.js';
 import { Progress } from './modules/progress/progress.js';
+import { ClosedPeriods } from './modules/payrolls/closed-periods.js';
 import { PayrollViews } from './modules/payrolls/payroll-view.js';
 import { PaycheckWriter } from './modules/payrolls/paycheck-writer.js';
 import { PayrollPoster } from './modules/payrolls/payroll-poster.js';
@@ -146,6 +147,7 @@ const PROVIDERS = [
   LedgerWriter,
   PaycheckWriter,
   PayrollPoster,
+  ClosedPeriods,
   PayrollViews,
   PayrollsService,
   Documents,

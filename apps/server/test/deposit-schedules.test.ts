@@ -65,6 +65,7 @@ describe('the deposit schedule of a client', () => {
       kind: 'pay',
       from: '2026-01-04',
       value: { basis: 'salary', amount: '300000.00', frequency: 'biweekly' },
+      confirmed: ['doubt.salary fact.value.amount'],
     });
     await postPayroll(preparer, client.id, {
       periodStart: '2026-01-04',
@@ -75,15 +76,16 @@ describe('the deposit schedule of a client', () => {
       kind: 'pay',
       from: '2026-01-18',
       value: { basis: 'salary', amount: '4000.00', frequency: 'biweekly' },
+      confirmed: ['doubt.rate-moved fact.value.amount'],
     });
     await postPayroll(preparer, client.id, {
       periodStart: '2026-01-18',
       periodEnd: '2026-01-31',
       checkDate: '2026-02-06',
     });
-    // The check before stays monthly, the next business day for the one that reaches it, then Wednesdays.
+    // All that January has gathered is due the business day after the check that reaches it, then Wednesdays.
     expect([await due('2026-01-09'), await due('2026-01-23'), await due('2026-02-06')]).toEqual([
-      '2026-02-17',
+      '2026-01-26',
       '2026-01-26',
       '2026-02-11',
     ]);

@@ -150,7 +150,14 @@ describe('bad input is named, and nothing is kept', () => {
       newYorkDays: 5,
     };
     expect(
-      (await preparer('POST', '/clients', { ...fields, key: view.key, ein: '471234561' })).body.problems[0].field,
+      (
+        await preparer('POST', '/clients', {
+          ...fields,
+          key: view.key,
+          ein: '471234561',
+          confirmed: ['doubt.ein-shared ein'],
+        })
+      ).body.problems[0].field,
     ).toBe('key');
     expect(
       (await preparer('POST', '/clients', { ...fields, key: 'OTHER', ein: '071234561' })).body.problems[0].code,

@@ -80,11 +80,13 @@ describe('posting', () => {
       kind: 'pay',
       from: '2026-10-01',
       value: { basis: 'hourly', rate: '40.00', hours: '80' },
+      confirmed: ['doubt.contradicts from'],
     });
     await preparer('POST', `/employees/${client.employeeIds[0] ?? ''}/facts`, {
       kind: 'federal-certificate',
       from: '2026-10-01',
       value: { form: '2020', filingStatus: 'married-jointly' },
+      confirmed: ['doubt.contradicts from'],
     });
     const refused = await preparer('POST', `/payrolls/${id}/post`, { version });
     expect([refused.status, refused.body.detail]).toEqual([409, expect.stringMatching(/moved since the review/)]);

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { cents, toDollars } from '@zakat/core/money/cents';
-import { Stack, employee, takeOn, until, type Caller } from './stack.js';
+import { type Caller, employee, SHARED_EIN, Stack, takeOn, until } from './stack.js';
 
 let stack: Stack;
 let preparer: Caller;
@@ -119,6 +119,7 @@ describe('a year of payrolls', () => {
       legalName: 'Theatre',
       tradeName: '',
       ein: '471234561',
+      ...SHARED_EIN,
       nameControl: 'THEA',
       street: '',
       city: '',

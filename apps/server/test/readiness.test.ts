@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { Stack, employee, takeOn, type Caller } from './stack.js';
+import { type Caller, employee, SHARED_EIN, Stack, takeOn } from './stack.js';
 
 let stack: Stack;
 let preparer: Caller;
@@ -32,6 +32,7 @@ const made = async (key: string, more: Record<string, unknown> = {}): Promise<st
         contactName: 'Ruth',
         signerName: 'Ruth',
         signerTitle: 'President',
+        ...SHARED_EIN,
         ...more,
       })
     ).body as { id: string }

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { Stack, employee, postPayroll, takeOn, type Caller } from './stack.js';
+import { type Caller, employee, postPayroll, SHARED_EIN, Stack, takeOn } from './stack.js';
 
 let stack: Stack;
 let preparer: Caller;
@@ -30,6 +30,7 @@ const who = (key: string, more: Record<string, unknown> = {}) => ({
   contactName: 'Ruth',
   signerName: 'Ruth',
   signerTitle: 'President',
+  ...SHARED_EIN,
   ...more,
 });
 const fact = (kind: string, value: Record<string, unknown>, from = '2026-01-01') => ({ kind, from, value });

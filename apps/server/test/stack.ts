@@ -63,6 +63,33 @@ export const firmFile = (name: string): FirmFile => ({
   })),
 });
 
+const urlOf = (database: string): string => BASE.replace(/\/[^/]*$/, `/${database}`);
+const TEMPLATE = 'zakat_template';
+/** Any number: it keeps the suites from making the template, or copying it, at once. */
+const TEMPLATE_LOCK = 4711;
+
+/** A database with the schema: the migrations run once, every suite gets a copy. */
+async function copyOfTemplate(database: string): Promise<void> {
+  const owner = new pg.Client(BASE);
+  await owner.connect();
+  try {
+    await owner.query('SELECT pg_advisory_lock($1)', [TEMPLATE_LOCK]);
+    const known = await owner.query('SELECT 1 FROM pg_database WHERE datname = $1', [TEMPLATE]);
+    if (known.rowCount === 0) {
+      const making = `${TEMPLATE}_making`;
+      await owner.query(`DROP DATABASE IF EXISTS ${making}`);
+      await owner.query(`CREATE DATABASE ${making}`);
+      const dataSource = await makeDataSource(urlOf(making)).initialize();
+      await dataSource.runMigrations();
+      await dataSource.destroy();
+      await owner.query(`ALTER DATABASE ${making} RENAME TO ${TEMPLATE}`);
+    }
+    await owner.query(`CREATE DATABASE ${database} TEMPLATE ${TEMPLATE}`);
+  } finally {
+    await owner.end();
+  }
+}
+
 /** A whole Zakat with a database of its own and stand-ins of its own, on free ports. */
 export class Stack {
   private constructor(
@@ -79,11 +106,8 @@ export class Stack {
   static async start(today = '2026-10-22'): Promise<Stack> {
     if (BASE === '') throw new Error('ZAKAT_TEST_DATABASE_URL is not set: run npm test');
     const database = `zakat_${process.pid}_${Math.floor(performance.now() * 1000)}`;
-    const owner = new pg.Client(BASE);
-    await owner.connect();
-    await owner.query(`CREATE DATABASE ${database}`);
-    await owner.end();
-    const databaseUrl = BASE.replace(/\/[^/]*$/, `/${database}`);
+    const databaseUrl = urlOf(database);
+    await copyOfTemplate(database);
     const [port, agenciesPort] = [await freePort(), await freePort()];
     const folder = mkdtempSync(join(tmpdir(), 'zakat-agencies-'));
     const outside = `http://127.0.0.1:${agenciesPort}`;
@@ -113,7 +137,6 @@ export class Stack {
       webFolder: null,
     };
     const dataSource = await makeDataSource(databaseUrl).initialize();
-    await dataSource.runMigrations();
     await new Clock(config, dataSource).move(date(today));
     const app = await makeApplication(config, dataSource);
     await app.listen(port, '127.0.0.1');
@@ -220,6 +243,9 @@ export const employee = (number: string, more: Record<string, unknown> = {}) => 
   ...more,
 });
 
+/** The clients of a suite have one EIN, which the stand-ins know; that was looked at. */
+export const SHARED_EIN = { confirmed: ['doubt.ein-shared ein'] };
+
 /** A client with people and accounts, ready for a payroll. */
 export async function takeOn(
   preparer: Caller,
@@ -245,6 +271,7 @@ export async function takeOn(
     payFrequency: 'biweekly',
     lookbackAmount: 2_000_000,
     newYorkDays: 5,
+    ...SHARED_EIN,
   });
   const { id } = client.body as { id: string };
   for (const [agency, accountNumber, rate] of [

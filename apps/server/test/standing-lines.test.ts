@@ -30,7 +30,11 @@ async function onePerson(key: string) {
   const client = await takeOn(preparer, key, 1);
   const person = client.employeeIds[0] ?? '';
   const add = (kind: string, value: Record<string, unknown>, from = START) =>
-    preparer('POST', `/employees/${person}/facts`, fact(kind, value, from));
+    preparer('POST', `/employees/${person}/facts`, {
+      ...fact(kind, value, from),
+      // An order without an amount is looked at twice: here the law's limit is what is tried.
+      confirmed: ['doubt.order-without-amount fact.value.amount'],
+    });
   const run = async (index: 0 | 1 | 2): Promise<Paycheck> => {
     const [periodStart, periodEnd, checkDate] = PERIODS[index];
     const { id } = (
@@ -145,7 +149,7 @@ describe('what a creditor may take in a year', () => {
     await add('state-certificate', { state: 'IA', certificate: { filingStatus: 'single' } });
     await add('garnishment', { label: 'C-3', kind: 'creditor' });
     await add('pay', { basis: 'hourly', rate: '16.25', hours: '80' }, '2026-09-01');
-    await add('pay', { basis: 'hourly', rate: '7.50', hours: '80' }, '2026-10-20');
+    await add('pay', { basis: 'hourly', rate: '7.50', hours: '80' }, '2026-10-11');
     const taken = [await run(0), await run(1), await run(2)].map((check) => check.garnishments[0]?.amount ?? 0);
     // Iowa Code § 642.21, recalled: 1,300.00 a check is 33,800.00 a year, 600.00 is 15,600.00: 400.00 for one creditor.
     // The federal share holds the first two; the third has what they leave of the year.

@@ -10,6 +10,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider, createBrowserRouter } from 'react-router';
 import { Refused } from './api/client.js';
+import { SecondLook } from './kit/second-look.js';
 import { Frame } from './routes/frame.js';
 import { SignInPage } from './routes/session/sign-in.js';
 import { theme } from './theme/theme.js';
@@ -114,6 +115,7 @@ createRoot(root).render(
     <MantineProvider theme={theme} defaultColorScheme="auto">
       <QueryClientProvider client={queries}>
         <RouterProvider router={router} />
+        <SecondLook />
       </QueryClientProvider>
     </MantineProvider>
   </StrictMode>,

@@ -40,6 +40,7 @@ export class ClientFactView extends ClientFact {
   @Text() recordedAt!: string;
 }
 export class CreateClient extends ClientIdentity {
+  @Texts({ optional: true }) confirmed?: string[];
   @Text(12, { min: 2 }) key!: string;
   @Choice(KINDS_OF_EMPLOYER, { optional: true }) kindOfEmployer?: (typeof KINDS_OF_EMPLOYER)[number];
   @Choice(PAY_FREQUENCIES, { optional: true }) payFrequency?: (typeof PAY_FREQUENCIES)[number];
@@ -52,6 +53,7 @@ export class CreateClient extends ClientIdentity {
   @Text(36, { optional: true }) startFrom?: string;
 }
 export class UpdateClientIdentity extends ClientIdentity {
+  @Texts({ optional: true }) confirmed?: string[];
   @Text(12, { optional: true }) einAgain?: string;
   @Whole({ min: 1 }) version!: number;
 }
@@ -137,7 +139,14 @@ export class Fact {
   @Day() from!: string;
   @Json() value!: Record<string, unknown>;
 }
+/** What was asked and looked at twice, by `askKey`: it is not asked again. */
+const Confirmed = (): PropertyDecorator => Texts({ optional: true });
+
+export class AddFact extends Fact {
+  @Confirmed() confirmed?: string[];
+}
 export class CreateEmployee extends EmployeeIdentity {
+  @Confirmed() confirmed?: string[];
   @Text(12, { min: 1 }) number!: string;
   @Text(11, { min: 9 }) ssn!: string;
   @Day({ nullable: true }) hiredOn!: string | null;
@@ -147,6 +156,7 @@ export class CreateEmployee extends EmployeeIdentity {
   @List(() => Fact) facts!: Fact[];
 }
 export class UpdateEmployeeIdentity extends EmployeeIdentity {
+  @Confirmed() confirmed?: string[];
   /** Blank leaves the number as it is. */
   @Text(11) ssn!: string;
   @Text(12, { optional: true, min: 1 }) number?: string;

@@ -1,4 +1,4 @@
-import { Amount, Choice, Day, Flag, Id, Json, List, Part, Text, Whole } from './field.js';
+import { Amount, Choice, Day, Flag, Id, Json, List, Part, Text, Texts, Whole } from './field.js';
 import { ProblemDetail } from './problem.js';
 
 export const PAYROLL_STATUSES = ['open', 'reviewed', 'posted'] as const;
@@ -53,6 +53,12 @@ export class WithheldLine {
   @Text(40, { min: 1 }) tax!: string;
   @Text(14, { min: 1 }) amount!: string;
 }
+/** What was typed as a line and not understood. */
+export class UnreadLine {
+  @Choice(['line', 'also']) column!: 'line' | 'also';
+  @Text(400, { min: 1 }) text!: string;
+  @Text(600) why!: string;
+}
 export class PayrollEntry {
   @Id() employeeId!: string;
   @Flag() isPaid!: boolean;
@@ -61,6 +67,8 @@ export class PayrollEntry {
   @List(() => LeftOutLine, { optional: true, most: 40 }) leftOut?: LeftOutLine[];
   /** Of a recorded payroll only. */
   @List(() => WithheldLine, { optional: true, most: 60 }) withheld?: WithheldLine[];
+  /** It stays with the entry and holds the review until it is corrected or cleared. */
+  @Part(() => UnreadLine, { optional: true }) unread?: UnreadLine;
 }
 export class SavePayroll {
   @Whole({ min: 1 }) version!: number;
@@ -68,6 +76,19 @@ export class SavePayroll {
 }
 export class AtVersion {
   @Whole({ min: 1 }) version!: number;
+}
+export class ReviewPayroll extends AtVersion {
+  /** What was asked and looked at twice: it is not asked again. */
+  @Texts({ optional: true }) confirmed?: string[];
+}
+export class PostPayroll extends AtVersion {
+  /** Why it is posted although a return or a deposit of its days has left. */
+  @Text(300, { optional: true }) closedReason?: string;
+}
+/** Something that has left already and does not have what is posted now. */
+export class ClosedPeriod {
+  @Text(300) what!: string;
+  @Text(300) follows!: string;
 }
 export class TaxFigure {
   @Text() code!: string;
@@ -120,6 +141,8 @@ export class PayrollPerson extends PayrollEntry {
   @Json() base!: Record<string, unknown>;
   @Part(() => PaycheckView) paycheck!: PaycheckView;
   @Amount({ nullable: true }) previousGross!: number | null;
+  /** What there is to say of the person in this payroll; else blank. */
+  @Text(300) note!: string;
 }
 export class EmployerTaxView {
   @Text() tax!: string;
@@ -168,6 +191,9 @@ export class PayrollView extends PayrollRow {
   @List(() => JournalLineView) journal!: JournalLineView[];
   /** Empty where nothing is booked to a job. */
   @List(() => JobCostView) jobs!: JobCostView[];
+  /** Returns released and deposits made that this payroll would come after. */
+  @List(() => ClosedPeriod) closed!: ClosedPeriod[];
+  @Text(300, { nullable: true }) closedReason!: string | null;
 }
 export class PayrollSuggestion {
   @Day() periodStart!: string;

@@ -4,7 +4,7 @@ import { Choice, List, Text, Whole } from './field.js';
 export class ProblemDetail {
   @Text() code!: string;
   @Text() field!: string;
-  @Choice(['error', 'warning']) severity!: 'error' | 'warning';
+  @Choice(['error', 'ask', 'warning']) severity!: 'error' | 'ask' | 'warning';
   @Text(500) sentence!: string;
   @Text(500) fix!: string;
 }

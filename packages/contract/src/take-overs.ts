@@ -42,7 +42,7 @@ export class DifferenceView {
   @Text() key!: string;
   @Text() about!: string;
   @Amount() amount!: number;
-  @Choice(['error', 'warning']) severity!: 'error' | 'warning';
+  @Choice(['error', 'ask', 'warning']) severity!: 'error' | 'ask' | 'warning';
   @Text(600) sentence!: string;
   @Text(600) fix!: string;
   /** Why a reviewer let it pass; null while nobody did. */

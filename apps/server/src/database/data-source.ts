@@ -8,6 +8,7 @@ import { Payroll } from '../modules/payrolls/entities.js';
 import { Remittance, RemittanceItem } from '../modules/remittances/entities.js';
 import { ClientContacts1766000000000 } from './migrations/client-contacts.js';
 import { ClientSetUp1764000000000 } from './migrations/client-set-up.js';
+import { ClosedPeriods1772000000000 } from './migrations/closed-periods.js';
 import { FirstSchema1760000000000 } from './migrations/first-schema.js';
 import { RulePacks1763900000000 } from './migrations/rule-packs.js';
 import { DirectDeposits1769000000000 } from './migrations/direct-deposits.js';
@@ -50,6 +51,7 @@ export const makeDataSource = (url: string): DataSource =>
       DirectDeposits1769000000000,
       LeftOutLines1770000000000,
       RecordedPayrolls1771000000000,
+      ClosedPeriods1772000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -1,3 +1,4 @@
+import { lookingTwice } from './second-look.js';
 import {
   keepPreviousData,
   queryOptions,
@@ -181,11 +182,15 @@ export const useSignOut = () =>
   useMutation<void, Refused, void>({ mutationFn: async () => void (await take(api.DELETE('/api/session'))) });
 export const useSaveClient = (id: string) =>
   useChange((body: Schemas['UpdateClientIdentity']) =>
-    take(api.PUT('/api/clients/{id}/identity', { ...path(id), body })),
+    lookingTwice((confirmed) =>
+      take(api.PUT('/api/clients/{id}/identity', { ...path(id), body: { ...body, confirmed } })),
+    ),
   );
 export const useSaveEmployee = (id: string) =>
   useChange((body: Schemas['UpdateEmployeeIdentity']) =>
-    take(api.PUT('/api/employees/{id}/identity', { ...path(id), body })),
+    lookingTwice((confirmed) =>
+      take(api.PUT('/api/employees/{id}/identity', { ...path(id), body: { ...body, confirmed } })),
+    ),
   );
 export const useReveal = (id: string) =>
   useMutation<Schemas['RevealedNumber'], Refused, void>({
@@ -197,12 +202,23 @@ export const useSavePayroll = (id: string) =>
   useMutation<Schemas['PayrollView'], Refused, Schemas['SavePayroll']>({
     mutationFn: (body) => take(api.PUT('/api/payrolls/{id}', { ...path(id), body })),
   });
+interface PayrollAct {
+  readonly act: 'review' | 'reopen' | 'post';
+  readonly version: number;
+  /** Why it is posted although a return or a deposit of its days has left. */
+  readonly closedReason?: string;
+}
 export const usePayrollAct = (id: string) =>
-  useChange(({ act, version }: { act: 'review' | 'reopen' | 'post'; version: number }) => {
+  useChange(({ act, version, closedReason }: PayrollAct) => {
     const body = { version };
-    if (act === 'review') return take(api.POST('/api/payrolls/{id}/review', { ...path(id), body }));
+    if (act === 'review')
+      return lookingTwice((confirmed) =>
+        take(api.POST('/api/payrolls/{id}/review', { ...path(id), body: { ...body, confirmed } })),
+      );
     if (act === 'reopen') return take(api.POST('/api/payrolls/{id}/reopen', { ...path(id), body }));
-    return take(api.POST('/api/payrolls/{id}/post', { ...path(id), body }));
+    return take(
+      api.POST('/api/payrolls/{id}/post', { ...path(id), body: closedReason ? { ...body, closedReason } : body }),
+    );
   });
 export const useDiscardPayroll = (id: string) =>
   useChange(({ version }: { version: number }) =>

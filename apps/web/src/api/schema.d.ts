@@ -1952,6 +1952,12 @@ export interface components {
             tax: string;
             amount: string;
         };
+        UnreadLine: {
+            /** @enum {string} */
+            column: "line" | "also";
+            text: string;
+            why: string;
+        };
         ItemFigure: {
             item: string;
             name?: string;
@@ -1982,7 +1988,7 @@ export interface components {
             code: string;
             field: string;
             /** @enum {string} */
-            severity: "error" | "warning";
+            severity: "error" | "ask" | "warning";
             sentence: string;
             fix: string;
         };
@@ -2007,6 +2013,7 @@ export interface components {
             deductions: components["schemas"]["EntryDeduction"][];
             leftOut?: components["schemas"]["LeftOutLine"][];
             withheld?: components["schemas"]["WithheldLine"][];
+            unread?: components["schemas"]["UnreadLine"];
             number: string;
             name: string;
             workState: string;
@@ -2018,6 +2025,7 @@ export interface components {
             };
             paycheck: components["schemas"]["PaycheckView"];
             previousGross: number | null;
+            note: string;
         };
         TrialView: {
             /** Format: date */
@@ -2169,7 +2177,7 @@ export interface components {
             about: string;
             amount: number;
             /** @enum {string} */
-            severity: "error" | "warning";
+            severity: "error" | "ask" | "warning";
             sentence: string;
             fix: string;
             passedBecause: string | null;
@@ -2348,6 +2356,7 @@ export interface components {
             contactName: string;
             signerName: string;
             signerTitle: string;
+            confirmed?: string[];
             key: string;
             /** @enum {string} */
             kindOfEmployer?: "F" | "S" | "T" | "Y" | "N";
@@ -2373,6 +2382,7 @@ export interface components {
             contactName: string;
             signerName: string;
             signerTitle: string;
+            confirmed?: string[];
             einAgain?: string;
             version: number;
         };
@@ -2464,6 +2474,7 @@ export interface components {
             zip: string;
             country?: string;
             province?: string;
+            confirmed?: string[];
             number: string;
             ssn: string;
             /** Format: date */
@@ -2528,6 +2539,7 @@ export interface components {
             zip: string;
             country?: string;
             province?: string;
+            confirmed?: string[];
             ssn: string;
             number?: string;
             /** Format: date */
@@ -2538,6 +2550,16 @@ export interface components {
             kind?: "employee" | "partner" | "contractor";
             isRetirementPlan?: boolean;
             version: number;
+        };
+        AddFact: {
+            /** @enum {string} */
+            kind: "pay" | "federal-certificate" | "state-certificate" | "place" | "worker" | "jobs" | "standing" | "garnishment" | "leave" | "bank" | "consent" | "employment" | "own-field";
+            /** Format: date */
+            from: string;
+            value: {
+                [key: string]: unknown;
+            };
+            confirmed?: string[];
         };
         RevealedNumber: {
             ssn: string;
@@ -2599,6 +2621,10 @@ export interface components {
             employerTaxes: number;
             employerPaid: number;
         };
+        ClosedPeriod: {
+            what: string;
+            follows: string;
+        };
         PayrollView: {
             /** Format: uuid */
             id: string;
@@ -2628,6 +2654,8 @@ export interface components {
             employerTaxes: components["schemas"]["EmployerTaxView"][];
             journal: components["schemas"]["JournalLineView"][];
             jobs: components["schemas"]["JobCostView"][];
+            closed: components["schemas"]["ClosedPeriod"][];
+            closedReason: string | null;
         };
         PayrollEntry: {
             /** Format: uuid */
@@ -2637,10 +2665,19 @@ export interface components {
             deductions: components["schemas"]["EntryDeduction"][];
             leftOut?: components["schemas"]["LeftOutLine"][];
             withheld?: components["schemas"]["WithheldLine"][];
+            unread?: components["schemas"]["UnreadLine"];
         };
         SavePayroll: {
             version: number;
             entries: components["schemas"]["PayrollEntry"][];
+        };
+        ReviewPayroll: {
+            version: number;
+            confirmed?: string[];
+        };
+        PostPayroll: {
+            version: number;
+            closedReason?: string;
         };
         TapeLineView: {
             label: string;
@@ -4717,7 +4754,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["Fact"];
+                "application/json": components["schemas"]["AddFact"];
             };
         };
         responses: {
@@ -4876,7 +4913,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AtVersion"];
+                "application/json": components["schemas"]["ReviewPayroll"];
             };
         };
         responses: {
@@ -4949,7 +4986,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["AtVersion"];
+                "application/json": components["schemas"]["PostPayroll"];
             };
         };
         responses: {

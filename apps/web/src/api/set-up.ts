@@ -1,3 +1,4 @@
+import { lookingTwice } from './second-look.js';
 import { queryOptions, useMutation } from '@tanstack/react-query';
 import { Refused, api, take, type Schemas } from './client.js';
 import { path, useChange } from './resources.js';
@@ -59,7 +60,9 @@ export const trialQuery = (id: string, asked: Schemas['AskTrial']) =>
   });
 
 export const useCreateClient = () =>
-  useChange((body: Schemas['CreateClient']) => take(api.POST('/api/clients', { body })));
+  useChange((body: Schemas['CreateClient']) =>
+    lookingTwice((confirmed) => take(api.POST('/api/clients', { body: { ...body, confirmed } }))),
+  );
 /** A fact as a form makes it; the server checks its kind and value. */
 interface GivenFact {
   readonly kind: string;
@@ -82,11 +85,20 @@ export const useAddBankAccount = (id: string) =>
   );
 export const useCreateEmployee = (clientId: string) =>
   useChange((body: Schemas['CreateEmployee']) =>
-    take(api.POST('/api/clients/{id}/employees', { ...path(clientId), body })),
+    lookingTwice((confirmed) =>
+      take(api.POST('/api/clients/{id}/employees', { ...path(clientId), body: { ...body, confirmed } })),
+    ),
   );
 export const useAddFact = (employeeId: string) =>
   useChange((fact: GivenFact) =>
-    take(api.POST('/api/employees/{id}/facts', { ...path(employeeId), body: fact as Schemas['Fact'] })),
+    lookingTwice((confirmed) =>
+      take(
+        api.POST('/api/employees/{id}/facts', {
+          ...path(employeeId),
+          body: { ...(fact as Schemas['Fact']), confirmed },
+        }),
+      ),
+    ),
   );
 export const useUploadPeople = (clientId: string) =>
   useChange((body: Schemas['UploadPeople']) =>

@@ -58,7 +58,6 @@ describe('a line of the sheet', () => {
     expect(entryOf(more).earnings.at(-1)).toEqual({ item: 'bonus', amount: '100', job: 'Ferry house' });
     expect(entryOf(typed(more, 'line', 'bonus 50').row).earnings.filter(({ item }) => item === 'bonus')).toEqual([
       { item: 'bonus', amount: '50' },
-      { item: 'bonus', amount: '100', job: 'Ferry house' },
     ]);
     expect(typed(row, 'line', '8 #dry-dock').problem).toBe('#dry-dock is no job; there are #pier-4, #ferry-house');
     expect(typed(rowOf(person(earnings)), 'line', '8 #pier-4').problem).toMatch(/neither the client nor this person/);
@@ -90,7 +89,7 @@ describe('a line of the sheet', () => {
     expect(issues).toEqual([]);
     expect(hours(rules)).toEqual([['regular', '40']]);
   });
-  it('a short line replaces the hours and leaves the rest', () => {
+  it('a short line changes what it names and leaves the rest', () => {
     const { row, problem } = typed(rowOf(hourly('80')), 'line', '76 reg 5.5 ot bonus 200');
     expect(problem).toBeNull();
     expect(entryOf(row)).toMatchObject({
@@ -102,16 +101,39 @@ describe('a line of the sheet', () => {
       deductions: [{ item: '401k', amount: '50.00' }],
     });
   });
-  it('a line with amounts only leaves the hours, a line with hours is the whole exception', () => {
-    const first = typed(rowOf(hourly('80')), 'line', 'comm 50').row;
+  it('a line typed over another takes its place, a blank one takes it away', () => {
+    const before = rowOf(hourly('80'));
+    const first = typed(before, 'line', '45+40 reg comm 50').row;
     expect(entryOf(first).earnings).toEqual([
       { item: 'regular', hours: '80', rate: '31.40' },
+      { item: 'overtime', hours: '5', rate: '31.40' },
       { item: 'commission', amount: '50' },
     ]);
-    expect(entryOf(typed(first, 'line', 'comm 60').row).earnings.at(-1)).toEqual({ item: 'commission', amount: '60' });
     expect(entryOf(typed(first, 'line', '40 reg').row).earnings).toEqual([
       { item: 'regular', hours: '40', rate: '31.40' },
     ]);
+    expect(entryOf(typed(first, 'line', ' ').row)).toEqual(entryOf(before));
+  });
+  it('what a cell was given stays when the line over it goes', () => {
+    const line = typed(rowOf(hourly('80')), 'line', 'bonus 50').row;
+    const cell = typed(line, 'overtime', '3').row;
+    expect(entryOf(typed(cell, 'line', '').row).earnings).toEqual([
+      { item: 'regular', hours: '80', rate: '31.40' },
+      { item: 'overtime', hours: '3', rate: '31.40' },
+    ]);
+  });
+  // 88 hours would have been paid as 8: the holiday had wiped the regular hours unseen.
+  it.each([
+    ['8 hol', 'holiday', /8 holiday added; 80 regular hours stay, 88 hours in all/],
+    ['8 vac', 'vacation', /8 vacation added; 80 regular hours stay, 88 hours in all/],
+  ])('%s adds to the regular hours, and says so', (line, item, said) => {
+    const answer = typed(rowOf(hourly('80')), 'line', line);
+    expect(entryOf(answer.row).earnings.map(({ item: code, hours }) => [code, hours])).toEqual([
+      ['regular', '80'],
+      [item, '8'],
+    ]);
+    expect(answer.said).toMatch(said);
+    expect(typed(rowOf(hourly('80')), 'line', `72 reg ${line}`).said).toBeUndefined();
   });
   it('pays hours at another rate of the person, and what has no column, by a line or in the cell beside', () => {
     const row = rowOf({
@@ -157,9 +179,23 @@ describe('a line of the sheet', () => {
       { item: 'charity', amount: '5' },
     ]);
   });
-  it('a line that cannot be read changes nothing', () => {
+  it('a line that cannot be read changes no figure, stays where it was typed, and goes with the entry', () => {
     const before = rowOf(hourly('80'));
-    expect(entryOf(typed(before, 'line', '8 holidays').row)).toEqual(entryOf(before));
+    const { row } = typed(before, 'line', '8 holidays');
+    const { unread, ...figures } = entryOf(row);
+    expect(figures).toEqual(entryOf(before));
+    expect([row.line, unread?.text, unread?.why]).toEqual([
+      '8 holidays',
+      '8 holidays',
+      expect.stringMatching(/not known/),
+    ]);
+    // It comes back from the server as it was, and is gone once the line is right or cleared.
+    const again = rowOf({ ...hourly('80'), unread: unread ?? { column: 'line', text: '', why: '' } });
+    expect(again.line).toBe('8 holidays');
+    expect(entryOf(typed(again, 'line', '8 hol').row).unread).toBeUndefined();
+    expect(entryOf(typed(again, 'line', '').row).unread).toBeUndefined();
+    const also = typed(before, 'also', 'boots 5').row;
+    expect([alsoOf(also), entryOf(also).unread?.column]).toEqual(['boots 5', 'also']);
   });
   it('takes amounts as a spreadsheet gives them', () =>
     expect(typed(rowOf(hourly('80')), 'bonus', ' $1,250.00 ').row.values['bonus']).toBe('1250.00'));

@@ -4,6 +4,9 @@ import { takenBy } from './taken.js';
 import { OTHER, isOther } from '@zakat/core/paycheck/after-taxes';
 import { asTyped, readShortLine, type OwnWords, type TypedLine } from './short-line.js';
 import { isObject } from '@zakat/core/casefile/reader';
+import { findItem } from '@zakat/core/items/registry';
+import { plus } from '@zakat/core/money/exact';
+import { ZERO_RATE, parseRate, showRate, type Rate } from '@zakat/core/money/rate';
 import { parseDate } from '@zakat/core/calendar/local-date';
 import type { OwnRules } from '@zakat/core/jurisdictions/dated';
 import { dailyOvertimeOf } from '@zakat/core/paycheck/workweeks';
@@ -16,7 +19,7 @@ export const VALUE_COLUMNS: readonly string[] = ['rate', ...HOUR_COLUMNS, ...AMO
 
 type Entry = Pick<
   Schemas['PayrollEntry'],
-  'employeeId' | 'isPaid' | 'earnings' | 'deductions' | 'leftOut' | 'withheld'
+  'employeeId' | 'isPaid' | 'earnings' | 'deductions' | 'leftOut' | 'withheld' | 'unread'
 >;
 /** A line of the payroll sheet: one text a column, and what has no column kept as it is. */
 export interface SheetRow {
@@ -35,6 +38,18 @@ export interface SheetRow {
   readonly withheld: NonNullable<Entry['withheld']>;
   readonly check: CalcCheck;
   readonly line: string;
+  /** What the line was laid over: without it, this is the row again. Null while no line is. */
+  readonly under: Under | null;
+  /** What was typed and not understood: it stays where it was typed, and holds the review. */
+  readonly unread: Unread | null;
+  /** What the server has to say of the person in this payroll. */
+  readonly note: string;
+}
+type Under = Pick<SheetRow, 'values' | 'otherEarnings' | 'otherDeductions'>;
+export interface Unread {
+  readonly column: 'line' | 'also';
+  readonly text: string;
+  readonly why: string;
 }
 
 /** An amount and nothing else: what has a percentage or a limit is not typed in a cell. */
@@ -76,7 +91,10 @@ export function rowOf(person: Schemas['PayrollPerson']): SheetRow {
     otherDeductions,
     leftOut: person.leftOut ?? [],
     withheld: person.withheld ?? [],
-    line: '',
+    line: person.unread?.column === 'line' ? person.unread.text : '',
+    under: null,
+    unread: (person.unread as Unread | undefined) ?? null,
+    note: person.note,
     check: {
       gross: paycheck.gross,
       net: paycheck.net,
@@ -112,12 +130,17 @@ export function entryOf(row: SheetRow): Entry {
     deductions: [...deductions, ...row.otherDeductions],
     ...(row.leftOut.length > 0 ? { leftOut: row.leftOut } : {}),
     ...(row.withheld.length > 0 ? { withheld: row.withheld } : {}),
+    ...(row.unread ? { unread: row.unread } : {}),
   };
 }
 
 /** Jobs and customers that a line of the person may name. */
 export const jobNames = ({ base: { jobs } }: Pick<SheetRow, 'base'>): readonly string[] =>
   isObject(jobs) && Array.isArray(jobs['names']) ? jobs['names'].map(String) : [];
+
+/** Codes of the client's own pay items, which a line may name. */
+export const itemCodes = (row: Pick<SheetRow, 'base'> | undefined): readonly string[] =>
+  Array.isArray(row?.base['items']) ? (row.base['items'] as OwnItem[]).map(({ code }) => code) : [];
 
 /** What the words of a line may mean for this person. */
 function wordsOf(row: SheetRow, rules: OwnRules | null = null): OwnWords {
@@ -134,6 +157,7 @@ function wordsOf(row: SheetRow, rules: OwnRules | null = null): OwnWords {
 
 /** The lines that have no column, as they could be typed; deductions with a percentage or a limit stay out of it. */
 export function alsoOf(row: SheetRow): string {
+  if (row.unread?.column === 'also') return row.unread.text;
   const rate = given(row.values, 'rate');
   const words = wordsOf(row);
   const deductions = row.otherDeductions.filter(isPlain).map((line) => asTyped(line, rate, words));
@@ -166,23 +190,15 @@ function shareOut(row: SheetRow, lines: readonly TypedLine[]) {
   return { values, earnings, deductions };
 }
 
-const isHours = (name: string): boolean => (HOUR_COLUMNS as readonly string[]).includes(name);
-
-/** The row after an exception: one with hours is the whole exception, one with amounts only is added. */
+/** The row after an exception: a line changes what it names and leaves the rest, as a cell does. */
 function withException(row: SheetRow, lines: readonly TypedLine[]): SheetRow {
   const { values, earnings, deductions } = shareOut(row, lines);
-  const isWhole = lines.some((line) => line.measure === 'hours');
-  const kept = Object.fromEntries(Object.entries(row.values).filter(([name]) => !isWhole || !isHours(name)));
   const isSame = (line: Entry['earnings'][number], other: Entry['earnings'][number]): boolean =>
     line.item === other.item && line.rate === other.rate && line.job === other.job;
-  const others = row.otherEarnings.filter(
-    (line) =>
-      !earnings.some((other) => isSame(line, other)) &&
-      !(isWhole && (line.hours !== undefined || line.item === 'commission')),
-  );
+  const others = row.otherEarnings.filter((line) => !earnings.some((other) => isSame(line, other)));
   return {
     ...row,
-    values: { ...kept, ...values },
+    values: { ...row.values, ...values },
     otherEarnings: [...others, ...earnings],
     otherDeductions: [
       ...row.otherDeductions.filter((line) => !deductions.some((other) => other.item === line.item)),
@@ -211,6 +227,8 @@ export interface InHand {
 export interface Typed {
   readonly row: SheetRow;
   readonly problem: string | null;
+  /** What the line leaves beside what it names, where that may surprise. */
+  readonly said?: string;
   readonly inHand?: InHand;
 }
 
@@ -244,21 +262,69 @@ const asPlainAmount = (value: string): string =>
     .replace(/^\$/, '')
     .replace(/,(?=\d{3}(?:\D|$))/g, '');
 
-/** A row after one cell was typed over, by the rules of the firm. A line that cannot be read changes nothing. */
+/** The row as it was before its line. */
+const withoutLine = (row: SheetRow): SheetRow => ({
+  ...row,
+  ...(row.under ?? {}),
+  under: null,
+  line: '',
+  unread: row.unread?.column === 'line' ? null : row.unread,
+});
+
+/** What stands beside the hours that a line names: they add to it. */
+function saidOf(before: SheetRow, after: SheetRow, lines: readonly TypedLine[]): string | undefined {
+  const named = lines.filter((line) => line.measure === 'hours' && !isOnOthers(line.item));
+  const stays = given(before.values, 'regular');
+  if (named.length === 0 || stays === '' || named.some((line) => line.item === 'regular')) return undefined;
+  const all = HOUR_COLUMNS.reduce<Rate>(
+    (total, column) => plus(total, parseRate(given(after.values, column)) ?? ZERO_RATE),
+    ZERO_RATE,
+  );
+  const added = named.map((line) => `${line.value} ${line.item}`).join(', ');
+  return `${after.name}: ${added} added; ${stays} regular hours stay, ${showRate(all)} hours in all. To replace them, name them too`;
+}
+const isOnOthers = (code: string): boolean => {
+  const item = findItem(code);
+  return item?.list === 'earning' && item.isOnOtherHours;
+};
+
+/**
+ * A row after one cell was typed over, by the rules of the firm. What cannot be read stays as it was typed and changes
+ * nothing else; a line that is typed over another takes its place, a blank one takes it away.
+ */
 export function typed(row: SheetRow, column: string, value: string, rules: OwnRules | null = null): Typed {
   if (column === 'isPaid') return { row: { ...row, isPaid: value === 'true' }, problem: null };
-  if (column === 'line' || column === 'also') {
+  if (column === 'line') return typedLine(withoutLine(row), value, rules);
+  if (column === 'also') {
     const { lines, problem } = readShortLine(value, wordsOf(row, rules));
-    const noted = column === 'line' ? { ...row, line: value } : row;
-    if (problem !== null) return { row: noted, problem };
-    const net = lines.find((line) => line.measure === 'net');
-    const known = lines.filter((line) => line.measure !== 'net');
-    const inHand = net ? { inHand: { item: net.item, net: net.value, job: net.job } } : {};
-    if (column === 'also') return { row: withOthers(row, known), problem: null, ...inHand };
-    return { row: known.length === 0 ? noted : withException(noted, known), problem: null, ...inHand };
+    if (problem !== null) return { row: { ...row, unread: { column, text: value, why: problem } }, problem };
+    const read = row.unread?.column === 'also' ? { ...row, unread: null } : row;
+    return { row: withOthers(read, linesOf(lines)), problem: null, ...inHandOf(lines) };
   }
-  const text = asPlainAmount(value);
-  return { row: { ...row, values: { ...row.values, [column]: text } }, problem: null };
+  const put = (values: SheetRow['values']): SheetRow['values'] => ({ ...values, [column]: asPlainAmount(value) });
+  const under = row.under ? { ...row.under, values: put(row.under.values) } : null;
+  return { row: { ...row, values: put(row.values), under }, problem: null };
+}
+
+function typedLine(row: SheetRow, value: string, rules: OwnRules | null): Typed {
+  if (value.trim() === '') return { row, problem: null };
+  const { lines, problem } = readShortLine(value, wordsOf(row, rules));
+  const noted = { ...row, line: value };
+  if (problem !== null) return { row: { ...noted, unread: { column: 'line', text: value, why: problem } }, problem };
+  const { values, otherEarnings, otherDeductions } = row;
+  const known = linesOf(lines);
+  const next = {
+    ...(known.length === 0 ? noted : withException(noted, known)),
+    under: { values, otherEarnings, otherDeductions },
+  };
+  const said = saidOf(row, next, known);
+  return { row: next, problem: null, ...(said === undefined ? {} : { said }), ...inHandOf(lines) };
+}
+
+const linesOf = (lines: readonly TypedLine[]): TypedLine[] => lines.filter((line) => line.measure !== 'net');
+function inHandOf(lines: readonly TypedLine[]): { inHand?: InHand } {
+  const net = lines.find((line) => line.measure === 'net');
+  return net ? { inHand: { item: net.item, net: net.value, job: net.job } } : {};
 }
 
 export const taxOfCheck = (check: CalcCheck, matches: (code: string) => boolean): number =>

@@ -53,6 +53,14 @@ describe('a short line', () => {
     ['reg 8/8/8.5/8/8+9/8/8/8/8 sick 3', ['regular 80h', 'overtime 1.5h', 'sick 3h']],
     ['8/8/8/8/8+45', ['regular 80h', 'overtime 5h']],
     ['8 shift @1.50 shift 12', ['shift 8h @1.50', 'shift 12']],
+    ['72 reg 8 pto', ['regular 72h', 'pto 8h']],
+    ['8 personal', ['personal 8h']],
+    ['76 hrs', ['regular 76h']],
+    ['reimb 42.10 mileage 30', ['reimbursement 42.10', 'mileage 30']],
+    ['1,250 bonus', ['bonus 1250']],
+    ['bonus 1,250.50, 8 sick', ['bonus 1250.50', 'sick 8h']],
+    ['40 reg,8 sick', ['regular 40h', 'sick 8h']],
+    ['6 stand-by tool-money 40', ['stand-by 6h', 'tool-money 40']],
   ])('%s', (text, lines) => {
     expect(inWords(text)).toEqual(lines);
     expect(readShortLine(text, own).problem).toBeNull();

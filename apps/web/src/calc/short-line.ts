@@ -44,7 +44,17 @@ const SHORT: Readonly<Record<string, string>> = {
   vac: 'vacation',
   comm: 'commission',
   tips: 'tips-reported',
+  hrs: 'regular',
+  hours: 'regular',
+  reimb: 'reimbursement',
+  reimbursed: 'reimbursement',
+  health: 'section-125-health',
+  roth: 'roth-401k',
+  union: 'union-dues',
+  dues: 'union-dues',
 };
+/** The words that are always understood, as a page lists them. */
+export const USUAL_WORDS = 'reg, ot, dt, hol, sick, vac, pto, personal, bonus, comm, tips, reimb, mileage';
 /** Items whose number is hours unless it is marked as dollars. */
 const BY_THE_HOUR: ReadonlySet<string> = new Set([
   'regular',
@@ -56,6 +66,8 @@ const BY_THE_HOUR: ReadonlySet<string> = new Set([
   'holiday',
   'sick',
   'vacation',
+  'pto',
+  'personal',
   'bereavement',
   'jury',
 ]);
@@ -68,6 +80,9 @@ export const asWord = (label: string): string =>
     .replace(/[^a-z0-9]+/g, '-')
     .replace(/^-|-$/g, '');
 
+/** The client's own items as words of a line. */
+const ownWords = ({ items }: OwnWords): string => items.map(({ code }) => code).join(', ') || 'it has none of its own';
+
 interface Meaning {
   readonly item: string;
   readonly standard: PayItem;
@@ -75,7 +90,7 @@ interface Meaning {
 }
 
 function meaningOf(word: string, own: OwnWords): Meaning | null {
-  const item = own.items.find((candidate) => candidate.code === word);
+  const item = own.items.find((candidate) => candidate.code === word || asWord(candidate.label) === word);
   const code = item ? item.like : (SHORT[word] ?? word);
   const standard = findItem(code);
   if (standard) return { item: item ? item.code : code, standard, rate: null };
@@ -202,6 +217,8 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
     .trim()
     .toLowerCase()
     .replace(/@\s+/g, '@')
+    // `1,250` is one number; a comma before anything else parts two lines.
+    .replace(/(\d),(?=\d{3}(?!\d))/g, '$1')
     .split(/[\s,;]+/)
     .filter((token) => token !== '');
   const parts: Part[] = [];
@@ -250,7 +267,7 @@ export function readShortLine(text: string, own: OwnWords = NO_OWN_WORDS): Short
       const meaning = meaningOf(token, own);
       if (!meaning)
         return fail(
-          `${token} is not known; use reg, ot, dt, hol, sick, vac, bonus, comm, tips, the code of a pay item or a rate of the person`,
+          `${token} is not known; use ${USUAL_WORDS}, a pay item of the client (${ownWords(own)}) or a rate of the person`,
         );
       if (number?.isWeeks && meaning.item !== 'regular') return fail(ofWeeks(number.text));
       if (number !== null) put(number, meaning);

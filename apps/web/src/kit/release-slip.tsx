@@ -20,10 +20,12 @@ interface Props {
   /** The act; settles when it is done or refused. */
   readonly onAct: () => Promise<unknown>;
   readonly onClose: () => void;
+  /** What the act asks for besides. */
+  readonly children?: ReactNode;
 }
 
 /** The one way to do anything irreversible: what happens in words, the checks, then the act. */
-export function ReleaseSlip({ slip, actLabel, isBusy, onAct, onClose }: Props): ReactNode {
+export function ReleaseSlip({ slip, actLabel, isBusy, onAct, onClose, children }: Props): ReactNode {
   const heading = useRef<HTMLHeadingElement>(null);
   const isUnderWay = useRef(false);
   // A second click while the first is under way is the same act, not another one.
@@ -80,6 +82,7 @@ export function ReleaseSlip({ slip, actLabel, isBusy, onAct, onClose }: Props): 
           <pre tabIndex={0}>{slip.file}</pre>
         </details>
       )}
+      {children}
       <div className="actions">
         <Button onClick={() => void actOnce()} disabled={!slip.mayRelease || isBusy} loading={isBusy}>
           {actLabel}

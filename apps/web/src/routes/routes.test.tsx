@@ -242,16 +242,17 @@ describe('the posting slip', () => {
         { account: 'a', label: '', detail: '', amount: 10145 },
         { account: 'b', label: '', detail: '', amount: -10145 },
       ],
+      closed: [],
       ...more,
     }) as unknown as Schemas['PayrollView'];
   it('says what will be owed and what it costs', () => {
-    const slip = postingSlip(payroll({}));
+    const slip = postingSlip(payroll({}), '');
     expect(slip.leaves).toBe('1 paychecks are written to the ledger, and 11.45 of taxes are owed from then on.');
     expect(slip.figures.find((figure) => figure.label === 'Total cost')?.value).toBe('104.45');
     expect(slip.mayRelease).toBe(true);
   });
   it('holds when the journal does not balance or a check cannot be computed', () => {
-    expect(postingSlip(payroll({ journal: [{ account: 'a', label: '', detail: '', amount: 1 }] })).mayRelease).toBe(
+    expect(postingSlip(payroll({ journal: [{ account: 'a', label: '', detail: '', amount: 1 }] }), '').mayRelease).toBe(
       false,
     );
     expect(
@@ -259,6 +260,7 @@ describe('the posting slip', () => {
         payroll({
           persons: [person(9000, [{ code: 'x', field: 'y', severity: 'error', sentence: 'It cannot.', fix: '' }])],
         }),
+        '',
       ).mayRelease,
     ).toBe(false);
   });

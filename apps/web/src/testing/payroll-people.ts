@@ -44,6 +44,7 @@ export const payrollPerson = (
   costCentre: '',
   base: {},
   previousGross: null,
+  note: '',
   ...more,
   paycheck: { ...NO_CHECK, ...paycheck },
 });

@@ -14,7 +14,7 @@ import { BASE_FAMILIES, TREATMENTS, type Treatment } from '../items/treatment.js
 import type { DailyOvertime } from '../jurisdictions/overtime.js';
 import { type LeavePlan, leaveHours } from '../leave/accrual.js';
 import { cents, type Cents } from '../money/cents.js';
-import { parseRate, showRate, type Rate } from '../money/rate.js';
+import { parseRate, showPercent, showRate, type Rate } from '../money/rate.js';
 import { isPlausibleFactor, withFactor } from '../items/factor.js';
 import { convertSalary } from '../paycheck/earnings.js';
 import { GARNISHMENT_KINDS, type Garnishment } from '../paycheck/garnishment.js';
@@ -234,7 +234,10 @@ export function readDeductions(readers: readonly Reader[], issues: Issue[], out:
       issues.push(problem('input.missing', `${reader.path}.amount`, { what: 'the amount' }));
     if (amount !== null && percent !== null)
       issues.push(problem('deduction.needs-amount', reader.path, { item: item?.label ?? 'The deduction' }));
-    if (percent && percent.n > percent.d) issues.push(problem('input.too-large', `${reader.path}.percent`));
+    if (percent && percent.n > percent.d)
+      issues.push(
+        problem('percent.over-whole', `${reader.path}.percent`, { percent: showPercent(percent).slice(0, -1) }),
+      );
     const limits = { perCheck: optional('perCheck'), perYear: optional('perYear'), balance: optional('balance') };
     const coverage = reader.has('coverage') ? reader.oneOf('coverage', ['self', 'family'] as const) : null;
     const own = readOwn(reader);

@@ -1,4 +1,4 @@
-import { problem, sentence, fix, type Issue } from '../issues/issue.js';
+import { problem, sentence, fix, type Issue, type Severity } from '../issues/issue.js';
 import { showLeaveHours } from '../leave/accrual.js';
 import { toDollars, type Cents } from '../money/cents.js';
 import { computePaycheck } from '../paycheck/compute.js';
@@ -10,7 +10,7 @@ import { readCase } from './read-case.js';
 export interface CaseProblem {
   readonly code: string;
   readonly field: string;
-  readonly severity: 'error' | 'warning';
+  readonly severity: Severity;
   readonly sentence: string;
   readonly fix: string;
 }

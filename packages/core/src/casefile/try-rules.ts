@@ -24,7 +24,8 @@ export function tryRules(rules: readonly OwnRule[]): Issue[] {
             earnings: [{ item, amount }],
             rules: [packRow(parameter, row)],
           });
-          if (answer.problems.some((found) => found.code === 'input.too-large')) throw new RangeError('not computable');
+          if (answer.problems.some(({ code }) => code === 'input.too-large' || code === 'fault.ours'))
+            throw new RangeError('not computable');
         }
       return [];
     } catch {

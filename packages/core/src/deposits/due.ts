@@ -9,7 +9,8 @@ export interface DueFacts {
   readonly federal: DepositSchedule;
   /** New York: 3 business days after the payroll for those who withheld 15,000 or more in the calendar year before last, else 5. */
   readonly newYorkDays: 3 | 5;
-  readonly isNextDay: boolean;
+  /** The day on which 100,000 were reached with these taxes among them; null where they were not. */
+  readonly reached: LocalDate | null;
 }
 
 /** When a liability of this tax and check date is due, and by which rule. Federal unemployment: see futaDueDates. */
@@ -41,7 +42,7 @@ export function liabilityDue(tax: TaxCode, checkDate: LocalDate, facts: DueFacts
     }
     case 'federal':
     case 'federal-unemployment':
-      return federalDepositDue(checkDate, facts.federal, facts.isNextDay);
+      return federalDepositDue(checkDate, facts.federal, facts.reached);
   }
 }
 

@@ -68,12 +68,17 @@ export interface DatedAmount {
   readonly amount: Cents;
 }
 
-/** When federal income tax, OASDI and HI of a check date are due. Source: Publication 15, section 11. */
-export function federalDepositDue(checkDate: LocalDate, schedule: DepositSchedule, isNextDay: boolean): Due {
-  if (isNextDay) {
+/**
+ * When federal income tax, OASDI and HI of a check date are due. `reached` is the day on which what had accumulated in
+ * the deposit period, this check date's taxes among it, came to 100,000; null where it never did. Source: Publication 15,
+ * section 11; 26 CFR 31.6302-1(c).
+ */
+export function federalDepositDue(checkDate: LocalDate, schedule: DepositSchedule, reached: LocalDate | null): Due {
+  if (reached) {
+    const gathered = reached === checkDate ? '' : `, this check date’s taxes among them,`;
     return {
-      due: addBusinessDays(checkDate, 1, 'legal'),
-      rule: '100,000 next-day rule: the business day after the check date.',
+      due: addBusinessDays(reached, 1, 'legal'),
+      rule: `100,000 next-day rule: the taxes accumulated in the deposit period${gathered} reached 100,000.00 on ${showDate(reached)}; all of them are due the next business day.`,
     };
   }
   return schedule === 'monthly' ? monthlyDue(checkDate) : semiweeklyDue(checkDate);

@@ -57,15 +57,16 @@ export function scheduleOfYear(year: number, facts: LookbackFacts): Scheduled {
 }
 
 export interface FederalDeposits {
-  /** Check dates whose taxes are due the next business day. */
-  readonly nextDays: ReadonlySet<LocalDate>;
+  /** Check dates whose taxes are due the business day after a day on which 100,000 were reached, with that day. */
+  readonly nextDays: ReadonlyMap<LocalDate, LocalDate>;
   /** The schedule of the taxes of a check date. */
   readonly on: (day: LocalDate) => Scheduled;
 }
 
 /**
- * Follows the taxes of Form 941 through the deposit periods. Where 100,000 gather in one, they are due the next business
- * day, and a monthly depositor is a semiweekly one for the rest of the year and the next (Publication 15, section 11).
+ * Follows the taxes of Form 941 through the deposit periods. On the day on which 100,000 have accumulated in one, all that
+ * has accumulated in it falls due the next business day, counting begins again at zero the day after, and a monthly
+ * depositor is a semiweekly one for the rest of the year and the next (Publication 15, section 11; 26 CFR 31.6302-1(c)(3)).
  */
 export function federalDeposits(
   liabilities: readonly DatedAmount[],
@@ -77,7 +78,7 @@ export function federalDeposits(
     starts.set(year, known);
     return known;
   };
-  const nextDays = new Set<LocalDate>();
+  const nextDays = new Map<LocalDate, LocalDate>();
   /** Days that turned a monthly depositor into a semiweekly one. */
   const turned: LocalDate[] = [];
   const on = (day: LocalDate): Scheduled => {
@@ -95,21 +96,28 @@ export function federalDeposits(
         };
   };
   let period = '';
-  let running: Cents = ZERO;
-  for (const { date, amount } of [...liabilities].sort((a, b) => (a.date < b.date ? -1 : a.date > b.date ? 1 : 0))) {
-    const { schedule } = on(date);
-    const key = schedule === 'monthly' ? date.slice(0, 7) : semiweeklyPeriodEnd(date);
+  /** What has accumulated in the period and is not due the next day already. */
+  let accumulated: DatedAmount[] = [];
+  for (const line of byDay(liabilities)) {
+    const { schedule } = on(line.date);
+    const key = schedule === 'monthly' ? line.date.slice(0, 7) : semiweeklyPeriodEnd(line.date);
     if (key !== period) {
       period = key;
-      running = ZERO;
+      accumulated = [];
     }
-    running = add(running, amount);
-    if (running < NEXT_DAY_MARK) continue;
-    nextDays.add(date);
+    accumulated.push(line);
+    if (sum(accumulated.map(({ amount }) => amount)) < NEXT_DAY_MARK) continue;
+    for (const one of accumulated) nextDays.set(one.date, line.date);
     // Only a monthly depositor is turned by it (26 CFR 31.6302-1(b)(2)(ii)); for a semiweekly one the lookback decides on.
-    if (schedule === 'monthly') turned.push(date);
-    // Accumulation starts again.
-    running = ZERO;
+    if (schedule === 'monthly') turned.push(line.date);
+    accumulated = [];
   }
   return { nextDays, on };
+}
+
+/** One line for each day, in their order: what accumulates is looked at when a day has ended. */
+function byDay(liabilities: readonly DatedAmount[]): DatedAmount[] {
+  const days = new Map<LocalDate, Cents>();
+  for (const { date, amount } of liabilities) days.set(date, add(days.get(date) ?? ZERO, amount));
+  return [...days].sort(([a], [b]) => (a < b ? -1 : 1)).map(([date, amount]) => ({ date, amount }));
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { runCase } from '../casefile/run-case.js';
 import type { JsonObject } from '../casefile/reader.js';
+import { date } from '../calendar/local-date.js';
 import { PAY_FREQUENCIES, type PayFrequency } from '../calendar/pay-frequency.js';
 import { ZERO, cents, dollars } from '../money/cents.js';
 import {
@@ -15,6 +16,7 @@ import {
 } from './case-parts.js';
 import { newestFirst, type DatedFact } from './in-force.js';
 import { clientOnDay, personOnDay, placeOf } from './on-day.js';
+import { paySpans, shareByWorkdays, type EmployedPeriod } from './period-pay.js';
 
 const DAY = '2026-06-12';
 let next = 0;
@@ -27,8 +29,11 @@ const fact = (kind: string, value: Record<string, unknown>, from = '2026-01-01')
 const person = (...facts: DatedFact[]) => personOnDay(newestFirst(facts), DAY);
 const client = (...facts: DatedFact[]) => clientOnDay(newestFirst(facts), DAY);
 const nothingTaken: Taken = () => ZERO;
+/** A period of a day: nothing changes inside it. */
+const oneDay = (facts: DatedFact[]) =>
+  paySpans(newestFirst(facts), { start: date(DAY), end: date(DAY), hiredOn: null, lastDay: null });
 const usual = (facts: DatedFact[], frequency: PayFrequency = 'biweekly', of = client(), taken = nothingTaken) =>
-  usualLines(person(...facts), of, frequency, taken);
+  usualLines(person(...facts), of, frequency, taken, oneDay(facts));
 
 const HOURLY = fact('pay', { basis: 'hourly', rate: '22.50' });
 const PLACE = fact('place', { work: 'NY', residence: 'NY' });
@@ -149,13 +154,14 @@ describe('who a person is to the rules', () => {
     ]);
   });
   it('is a case that the core reads, made of nothing but facts', () => {
-    const facts = person(
+    const known = [
       HOURLY,
       PLACE,
       fact('federal-certificate', { form: '2020', filingStatus: 'married-jointly', dependentCredit: '2200.00' }),
       fact('state-certificate', { state: 'NY', certificate: { filingStatus: 'married-jointly', allowances: 2 } }),
       fact('leave', { item: 'vacation', per: 'period', hours: '4', balance: '10' }),
-    );
+    ];
+    const facts = person(...known);
     const company = client(
       fact('employer', { kind: 'business', entity: 'corporation', formFamily: '941', employees: 12 }),
       fact('own-rate', { tax: 'NJ-TDI-ER', percent: '0.75' }),
@@ -169,11 +175,64 @@ describe('who a person is to the rules', () => {
       employer: employerPart(company, { NY: '4.1' }, 5),
       settings: settingsPart(company),
       leave: leavePart(facts, () => ({ balance: '14', lastCheck: '2026-05-29' })),
-      ...usualLines(facts, company, 'biweekly', nothingTaken),
+      ...usualLines(facts, company, 'biweekly', nothingTaken, oneDay(known)),
     };
     const answer = runCase(part);
     expect([answer.gross, answer.problems]).toEqual(['1800.00', []]);
     expect(answer.leave).toEqual([{ item: 'vacation', accrued: '4', used: '0', lost: '0', balance: '18' }]);
+  });
+});
+
+describe('pay that changes inside a period', () => {
+  // Mon, Oct 12 to Sun, Oct 25, 2026: ten workdays, Monday to Friday twice.
+  const period = { start: date('2026-10-12'), end: date('2026-10-25'), hiredOn: null, lastDay: null };
+  const paid = (facts: DatedFact[], more: Partial<EmployedPeriod> = {}) =>
+    usualLines(
+      personOnDay(newestFirst(facts), '2026-10-30'),
+      client(),
+      'biweekly',
+      nothingTaken,
+      paySpans(newestFirst(facts), { ...period, ...more }),
+    ).earnings;
+  const raised = [HOURLY, fact('pay', { basis: 'hourly', rate: '24.00' }, '2026-10-21')];
+  it('a raise is two lines, by the workdays before and from it', () =>
+    expect(paid(raised)).toEqual([
+      { item: 'regular', hours: '56', rate: '22.50' },
+      { item: 'regular', hours: '24', rate: '24.00' },
+    ]));
+  it('a raise after the period is not in it, though the check comes later', () =>
+    expect(paid([HOURLY, fact('pay', { basis: 'hourly', rate: '24.00' }, '2026-10-26')])).toEqual([
+      { item: 'regular', hours: '80', rate: '22.50' },
+    ]));
+  it('a salary is shared out to the cent', () => {
+    const salary = fact('pay', { basis: 'salary', amount: '1000.01', frequency: 'biweekly' });
+    const more = fact('pay', { basis: 'salary', amount: '1200.00', frequency: 'biweekly' }, '2026-10-15');
+    expect(paid([salary, more])).toEqual([
+      { item: 'salary', amount: '300.00' },
+      { item: 'salary', amount: '840.00' },
+    ]);
+  });
+  it('who is hired or leaves inside the period is proposed the days worked', () => {
+    expect(paid([HOURLY], { hiredOn: '2026-10-19' })).toEqual([{ item: 'regular', hours: '40', rate: '22.50' }]);
+    expect(paid([HOURLY], { lastDay: '2026-10-14' })).toEqual([{ item: 'regular', hours: '24', rate: '22.50' }]);
+    expect(paid([HOURLY], { lastDay: '2026-10-09' })).toEqual([]);
+  });
+  it('a new record that pays the same splits nothing', () =>
+    expect(paid([HOURLY, fact('pay', { basis: 'hourly', rate: '22.50', rates: [] }, '2026-10-21')])).toEqual([
+      { item: 'regular', hours: '80', rate: '22.50' },
+    ]));
+  it('hours with many places are shared out without a loss', () => {
+    const shares = [0, 1].map((index) =>
+      shareByWorkdays(
+        '37.1235',
+        [
+          { from: period.start, to: period.start, pay: {}, workdays: 1 },
+          { from: period.end, to: period.end, pay: {}, workdays: 2 },
+        ],
+        index,
+      ),
+    );
+    expect(shares).toEqual(['12.3745', '24.749']);
   });
 });
 

@@ -9,6 +9,7 @@ import { dividedBy, round } from '../money/exact.js';
 import { convertSalary } from '../paycheck/earnings.js';
 import { treatmentField } from './client-facts.js';
 import { text, type FactValue } from './fact-kind.js';
+import { joined, shareByWorkdays, type PaySpan } from './period-pay.js';
 import type { DatedFact } from './in-force.js';
 import type { ClientOnDay, PersonOnDay } from './on-day.js';
 
@@ -182,15 +183,37 @@ function limitsOf(client: ClientOnDay, value: FactValue): JsonObject {
   return { ...(item ? pick(item, ['perCheck', 'perYear']) : {}), ...pick(value, ['perCheck', 'perYear']) };
 }
 
-/** What a person is usually paid: standing pay, and the lines of every check. */
+/**
+ * Pay of a period: one line, or, where a raise, a hire or the end of the employment falls inside it, a line for each part
+ * of it by its working days.
+ */
+function payOfPeriod(spans: readonly PaySpan[], frequency: PayFrequency, scheduleHours: string): UsualEarning[] {
+  const parts = joined(spans);
+  return parts.flatMap(({ pay }, index) => {
+    if (!pay) return [];
+    const whole = payEarning(pay, frequency, scheduleHours);
+    if (parts.length === 1) return whole;
+    const share = (value: string): string => shareByWorkdays(value, parts, index);
+    return whole
+      .map((line) => ({
+        ...line,
+        ...(line.hours === undefined ? {} : { hours: share(line.hours).replace(/\.0+$/, '') }),
+        ...(line.amount === undefined ? {} : { amount: share(line.amount) }),
+      }))
+      .filter((line) => line.hours !== '0' && line.amount !== '0.00');
+  });
+}
+
+/** What a person is usually paid in a period: pay as it stands on its days, and the lines of every check. */
 export function usualLines(
   person: PersonOnDay,
   client: ClientOnDay,
   frequency: PayFrequency,
   taken: Taken,
+  spans: readonly PaySpan[],
 ): { earnings: UsualEarning[]; deductions: UsualLine[] } {
   const pay = person.pay;
-  const earnings: UsualEarning[] = pay ? payEarning(pay, frequency, text(client.schedule ?? {}, 'hours')) : [];
+  const earnings = payOfPeriod(spans, frequency, text(client.schedule ?? {}, 'hours'));
   const old = Array.isArray(pay?.['deductions']) ? pay['deductions'].filter(isObject) : [];
   const deductions: UsualLine[] = old.map((line) => ({ item: text(line, 'item'), amount: text(line, 'amount') }));
   const listOf = (code: string) =>

@@ -87,7 +87,7 @@ describe('facts that cannot be computed with are not stored', () => {
     ['standing', { item: 'union-dues' }, 'standing.one-measure fact.value.amount'],
     ['standing', { item: '401k', amount: '5.00', percent: '4' }, 'standing.one-measure fact.value.amount'],
     ['standing', { item: 'shift', hours: '4' }, 'earning.hours-without-rate fact.value.rate'],
-    ['standing', { item: '401k', percent: '140' }, 'input.too-large fact.value.percent'],
+    ['standing', { item: '401k', percent: '140' }, 'percent.over-whole fact.value.percent'],
     ['garnishment', { label: 'X', kind: 'fine' }, 'input.not-one-of fact.value.kind'],
     ['garnishment', { label: 'X', kind: 'creditor', inArrears: true }, 'input.unknown-field fact.value.inArrears'],
     [

@@ -399,6 +399,10 @@ const BANK: FactKind = {
     },
     UNTIL,
   ],
+  check: (value, path) =>
+    Number(text(value, 'percent')) > 100
+      ? [problem('percent.over-whole', `${path}.percent`, { percent: text(value, 'percent') })]
+      : [],
   says: (value) => {
     const shares: Readonly<Record<string, string>> = {
       rest: 'the rest of the net pay',
@@ -462,6 +466,7 @@ const EMPLOYMENT: FactKind = {
         ['ended', 'has left'],
         ['leave', 'on leave without pay'],
       ],
+      help: 'Somebody who has left: From is the last day of the employment',
     },
     { name: 'reason', label: 'Reason', kind: 'text', most: 60 },
   ],

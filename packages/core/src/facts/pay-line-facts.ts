@@ -89,7 +89,7 @@ export const STANDING: FactKind = {
     if (given[0] === 'hours' && text(value, 'rate') === '')
       return [problem('earning.hours-without-rate', `${path}.rate`, { item })];
     if (given[0] === 'percent' && Number(text(value, 'percent')) > 100)
-      return [problem('input.too-large', `${path}.percent`)];
+      return [problem('percent.over-whole', `${path}.percent`, { percent: text(value, 'percent') })];
     return [];
   },
   says: (value) => {

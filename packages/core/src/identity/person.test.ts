@@ -33,9 +33,9 @@ describe('who a person is', () => {
     [{ suffix: 'Esq' }, ['warning name.suffix suffix']],
     [{ lastName: 'Pell Jr' }, ['warning name.suffix-in-name lastName']],
     [{ zip: '1399' }, ['error zip.shape zip']],
-    [{ zip: '90001' }, ['warning zip.other-state zip']],
+    [{ zip: '90001' }, ['ask zip.other-state zip']],
     [{ state: 'ZZ' }, ['error rule.state-unknown state']],
-    [{ street: 'P.O. Box 12' }, ['warning address.post-box street']],
+    [{ street: 'P.O. Box 12' }, ['ask address.post-box street']],
   ])('%j', (more, issues) => expect(said(more)).toEqual(issues));
   it.each([
     [{ bornOn: '2026-10-23' }, ['error dates.birth-future bornOn', 'error dates.hired-before-born hiredOn']],
@@ -47,7 +47,7 @@ describe('who a person is', () => {
     [{ hiredOn: '1939-12-31', bornOn: null }, ['error dates.hire-too-old hiredOn']],
     [{ hiredOn: '1988-08-18' }, ['error dates.hired-before-born hiredOn']],
     // 29 CFR 570.2: fourteen years, the least age outside agriculture.
-    [{ hiredOn: '2002-08-17' }, ['warning dates.young bornOn']],
+    [{ hiredOn: '2002-08-17' }, ['ask dates.young bornOn']],
     [{ hiredOn: '2002-08-18' }, []],
   ])('dates: %j', (more, issues) => expect(said(more)).toEqual(issues));
 });

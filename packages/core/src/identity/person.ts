@@ -1,5 +1,5 @@
 import { addDays, addMonths, parseDate, showDate, type LocalDate } from '../calendar/local-date.js';
-import { problem, warning, type Issue } from '../issues/issue.js';
+import { ask, problem, warning, type Issue } from '../issues/issue.js';
 import { findState } from '../jurisdictions/states.js';
 import { isZipOf } from './zip-areas.js';
 
@@ -66,9 +66,8 @@ export function addressIssues(
   if (state !== '' && !findState(state)) issues.push(problem('rule.state-unknown', 'state', { state }));
   else if (zip !== '' && !/^\d{5}$/.test(zip)) issues.push(problem('zip.shape', 'zip'));
   else if (state !== '' && zip !== '' && isZipOf(zip, state) === false)
-    issues.push(warning('zip.other-state', 'zip', { zip, state }));
-  if (!mayBePostBox && /\bp\.?\s*o\.?\s*box\b/i.test(address.street))
-    issues.push(warning('address.post-box', 'street'));
+    issues.push(ask('zip.other-state', 'zip', { zip, state }));
+  if (!mayBePostBox && /\bp\.?\s*o\.?\s*box\b/i.test(address.street)) issues.push(ask('address.post-box', 'street'));
   return issues;
 }
 
@@ -90,7 +89,7 @@ function dateIssues(person: PersonIdentity, today: LocalDate): Issue[] {
   if (hired && hired > addDays(today, 366)) issues.push(problem('dates.hire-far', 'hiredOn', { day: showDate(hired) }));
   if (born && hired && hired <= born) issues.push(problem('dates.hired-before-born', 'hiredOn'));
   else if (born && hired && born <= today && addMonths(born, YOUNGEST_MONTHS) > hired)
-    issues.push(warning('dates.young', 'bornOn', { day: showDate(born) }));
+    issues.push(ask('dates.young', 'bornOn', { day: showDate(born) }));
   return issues;
 }
 

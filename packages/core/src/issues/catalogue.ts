@@ -16,6 +16,56 @@ export const ISSUE_TEXTS = {
     'The figures are too large to be computed exactly.',
     'Check the amounts for a slipped decimal point.',
   ),
+  'fault.ours': entry(
+    'This check cannot be computed because of a fault of ours ({what}).',
+    'Nothing was changed. Send the line to us; the others of the payroll can go on.',
+  ),
+  'percent.over-whole': entry('{percent}% is more than the whole.', 'Give a percentage of 100 or less.'),
+  // Legal, but it costs money when it is a slip: looked at twice.
+  'doubt.rate-moved': entry(
+    'The pay goes from {before} to {after}, {times} as much.',
+    'Correct it, or save it as it is when it is right.',
+  ),
+  'doubt.rate-high': entry('{after} an hour is an unusual rate.', 'Correct it, or save it as it is when it is right.'),
+  'doubt.salary': entry('This salary comes to {yearly} a year.', 'Check the amount and how often it is paid.'),
+  'doubt.hours': entry('{hours} hours are more than a pay period usually has.', 'Check the usual hours.'),
+  'doubt.order-without-amount': entry(
+    'The order has no amount, so as much as the law allows is taken from every check.',
+    'Enter the amount of the order, or save it as it is when the order says so.',
+  ),
+  'doubt.two-rests': entry(
+    'The account {label} already receives what is left of the net pay.',
+    'Give one of the two accounts an amount or a percentage.',
+  ),
+  'doubt.shares': entry(
+    'The accounts of this person receive {percent}% of the net pay together.',
+    'Lower the percentages to 100 or less.',
+  ),
+  'doubt.step-3': entry(
+    'Step 3 is an amount of dollars for the year; {amount} is less than the credit for one dependent.',
+    'Enter the dollars of the form’s line 3, not the number of dependents.',
+  ),
+  'doubt.exempt-year': entry('{year} is an unusual year to be exempt for.', 'Write the year with four digits.'),
+  'doubt.percent-small': entry(
+    '{percent}% is less than one in a hundred.',
+    'If 5 percent is meant, write 5, not 0.05.',
+  ),
+  'doubt.left-before-hire': entry('This is before the hire date, {day}.', 'Check both dates.'),
+  'doubt.contradicts': entry(
+    'Posted before this was known: {checks}. They stay as they were posted{filed}.',
+    'Save it as it is, and put right what was paid with the next check or a correction.',
+  ),
+  'doubt.ein-shared': entry(
+    '{client} has this EIN already.',
+    'Correct it, or save it as it is when both are one employer.',
+  ),
+  'doubt.hours-of-check': entry('{hours} hours in {days} days.', 'Correct the hours, or go on when they are right.'),
+  'doubt.rate-of-check': entry(
+    '{item} is paid at {after}, where the usual rate is {before}.',
+    'Correct the rate, or go on when it is right.',
+  ),
+  'hours.over-period': entry('{hours} hours are more than {days} days have.', 'Correct the hours.'),
+  'entry.not-read': entry('{text} was not understood: {why}.', 'Correct the line, or clear it.'),
   // Earnings and deductions.
   'item.unknown': entry('The pay item {item} is not known.', 'Use one of: {choices}.'),
   'item.wrong-list': entry('{item} is a {kind}, not a {wanted}.', 'Move it to the {kind}s.'),

@@ -1,10 +1,13 @@
 import { ISSUE_TEXTS, type IssueCode } from './catalogue.js';
 
+/** `error` holds; `ask` is legal but costs money or contradicts something, and is looked at twice; `warning` is worth knowing. */
+export type Severity = 'error' | 'ask' | 'warning';
+
 /** What a user got wrong or must know, as data. `field` is the path in what was given (`employee.federal.form`). */
 export interface Issue {
   readonly code: IssueCode;
   readonly field: string;
-  readonly severity: 'error' | 'warning';
+  readonly severity: Severity;
   readonly parameters: Readonly<Record<string, string>>;
 }
 
@@ -20,6 +23,16 @@ export const warning = (code: IssueCode, field: string, parameters: Record<strin
   severity: 'warning',
   parameters,
 });
+
+export const ask = (code: IssueCode, field: string, parameters: Record<string, string> = {}): Issue => ({
+  code,
+  field,
+  severity: 'ask',
+  parameters,
+});
+
+/** What names an issue that somebody has looked at: the same one again is not asked twice. */
+export const askKey = ({ code, field }: Pick<Issue, 'code' | 'field'>): string => `${code} ${field}`;
 
 const fill = (text: string, parameters: Readonly<Record<string, string>>): string =>
   text.replace(/\{(\w+)\}/g, (_, name: string) => parameters[name] ?? `{${name}}`);

@@ -123,6 +123,8 @@ const LISTED: readonly PayItem[] = [
   leave('holiday', 'Holiday'),
   leave('sick', 'Sick'),
   leave('vacation', 'Vacation'),
+  leave('pto', 'Paid time off'),
+  leave('personal', 'Personal'),
   leave('bereavement', 'Bereavement'),
   leave('jury', 'Jury duty'),
   earning('salary', 'Salary'),
@@ -148,6 +150,8 @@ const LISTED: readonly PayItem[] = [
   supplemental('moving', 'Moving expenses', NOT_FOR_THE_WEEK),
   supplemental('nonaccountable-reimbursement', 'Reimbursement, nonaccountable', NOT_FOR_THE_WEEK),
   earning('reimbursement', 'Reimbursement, accountable', { outOf: EVERYTHING }),
+  // At the standard mileage rate under an accountable plan (26 CFR 1.62-2, IRC § 3121(a) through Reg. 31.3121(a)-3).
+  earning('mileage', 'Mileage, accountable', { outOf: EVERYTHING }),
   // IRC § 79 and § 3121(a)(2)(C): wages for OASDI and HI, reported as income, no withholding and no unemployment tax.
   earning('group-term-life', 'Group-term life over 50,000', {
     isNoncash: true,

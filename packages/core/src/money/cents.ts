@@ -1,3 +1,5 @@
+import { MagnitudeError } from './magnitude.js';
+
 /**
  * Whole cents as a branded integer `number`.
  *
@@ -9,9 +11,12 @@ export type Cents = number & { readonly [centsBrand]: true };
 
 export const ZERO = 0 as Cents;
 
-/** Makes Cents of an integer; throws RangeError for anything that is not a safe integer (a programmer's error). */
+/** Makes Cents of an integer; throws MagnitudeError beyond the exact range, RangeError for a fraction (a programmer's error). */
 export function cents(value: number): Cents {
-  if (!Number.isSafeInteger(value)) throw new RangeError('an amount must be a whole number of cents');
+  if (!Number.isSafeInteger(value)) {
+    if (Math.abs(value) > Number.MAX_SAFE_INTEGER) throw new MagnitudeError('an amount is too large');
+    throw new RangeError('an amount must be a whole number of cents');
+  }
   return (value === 0 ? 0 : value) as Cents;
 }
 

@@ -1,4 +1,5 @@
 import { cents, inThousands, showDollars, threeDigits, twoDigits, type Cents } from './cents.js';
+import { MagnitudeError } from './magnitude.js';
 import type { Rate } from './rate.js';
 
 /**
@@ -25,7 +26,7 @@ function narrow(n: bigint, d: bigint): Exact {
   const divisor = gcd(n, d);
   const narrowed = { n: Number(n / divisor), d: Number(d / divisor) };
   if (!Number.isSafeInteger(narrowed.n) || !Number.isSafeInteger(narrowed.d)) {
-    throw new RangeError('an amount is too large to be computed exactly');
+    throw new MagnitudeError('an amount is too large to be computed exactly');
   }
   return narrowed;
 }
@@ -90,7 +91,7 @@ export const round = (amount: Exact, mode: Rounding): Cents => cents(roundQuotie
 /** To whole dollars, by the named mode; the result is still in cents. */
 export const roundToDollar = (amount: Exact, mode: Rounding): Cents => {
   const d = amount.d * 100;
-  if (!Number.isSafeInteger(d)) throw new RangeError('an amount is too finely divided to be rounded to the dollar');
+  if (!Number.isSafeInteger(d)) throw new MagnitudeError('an amount is too finely divided to be rounded to the dollar');
   return cents(roundQuotient(amount.n, d, mode) * 100);
 };
 

@@ -1,3 +1,4 @@
+import { MagnitudeError } from '../money/magnitude.js';
 import { type Issue, problem, warning } from '../issues/issue.js';
 import { ZERO, cents, notBelowZero, showDollars, subtract, toDollars } from '../money/cents.js';
 import { minus, plus, round, times } from '../money/exact.js';
@@ -142,12 +143,13 @@ export function computePaycheck(input: PaycheckInput, tape?: Tape): PaycheckResu
     const warnings = overtimeWarnings(input);
     return warnings.length === 0 ? result : { ...result, problems: [...result.problems, ...warnings] };
   } catch (error) {
-    // The guards of money/ refuse amounts beyond exact range; for a user that is a slipped decimal point.
     // A rule of the firm's own that is not made like the product's fails here; tryRules finds it before it counts.
     if (error instanceof TypeError && input.rules)
       return { ...NOTHING, problems: [problem('rules.not-computable', 'rules', { parameter: 'One of the rules' })] };
-    if (!(error instanceof RangeError)) throw error;
-    return { ...NOTHING, problems: [problem('input.too-large', 'earnings')] };
+    // The guards of money/ refuse amounts beyond exact range: for a user that is a slipped decimal point.
+    if (error instanceof MagnitudeError) return { ...NOTHING, problems: [problem('input.too-large', 'earnings')] };
+    const what = error instanceof Error ? error.message : 'unknown';
+    return { ...NOTHING, problems: [problem('fault.ours', 'paycheck', { what })] };
   }
 }
 

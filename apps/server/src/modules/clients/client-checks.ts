@@ -22,10 +22,6 @@ export function clientIssues(client: ClientIdentity & { einAgain?: string }): Is
     issues.push(problem('ein.again', 'einAgain'));
   if (client.nameControl !== '' && !NAME_CONTROL.test(client.nameControl))
     issues.push(problem('name-control.shape', 'nameControl', { value: client.nameControl }));
-  issues.push(
-    ...addressIssues(client).filter((issue) => issue.severity === 'error'),
-    ...phoneIssues(client.phone, 'phone'),
-    ...emailIssues(client.email, 'email'),
-  );
+  issues.push(...addressIssues(client), ...phoneIssues(client.phone, 'phone'), ...emailIssues(client.email, 'email'));
   return issues;
 }

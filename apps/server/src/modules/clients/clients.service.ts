@@ -16,7 +16,7 @@ import { clientOnDay } from '@zakat/core/facts/on-day';
 import { scheduleOf } from '@zakat/core/facts/schedule';
 import { checkAccountNumber } from '@zakat/core/identity/account-formats';
 import { checkRouting, normalDigits, proposeNameControl } from '@zakat/core/identity/numbers';
-import { problem } from '@zakat/core/issues/issue';
+import { ask, problem, type Issue } from '@zakat/core/issues/issue';
 import { cents } from '@zakat/core/money/cents';
 import { parsePercent, parseRate, ratePerThousand, showRate, type Rate } from '@zakat/core/money/rate';
 import { findState } from '@zakat/core/jurisdictions/states';
@@ -26,6 +26,7 @@ import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { conflict, notFound, refuse } from '../../http/refusal.js';
+import { lookTwice } from '../../http/second-look.js';
 import { Audit } from '../audit/audit.js';
 import { rawCents } from '../../database/cents-column.js';
 import { Clock } from '../clock/clock.js';
@@ -34,6 +35,16 @@ import { DepositSchedules } from '../remittances/deposit-schedules.js';
 import { ClientFactsService } from './client-facts.service.js';
 import { clientIssues, keyIssues } from './client-checks.js';
 import { BankAccount, Client, TaxAccount } from './entities.js';
+
+/** Another client with this EIN: lawful where both are one employer, and a slip otherwise. */
+async function sharedEin(manager: EntityManager, ein: string, exceptClient: string | null): Promise<Issue[]> {
+  if (ein === '') return [];
+  const rows = (await manager.query('SELECT legal_name FROM client WHERE ein = $1 AND id IS DISTINCT FROM $2 LIMIT 1', [
+    ein,
+    exceptClient,
+  ])) as { legal_name: string }[];
+  return rows.map((row) => ask('doubt.ein-shared', 'ein', { client: row.legal_name }));
+}
 
 const IDENTITY_FIELDS = [
   'legalName',
@@ -140,11 +151,21 @@ export class ClientsService {
   create(actor: Actor, input: CreateClient): Promise<{ id: string }> {
     const ein = normalDigits(input.ein);
     const issues = [...keyIssues(input.key), ...clientIssues(input)];
-    const { newYorkDays = 5, lookbackAmount = 0, startFrom = '', einAgain: _again, facts = [], ...rest } = input;
+    const {
+      newYorkDays = 5,
+      lookbackAmount = 0,
+      startFrom = '',
+      einAgain: _again,
+      facts = [],
+      confirmed,
+      ...rest
+    } = input;
     if (newYorkDays !== 3 && newYorkDays !== 5)
       issues.push(problem('input.not-one-of', 'newYorkDays', { value: String(newYorkDays), choices: '3, 5' }));
-    if (issues.length > 0) throw refuse(issues);
+    const errors = issues.filter((issue) => issue.severity === 'error');
+    if (errors.length > 0) throw refuse(errors);
     return this.database.run(actor, async (manager) => {
+      lookTwice([...issues, ...(await sharedEin(manager, ein, null))], confirmed);
       const id = randomUUID();
       await manager.insert(Client, {
         ...rest,
@@ -180,9 +201,16 @@ export class ClientsService {
   updateIdentity(actor: Actor, id: string, input: UpdateClientIdentity): Promise<ClientView> {
     const ein = normalDigits(input.ein);
     const issues = clientIssues(input);
-    if (issues.length > 0) throw refuse(issues);
+    const errors = issues.filter((issue) => issue.severity === 'error');
+    if (errors.length > 0) throw refuse(errors);
     return this.database.run(actor, async (manager) => {
       const before = await findClient(manager, id);
+      const isMoved = ({ field }: Issue): boolean =>
+        (input as unknown as Record<string, unknown>)[field] !== (before as unknown as Record<string, unknown>)[field];
+      lookTwice(
+        [...issues.filter(isMoved), ...(ein === before.ein ? [] : await sharedEin(manager, ein, id))],
+        input.confirmed,
+      );
       if (before.version !== input.version)
         throw conflict('Somebody changed this client meanwhile. Look again before you save.');
       const next = { ...Object.fromEntries(IDENTITY_FIELDS.map((field) => [field, input[field]])), ein };

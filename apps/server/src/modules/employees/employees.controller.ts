@@ -1,10 +1,10 @@
 import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
 import {
   Accepted,
+  AddFact,
   CreateEmployee,
   EmployeeList,
   EmployeeView,
-  Fact,
   RevealedNumber,
   UpdateEmployeeIdentity,
 } from '@zakat/contract/clients';
@@ -76,7 +76,7 @@ export class EmployeesController {
   async addFact(
     @CurrentSession() session: Session,
     @Param('id', ParseUUIDPipe) id: string,
-    @Body() body: Fact,
+    @Body() body: AddFact,
   ): Promise<Accepted> {
     return { ...(await this.employees.addFact(session, id, body)), warnings: [] };
   }

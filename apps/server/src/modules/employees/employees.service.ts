@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type {
+  AddFact,
   CreateEmployee,
   EmployeeList,
   EmployeeRow,
@@ -9,8 +10,10 @@ import type {
   UpdateEmployeeIdentity,
 } from '@zakat/contract/clients';
 import { EMPLOYEE_FACTS, type EmployeeFactKind } from '@zakat/core/facts/employee-facts';
+import { contradictions } from '@zakat/core/facts/contradicted';
+import { factDoubts } from '@zakat/core/facts/doubts';
 import { placeOf } from '@zakat/core/facts/on-day';
-import { inForceOn } from '@zakat/core/facts/in-force';
+import { inForceOn, newestFirst } from '@zakat/core/facts/in-force';
 import { checkSsn, normalDigits } from '@zakat/core/identity/numbers';
 import { nextEmployeeNumber, personIssues, type PersonIdentity } from '@zakat/core/identity/person';
 import { findState } from '@zakat/core/jurisdictions/states';
@@ -19,10 +22,12 @@ import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { conflict, detailOf, notFound, refuse, refuseField } from '../../http/refusal.js';
+import { lookTwice } from '../../http/second-look.js';
 import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
 import { Clock } from '../clock/clock.js';
 import { FactStore, employeeFactIssues, inForceIds, withoutSecrets, type StoredFact } from '../facts/fact-store.js';
+import { postedChecksOf } from '../payrolls/posted-checks.js';
 import { Employee } from './entities.js';
 import { TakeOn } from './take-on.js';
 
@@ -139,9 +144,11 @@ export class EmployeesService {
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
       const today = await this.clock.today(manager);
-      const newcomer = { ...input, country: input.country ?? '', province: input.province ?? '' };
+      const { confirmed, ...given } = input;
+      const newcomer = { ...given, country: input.country ?? '', province: input.province ?? '' };
       const issues = [...checkSsn(ssn, 'ssn'), ...personIssues(newcomer, today), ...employeeFactIssues(input.facts)];
       if (errorsOf(issues).length > 0) throw refuse(errorsOf(issues));
+      lookTwice([...issues, ...doubtsOf(input.facts, input.hiredOn)], confirmed);
       const [id] = await this.takeOn.people(manager, actor, client.id, [{ ...newcomer, ssn }]);
       await this.audit.record(manager, actor, 'employee.create', 'employee', id ?? '', {
         clientId,
@@ -151,11 +158,19 @@ export class EmployeesService {
     });
   }
 
-  addFact(actor: Actor, id: string, fact: Fact): Promise<{ id: string }> {
+  addFact(actor: Actor, id: string, { confirmed, ...fact }: AddFact): Promise<{ id: string }> {
     const issues = EMPLOYEE_FACTS.issues(fact.kind, fact.value, 'fact.value');
     if (issues.length > 0) throw refuse(issues);
     return this.database.run(actor, async (manager) => {
-      await findEmployee(manager, id);
+      const person = await findEmployee(manager, id);
+      const known = (await this.store.ofPeople(manager, [id])).get(id) ?? [];
+      lookTwice(
+        [
+          ...factDoubts(fact, { facts: known, hiredOn: person.hiredOn }, 'fact.value'),
+          ...contradictions(fact, await postedChecksOf(manager, id), 'from'),
+        ],
+        confirmed,
+      );
       await this.store.addToPeople(manager, actor, [{ ...fact, employeeId: id }]);
       await this.audit.record(manager, actor, `employee.${fact.kind}`, 'employee', id, {
         from: fact.from,
@@ -177,8 +192,20 @@ export class EmployeesService {
             .map((field) => [field, input[field]]),
         );
         const identity: PersonIdentity = { ...before, ...given };
-        const issues = errorsOf([...(ssn === '' ? [] : checkSsn(ssn, 'ssn')), ...personIssues(identity, today)]);
-        if (issues.length > 0) throw refuse(issues);
+        const issues = [...(ssn === '' ? [] : checkSsn(ssn, 'ssn')), ...personIssues(identity, today)];
+        if (errorsOf(issues).length > 0) throw refuse(errorsOf(issues));
+        const asked = issues.filter(({ field }) => before[field as keyof Employee] !== identity[field as 'zip']);
+        const hired = identity.hiredOn;
+        const isMoved = hired !== null && hired !== before.hiredOn;
+        lookTwice(
+          [
+            ...asked,
+            ...(isMoved
+              ? contradictions({ kind: 'hire', from: hired, value: {} }, await postedChecksOf(manager, id), 'hiredOn')
+              : []),
+          ],
+          input.confirmed,
+        );
         if (input.kind !== undefined && input.kind !== before.kind) await refuseIfPaid(manager, id);
         const number =
           ssn === ''
@@ -256,5 +283,12 @@ async function refuseIfPaid(manager: EntityManager, id: string): Promise<void> {
       'End the employment, and take the person on again as what they are now.',
     );
 }
+
+/** Doubts of the facts that a person is taken on with, each against those before it. */
+const doubtsOf = (facts: readonly Fact[], hiredOn: string | null): Issue[] =>
+  facts.flatMap((fact, index) => {
+    const before = facts.slice(0, index).map((one, at) => ({ ...one, id: String(at) }));
+    return factDoubts(fact, { facts: newestFirst(before), hiredOn }, `facts[${index}].value`);
+  });
 
 export const warningsOf = (issues: readonly Issue[]) => issues.map(detailOf);

@@ -43,7 +43,9 @@ export class FilingSource {
     const entries = await this.ledger.entries(manager, client.id, firstDayOf(quarter), lastDayOf(quarter));
     const federal = await this.schedules.of(manager, client);
     // Whoever reached 100,000 in the quarter fills in Schedule B, whatever the schedule was when it began.
-    const isReached = [...federal.nextDays].some((day) => day >= firstDayOf(quarter) && day <= lastDayOf(quarter));
+    const isReached = [...federal.nextDays.values()].some(
+      (day) => day >= firstDayOf(quarter) && day <= lastDayOf(quarter),
+    );
     const twelfth = `${quarter.year}-${String(quarter.quarter * 3).padStart(2, '0')}-12`;
     // Of what was paid elsewhere only the day is known: the check of the period with the 12th is the first from then on.
     const counted = (await manager.query(

@@ -15,5 +15,7 @@ export class Payroll {
   @Column('text', { name: 'reviewed_digest', nullable: true }) reviewedDigest!: string | null;
   /** Paid elsewhere and brought in: the take-over it came with, and the payroll it takes back. */
   @Column('uuid', { name: 'take_over_id', nullable: true }) takeOverId!: string | null;
+  /** Why it was posted after a return or a deposit of its days had left. */
+  @Column('text', { name: 'closed_reason', nullable: true }) closedReason!: string | null;
   @Column('uuid', { name: 'created_by' }) createdBy!: string;
 }

@@ -13,7 +13,7 @@ import { Clock } from '../clock/clock.js';
 import { LedgerWriter } from '../ledger/ledger-writer.js';
 import type { Payroll } from './entities.js';
 import { PaycheckWriter } from './paycheck-writer.js';
-import { asChecked, variancesOf, type ComputedPerson } from './payroll-view.js';
+import { asChecked, postedPerson, variancesOf, type ComputedPerson } from './payroll-view.js';
 
 /** Writes a posted payroll: set-based, a few statements however many people. */
 @Injectable()
@@ -41,7 +41,7 @@ export class PayrollPoster {
       manager,
       actor,
       { id: payroll.id, clientId: payroll.clientId, checkDate },
-      people.map(({ employee, result, base, entry, own }, index) => ({
+      people.map(({ employee, facts, result, base, entry, own }, index) => ({
         employeeId: employee.id,
         gross: result.gross,
         net: result.net,
@@ -57,7 +57,7 @@ export class PayrollPoster {
           ...(result.variances.length > 0 ? { variances: variancesOf(result) } : {}),
           ...(costs[index]?.some((cost) => cost.job !== '') ? { jobs: costs[index] } : {}),
         },
-        facts: { case: base, entry, own },
+        facts: { case: base, entry, own, person: postedPerson({ employee, facts }) },
         taxes: result.taxes.map(({ code, payer, subject, wages, amount }) => ({
           tax: code,
           subject,

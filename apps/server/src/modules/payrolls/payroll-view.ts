@@ -10,22 +10,24 @@ import {
 } from '@zakat/core/ledger/postings';
 import { text } from '@zakat/core/facts/fact-kind';
 import { sharesOf } from '@zakat/core/facts/job-facts';
-import { totalsByJob, type JobCost } from '@zakat/core/ledger/jobs';
+import { totalsByJob } from '@zakat/core/ledger/jobs';
 import type { PersonOnDay, Place } from '@zakat/core/facts/on-day';
-import type { OwnRows } from '@zakat/core/casefile/compose';
+import { date, showDate } from '@zakat/core/calendar/local-date';
 import { cents, sum } from '@zakat/core/money/cents';
 import { hasErrors } from '@zakat/core/paycheck/compute';
 import type { PaycheckResult } from '@zakat/core/paycheck/result';
 import { taxOf, type TaxCode } from '@zakat/core/taxes/registry';
 import { createHash } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
-import { rawCents } from '../../database/cents-column.js';
 import { detailOf, notFound } from '../../http/refusal.js';
 import { findClient } from '../clients/clients.service.js';
 import type { Client } from '../clients/entities.js';
 import { fullName } from '../employees/employees.service.js';
 import { Payroll } from './entities.js';
 import { PeopleCases, computeEntry, usualEntry, type PersonCase } from './people-cases.js';
+import { ClosedPeriods } from './closed-periods.js';
+import { jobsOf } from './job-totals.js';
+import { grossBefore, postedView, type PostedPerson } from './posted-payroll.js';
 
 export interface ComputedPerson extends PersonCase {
   readonly entry: PayrollEntry;
@@ -38,6 +40,7 @@ interface StoredLine {
   readonly deductions: PayrollEntry['deductions'];
   readonly left_out: NonNullable<PayrollEntry['leftOut']>;
   readonly withheld: NonNullable<PayrollEntry['withheld']>;
+  readonly unread: NonNullable<PayrollEntry['unread']> | null;
 }
 
 const entryOf = (line: StoredLine): PayrollEntry => ({
@@ -47,6 +50,7 @@ const entryOf = (line: StoredLine): PayrollEntry => ({
   deductions: line.deductions,
   ...(line.left_out.length > 0 ? { leftOut: line.left_out } : {}),
   ...(line.withheld.length > 0 ? { withheld: line.withheld } : {}),
+  ...(line.unread ? { unread: line.unread } : {}),
 });
 
 /** With the words of each tax, as they are kept with a posted check. */
@@ -85,71 +89,46 @@ export const digestOf = (people: readonly ComputedPerson[]): string =>
 /** A payroll with every check computed, as the screens and the posting see it. */
 @Injectable()
 export class PayrollViews {
-  constructor(@Inject(PeopleCases) private readonly peopleCases: PeopleCases) {}
+  constructor(
+    @Inject(PeopleCases) private readonly peopleCases: PeopleCases,
+    @Inject(ClosedPeriods) private readonly closed: ClosedPeriods,
+  ) {}
 
-  /** The people of a payroll with their checks: from what was posted, or computed afresh while it is open. */
+  /** The people of a payroll that is not posted, with their checks computed from the records as they stand. */
   async computed(
     manager: EntityManager,
     id: string,
   ): Promise<{ payroll: Payroll; client: Client; people: ComputedPerson[]; employer: EmployerTaxTotal[] }> {
     const payroll = await findPayroll(manager, id);
     const client = await findClient(manager, payroll.clientId);
-    const cases = await this.casesOf(manager, client, payroll);
+    const cases = await this.peopleCases.forPayroll(manager, client, payroll);
     const stored = (await manager.query(
-      'SELECT employee_id, is_paid, earnings, deductions, left_out, withheld FROM payroll_line WHERE payroll_id = $1',
+      'SELECT employee_id, is_paid, earnings, deductions, left_out, withheld, unread FROM payroll_line WHERE payroll_id = $1',
       [id],
     )) as StoredLine[];
     const byEmployee = new Map(stored.map((line) => [line.employee_id, line]));
-    const people = cases.flatMap((person): ComputedPerson[] => {
+    const people = cases.map((person): ComputedPerson => {
       const line = byEmployee.get(person.employee.id);
-      if (!line && payroll.status === 'posted') return [];
       const entry: PayrollEntry = line ? entryOf(line) : usualEntry(person, payroll.kind);
-      return [{ ...person, entry, result: computeEntry(person, entry) }];
+      return { ...person, entry, result: computeEntry(person, entry) };
     });
     const employer = employerTaxes(paidOnly(people));
     return { payroll, client, people, employer };
   }
 
-  /** While a payroll is open its cases follow the records; once posted they are the ones it was computed from. */
-  private async casesOf(manager: EntityManager, client: Client, payroll: Payroll): Promise<PersonCase[]> {
-    const cases = await this.peopleCases.forPayroll(manager, client, payroll);
-    if (payroll.status !== 'posted') return cases;
-    const rows = (await manager.query(
-      `SELECT employee_id, facts->'case' AS base, facts->'own' AS own FROM paycheck WHERE payroll_id = $1`,
-      [payroll.id],
-    )) as { employee_id: string; base: Record<string, unknown>; own: OwnRows | null }[];
-    return cases.map((person) => {
-      const posted = rows.find((row) => row.employee_id === person.employee.id);
-      return posted ? { ...person, base: posted.base, own: posted.own } : person;
-    });
-  }
-
   async of(manager: EntityManager, id: string): Promise<PayrollView> {
     const asked = await findPayroll(manager, id);
-    if (asked.kind === 'brought-in') return this.paidElsewhere(manager, asked);
+    if (asked.status === 'posted') return postedView(manager, asked);
     const { payroll, client, people, employer } = await this.computed(manager, id);
-    const previous = (await manager.query(
-      `SELECT DISTINCT ON (employee_id) employee_id, gross FROM paycheck c JOIN payroll p ON p.id = c.payroll_id
-       WHERE c.client_id = $1 AND c.payroll_id <> $2 AND c.check_date <= $3 AND p.kind <> 'brought-in' ORDER BY employee_id, c.check_date DESC`,
-      [client.id, id, payroll.checkDate],
-    )) as { employee_id: string; gross: string }[];
-    const posted = (await manager.query(
-      'SELECT id, employee_id, gross, net, lines FROM paycheck WHERE payroll_id = $1',
-      [id],
-    )) as StoredCheck[];
+    const previous = await grossBefore(manager, payroll);
     const persons = people.map((person) => {
-      const stored = posted.find((row) => row.employee_id === person.employee.id);
-      const paycheck = stored ? checkOf(stored) : viewOf(null, person.result);
-      const before = previous.find((row) => row.employee_id === person.employee.id);
       return {
         ...person.entry,
-        number: person.employee.number,
-        name: fullName(person.employee),
-        workState: workStates(person.facts.place),
-        ...bookedAt(person.facts),
+        ...postedPerson(person),
         base: person.base,
-        paycheck,
-        previousGross: before ? rawCents(before.gross) : null,
+        paycheck: viewOf(null, person.result),
+        previousGross: previous.get(person.employee.id) ?? null,
+        note: noteOf(person, payroll),
       };
     });
     const checks = hasAnyError(people) ? [] : paidOnly(people);
@@ -179,6 +158,8 @@ export class PayrollViews {
         amount: line.amount,
       })),
       jobs: jobsOf(costs),
+      closed: await this.closed.of(manager, client, payroll.checkDate, taxesOf(people)),
+      closedReason: payroll.closedReason,
       journal: journal.map((line) => ({
         account: line.account,
         label: ACCOUNT_LABELS[line.account],
@@ -187,81 +168,21 @@ export class PayrollViews {
       })),
     };
   }
-
-  /** A payroll that was paid elsewhere: its checks as they were brought in. There is nothing to compute. */
-  private async paidElsewhere(manager: EntityManager, payroll: Payroll): Promise<PayrollView> {
-    const client = await findClient(manager, payroll.clientId);
-    const rows = (await manager.query(
-      `SELECT c.id, c.employee_id, c.gross, c.net, c.lines, e.number, concat_ws(' ', e.first_name, nullif(e.middle_name, ''), e.last_name, nullif(e.suffix, '')) AS name
-       FROM paycheck c JOIN employee e ON e.id = c.employee_id WHERE c.payroll_id = $1 ORDER BY e.number`,
-      [payroll.id],
-    )) as (StoredCheck & { number: string; name: string })[];
-    const totals = (await manager.query(
-      'SELECT tax, wages, amount FROM ledger_entry WHERE payroll_id = $1 AND employee_id IS NULL ORDER BY id',
-      [payroll.id],
-    )) as { tax: TaxCode; wages: string; amount: string }[];
-    return {
-      id: payroll.id,
-      clientId: client.id,
-      clientName: client.legalName,
-      einTail: client.ein.slice(-4),
-      payFrequency: client.payFrequency,
-      periodStart: payroll.periodStart,
-      periodEnd: payroll.periodEnd,
-      checkDate: payroll.checkDate,
-      kind: payroll.kind,
-      status: payroll.status,
-      version: payroll.version,
-      people: rows.length,
-      gross: sum(rows.map((row) => rawCents(row.gross))),
-      net: sum(rows.map((row) => rawCents(row.net))),
-      own: {},
-      persons: rows.map((row) => ({
-        employeeId: row.employee_id,
-        isPaid: true,
-        earnings: [],
-        deductions: [],
-        number: row.number,
-        name: row.name,
-        workState: '',
-        department: '',
-        location: '',
-        costCentre: '',
-        base: {},
-        paycheck: checkOf(row),
-        previousGross: null,
-      })),
-      employerTaxes: totals.map((line) => ({
-        tax: line.tax,
-        label: taxOf(line.tax).label,
-        wages: rawCents(line.wages),
-        amount: rawCents(line.amount),
-      })),
-      journal: [],
-      jobs: [],
-    };
-  }
 }
 
-interface StoredCheck {
-  readonly id: string;
-  readonly employee_id: string;
-  readonly gross: string;
-  readonly net: string;
-  readonly lines: Omit<PaycheckView, 'id' | 'gross' | 'net' | 'problems'>;
+/** What there is to say of a person's place in a payroll: when the employment ended. */
+function noteOf({ lastDay }: PersonCase, payroll: Payroll): string {
+  if (lastDay === null) return '';
+  const day = showDate(date(lastDay));
+  return lastDay < payroll.periodStart
+    ? `Employment ended ${day}, before this period, and was not paid to its end: enter what is still owed.`
+    : `Employment ended ${day}: pay up to that day is proposed. This is the last check.`;
 }
-const checkOf = (stored: StoredCheck): PaycheckView => ({
-  id: stored.id,
-  gross: rawCents(stored.gross),
-  net: rawCents(stored.net),
-  earnings: stored.lines.earnings,
-  deductions: stored.lines.deductions,
-  employerPaid: stored.lines.employerPaid,
-  garnishments: stored.lines.garnishments,
-  taxes: stored.lines.taxes,
-  ...(stored.lines.variances ? { variances: stored.lines.variances } : {}),
-  problems: [],
-});
+
+/** Every tax that somebody's check has. */
+export const taxesOf = (people: readonly ComputedPerson[]): TaxCode[] => [
+  ...new Set(people.flatMap((person) => person.result.taxes.map((tax) => tax.code))),
+];
 
 /** A computed person as a check of the ledger: with the jobs that the pay belongs to. */
 export const asChecked = ({ employee, result, base }: ComputedPerson): PostedPaycheck => ({
@@ -269,7 +190,6 @@ export const asChecked = ({ employee, result, base }: ComputedPerson): PostedPay
   result,
   jobs: sharesOf(base),
 });
-const jobsOf = (costs: readonly JobCost[]): JobCost[] => (costs.some((cost) => cost.job !== '') ? [...costs] : []);
 const paidOnly = (people: readonly ComputedPerson[]): PostedPaycheck[] =>
   people.filter((person) => person.entry.isPaid && !hasErrors(person.result)).map(asChecked);
 const hasAnyError = (people: readonly ComputedPerson[]): boolean => people.some((person) => hasErrors(person.result));
@@ -279,6 +199,14 @@ export async function findPayroll(manager: EntityManager, id: string): Promise<P
   if (!payroll) throw notFound('payroll');
   return payroll;
 }
+
+/** Who a person is when a payroll is posted, as its check keeps it. */
+export const postedPerson = ({ employee, facts }: Pick<ComputedPerson, 'employee' | 'facts'>): PostedPerson => ({
+  number: employee.number,
+  name: fullName(employee),
+  workState: workStates(facts.place),
+  ...bookedAt(facts),
+});
 
 /** Department, location and cost centre of a person's work. */
 export const bookedAt = ({ worker }: PersonOnDay) => ({

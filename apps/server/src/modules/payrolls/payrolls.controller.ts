@@ -6,6 +6,8 @@ import {
   PayrollRow,
   PayrollSuggestion,
   PayrollView,
+  PostPayroll,
+  ReviewPayroll,
   SavePayroll,
   WorkingView,
 } from '@zakat/contract/payrolls';
@@ -62,9 +64,9 @@ export class PayrollsController {
   review(
     @CurrentSession() session: Session,
     @Param('id', ParseUUIDPipe) id: string,
-    @Body() body: AtVersion,
+    @Body() body: ReviewPayroll,
   ): Promise<PayrollView> {
-    return this.payrolls.review(session, id, body.version);
+    return this.payrolls.review(session, id, body);
   }
 
   @Post('payrolls/:id/reopen')
@@ -94,9 +96,9 @@ export class PayrollsController {
   post(
     @CurrentSession() session: Session,
     @Param('id', ParseUUIDPipe) id: string,
-    @Body() body: AtVersion,
+    @Body() body: PostPayroll,
   ): Promise<PayrollView> {
-    return this.payrolls.post(session, id, body.version);
+    return this.payrolls.post(session, id, body);
   }
 
   @Get('payrolls/:id/working/:employeeId')

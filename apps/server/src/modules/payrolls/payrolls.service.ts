@@ -1,15 +1,19 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type {
+  ClosedPeriod,
   CreatePayroll,
+  PaycheckView,
   PayrollEntry,
   PayrollRow,
   PayrollSuggestion,
   PayrollView,
+  PostPayroll,
+  ReviewPayroll,
   SavePayroll,
   WorkingView,
 } from '@zakat/contract/payrolls';
 import { problem, type Issue } from '@zakat/core/issues/issue';
-import { sum } from '@zakat/core/money/cents';
+import { cents, showDollars, sum } from '@zakat/core/money/cents';
 import { OTHER } from '@zakat/core/paycheck/after-taxes';
 import { isTaxCode, taxOf } from '@zakat/core/taxes/registry';
 import { Tape } from '@zakat/core/working/tape';
@@ -18,7 +22,8 @@ import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { rawCents } from '../../database/cents-column.js';
 import { dayFrom } from '../../http/day.js';
-import { conflict, notFound, refuse, refuseField } from '../../http/refusal.js';
+import { Refusal, conflict, notFound, refuse, refuseField } from '../../http/refusal.js';
+import { lookTwice } from '../../http/second-look.js';
 import { Executor } from '../../state-machines/executor.js';
 import { PAYROLL_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/audit.js';
@@ -29,8 +34,13 @@ import { nextPayroll } from './next-payroll.js';
 import { PayrollPoster } from './payroll-poster.js';
 import { ReadinessGate } from '../readiness/readiness-gate.js';
 import { FactStore } from '../facts/fact-store.js';
-import { PayrollViews, digestOf, findPayroll, type ComputedPerson } from './payroll-view.js';
-import { PeopleCases, computeEntry, usualEntry } from './people-cases.js';
+import { Clock } from '../clock/clock.js';
+import { ClosedPeriods } from './closed-periods.js';
+import { entryDoubts, entryErrors } from './entry-doubts.js';
+import { entryOfRow, postedRows } from './posted-payroll.js';
+import { PayrollViews, digestOf, findPayroll, taxesOf, type ComputedPerson } from './payroll-view.js';
+import type { PaycheckResult } from '@zakat/core/paycheck/result';
+import { PeopleCases, computeEntry, usualEntry, type PersonCase } from './people-cases.js';
 
 @Injectable()
 export class PayrollsService {
@@ -43,6 +53,8 @@ export class PayrollsService {
     @Inject(PeopleCases) private readonly peopleCases: PeopleCases,
     @Inject(ReadinessGate) private readonly gate: ReadinessGate,
     @Inject(FactStore) private readonly facts: FactStore,
+    @Inject(ClosedPeriods) private readonly closed: ClosedPeriods,
+    @Inject(Clock) private readonly clock: Clock,
   ) {}
 
   list(actor: Actor, clientId: string): Promise<PayrollRow[]> {
@@ -175,10 +187,14 @@ export class PayrollsService {
     return this.database.run(actor, (manager) => this.views.of(manager, id));
   }
 
-  review(actor: Actor, id: string, version: number): Promise<PayrollView> {
+  review(actor: Actor, id: string, { version, confirmed }: ReviewPayroll): Promise<PayrollView> {
     return this.database.run(actor, async (manager) => {
-      const { people, employer } = await this.views.computed(manager, id);
-      this.refuseUnsound(people);
+      const { payroll, people, employer } = await this.views.computed(manager, id);
+      this.refuseUnsound(people, payroll);
+      lookTwice(
+        people.flatMap((person) => entryDoubts(person, payroll)),
+        confirmed,
+      );
       await this.gate.refuseGaps(manager, people);
       const total = sum(people.map((person) => person.result.gross));
       await this.executor.apply(manager, actor, PAYROLL_MACHINE, {
@@ -221,23 +237,32 @@ export class PayrollsService {
   }
 
   /** Posts: paychecks, ledger lines and journal in one transaction, the client locked so that year-to-date figures hold. */
-  post(actor: Actor, id: string, version: number): Promise<PayrollView> {
+  post(actor: Actor, id: string, { version, closedReason = '' }: PostPayroll): Promise<PayrollView> {
     return this.database.run(actor, async (manager) => {
       const payroll = await findPayroll(manager, id);
       await manager.query('SELECT id FROM client WHERE id = $1 FOR UPDATE', [payroll.clientId]);
-      const { people, employer } = await this.views.computed(manager, id);
+      if ((await findPayroll(manager, id)).status === 'posted') throw conflict('This payroll is posted already.');
+      const { client, people, employer } = await this.views.computed(manager, id);
       const now = await findPayroll(manager, id);
       if (now.status === 'reviewed' && now.reviewedDigest !== digestOf(people)) {
         throw conflict(
           'The figures have moved since the review (a certificate, a rate or another payroll of the year). Reopen, look at them, and review again.',
         );
       }
-      this.refuseUnsound(people);
+      this.refuseUnsound(people, now);
+      const closed = await this.closed.of(manager, client, now.checkDate, taxesOf(people));
+      const reason = closedReason.trim();
+      if (closed.length > 0) refuseClosed(actor, closed, reason);
       await this.executor.apply(manager, actor, PAYROLL_MACHINE, {
         id,
         act: 'post',
         version,
-        set: { posted_by: actor.userId, posted_at: new Date() },
+        set: {
+          posted_by: actor.userId,
+          posted_at: await this.clock.now(manager),
+          ...(closed.length > 0 ? { closed_reason: reason } : {}),
+        },
+        ...(closed.length > 0 ? { detail: { closed: closed.map(({ what }) => what), reason } } : {}),
       });
       await this.poster.post(manager, actor, now, people, employer);
       return this.views.of(manager, id);
@@ -251,11 +276,14 @@ export class PayrollsService {
           title: 'Paid elsewhere',
           lines: [{ label: 'Brought in from the former provider', value: '', how: 'as its register says' }],
         };
-      const { people } = await this.views.computed(manager, id);
-      const person = people.find((candidate) => candidate.employee.id === employeeId);
+      const payroll = await findPayroll(manager, id);
+      const person =
+        payroll.status === 'posted'
+          ? await postedCase(manager, id, employeeId)
+          : await this.openCase(manager, id, employeeId);
       if (!person) throw notFound('person of this payroll');
       const tape = new Tape();
-      computeEntry(person, person.entry, tape);
+      const result = computeEntry(person, person.entry, tape);
       const label = isTaxCode(figure)
         ? taxOf(figure).label
         : figure === 'net'
@@ -264,18 +292,27 @@ export class PayrollsService {
             ? 'Local tax and state programs'
             : 'Gross pay';
       return {
-        title: `${label}, ${fullName(person.employee)}`,
-        lines: tape.linesOf(figure).map((line) => ({
-          ...line,
-          ...(line.parameter ? { parameter: { ...line.parameter } } : {}),
-        })) as WorkingView['lines'],
+        title: `${label}, ${person.name}`,
+        lines: [
+          ...(tape.linesOf(figure).map((line) => ({
+            ...line,
+            ...(line.parameter ? { parameter: { ...line.parameter } } : {}),
+          })) as WorkingView['lines']),
+          ...sinceMoved(person.posted, result, figure),
+        ],
       };
     });
   }
 
-  private refuseUnsound(people: readonly ComputedPerson[]): void {
+  private async openCase(manager: EntityManager, id: string, employeeId: string): Promise<WorkingCase | null> {
+    const { people } = await this.views.computed(manager, id);
+    const person = people.find((candidate) => candidate.employee.id === employeeId);
+    return person ? { ...person, name: fullName(person.employee), posted: null } : null;
+  }
+
+  private refuseUnsound(people: readonly ComputedPerson[], payroll: Payroll): void {
     const issues: Issue[] = people.flatMap((person) =>
-      person.result.problems
+      [...person.result.problems, ...entryErrors(person, payroll)]
         .filter((issue) => issue.severity === 'error')
         .map((issue) => ({ ...issue, field: `${fullName(person.employee)}: ${issue.field}` })),
     );
@@ -297,14 +334,77 @@ export class PayrollsService {
       deductions: entry.deductions,
       left_out: entry.leftOut ?? [],
       withheld: entry.withheld ?? [],
+      unread: entry.unread ?? null,
     }));
     await manager.query(
-      `INSERT INTO payroll_line (payroll_id, firm_id, employee_id, is_paid, earnings, deductions, left_out, withheld)
-       SELECT $1, $2, r.employee_id, r.is_paid, r.earnings, r.deductions, r.left_out, r.withheld
-       FROM jsonb_to_recordset($3::jsonb) AS r(employee_id uuid, is_paid boolean, earnings jsonb, deductions jsonb, left_out jsonb, withheld jsonb)
+      `INSERT INTO payroll_line (payroll_id, firm_id, employee_id, is_paid, earnings, deductions, left_out, withheld, unread)
+       SELECT $1, $2, r.employee_id, r.is_paid, r.earnings, r.deductions, r.left_out, r.withheld, r.unread
+       FROM jsonb_to_recordset($3::jsonb) AS r(employee_id uuid, is_paid boolean, earnings jsonb, deductions jsonb, left_out jsonb, withheld jsonb, unread jsonb)
        ON CONFLICT (payroll_id, employee_id)
-       DO UPDATE SET is_paid = EXCLUDED.is_paid, earnings = EXCLUDED.earnings, deductions = EXCLUDED.deductions, left_out = EXCLUDED.left_out, withheld = EXCLUDED.withheld`,
+       DO UPDATE SET is_paid = EXCLUDED.is_paid, earnings = EXCLUDED.earnings, deductions = EXCLUDED.deductions, left_out = EXCLUDED.left_out, withheld = EXCLUDED.withheld, unread = EXCLUDED.unread`,
       [payrollId, actor.firmId, JSON.stringify(rows)],
     );
   }
+}
+
+/** What a working is computed from, and the figures that were posted with it. */
+interface WorkingCase {
+  readonly name: string;
+  readonly base: Record<string, unknown>;
+  readonly own: PersonCase['own'];
+  readonly entry: PayrollEntry;
+  readonly posted: { readonly gross: number; readonly net: number; readonly taxes: PaycheckView['taxes'] } | null;
+}
+
+/** A posted check as it was computed: from the case, the entry and the rules that were kept with it. */
+async function postedCase(manager: EntityManager, id: string, employeeId: string): Promise<WorkingCase | null> {
+  const row = (await postedRows(manager, id)).find((one) => one.employee_id === employeeId);
+  if (!row?.base || !row.lines) return null;
+  return {
+    name: row.person?.name ?? row.name,
+    base: row.base,
+    own: row.own,
+    entry: entryOfRow(row),
+    posted: { gross: rawCents(row.gross ?? 0), net: rawCents(row.net ?? 0), taxes: row.lines.taxes },
+  };
+}
+
+/** A line that says so where the same case comes to something else today: what was posted stands. */
+function sinceMoved(posted: WorkingCase['posted'], result: PaycheckResult, figure: string): WorkingView['lines'] {
+  if (!posted) return [];
+  const taxed = (taxes: readonly { readonly code: string; readonly amount: number }[]): number =>
+    taxes.filter(({ code }) => code === figure).reduce((total, { amount }) => total + amount, 0);
+  const [then, today] =
+    figure === 'gross'
+      ? [posted.gross, result.gross]
+      : figure === 'net'
+        ? [posted.net, result.net]
+        : [taxed(posted.taxes), taxed(result.taxes)];
+  return then === today
+    ? []
+    : [
+        {
+          label: 'As it was posted',
+          value: showDollars(cents(then)),
+          how: 'The rules have been corrected since; what was posted stands.',
+          isResult: true,
+        },
+      ];
+}
+
+/** Posting into what has left takes a reviewer and a reason. */
+function refuseClosed(actor: Actor, closed: readonly ClosedPeriod[], reason: string): void {
+  const says = closed.map(({ what }) => what).join(' ');
+  if (actor.role !== 'reviewer' && actor.role !== 'administrator')
+    throw new Refusal(403, 'closed-period', `${says} A reviewer posts it, with a reason.`);
+  if (reason === '')
+    throw new Refusal(422, 'closed-period', `${says} Say why it is posted now.`, [
+      {
+        code: 'closed-period',
+        field: 'closedReason',
+        severity: 'error',
+        sentence: says,
+        fix: 'Give the reason: it is kept with the payroll and in the trail.',
+      },
+    ]);
 }

@@ -14,8 +14,11 @@ import {
   usualLines,
 } from '@zakat/core/facts/case-parts';
 import { jobsPart } from '@zakat/core/facts/job-facts';
-import { newestFirst } from '@zakat/core/facts/in-force';
+import { EMPLOYEE_FACTS } from '@zakat/core/facts/employee-facts';
+import { text } from '@zakat/core/facts/fact-kind';
+import { inForceOn, newestFirst } from '@zakat/core/facts/in-force';
 import { clientOnDay, personOnDay, type ClientOnDay, type PersonOnDay } from '@zakat/core/facts/on-day';
+import { paySpans } from '@zakat/core/facts/period-pay';
 import type { Issue } from '@zakat/core/issues/issue';
 import { toDollars } from '@zakat/core/money/cents';
 import { showRate } from '@zakat/core/money/rate';
@@ -41,6 +44,8 @@ export interface PersonCase {
   readonly usual: Pick<PayrollEntry, 'earnings' | 'deductions'>;
   /** The firm's own rules on the check date: one list for everybody. */
   readonly own: OwnRows | null;
+  /** The last day of an employment that has ended by the check date; null while it goes on. */
+  readonly lastDay: string | null;
 }
 
 interface YearToDate {
@@ -210,6 +215,7 @@ const statesOf = (facts: readonly PersonOnDay[]): ReadonlySet<string> =>
     facts.flatMap(({ place }) => (place ? [place.residence, ...place.work].map((at) => String(at['state'])) : [])),
   );
 
+const NOTHING_USUAL: PersonCase['usual'] = { earnings: [], deductions: [] };
 const NO_PAYROLL = '00000000-0000-0000-0000-000000000000';
 
 /** Makes the cases of a client's people: facts in force on the check date, year to date before it. */
@@ -217,27 +223,72 @@ const NO_PAYROLL = '00000000-0000-0000-0000-000000000000';
 export class PeopleCases {
   constructor(@Inject(FactStore) private readonly store: FactStore) {}
 
+  /**
+   * Whom a payroll may pay: those employed in its period, those who left and were not paid to their last day, and whoever
+   * has a line in it already: what was typed is not dropped.
+   */
   async forPayroll(
     manager: EntityManager,
     client: Client,
-    payroll: Pick<Payroll, 'id' | 'periodEnd' | 'checkDate'>,
+    payroll: Pick<Payroll, 'id' | 'periodStart' | 'periodEnd' | 'checkDate'>,
   ): Promise<PersonCase[]> {
     const people = await manager.find(Employee, {
       where: { clientId: client.id, kind: 'employee', isWithdrawn: false },
       order: { number: 'ASC' },
     });
-    const paid = people.filter((person) => person.hiredOn === null || person.hiredOn <= payroll.periodEnd);
     const facts = await this.store.ofPeople(
       manager,
-      paid.map((person) => person.id),
+      people.map((person) => person.id),
     );
-    const cases = await this.forPeople(manager, client, payroll, paid, facts, paid.length);
-    return cases.filter((person) => person.facts.employment?.['standing'] !== 'ended');
+    const lastDays = new Map(
+      people.map((person) => [person.id, lastDayOn(facts.get(person.id) ?? [], payroll.checkDate)]),
+    );
+    const hasLeft = people.some((person) => lastDays.get(person.id) !== null);
+    const unpaid = hasLeft ? await this.notPaidToTheirEnd(manager, client.id, payroll, lastDays) : new Set<string>();
+    const typed = await peopleOfLines(manager, payroll.id);
+    const isHired = (person: Employee): boolean => person.hiredOn === null || person.hiredOn <= payroll.periodEnd;
+    const employed = people.filter((person) => isHired(person) && lastDays.get(person.id) === null);
+    const paid = people.filter((person) => employed.includes(person) || unpaid.has(person.id) || typed.has(person.id));
+    return this.forPeople(manager, client, payroll, paid, facts, employed.length);
+  }
+
+  /** People who have left and were last paid for days before their last one; never paid here: since the client's first period. */
+  private async notPaidToTheirEnd(
+    manager: EntityManager,
+    clientId: string,
+    payroll: Pick<Payroll, 'id' | 'periodStart'>,
+    lastDays: ReadonlyMap<string, string | null>,
+  ): Promise<ReadonlySet<string>> {
+    const rows = (await manager.query(
+      `SELECT c.employee_id AS id, max(p.period_end) AS day FROM paycheck c JOIN payroll p ON p.id = c.payroll_id
+       WHERE c.client_id = $1 AND c.payroll_id <> $2 AND c.gross > 0 AND p.reverses IS NULL
+         AND (p.kind <> 'extra' OR EXISTS (SELECT 1 FROM jsonb_to_recordset(c.lines -> 'earnings') AS l(item text) WHERE l.item IN ('regular', 'salary')))
+         AND NOT EXISTS (SELECT 1 FROM payroll r WHERE r.reverses = p.id) GROUP BY c.employee_id`,
+      [clientId, payroll.id],
+    )) as { id: string; day: string }[];
+    const paidTo = new Map(rows.map(({ id, day }) => [id, day]));
+    const begun = (await manager.query(
+      `SELECT min(period_start) AS day FROM payroll WHERE client_id = $1 AND id <> $2`,
+      [clientId, payroll.id],
+    )) as { day: string | null }[];
+    const first = begun[0]?.day ?? payroll.periodStart;
+    const from = first < payroll.periodStart ? first : payroll.periodStart;
+    return new Set(
+      [...lastDays]
+        .filter(([id, lastDay]) => {
+          if (lastDay === null) return false;
+          const to = paidTo.get(id);
+          return to === undefined ? lastDay >= from : lastDay > to;
+        })
+        .map(([id]) => id),
+    );
   }
 
   /** The people of a client as they would be paid on a day, outside any payroll. */
-  on(manager: EntityManager, client: Client, day: string): Promise<PersonCase[]> {
-    return this.forPayroll(manager, client, { id: NO_PAYROLL, periodEnd: day, checkDate: day });
+  async on(manager: EntityManager, client: Client, day: string): Promise<PersonCase[]> {
+    const payroll = { id: NO_PAYROLL, periodStart: day, periodEnd: day, checkDate: day };
+    const cases = await this.forPayroll(manager, client, payroll);
+    return cases.filter((person) => person.lastDay === null);
   }
 
   /** One person, stored or not, with facts that may be only considered. */
@@ -248,19 +299,17 @@ export class PeopleCases {
     person: Employee,
     facts: readonly StoredFact[],
   ): Promise<PersonCase | null> {
-    const payroll = { id: NO_PAYROLL, periodEnd: checkDate, checkDate };
+    const payroll = { id: NO_PAYROLL, periodStart: checkDate, periodEnd: checkDate, checkDate };
     const all = new Map([[person.id, newestFirst(facts)]]);
     // Premiums depend on how many people work here, not on how many are looked at.
-    const others = await manager.count(Employee, {
-      where: { clientId: client.id, kind: 'employee', isWithdrawn: false },
-    });
+    const others = await employedOn(manager, client.id, checkDate);
     return (await this.forPeople(manager, client, payroll, [person], all, Math.max(others, 1)))[0] ?? null;
   }
 
   private async forPeople(
     manager: EntityManager,
     client: Client,
-    payroll: Pick<Payroll, 'id' | 'checkDate'>,
+    payroll: Pick<Payroll, 'id' | 'periodStart' | 'periodEnd' | 'checkDate'>,
     people: readonly Employee[],
     facts: ReadonlyMap<string, readonly StoredFact[]>,
     headcount: number,
@@ -308,8 +357,17 @@ export class PeopleCases {
         yearToDate: toDate.get(employee.id) ?? nothingYet(),
         ...(month ? { monthToDate: month } : {}),
       };
-      const usual = usualLines(own, clientDay, frequency, taken(employee.id));
-      return { employee, facts: own, base, usual };
+      const known = facts.get(employee.id) ?? [];
+      const lastDay = lastDayOn(known, checkDate);
+      const spans = paySpans(known, {
+        start: date(payroll.periodStart),
+        end: date(payroll.periodEnd),
+        hiredOn: employee.hiredOn !== null && employee.hiredOn <= payroll.periodEnd ? employee.hiredOn : null,
+        lastDay,
+      });
+      const isPast = lastDay !== null && lastDay < payroll.periodStart;
+      const usual = isPast ? NOTHING_USUAL : usualLines(own, clientDay, frequency, taken(employee.id), spans);
+      return { employee, facts: own, base, usual, lastDay };
     });
     const ownRows = forStates(await ownRowsOn(manager, checkDate), statesOf(cases.map((person) => person.facts)));
     return cases.map((person) => ({ ...person, own: ownRows }));
@@ -328,9 +386,39 @@ const exemptions = (client: Client, facts: ClientOnDay): string[] => [
   ...facts.exemptions.map((fact) => String(fact['tax'])),
 ];
 
+/** The last day of an employment that has ended by a day: the day from which the record says so. */
+function lastDayOn(facts: readonly StoredFact[], day: string): string | null {
+  const own = facts.filter((fact) => fact.kind === 'employment');
+  const current = inForceOn(own, day, EMPLOYEE_FACTS.slotOf)[0];
+  return current && text(current.value, 'standing') === 'ended' ? current.from : null;
+}
+
+/** People who have a line in a payroll. */
+async function peopleOfLines(manager: EntityManager, payrollId: string): Promise<ReadonlySet<string>> {
+  const rows = (await manager.query('SELECT employee_id AS id FROM payroll_line WHERE payroll_id = $1', [
+    payrollId,
+  ])) as { id: string }[];
+  return new Set(rows.map(({ id }) => id));
+}
+
+/** How many people a client employs on a day; who has left is none of them. */
+async function employedOn(manager: EntityManager, clientId: string, day: string): Promise<number> {
+  const rows = (await manager.query(
+    `SELECT count(*)::int AS count FROM employee e LEFT JOIN LATERAL
+       (SELECT value ->> 'standing' AS standing FROM employee_fact WHERE employee_id = e.id AND kind = 'employment' AND effective_from <= $2
+        ORDER BY effective_from DESC, id DESC LIMIT 1) f ON true
+     WHERE e.client_id = $1 AND e.kind = 'employee' AND NOT e.is_withdrawn AND (e.hired_on IS NULL OR e.hired_on <= $2) AND f.standing IS DISTINCT FROM 'ended'`,
+    [clientId, day],
+  )) as { count: number }[];
+  return rows[0]?.count ?? 0;
+}
+
 /** What a person is usually paid: the entry that a new payroll starts with. */
 export function usualEntry(person: PersonCase, kind: PayrollKind): PayrollEntry {
   const onLeave = person.facts.employment?.['standing'] === 'leave';
+  // Somebody who has left before the period is offered, and paid what is typed.
+  if (person.lastDay !== null && person.usual.earnings.length === 0)
+    return { employeeId: person.employee.id, isPaid: false, earnings: [], deductions: [] };
   const isUsual = kind === 'regular' || kind === 'recorded';
   if (!isUsual || onLeave || person.usual.earnings.length === 0)
     return {
@@ -343,7 +431,11 @@ export function usualEntry(person: PersonCase, kind: PayrollKind): PayrollEntry 
 }
 
 /** Computes the check of a person and an entry; an unpaid person has none. */
-export function computeEntry(person: PersonCase, entry: PayrollEntry, tape?: Tape): PaycheckResult {
+export function computeEntry(
+  person: Pick<PersonCase, 'base' | 'own'>,
+  entry: PayrollEntry,
+  tape?: Tape,
+): PaycheckResult {
   if (!entry.isPaid) return NOTHING;
   const read = readCase(composeCase(person.base, entry, person.own));
   if (!read.input) return { ...NOTHING, problems: read.issues as Issue[] };

@@ -1,10 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { DepositView, LiabilityView } from '@zakat/contract/remittances';
-import { addBusinessDays } from '@zakat/core/calendar/business-days';
+import { addBusinessDays, onOrAfter } from '@zakat/core/calendar/business-days';
 import { date, type LocalDate } from '@zakat/core/calendar/local-date';
+import { lastDayOf, quarterOf } from '@zakat/core/calendar/quarter';
 import { achSendBy, earliestSettlement, liabilityDue } from '@zakat/core/deposits/due';
 import { familyOf } from '@zakat/core/deposits/family';
-import { futaDueDates } from '@zakat/core/deposits/federal-schedule';
+import { futaDueDates, lastDayOfMonthAfter } from '@zakat/core/deposits/federal-schedule';
 import { sum, type Cents } from '@zakat/core/money/cents';
 import { type TaxCode, agencyName, taxOf } from '@zakat/core/taxes/registry';
 import type { EntityManager } from 'typeorm';
@@ -53,12 +54,34 @@ export class Deposits {
           : liabilityDue(row.tax, liabilityDate, {
               federal: federal.on(liabilityDate).schedule,
               newYorkDays: client.newYorkDays,
-              isNextDay: federal.nextDays.has(liabilityDate),
+              reached: federal.nextDays.get(liabilityDate) ?? null,
             });
       if (!found) throw new Error('a federal unemployment liability without a due date');
       const { due, rule } = found;
       return { tax: row.tax, liabilityDate, owed: rawCents(row.owed), underWay: rawCents(row.under_way), due, rule };
     });
+  }
+
+  /** When taxes of a check date would be due, by deposit family; federal unemployment by the quarter. */
+  async duesOf(
+    manager: EntityManager,
+    client: Client,
+    checkDate: LocalDate,
+    taxes: readonly TaxCode[],
+  ): Promise<Map<string, LocalDate>> {
+    const federal = await this.schedules.of(manager, client);
+    return new Map(
+      taxes.map((tax) => [
+        familyOf(tax).code,
+        taxOf(tax).group === 'US-FUTA'
+          ? onOrAfter(lastDayOfMonthAfter(lastDayOf(quarterOf(checkDate))), 'legal')
+          : liabilityDue(tax, checkDate, {
+              federal: federal.on(checkDate).schedule,
+              newYorkDays: client.newYorkDays,
+              reached: federal.nextDays.get(checkDate) ?? null,
+            }).due,
+      ]),
+    );
   }
 
   /** The same, gathered into the deposits that would pay them. */

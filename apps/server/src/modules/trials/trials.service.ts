@@ -78,6 +78,7 @@ export class TrialsService {
           base: person.base,
           paycheck: viewOf(null, result),
           previousGross: null,
+          note: '',
         },
       };
     });

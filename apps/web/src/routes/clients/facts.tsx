@@ -36,7 +36,7 @@ export function FactsPage(): ReactNode {
           error={save.error}
           onSave={(given, done) =>
             save.mutate(
-              { ...(given as Omit<Parameters<typeof save.mutate>[0], 'version'>), version: client.version },
+              { ...(given as unknown as Omit<Parameters<typeof save.mutate>[0], 'version'>), version: client.version },
               { onSuccess: done },
             )
           }

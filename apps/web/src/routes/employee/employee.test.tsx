@@ -122,6 +122,7 @@ describe('the page of a person', () => {
       kind: 'state-certificate',
       from: '2026-01-05',
       value: { state: 'NY', certificate: { filingStatus: 'single', allowances: 2 } },
+      confirmed: [],
     });
   });
   it('keeps a trial that was agreed by hand', async () => {

@@ -26,10 +26,11 @@ const plainNumber = (text: string): string => {
   const bare = text
     .trim()
     .replace(/^\$/, '')
-    .replace(/,(?=\d{3}(?:\D|$))/g, '')
-    .replace(/%$/, '');
+    .replace(/,(?=\d{3}(?:\D|$))/g, '');
   return /^\d+\.?$/.test(bare) ? bare.replace('.', '') : bare;
 };
+
+const plainPercent = (text: string): string => plainNumber(text.trim().replace(/\s*%$/, ''));
 
 function storedText(field: FactField, text: string): unknown {
   const trimmed = text.trim();
@@ -39,8 +40,10 @@ function storedText(field: FactField, text: string): unknown {
       return /^\d+$/.test(bare) ? `${bare}.00` : /^\d+\.\d$/.test(bare) ? `${bare}0` : bare;
     }
     case 'decimal':
-    case 'percent':
+      // `10%` is no rate of pay: it stays as typed, for the check to name.
       return plainNumber(trimmed);
+    case 'percent':
+      return plainPercent(trimmed);
     case 'whole':
       return /^\d+$/.test(trimmed) ? Number(trimmed) : trimmed;
     case 'date':
@@ -68,6 +71,6 @@ export function valueFrom(fields: readonly FactField[], typed: Typed): Record<st
 
 /** A percentage read back: 2.7% = 27.00 per 1,000. */
 export function percentEcho(text: string): string | null {
-  const rate = parsePercent(plainNumber(text));
+  const rate = parsePercent(plainPercent(text));
   return text.trim() === '' || !rate ? null : ratePerThousand(rate);
 }

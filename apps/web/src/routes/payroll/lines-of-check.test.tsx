@@ -28,6 +28,9 @@ const row: SheetRow = {
     problems: [],
   },
   line: '',
+  under: null,
+  unread: null,
+  note: '',
 };
 function show(given: Partial<SheetRow> = {}, isOpen = true) {
   const onLeaveOut = jest.fn<(line: string, reason: string | null) => void>();

@@ -1,12 +1,12 @@
-import { Button, Checkbox } from '@mantine/core';
+import { Button, Checkbox, TextInput } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { payrollQuery, useDiscardPayroll, usePayrollAct } from '../../api/resources.js';
-import { jobNames } from '../../calc/sheet-row.js';
-import { asWord } from '../../calc/short-line.js';
+import { itemCodes, jobNames } from '../../calc/sheet-row.js';
+import { USUAL_WORDS, asWord } from '../../calc/short-line.js';
 import { Day } from '../../kit/day.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { ReleaseSlip } from '../../kit/release-slip.js';
@@ -18,6 +18,7 @@ import { Costs } from './costs.js';
 import { HowPaid } from './how-paid.js';
 import { LinesOfCheck } from './lines-of-check.js';
 import { postingSlip } from './posting-slip.js';
+import { Closed, NotUnderstood, Notes } from './payroll-notes.js';
 import { PayrollSheet } from './sheet.js';
 import { useSheet } from './use-sheet.js';
 import { WithheldElsewhere } from './withheld-elsewhere.js';
@@ -33,10 +34,12 @@ const SAVED: Readonly<Record<string, string>> = {
 function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onReload: () => void }): ReactNode {
   const sheet = useSheet(payroll);
   const job = sheet.rows.flatMap(jobNames)[0];
+  const ownCodes = itemCodes(sheet.rows[0]);
   const act = usePayrollAct(payroll.id);
   const queries = useQueryClient();
   const [isSlipOpen, setSlipOpen] = useState(false);
   const [isWide, setWide] = useState(false);
+  const [reason, setReason] = useState('');
   const [person, setPerson] = useState<string | null>(null);
   const looked = sheet.rows.find((row) => row.employeeId === person);
   const isOpen = payroll.status === 'open';
@@ -46,7 +49,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
   const put = (next: Payroll): void => void queries.setQueryData(payrollQuery(payroll.id).queryKey, next);
   const go = async (name: 'review' | 'reopen' | 'post'): Promise<void> => {
     const version = await sheet.flush();
-    put(await act.mutateAsync({ act: name, version }));
+    put(await act.mutateAsync({ act: name, version, ...(name === 'post' ? { closedReason: reason } : {}) }));
     setSlipOpen(false);
   };
   // What is refused is shown from the mutation's own error.
@@ -62,8 +65,8 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           <span className="note" style={{ maxWidth: 'none' }}>
             Type an exception as a line: 38.5 reg 4 ot @22.50 tips 60; 45+40 for two weeks, 8/10/8/8/8 for the days of
             one; bonus net 500 for what it leaves in the hand
-            {job === undefined ? '' : `; 8 reg #${asWord(job)} for a job`}. Or type in the cells, or paste; Ctrl Z
-            undoes.
+            {job === undefined ? '' : `; 8 reg #${asWord(job)} for a job`}. A line changes what it names and leaves the
+            rest. Words: {[USUAL_WORDS, ...ownCodes].join(', ')}. Or type in the cells, or paste; Ctrl Z undoes.
           </span>
         )}
       </div>
@@ -72,6 +75,9 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
         isOpen={isOpen}
         isWide={isWide}
         onType={sheet.type}
+        onPaste={sheet.typeAll}
+        onUndo={sheet.undo}
+        onRedo={sheet.redo}
         onFigure={sheet.showFigure}
         onPerson={setPerson}
       />
@@ -125,14 +131,12 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
       )}
       {sheet.note && (
         <div className="problem" data-severity="warning" role="status">
-          In the hand: {sheet.note}.
+          {sheet.note}.
         </div>
       )}
-      {sheet.lineProblem && (
-        <div className="problem" role="alert">
-          The line was not read: {sheet.lineProblem}.
-        </div>
-      )}
+      {isOpen && sheet.unread.length > 0 && <NotUnderstood lines={sheet.unread} />}
+      <Notes rows={sheet.rows} />
+      <Closed payroll={payroll} />
       <Problems
         title={problems.some((problem) => problem.severity === 'error') ? 'Before it can be reviewed' : 'Worth a look'}
         details={problems}
@@ -168,12 +172,21 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
       </div>
       {isSlipOpen && payroll.status === 'reviewed' && (
         <ReleaseSlip
-          slip={postingSlip(payroll)}
+          slip={postingSlip(payroll, reason)}
           actLabel="Post the payroll"
           isBusy={act.isPending}
           onClose={() => setSlipOpen(false)}
           onAct={() => go('post')}
-        />
+        >
+          {payroll.closed.length > 0 && (
+            <TextInput
+              label="Why it is posted now (kept with the payroll)"
+              value={reason}
+              maxLength={300}
+              onChange={(event) => setReason(event.currentTarget.value)}
+            />
+          )}
+        </ReleaseSlip>
       )}
       {payroll.status === 'posted' && payroll.kind !== 'brought-in' && payroll.kind !== 'recorded' && (
         <HowPaid payroll={payroll} />

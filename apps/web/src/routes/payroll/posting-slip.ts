@@ -4,7 +4,7 @@ import type { Schemas } from '../../api/client.js';
 import type { Slip } from '../../kit/release-slip.js';
 
 /** The slip of a posting: what the ledger will hold, and that it stays. */
-export function postingSlip(payroll: Schemas['PayrollView']): Slip {
+export function postingSlip(payroll: Schemas['PayrollView'], reason: string): Slip {
   const paid = payroll.persons.filter((person) => person.isPaid);
   const money = (amount: number): string => showDollars(cents(amount));
   const withheld = paid.reduce(
@@ -18,6 +18,7 @@ export function postingSlip(payroll: Schemas['PayrollView']): Slip {
     .reduce((total, line) => total + line.amount, 0);
   const errors = paid.flatMap((person) => person.paycheck.problems.filter((problem) => problem.severity === 'error'));
   const difference = payroll.journal.reduce((total, line) => total + line.amount, 0);
+  const isReasoned = payroll.closed.length === 0 || reason.trim() !== '';
   const checkDate = parseDate(payroll.checkDate);
   return {
     title: `Payroll of ${payroll.clientName}`,
@@ -45,8 +46,13 @@ export function postingSlip(payroll: Schemas['PayrollView']): Slip {
         isPassed: difference === 0 && payroll.journal.length > 0,
         says: difference === 0 ? 'Debits equal credits.' : `Off by ${money(difference)}.`,
       },
+      ...payroll.closed.map((one) => ({
+        label: 'Has left already',
+        isPassed: isReasoned,
+        says: `${one.what} ${one.follows}`,
+      })),
     ],
-    mayRelease: errors.length === 0 && difference === 0 && paid.length > 0,
+    mayRelease: errors.length === 0 && difference === 0 && paid.length > 0 && isReasoned,
     file: '',
   };
 }

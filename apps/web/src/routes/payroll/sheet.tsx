@@ -9,7 +9,6 @@ import {
   RowApiModule,
   TextEditorModule,
   TooltipModule,
-  UndoRedoEditModule,
   themeQuartz,
   type CellFocusedEvent,
   type ColDef,
@@ -22,12 +21,12 @@ import {
 import { AgGridReact } from 'ag-grid-react';
 import { useMemo, useRef, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
 import { COMPUTED, VALUE_COLUMNS, alsoOf, type SheetRow } from '../../calc/sheet-row.js';
+import type { TypedCell } from './use-sheet.js';
 
 ModuleRegistry.registerModules([
   ClientSideRowModelModule,
   TextEditorModule,
   CheckboxEditorModule,
-  UndoRedoEditModule,
   CellStyleModule,
   ColumnAutoSizeModule,
   RowApiModule,
@@ -78,8 +77,12 @@ interface Props {
   readonly isOpen: boolean;
   /** Every column, or those that somebody uses. */
   readonly isWide: boolean;
-  /** A cell was typed over, pasted or undone. */
+  /** A cell was typed over. */
   readonly onType: (employeeId: string, column: string, value: string) => void;
+  /** Several cells were pasted: one step. */
+  readonly onPaste: (cells: readonly TypedCell[]) => void;
+  readonly onUndo: () => void;
+  readonly onRedo: () => void;
   /** A computed figure has the focus. */
   readonly onFigure: (employeeId: string, figure: string) => void;
   /** A person has the focus. */
@@ -109,7 +112,8 @@ function columnsOf(
     {
       colId: 'name',
       headerName: 'Person',
-      valueGetter: ({ data }) => `${data?.number ?? ''}  ${data?.name ?? ''}`,
+      valueGetter: ({ data }) => `${data?.number ?? ''}  ${data?.name ?? ''}${data?.note ? ' •' : ''}`,
+      tooltipValueGetter: ({ data }) => data?.note ?? '',
       pinned: 'left',
       width: 170,
     },
@@ -131,6 +135,8 @@ function columnsOf(
       width: 132,
       editable: (params) => isOpen && params.data?.isPaid === true,
       valueGetter: ({ data }) => data?.line ?? '',
+      cellClassRules: { 'not-read': ({ data }) => data?.unread?.column === 'line' },
+      tooltipValueGetter: ({ data }) => data?.unread?.why ?? '',
       valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => {
         onType(data.employeeId, 'line', String(newValue ?? ''));
         return true;
@@ -145,7 +151,8 @@ function columnsOf(
             width: 170,
             editable: (params) => isOpen && params.data?.isPaid === true,
             valueGetter: ({ data }) => (data ? alsoOf(data) : ''),
-            tooltipValueGetter: ({ data }) => (data ? alsoOf(data) : ''),
+            cellClassRules: { 'not-read': ({ data }) => data?.unread?.column === 'also' },
+            tooltipValueGetter: ({ data }) => (data ? (data.unread?.why ?? alsoOf(data)) : ''),
             valueSetter: ({ data, newValue }) => {
               onType(data.employeeId, 'also', String(newValue ?? ''));
               return true;
@@ -169,7 +176,17 @@ function columnsOf(
 }
 
 /** All people due on one sheet: arrows and Enter as in a spreadsheet, paste from one, undo until posted. */
-export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure, onPerson }: Props): ReactNode {
+export function PayrollSheet({
+  rows,
+  isOpen,
+  isWide,
+  onType,
+  onPaste,
+  onUndo,
+  onRedo,
+  onFigure,
+  onPerson,
+}: Props): ReactNode {
   const grid = useRef<AgGridReact<SheetRow>>(null);
   const sheet = useRef<HTMLDivElement>(null);
   const used = VALUE_COLUMNS.filter(
@@ -181,6 +198,12 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure, onPerson 
   // A letter typed on a cell begins its text; it is not a key of the page.
   const keepLetters = (event: KeyboardEvent): void => {
     if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) event.stopPropagation();
+    const letter = event.key.toLowerCase();
+    const isEditing = (event.target as HTMLElement).tagName === 'INPUT';
+    if (!isOpen || isEditing || !(event.ctrlKey || event.metaKey) || (letter !== 'z' && letter !== 'y')) return;
+    event.preventDefault();
+    if (letter === 'y' || event.shiftKey) onRedo();
+    else onUndo();
   };
   const focusFirst = (event: FirstDataRenderedEvent<SheetRow>): void => {
     if (isOpen) event.api.setFocusedCell(0, 'line');
@@ -210,13 +233,15 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure, onPerson 
       .getData('text/plain')
       .replace(/\r?\n$/, '')
       .split(/\r?\n/);
+    const cells: TypedCell[] = [];
     lines.forEach((line, down) => {
       const row = api.getDisplayedRowAtIndex(cell.rowIndex + down)?.data;
       line.split('\t').forEach((value, across) => {
         const column = editable[start + across];
-        if (row?.isPaid && column !== undefined) onType(row.employeeId, column, value);
+        if (row?.isPaid && column !== undefined) cells.push({ employeeId: row.employeeId, column, value });
       });
     });
+    onPaste(cells);
   };
   return (
     <div ref={sheet} className="sheet" onPaste={paste} onKeyDown={keepLetters}>
@@ -230,8 +255,6 @@ export function PayrollSheet({ rows, isOpen, isWide, onType, onFigure, onPerson 
         defaultColDef={{ sortable: true, resizable: true, suppressMovable: true }}
         enterNavigatesVertically
         enterNavigatesVerticallyAfterEdit
-        undoRedoCellEditing
-        undoRedoCellEditingLimit={200}
         stopEditingWhenCellsLoseFocus
         suppressColumnVirtualisation
         onCellFocused={focused}

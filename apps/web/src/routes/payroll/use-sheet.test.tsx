@@ -187,6 +187,44 @@ describe('a payroll sheet', () => {
     await pause(800);
     expect(puts[0]?.body.entries[0]?.leftOut).toEqual([{ line: 'order:D-1', reason: 'lifted' }]);
     type(sheet, '8 holidays');
-    expect(sheet.current.lineProblem).toMatch(/holidays is not known/);
+    expect(sheet.current.unread).toMatchObject([{ employeeId: 'e1', text: '8 holidays' }]);
+    expect(sheet.current.unread[0]?.why).toMatch(/holidays is not known/);
+  });
+  it('takes back a cell, a line and a paste, step by step, and does them again', async () => {
+    const sheet = start();
+    act(() => sheet.current.type('e1', 'overtime', '3'));
+    type(sheet, '38 reg bonus 100');
+    act(() =>
+      sheet.current.typeAll([
+        { employeeId: 'e1', column: 'regular', value: '30' },
+        { employeeId: 'e1', column: 'sick', value: '8' },
+      ]),
+    );
+    const hours = () => ['regular', 'overtime', 'sick', 'bonus'].map((name) => rowOf(sheet)?.values[name] ?? '');
+    expect(hours()).toEqual(['30', '3', '8', '100']);
+    act(() => void sheet.current.undo());
+    expect([hours(), rowOf(sheet)?.line]).toEqual([['38', '3', '', '100'], '38 reg bonus 100']);
+    act(() => void sheet.current.undo());
+    expect([hours(), rowOf(sheet)?.line]).toEqual([['40', '3', '', ''], '']);
+    act(() => void sheet.current.undo());
+    expect(hours()).toEqual(['40', '', '', '']);
+    act(() => expect(sheet.current.undo()).toBe(false));
+    act(() => void sheet.current.redo());
+    expect(hours()).toEqual(['40', '3', '', '']);
+    await pause(800);
+    expect(puts.at(-1)?.body.entries[0]?.earnings).toEqual([
+      { item: 'regular', hours: '40', rate: '20.00' },
+      { item: 'overtime', hours: '3', rate: '20.00' },
+    ]);
+  });
+  it('keeps every line of a pasted column that is not understood, each with its person', () => {
+    const sheet = start();
+    act(() => sheet.current.typeAll([{ employeeId: 'e1', column: 'line', value: '72 reg 8 zzz' }]));
+    expect(sheet.current.unread).toMatchObject([{ name: 'Wil Sprague', text: '72 reg 8 zzz' }]);
+    // The next cell does not take the message away.
+    act(() => sheet.current.type('e1', 'bonus', '5'));
+    expect(sheet.current.unread.length).toBe(1);
+    type(sheet, '72 reg 8 pto');
+    expect(sheet.current.unread).toEqual([]);
   });
 });

@@ -20,14 +20,37 @@ import { TITLES } from './titles.js';
 
 const PAUSE = 700;
 
+export interface TypedCell {
+  readonly employeeId: string;
+  readonly column: string;
+  readonly value: string;
+}
+/** Rows as they were before a step, and after it. */
+interface Step {
+  readonly before: readonly SheetRow[];
+  readonly after: readonly SheetRow[];
+}
+const MOST_STEPS = 200;
+
 export interface Sheet {
   readonly rows: readonly SheetRow[];
   readonly saving: 'saved' | 'typing' | 'saving' | 'failed';
   readonly error: Refused | null;
-  readonly lineProblem: string | null;
+  /** Lines that were not understood, each with its person: they hold the review. */
+  readonly unread: readonly {
+    readonly employeeId: string;
+    readonly name: string;
+    readonly text: string;
+    readonly why: string;
+  }[];
   /** What there is to say about an amount that was found. */
   readonly note: string | null;
   type(employeeId: string, column: string, value: string): void;
+  /** Several cells at once, as pasted: one step to undo. */
+  typeAll(cells: readonly TypedCell[]): void;
+  /** Takes back the last step, or does it again; false where there is none. */
+  undo(): boolean;
+  redo(): boolean;
   /** Leaves a line out of the check for a reason; null: takes it again. */
   leaveOut(employeeId: string, line: string, reason: string | null): void;
   /** Takes what another program withheld for a tax, as typed; blank: as it is computed. */
@@ -45,12 +68,13 @@ const ownRows = (own: Record<string, unknown>): OwnRows | null =>
 export function useSheet(payroll: Schemas['PayrollView']): Sheet {
   const [rows, setRows] = useState<readonly SheetRow[]>(() => payroll.persons.map(rowOf));
   const [saving, setSaving] = useState<Sheet['saving']>('saved');
-  const [lineProblem, setLineProblem] = useState<string | null>(null);
   const [note, setNote] = useState<string | null>(null);
   const own = useMemo(() => ownRows(payroll.own), [payroll.own]);
   const rules = useMemo(() => (own ? ownRules(readRows(own.rules, 'rules', [])) : null), [own]);
   const latest = useRef(rows);
   const version = useRef(payroll.version);
+  const done = useRef<Step[]>([]);
+  const undone = useRef<Step[]>([]);
   const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
   const queue = useRef<Promise<void>>(Promise.resolve());
   const underWay = useRef(0);
@@ -131,26 +155,68 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     [calc, change, changed, own],
   );
 
-  const type = useCallback(
-    (employeeId: string, column: string, value: string): void => {
-      const before = latest.current.find((candidate) => candidate.employeeId === employeeId);
-      if (!before) return;
-      const { row, problem, inHand } = typed(before, column, value, rules);
-      change(employeeId, () => row);
-      setLineProblem(problem);
-      setNote(null);
-      changed(row);
-      if (inHand) find(row, inHand);
+  /** Keeps a step to be taken back. */
+  const keep = useCallback((before: readonly SheetRow[], after: readonly SheetRow[]): void => {
+    done.current = [...done.current.slice(1 - MOST_STEPS), { before, after }];
+    undone.current = [];
+  }, []);
+
+  const typeAll = useCallback(
+    (cells: readonly TypedCell[]): void => {
+      const ids = new Set(cells.map(({ employeeId }) => employeeId));
+      const before = latest.current.filter((row) => ids.has(row.employeeId));
+      const said: string[] = [];
+      const wanted: { readonly row: SheetRow; readonly inHand: InHand }[] = [];
+      for (const { employeeId, column, value } of cells) {
+        const current = latest.current.find((row) => row.employeeId === employeeId);
+        if (!current) continue;
+        const answer = typed(current, column, value, rules);
+        change(employeeId, () => answer.row);
+        if (answer.said !== undefined) said.push(answer.said);
+        if (answer.inHand) wanted.push({ row: answer.row, inHand: answer.inHand });
+      }
+      const after = latest.current.filter((row) => ids.has(row.employeeId));
+      if (after.length === 0) return;
+      keep(before, after);
+      setNote(said.length === 0 ? null : said.join('. '));
+      after.forEach(changed);
+      wanted.forEach(({ row, inHand }) => find(row, inHand));
     },
-    [change, changed, find, rules],
+    [change, changed, find, keep, rules],
   );
+  const type = useCallback(
+    (employeeId: string, column: string, value: string): void => typeAll([{ employeeId, column, value }]),
+    [typeAll],
+  );
+
+  /** Puts the rows of a step back as they were before it, or after it. */
+  const put = useCallback(
+    (from: typeof done, to: typeof done, which: keyof Step): boolean => {
+      const step = from.current.at(-1);
+      if (!step) return false;
+      from.current = from.current.slice(0, -1);
+      to.current = [...to.current, step];
+      setNote(null);
+      for (const row of step[which]) {
+        const next = change(row.employeeId, ({ check }) => ({ ...row, check }));
+        if (next) changed(next);
+      }
+      return true;
+    },
+    [change, changed],
+  );
+  const undo = useCallback((): boolean => put(done, undone, 'before'), [put]);
+  const redo = useCallback((): boolean => put(undone, done, 'after'), [put]);
 
   const leaveOut = useCallback(
     (employeeId: string, line: string, reason: string | null): void => {
-      const row = change(employeeId, (before) => leavingOut(before, line, reason));
-      if (row) changed(row);
+      const before = latest.current.filter((row) => row.employeeId === employeeId);
+      const row = change(employeeId, (current) => leavingOut(current, line, reason));
+      if (!row) return;
+      keep(before, [row]);
+      changed(row);
     },
-    [change, changed],
+    [change, changed, keep],
   );
 
   const withhold = useCallback(
@@ -178,5 +244,30 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     async (): Promise<number> => (saving === 'saved' ? version.current : saveRef.current()),
     [saving],
   );
-  return { rows, saving, error: save.error, lineProblem, note, type, leaveOut, withhold, showFigure, flush };
+  // A page that is left while something is not saved asks first.
+  useEffect(() => {
+    const ask = (event: BeforeUnloadEvent): void => {
+      if (timer.current !== null || underWay.current > 0) event.preventDefault();
+    };
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  }, []);
+  const unread = rows.flatMap(({ employeeId, name, unread: line, isPaid }) =>
+    line && isPaid ? [{ employeeId, name, text: line.text, why: line.why }] : [],
+  );
+  return {
+    rows,
+    saving,
+    error: save.error,
+    unread,
+    note,
+    type,
+    typeAll,
+    undo,
+    redo,
+    leaveOut,
+    withhold,
+    showFigure,
+    flush,
+  };
 }

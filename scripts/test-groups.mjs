@@ -1,0 +1,32 @@
+import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { ROOT } from './run.mjs';
+
+/** Projects whose suites are gathered, and into how many files. */
+const GROUPS = { 'packages/core': 2, 'apps/server': 4 };
+const SKIPPED = ['node_modules', 'dist', '.test-groups'];
+
+function suitesOf(folder) {
+  return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) return SKIPPED.includes(entry.name) ? [] : suitesOf(path);
+    return entry.name.endsWith('.test.ts') ? [path] : [];
+  });
+}
+
+/** Writes the files that import the suites of a project, one group each; answers with what takes them away again. */
+export function gatherSuites() {
+  const folders = Object.entries(GROUPS).map(([project, count]) => {
+    const folder = join(ROOT, project, '.test-groups');
+    rmSync(folder, { recursive: true, force: true });
+    mkdirSync(folder);
+    const suites = suitesOf(join(ROOT, project)).sort();
+    for (let group = 0; group < count; group += 1) {
+      const own = suites.filter((_, index) => index % count === group);
+      const lines = own.map((path) => `import '${relative(folder, path).replace(/\.ts$/, '.js')}';`);
+      writeFileSync(join(folder, `group-${group + 1}.test.ts`), `${lines.join('\n')}\n`);
+    }
+    return folder;
+  });
+  return () => folders.forEach((folder) => rmSync(folder, { recursive: true, force: true }));
+}

@@ -4,8 +4,9 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildAll, installPackages } from './build.mjs';
 import { clusterFolder, installDebian, installPostgres, removeCluster, startCluster } from './postgres.mjs';
-import { ROOT, bin, freePort, run } from './run.mjs';
+import { ROOT, bin, freePort, run, tsc } from './run.mjs';
 import { elapsed, fail, step } from './say.mjs';
+import { gatherSuites } from './test-groups.mjs';
 
 /** All tests from nothing, on free ports, in folders of their own, leaving no process. The last line counts them. */
 const counts = { passed: 0, failed: 0 };
@@ -33,43 +34,38 @@ async function verdict(label, work) {
   }
 }
 
-/** Two at a time, the longest first. */
-const TYPES = [
-  ['apps/web', 'apps/agencies', 'e2e'],
-  ['packages/core', 'apps/server', 'packages/contract'],
-];
-const types = () =>
-  Promise.all(
-    TYPES.map(async (names) => {
-      for (const name of names)
-        await verdict(`types ${name}`, () => run(bin('tsc'), ['-p', `${name}/tsconfig.json`, '--noEmit']));
-    }),
-  );
-/** The linter takes as long as all the types; it leaves the others what they need. */
+const PROJECTS = ['apps/web', 'apps/server', 'packages/core', 'apps/agencies', 'packages/contract', 'e2e'];
+async function types() {
+  for (const name of PROJECTS)
+    await verdict(`types ${name}`, () => tsc('-p', `${name}/tsconfig.json`, '--noEmit'));
+}
+/** The linter leaves the others what they need. */
 const lint = () => verdict('lint', () => run('nice', ['-n', '19', bin('eslint'), '.']));
 
-/** The server's suites share one database server and go one after the other; the others take every core there is. */
+/** The suites of the server share one database server; the others need none. */
 const SERVER = 'the server';
 const UNIT_RUNS = [
-  ['everything but the server', ['--ignoreProjects', 'server', '--maxWorkers=100%']],
-  [SERVER, ['--selectProjects', 'server', '--maxWorkers=1']],
+  ['everything but the server', ['--ignoreProjects', 'server']],
+  [SERVER, ['--selectProjects', 'server']],
 ];
-async function unitTests(databaseUrl, folder, beside) {
-  for (const [name, which] of UNIT_RUNS) {
-    if (name === SERVER) beside();
-    await unitRun(name, which, databaseUrl, folder);
-  }
-}
 async function unitRun(name, which, databaseUrl, folder) {
   const report = join(folder, `${name.replaceAll(' ', '-')}.json`);
   const env = {
     ...process.env,
     NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
     ZAKAT_TEST_DATABASE_URL: databaseUrl,
+    ZAKAT_TEST_GROUPS: 'yes',
   };
   const code = await show(
     process.execPath,
-    [join(ROOT, 'node_modules/jest/bin/jest.js'), ...which, '--json', `--outputFile=${report}`, '--silent'],
+    [
+      join(ROOT, 'node_modules/jest/bin/jest.js'),
+      ...which,
+      '--maxWorkers=2',
+      '--json',
+      `--outputFile=${report}`,
+      '--silent',
+    ],
     { env },
   );
   if (!existsSync(report)) {
@@ -86,7 +82,7 @@ function chromium() {
   return ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path));
 }
 
-/** A whole Zakat with the demo, for the browser; the server's suites leave a core free for making it. */
+/** A whole Zakat with the demo, for the browser. */
 async function demoForBrowser(databaseUrl, folder) {
   if (!chromium()) await installDebian(['chromium'], 'The Chromium browser for the tests');
   const { cli, loadDemo, stackEnvironment, startStack } = await import('./stack.mjs');
@@ -112,7 +108,9 @@ async function demoForBrowser(databaseUrl, folder) {
 
 async function endToEnd(making, folder) {
   const report = join(folder, 'e2e.json');
-  const { cli, env } = await step('demo for the browser', () => making);
+  const from = Date.now();
+  const { cli, env } = await making;
+  process.stdout.write(`  demo for the browser ... ${((Date.now() - from) / 1000).toFixed(1)} s\n`);
   const browser = {
     ZAKAT_E2E_URL: env.ZAKAT_PUBLIC_URL,
     ZAKAT_E2E_CONSOLE: `http://127.0.0.1:${env.AGENCIES_PORT}/console`,
@@ -150,25 +148,29 @@ async function main() {
   };
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => void stop().then(() => process.exit(130)));
   try {
-    if (wants('static')) await (wants('e2e') ? types() : Promise.all([types(), lint()]));
     if (wants('unit') || wants('e2e')) {
       await step('PostgreSQL', installPostgres);
       cluster = clusterFolder(join(folder, 'database'));
       database = await step('database', async () => startCluster(cluster, await freePort(), { isThrowaway: true }));
     }
-    const makeDemo = () => {
-      if (!wants('e2e')) return;
+    // The browser tests wait more than they work: the demo is made for them first, and the others run beside them.
+    let browser = null;
+    if (wants('e2e')) {
       demo = demoForBrowser(database.url, folder);
+      browser = endToEnd(demo, folder);
       // What went wrong is told where it is waited for.
-      demo.catch(() => undefined);
-    };
-    if (wants('unit')) await unitTests(database.url, folder, makeDemo);
-    else makeDemo();
-    // The browser tests wait more than they work: that is the linter's time.
-    if (demo) {
-      const linting = wants('static') ? lint() : null;
-      await endToEnd(demo, folder).finally(() => linting);
+      for (const under of [demo, browser]) under.catch(() => undefined);
     }
+    if (wants('static')) await types();
+    if (wants('unit')) {
+      const forget = gatherSuites();
+      try {
+        for (const [name, which] of UNIT_RUNS) await unitRun(name, which, database.url, folder);
+      } finally {
+        forget();
+      }
+    }
+    await Promise.all([browser, wants('static') ? lint() : null]);
   } finally {
     await stop();
   }

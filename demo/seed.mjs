@@ -17,16 +17,24 @@ async function signIn(role) {
   });
   if (!answer.ok) throw new Error(`sign-in of ${user.email}: ${await answer.text()}`);
   const cookie = answer.headers.get('set-cookie').split(';')[0];
-  return async (method, path, body) => {
+  const call = async (method, path, body) => {
     const response = await fetch(`${API}${path}`, {
       method,
       headers: { cookie, 'Content-Type': 'application/json' },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
     const text = await response.text();
+    // What the server asks about is so in the scenario: it was looked at when the scenario was written.
+    const asked = response.status === 409 ? JSON.parse(text) : null;
+    if (asked?.code === 'second-look' && !body.confirmed)
+      return call(method, path, {
+        ...body,
+        confirmed: asked.problems.map(({ code, field }) => `${code} ${field}`),
+      });
     if (!response.ok) throw new Error(`${method} ${path}: ${text}`);
     return text === '' ? null : JSON.parse(text);
   };
+  return call;
 }
 
 const preparer = await signIn('preparer');

@@ -75,6 +75,8 @@ import { DepositSchedules } from './modules/remittances/deposit-schedules.js';
 import { Deposits } from './modules/remittances/deposits.js';
 import { PaymentFile } from './modules/remittances/payment-file.js';
 import { RemittanceAnswers } from './modules/remittances/remittance-answers.js';
+import { AgencyPaymentsController } from './modules/remittances/agency-payments.controller.js';
+import { AgencyPaymentsService } from './modules/remittances/agency-payments.service.js';
 import { RemittancesController } from './modules/remittances/remittances.controller.js';
 import { RemittancesService } from './modules/remittances/remittances.service.js';
 import { RulesController } from './modules/rules/rules.controller.js';
@@ -103,6 +105,7 @@ const CONTROLLERS = [
   ContactsController,
   EmployeesController,
   PayrollsController,
+  AgencyPaymentsController,
   RemittancesController,
   DirectDepositsController,
   FilingsController,
@@ -156,6 +159,7 @@ const PROVIDERS = [
   DepositSchedules,
   Deposits,
   PaymentFile,
+  AgencyPaymentsService,
   RemittancesService,
   RemittanceAnswers,
   PayAccounts,

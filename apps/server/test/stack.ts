@@ -43,6 +43,7 @@ export const firmFile = (name: string): FirmFile => ({
     preparerName: 'Odile Marrack',
     preparerPtin: 'P00000001',
     efw2UserId: 'BRKWTR01',
+    efin: '990001',
   },
   users: ['preparer', 'reviewer', 'administrator'].map((role) => ({
     name: `${name} ${role}`,

@@ -36,6 +36,12 @@ const router = createBrowserRouter([
       { path: 'clients', lazy: async () => ({ Component: (await import('./routes/clients/clients.js')).ClientsPage }) },
       { path: 'firm', lazy: async () => ({ Component: (await import('./routes/firm/firm.js')).FirmPage }) },
       {
+        path: 'firm/agencies',
+        lazy: async () => ({
+          Component: (await import('./routes/firm/agency-payments.js')).AgencyPaymentsPage,
+        }),
+      },
+      {
         path: 'clients/new',
         lazy: async () => ({ Component: (await import('./routes/clients/new-client.js')).NewClientPage }),
       },

@@ -16,6 +16,7 @@ export class FirmFacts {
   @Text(35) preparerName!: string;
   @Text(9) preparerPtin!: string;
   @Text(8) efw2UserId!: string;
+  @Text(6) efin!: string;
   @Whole() cushionDays!: number;
 }
 export class UpdateFirm extends FirmFacts {

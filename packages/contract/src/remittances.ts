@@ -1,3 +1,9 @@
+import {
+  IDENTIFICATIONS,
+  PAYMENT_METHODS,
+  type Identification,
+  type PaymentMethod,
+} from '@zakat/core/deposits/agency-payments';
 import { Amount, Choice, Day, Flag, Id, List, Text, Whole } from './field.js';
 
 export const REMITTANCE_STATUSES = ['planned', 'approved', 'released', 'settled', 'returned', 'withdrawn'] as const;
@@ -33,6 +39,50 @@ export class PlanRemittance {
   @List(() => PlanItem, { most: 2000 }) items!: PlanItem[];
   @Id() bankAccountId!: string;
   @Day() settles!: string;
+}
+export class TaxTypeView {
+  @Text(20) family!: string;
+  @Text(5) code!: string;
+}
+/** How the firm pays an agency. */
+export class AgencyPaymentFields {
+  @Choice(PAYMENT_METHODS) method!: PaymentMethod;
+  @Text(22) name!: string;
+  @Text(9) routing!: string;
+  @Text(17) account!: string;
+  @Choice(IDENTIFICATIONS) identification!: Identification;
+  /** Where the agency wants another code than the usual one. */
+  @List(() => TaxTypeView, { most: 20 }) taxTypes!: TaxTypeView[];
+}
+export class SaveAgencyPayment extends AgencyPaymentFields {
+  /** 0 where nothing was said before. */
+  @Whole({ min: 0 }) version!: number;
+}
+export class PaidFamilyView {
+  @Text() family!: string;
+  @Text() label!: string;
+  /** The code that a payment has while nothing else is said. */
+  @Text() usualTaxType!: string;
+}
+export class AgencyPaymentView extends SaveAgencyPayment {
+  @Text() agency!: string;
+  @Text() agencyName!: string;
+  /** Blank for a federal agency. */
+  @Text() state!: string;
+  @List(() => PaidFamilyView) families!: PaidFamilyView[];
+  /** Clients that owe it, or have an account with it. */
+  @Whole() clients!: number;
+}
+/** That a planned payment was made on the agency's own site, by check or by somebody else. */
+export class RecordPaid {
+  @Whole({ min: 1 }) version!: number;
+  @Day() paidOn!: string;
+  @Text(60, { min: 1 }) confirmation!: string;
+}
+/** Takes back that a payment was made elsewhere. */
+export class UnrecordPaid {
+  @Whole({ min: 1 }) version!: number;
+  @Text(200, { min: 3 }) reason!: string;
 }
 export class RemittanceItemView extends PlanItem {
   @Text() label!: string;
@@ -83,4 +133,6 @@ export class RemittanceView extends RemittanceRow {
   @Text(200, { nullable: true }) releasedBy!: string | null;
   @Text() bankAccount!: string;
   @Text(200, { nullable: true }) delivery!: string | null;
+  @Choice(PAYMENT_METHODS) method!: PaymentMethod;
+  @Day({ nullable: true }) paidElsewhereOn!: string | null;
 }

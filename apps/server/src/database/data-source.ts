@@ -8,6 +8,7 @@ import { Payroll } from '../modules/payrolls/entities.js';
 import { Remittance, RemittanceItem } from '../modules/remittances/entities.js';
 import { ClientContacts1766000000000 } from './migrations/client-contacts.js';
 import { ClientSetUp1764000000000 } from './migrations/client-set-up.js';
+import { AgencyPayments1773000000000 } from './migrations/agency-payments.js';
 import { ClosedPeriods1772000000000 } from './migrations/closed-periods.js';
 import { FirstSchema1760000000000 } from './migrations/first-schema.js';
 import { RulePacks1763900000000 } from './migrations/rule-packs.js';
@@ -52,6 +53,7 @@ export const makeDataSource = (url: string): DataSource =>
       LeftOutLines1770000000000,
       RecordedPayrolls1771000000000,
       ClosedPeriods1772000000000,
+      AgencyPayments1773000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

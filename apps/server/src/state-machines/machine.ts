@@ -37,6 +37,9 @@ export const REMITTANCE_MACHINE = {
   transitions: [
     { act: 'approve', from: ['planned'], to: 'approved', by: SENIOR, needsSecondPerson: true },
     { act: 'withdraw', from: ['planned', 'approved'], to: 'withdrawn', by: ANYBODY },
+    // Paid on the agency's own site, by check, by somebody else; a record of that which was mistaken is taken back.
+    { act: 'record', from: ['planned', 'approved'], to: 'settled', by: ANYBODY },
+    { act: 'unrecord', from: ['settled'], to: 'withdrawn', by: SENIOR },
     { act: 'release', from: ['approved'], to: 'released', by: SENIOR },
     { act: 'settle', from: ['released'], to: 'settled', by: ['system'] },
     { act: 'return', from: ['released', 'settled'], to: 'returned', by: ['system'] },

@@ -235,6 +235,10 @@ export const useRemittanceAct = (id: string) =>
     if (act === 'withdraw') return take(api.POST('/api/remittances/{id}/withdraw', { ...path(id), body }));
     return take(api.POST('/api/remittances/{id}/release', { ...path(id), body }));
   });
+export const useRecordPaid = (id: string) =>
+  useChange((body: Schemas['RecordPaid']) => take(api.POST('/api/remittances/{id}/record', { ...path(id), body })));
+export const useUnrecordPaid = (id: string) =>
+  useChange((body: Schemas['UnrecordPaid']) => take(api.POST('/api/remittances/{id}/unrecord', { ...path(id), body })));
 export const useCreateFiling = (id: string) =>
   useChange((body: Schemas['CreateFiling']) => take(api.POST('/api/clients/{id}/filings', { ...path(id), body })));
 export const useFilingAct = (id: string) =>

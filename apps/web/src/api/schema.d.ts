@@ -1120,6 +1120,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/firm/agency-payments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["AgencyPaymentsController_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/firm/agency-payments/{agency}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["AgencyPaymentsController_save"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/deposits": {
         parameters: {
             query?: never;
@@ -1210,6 +1242,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["RemittancesController_withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/remittances/{id}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["RemittancesController_record"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/remittances/{id}/unrecord": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["RemittancesController_unrecord"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1763,6 +1827,7 @@ export interface components {
             preparerName: string;
             preparerPtin: string;
             efw2UserId: string;
+            efin: string;
             cushionDays: number;
             version: number;
             requiresSecondPerson: boolean;
@@ -1781,6 +1846,7 @@ export interface components {
             preparerName: string;
             preparerPtin: string;
             efw2UserId: string;
+            efin: string;
             cushionDays: number;
             version: number;
         };
@@ -2693,6 +2759,42 @@ export interface components {
             title: string;
             lines: components["schemas"]["TapeLineView"][];
         };
+        TaxTypeView: {
+            family: string;
+            code: string;
+        };
+        PaidFamilyView: {
+            family: string;
+            label: string;
+            usualTaxType: string;
+        };
+        AgencyPaymentView: {
+            /** @enum {string} */
+            method: "ach-credit" | "elsewhere";
+            name: string;
+            routing: string;
+            account: string;
+            /** @enum {string} */
+            identification: "account" | "ein";
+            taxTypes: components["schemas"]["TaxTypeView"][];
+            version: number;
+            agency: string;
+            agencyName: string;
+            state: string;
+            families: components["schemas"]["PaidFamilyView"][];
+            clients: number;
+        };
+        SaveAgencyPayment: {
+            /** @enum {string} */
+            method: "ach-credit" | "elsewhere";
+            name: string;
+            routing: string;
+            account: string;
+            /** @enum {string} */
+            identification: "account" | "ein";
+            taxTypes: components["schemas"]["TaxTypeView"][];
+            version: number;
+        };
         LiabilityView: {
             tax: string;
             label: string;
@@ -2784,6 +2886,10 @@ export interface components {
             releasedBy: string | null;
             bankAccount: string;
             delivery: string | null;
+            /** @enum {string} */
+            method: "ach-credit" | "elsewhere";
+            /** Format: date */
+            paidElsewhereOn: string | null;
         };
         SlipFigure: {
             label: string;
@@ -2805,6 +2911,16 @@ export interface components {
             checks: components["schemas"]["SlipCheck"][];
             mayRelease: boolean;
             file: string;
+        };
+        RecordPaid: {
+            version: number;
+            /** Format: date */
+            paidOn: string;
+            confirmation: string;
+        };
+        UnrecordPaid: {
+            version: number;
+            reason: string;
         };
         AccountPart: {
             label: string;
@@ -5024,6 +5140,50 @@ export interface operations {
             };
         };
     };
+    AgencyPaymentsController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AgencyPaymentView"][];
+                };
+            };
+        };
+    };
+    AgencyPaymentsController_save: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                agency: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveAgencyPayment"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AgencyPaymentView"];
+                };
+            };
+        };
+    };
     RemittancesController_deposits: {
         parameters: {
             query?: never;
@@ -5170,6 +5330,56 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemittanceView"];
+                };
+            };
+        };
+    };
+    RemittancesController_record: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordPaid"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RemittanceView"];
+                };
+            };
+        };
+    };
+    RemittancesController_unrecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UnrecordPaid"];
             };
         };
         responses: {

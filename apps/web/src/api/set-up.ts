@@ -146,6 +146,14 @@ export const useReportNewHires = (clientId: string) =>
   useChange((body: Schemas['ReportNewHires']) =>
     take(api.POST('/api/clients/{id}/new-hires', { ...path(clientId), body })),
   );
+export const agencyPaymentsQuery = queryOptions({
+  queryKey: ['firm', 'agency-payments'],
+  queryFn: () => take(api.GET('/api/firm/agency-payments')),
+});
+export const useSaveAgencyPayment = (agency: string) =>
+  useChange((body: Schemas['SaveAgencyPayment']) =>
+    take(api.PUT('/api/firm/agency-payments/{agency}', { params: { path: { agency } }, body })),
+  );
 export const useUpdateFirm = () => useChange((body: Schemas['UpdateFirm']) => take(api.PUT('/api/firm', { body })));
 export const useSwitchSecondPerson = () =>
   useChange((body: Schemas['SwitchSecondPerson']) => take(api.PUT('/api/firm/second-person', { body })));

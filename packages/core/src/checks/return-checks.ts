@@ -20,6 +20,8 @@ export interface FilingFacts {
   readonly preparerName: string;
   readonly preparerPtin: string;
   readonly preparerPhone: string;
+  /** Electronic filing identification number of the firm. */
+  readonly efin: string;
   readonly today: LocalDate;
   /** Check dates of payrolls in the period that are not posted. */
   readonly openPayrolls: readonly LocalDate[];
@@ -67,6 +69,10 @@ const scheduleBFoots: Check<Form941> = (form) => {
     : [problem('check.schedule-b', 'line.12', { b: showDollars(b), line12: showDollars(line12) })];
 };
 
+/** A return that is sent names the firm that sends it (Publication 3112). */
+const originator: Check<unknown> = (_, facts) =>
+  /^\d{6}$/.test(facts.efin) ? [] : [problem('check.efin', 'firm.efin')];
+
 /** Line 7 is for fractions of cents only (Instructions for Form 941). */
 const fractionsAreSmall: Check<Form941> = (form) => {
   const fractions = lineValue(form, '7');
@@ -80,6 +86,7 @@ const FORM_941_CHECKS: readonly Check<Form941>[] = [
   identity,
   signer,
   preparer,
+  originator,
   openPayrolls,
   quarterOver,
   wagesPresent,
@@ -137,14 +144,33 @@ const boxRelations: Check<W2Set> = (set) =>
       ...(form.box2 > form.box1 ? [bad('1', '2')] : []),
     ];
   });
+/** A deferral into a plan makes box 13 "Retirement plan" (General Instructions for Forms W-2 and W-3, box 13). */
+const deferralsAreMarked: Check<W2Set> = (set) =>
+  set.forms.flatMap(({ person, box12 }) => {
+    const code = box12.find((line) => PLAN_CODES.includes(line.code))?.code;
+    return code === undefined || person.isRetirementPlan
+      ? []
+      : [
+          problem('check.box-13', `employee.${person.employeeId}.isRetirementPlan`, {
+            who: `${person.firstName} ${person.lastName}`,
+            code,
+          }),
+        ];
+  });
+/** Elective deferrals to plans whose participants box 13 marks; a 457(b) plan does not (instructions for box 13). */
+const PLAN_CODES = ['D', 'E', 'F', 'H', 'S', 'AA', 'BB'];
+
+/** The ledger has what was withheld here; the forms have, besides, what a payer of sick pay withheld. */
+const ofInsurers = (set: W2Set, tax: keyof FormW2['withheldByInsurer']): Cents =>
+  sum(set.forms.map((form) => form.withheldByInsurer[tax]));
 const agreesWithLedger: Check<W2Set> = (set) => {
   const total = formW3(set.forms);
   const rows = [
-    ['Federal income tax', total.box2, set.ledger.incomeTax],
+    ['Federal income tax', total.box2, add(set.ledger.incomeTax, ofInsurers(set, 'incomeTax'))],
     ['Social security wages', add(total.box3, total.box7), set.ledger.oasdiWages],
-    ['Social security tax', total.box4, set.ledger.oasdiTax],
+    ['Social security tax', total.box4, add(set.ledger.oasdiTax, ofInsurers(set, 'oasdi'))],
     ['Medicare wages', total.box5, set.ledger.hiWages],
-    ['Medicare tax', total.box6, set.ledger.hiTax],
+    ['Medicare tax', total.box6, add(set.ledger.hiTax, ofInsurers(set, 'hi'))],
   ] as const;
   return rows.flatMap(([what, w2, ledger]) =>
     w2 === ledger
@@ -167,6 +193,7 @@ const W2_CHECKS: readonly Check<W2Set>[] = [
   someForms,
   personIdentity,
   boxRelations,
+  deferralsAreMarked,
   agreesWithLedger,
   allCarried,
 ];

@@ -160,6 +160,7 @@ const wageFile = (): Efw2Input => {
       name: 'Gannet & Sons Boatyard Inc',
       isTerminating: false,
       kindOfEmployer: 'N',
+      employmentCode: 'R',
       contactName: 'Ruth Gannet',
       phone: '3155550121',
       email: 'office@gannet.example',
@@ -191,6 +192,7 @@ const wageFile = (): Efw2Input => {
       box11: ZERO,
       box12: [{ code: 'D', amount: dollars('1000.00') }],
       isThirdPartySickPay: false,
+      withheldByInsurer: { incomeTax: ZERO, oasdi: ZERO, hi: ZERO },
       box14: [],
       locals: [],
       states: [],
@@ -212,6 +214,19 @@ describe('EFW2', () => {
     expect([home.slice(131, 138), home.slice(147, 187).trim()]).toEqual(['NY13999', '']);
     expect(rw.slice(131, 142).trim()).toBe('');
     expect(rw.slice(147, 187)).toBe(`${'British Columbia'.padEnd(23)}${'V8W 1P6'.padEnd(15)}CA`.toUpperCase());
+  });
+  // SSA Publication 42-007 (recalled): RE position 219, the return of the wages; RT 325 to 339, box 14 of Form W-3.
+  it.each(['R', 'A', 'F', 'H'] as const)('the employment code %s is that of the client’s return', (employmentCode) => {
+    const file = wageFile();
+    const { content } = writeEfw2({ ...file, employer: { ...file.employer, employmentCode } });
+    expect(content.split('\r\n')[1]?.slice(218, 219)).toBe(employmentCode);
+  });
+  it('what an insurer withheld of sick pay is among the totals', () => {
+    const file = wageFile();
+    const withheldByInsurer = { incomeTax: dollars('96.40'), oasdi: dollars('49.60'), hi: dollars('11.60') };
+    const { content } = writeEfw2({ ...file, forms: file.forms.map((form) => ({ ...form, withheldByInsurer })) });
+    const total = content.split('\r\n').find((line) => line.startsWith('RT')) ?? '';
+    expect(total.slice(324, 339)).toBe('000000000019280');
   });
   it('rarer codes are in RO and RU, and dependent care in RW and RT', () => {
     const file = wageFile();

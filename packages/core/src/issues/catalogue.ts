@@ -252,6 +252,10 @@ export const ISSUE_TEXTS = {
   // Returns, wage statements and files.
   'check.signer-missing': entry('The name and title of the signer are missing.', "Enter them in the client's facts."),
   'check.preparer-missing': entry("The preparer's {what} is missing.", "Enter it in the firm's facts."),
+  'check.efin': entry(
+    'The EFIN of the firm is missing or not six digits.',
+    "Enter the electronic filing identification number in the firm's facts.",
+  ),
   'check.address-missing': entry("{who}'s {what} is missing.", 'Enter it in the record.'),
   'check.code-not-carried': entry(
     'Box 12 code {code} is on the paper only: no field for it is known in the layout of the file.',
@@ -270,6 +274,10 @@ export const ISSUE_TEXTS = {
   'check.wages-differ': entry(
     '{what}: the W-2s add up to {w2}, the ledger to {ledger}.',
     'Open the difference on the tie-out sheet.',
+  ),
+  'check.box-13': entry(
+    '{who} defers into a plan (box 12 code {code}), and box 13, retirement plan, is not marked.',
+    'Mark the person as in a retirement plan.',
   ),
   'check.box-relation': entry('Box {a} and box {b} do not agree for {who}.', 'Look at the paychecks of this person.'),
   'file.overflow': entry('{field} does not fit: {width} positions are there.', 'Shorten it in the record.'),
@@ -455,6 +463,21 @@ export const ISSUE_TEXTS = {
     'No return is entered for quarter {quarter}, and its taxes are not told apart by day.',
     'Enter the lines of the return that was filed, or bring in a row for each check date.',
   ),
+  // How an agency is paid.
+  'payment.tax-type': entry(
+    '{value} is not a tax type code.',
+    'Give one to five letters and digits, as the agency prints it.',
+  ),
+  'payment.name': entry(
+    'The name of the receiver does not fit the payment.',
+    'Give 1 to 22 letters, digits and blanks.',
+  ),
+  'payment.not-set-up': entry(
+    'How {agency} is paid is not said.',
+    'Enter its bank account and tax type under Firm, Agency payments, or that it is paid elsewhere.',
+  ),
+  'payment.elsewhere': entry('{agency} is paid elsewhere.', 'Pay it there, and record here that it was paid.'),
+  'gap.payment': entry('How {agency} is paid is not said.', 'Enter it under Firm, Agency payments.'),
   // Gaps.
   'gap.ein': entry('The EIN is missing.', 'Enter it, or note when it was applied for.'),
   'gap.text': entry('{what} is missing.', 'Enter it.'),

@@ -166,6 +166,12 @@ const LISTED: readonly PayItem[] = [
   }),
   earning('fringe-benefit', 'Taxable fringe benefit', { isNoncash: true }),
   earning('third-party-sick-pay', 'Third-party sick pay', { isNoncash: true, isNotWithheldOn: true }),
+  // Income tax that the insurer withheld and deposited itself: box 2 and Form W-3 box 14, no tax of this employer.
+  earning('third-party-income-tax', 'Income tax withheld by the payer of sick pay', {
+    isNoncash: true,
+    outOf: EVERYTHING,
+    isOutsideRegularRate: true,
+  }),
   earning('workers-compensation-pay', "Workers' compensation benefit", { outOf: EVERYTHING }),
   deduction('401k', '401(k) deferral', DEFERRAL, { box12: 'D', limit: '402g' }),
   deduction('catch-up-401k', '401(k) catch-up', DEFERRAL, { box12: 'D', limit: '402g' }),

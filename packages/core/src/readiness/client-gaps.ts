@@ -120,6 +120,13 @@ export function clientDrafts(client: ClientStanding, people: readonly PersonStan
       question: `What was each person paid, and what was withheld, filed and deposited, from January 1, ${year} on (a year-to-date report of whoever ran the payroll)?`,
     });
   for (const agency of agenciesOwed(people)) drafts.push(...accountDrafts(client, agency, year));
+  for (const agency of people.length === 0 ? [] : ['IRS', ...agenciesOwed(people)])
+    if (!client.agenciesSetUp.has(agency))
+      drafts.push({
+        key: `payment ${agency}`,
+        issue: problem('gap.payment', `payment ${agency}`, { agency: agencyName(agency) }),
+        neededFor: ['deposit'],
+      });
   if (people.length === 0)
     drafts.push({
       key: 'people',

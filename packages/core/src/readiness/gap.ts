@@ -59,6 +59,8 @@ export interface ClientStanding {
   /** People were paid elsewhere this year, and what they were paid is not here. */
   readonly lacksBalances: boolean;
   readonly accounts: readonly AccountStanding[];
+  /** Agencies that the firm has said how to pay. */
+  readonly agenciesSetUp: ReadonlySet<string>;
   readonly facts: ClientOnDay;
 }
 export interface PersonStanding {

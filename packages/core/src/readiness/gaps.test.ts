@@ -35,6 +35,7 @@ const client: ClientStanding = {
   signerTitle: 't',
   hasBank: true,
   lacksBalances: false,
+  agenciesSetUp: new Set(['IRS', 'NY-TAX', 'NY-DOL', 'TX-TWC', 'NY-WCB', 'CA-EDD']),
   accounts: [
     { agency: 'NY-TAX', number: '1', isApplied: false, hasRate: false },
     { agency: 'NY-DOL', number: '1', isApplied: false, hasRate: true },

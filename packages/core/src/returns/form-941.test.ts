@@ -137,6 +137,7 @@ const facts: FilingFacts = {
   preparerName: 'Odile',
   preparerPtin: 'P00000001',
   preparerPhone: '3155550110',
+  efin: '990001',
   today: date('2026-10-22'),
   openPayrolls: [],
 };
@@ -155,6 +156,8 @@ describe('checks before a return', () => {
     [{ zip: '' }, 'check.address-missing client.zip'],
     [{ signerTitle: '' }, 'check.signer-missing client.signerName'],
     [{ preparerPtin: '' }, 'check.preparer-missing firm.preparerPtin'],
+    [{ efin: '' }, 'check.efin firm.efin'],
+    [{ efin: '12345' }, 'check.efin firm.efin'],
     [{ openPayrolls: [date('2026-09-18')] }, 'check.open-payroll payrolls'],
     [{ today: date('2026-09-30') }, 'check.period-open period'],
   ])('%j', (more, expected) => expect(codes(more)).toContain(expected));
@@ -169,17 +172,32 @@ describe('the XML', () => {
         ein: '471234561',
         name: 'Gannet & Sons',
         nameControl: 'GANN',
+        tradeName: 'Gannet Boats',
+        phone: '3155550121',
         street: '3 Slipway',
         city: 'Saltmarsh',
         state: 'NY',
         zip: '13999',
       },
-      preparer: { name: 'Odile', ptin: 'P00000001', phone: '3155550110', firmName: 'Breakwater', firmEin: '401234568' },
+      preparer: {
+        name: 'Odile',
+        ptin: 'P00000001',
+        phone: '3155550110',
+        firmName: 'Breakwater',
+        firmEin: '401234568',
+        firmAddress: { street: '12 Lantern Row', city: 'Saltmarsh', state: 'NY', zip: '13999' },
+      },
+      efin: '990001',
+      finalWagesPaid: date('2026-09-18'),
       signature: { name: 'Ruth', title: 'President', pin: '31415', signed: date('2026-10-22') },
     });
     const read = new XMLParser({ parseTagValue: false }).parse(xml) as {
       Return: {
-        ReturnHeader: { Filer: { BusinessName: { BusinessNameLine1Txt: string } } };
+        ReturnHeader: {
+          TaxYr: string;
+          OriginatorGrp: { EFIN: string };
+          Filer: { BusinessName: { BusinessNameLine1Txt: string }; TradeName: object; PhoneNum: string };
+        };
         ReturnData: { IRS941: Record<string, string> };
       };
     };
@@ -189,6 +207,16 @@ describe('the XML', () => {
       TotalTaxAmt: '859.67',
       CurrentQtrFractionsCentsAmt: '0.02',
     });
+    expect(read.Return.ReturnHeader).toMatchObject({
+      TaxYr: '2026',
+      OriginatorGrp: { EFIN: '990001' },
+      Filer: { TradeName: { BusinessNameLine1Txt: 'Gannet Boats' }, PhoneNum: '3155550121' },
+    });
+    // Line 17: the business has closed.
+    expect(read.Return.ReturnData.IRS941).toMatchObject({
+      FutureFilingNotRequiredInd: 'X',
+      FinalWagesPaidDt: '2026-09-18',
+    });
     expect(read.Return.ReturnHeader.Filer.BusinessName.BusinessNameLine1Txt).toBe(
       'Gannet &amp; Sons'.replace('&amp;', '&'),
     );
@@ -196,7 +224,11 @@ describe('the XML', () => {
 });
 
 describe('Forms W-2 and W-3', () => {
-  const people = ['a', 'b', 'c'].map((id, index) => w2Person(id, `89912340${index + 1}`));
+  // The first of them defers, and box 13 says so.
+  const people = ['a', 'b', 'c'].map((id, index) => ({
+    ...w2Person(id, `89912340${index + 1}`),
+    isRetirementPlan: id === 'a',
+  }));
   const forms = formsW2({
     people: [...people, w2Person('nobody', '899123409')],
     entries: quarter(),

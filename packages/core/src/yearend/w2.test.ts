@@ -101,6 +101,16 @@ describe('Form W-2', () => {
     expect(formOf([check({ earnings: [line('third-party-sick-pay', '800.00')] })]).isThirdPartySickPay).toBe(true);
     expect(formOf([check({})]).isThirdPartySickPay).toBe(false);
   });
+  // Publication 15-A, section 6: the employer that reports sick pay reports what its payer withheld with it.
+  it('what an insurer withheld of sick pay is in boxes 2, 4 and 6, and its income tax in Form W-3 box 14', () => {
+    const sick = check({
+      earnings: [line('third-party-sick-pay', '800.00'), line('third-party-income-tax', '96.40')],
+      tracked: { sickPayOasdi: dollars('49.60'), sickPayHi: dollars('11.60') },
+    });
+    const [form, plain] = [formOf([sick]), formOf([check({})])];
+    expect([form.box2 - plain.box2, form.box4 - plain.box4, form.box6 - plain.box6]).toEqual([9640, 4960, 1160]);
+    expect(formW3([form]).box14).toBe(9640);
+  });
   it('boxes 14 and 18 to 20 are the programs and localities of the employee', () => {
     const form = formOf(
       [],
@@ -137,7 +147,7 @@ describe('Form W-2', () => {
 });
 
 describe('the checks of a set', () => {
-  it('say which codes the paper has and the file has not', () => {
+  it('say which codes the paper has and the file has not, and who defers without the mark of box 13', () => {
     const facts = {
       ein: '471234561',
       name: 'Boatyard Inc',
@@ -151,6 +161,7 @@ describe('the checks of a set', () => {
       preparerName: 'Tobias',
       preparerPtin: 'P00000000',
       preparerPhone: '3155550122',
+      efin: '990001',
       today: date('2027-01-11'),
       openPayrolls: [],
     };
@@ -161,6 +172,13 @@ describe('the checks of a set', () => {
       hiWages: ZERO,
       hiTax: ZERO,
     };
+    const marked = (isRetirementPlan: boolean): string[] => {
+      const form = formOf([check({ deductions: [line('401k', '50.00')] })]);
+      return checkW2Set({ year: 2026, forms: [{ ...form, person: { ...form.person, isRetirementPlan } }], ledger }, facts)
+        .filter((issue) => issue.code === 'check.box-13')
+        .map((issue) => issue.severity);
+    };
+    expect([marked(false), marked(true)]).toEqual([['error'], []]);
     const codesOf = (tracked: W2Check['tracked']): string[] =>
       checkW2Set({ year: 2026, forms: [formOf([check({ tracked })])], ledger }, facts)
         .filter((issue) => issue.code === 'check.code-not-carried')

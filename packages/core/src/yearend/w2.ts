@@ -54,6 +54,8 @@ export interface FormW2 {
   readonly box11: Cents;
   readonly box12: readonly { readonly code: string; readonly amount: Cents }[];
   readonly isThirdPartySickPay: boolean;
+  /** Of box 2, 4 and 6: what the payer of third-party sick pay withheld; the income tax is Form W-3 box 14. */
+  readonly withheldByInsurer: { readonly incomeTax: Cents; readonly oasdi: Cents; readonly hi: Cents };
   readonly box14: readonly { readonly label: string; readonly amount: Cents }[];
   readonly states: readonly W2StateLine[];
   readonly locals: readonly W2LocalLine[];
@@ -72,6 +74,8 @@ export interface FormW3 {
   readonly box10: Cents;
   readonly box11: Cents;
   readonly box12a: Cents;
+  /** Income tax withheld by the payer of third-party sick pay. */
+  readonly box14: Cents;
   readonly localWages: Cents;
   readonly localTax: Cents;
   readonly stateWages: Cents;
@@ -168,6 +172,19 @@ function fromTaxes(own: readonly LedgerEntry[], others: Amounts): W2LocalLine[] 
 }
 const listed = (amounts: Amounts) => [...amounts].filter(([, amount]) => amount !== 0);
 
+/** What the payer of sick pay withheld: the employer reports it with its own (Publication 15-A, section 6). */
+function withheldByInsurer(checks: readonly W2Check[]): FormW2['withheldByInsurer'] {
+  return {
+    incomeTax: sum(
+      checks.flatMap((check) =>
+        check.earnings.filter(({ item }) => item === 'third-party-income-tax').map(({ amount }) => amount),
+      ),
+    ),
+    oasdi: sum(checks.map(({ tracked }) => tracked.sickPayOasdi ?? ZERO)),
+    hi: sum(checks.map(({ tracked }) => tracked.sickPayHi ?? ZERO)),
+  };
+}
+
 /** Forms W-2 of a year from ledger entries and paychecks; people without wages get none. */
 export function formsW2(input: W2Input): FormW2[] {
   const checksOf = new Map<string, W2Check[]>();
@@ -191,21 +208,23 @@ export function formsW2(input: W2Input): FormW2[] {
     // What was recorded and taken back again leaves nothing to report.
     if (own.every((entry) => netOf(own, entry.tax) === 0)) return [];
     const tips = sum(checks.map((check) => check.tracked.oasdiTips ?? ZERO));
+    const insurer = withheldByInsurer(checks);
     return [
       {
         person,
         box1: of('US-FIT', 'subject'),
-        box2: of('US-FIT', 'amount'),
+        box2: add(of('US-FIT', 'amount'), insurer.incomeTax),
         box3: subtract(of('US-OASDI-EE', 'wages'), tips),
-        box4: of('US-OASDI-EE', 'amount'),
+        box4: add(of('US-OASDI-EE', 'amount'), insurer.oasdi),
         box5: of('US-HI-EE', 'subject'),
-        box6: add(of('US-HI-EE', 'amount'), of('US-HI-ADD', 'amount')),
+        box6: sum([of('US-HI-EE', 'amount'), of('US-HI-ADD', 'amount'), insurer.hi]),
         box7: tips,
         ...boxes,
         box12: listed(codes).map(([code, amount]) => ({ code, amount })),
         isThirdPartySickPay: checks.some((check) =>
           check.earnings.some(({ item, amount }) => item === 'third-party-sick-pay' && amount !== 0),
         ),
+        withheldByInsurer: insurer,
         box14: listed(others).map(([label, amount]) => ({ label, amount })),
         states: states.filter((line) => findState(line.state)?.incomeTax.kind !== 'none'),
         locals,
@@ -231,6 +250,7 @@ export function formW3(forms: readonly FormW2[]): FormW3 {
     box12a: total((form) =>
       sum(form.box12.filter((line) => DEFERRAL_CODES.includes(line.code)).map((line) => line.amount)),
     ),
+    box14: total((form) => form.withheldByInsurer.incomeTax),
     stateWages: total((form) => sum(form.states.map((line) => line.wages))),
     stateTax: total((form) => sum(form.states.map((line) => line.tax))),
     localWages: total((form) => sum(form.locals.map((line) => line.wages))),

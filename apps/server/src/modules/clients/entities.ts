@@ -17,6 +17,8 @@ export class Firm {
   @Column('text', { name: 'preparer_name' }) preparerName!: string;
   @Column('text', { name: 'preparer_ptin' }) preparerPtin!: string;
   @Column('text', { name: 'efw2_user_id' }) efw2UserId!: string;
+  /** Electronic filing identification number. */
+  @Column('text') efin!: string;
   @Column('boolean', { name: 'requires_second_person' }) requiresSecondPerson!: boolean;
   @Column('int', { name: 'cushion_days' }) cushionDays!: number;
   @Column('int') version!: number;

@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { ReleaseSlip, SlipCheck } from '@zakat/contract/remittances';
+import { firstDayOf, lastDayOf } from '@zakat/core/calendar/quarter';
 import { date, showDate } from '@zakat/core/calendar/local-date';
 import { writeEfw2 } from '@zakat/core/formats/efw2/file';
 import { writeForm941 } from '@zakat/core/formats/form-941/xml';
@@ -117,6 +118,8 @@ export class FilingSlip {
         ein: client.ein,
         name: client.legalName,
         nameControl: client.nameControl,
+        tradeName: client.tradeName,
+        phone: client.phone,
         street: client.street,
         city: client.city,
         state: client.state,
@@ -128,7 +131,15 @@ export class FilingSlip {
         phone: firm.phone,
         firmName: firm.name,
         firmEin: firm.ein,
+        firmAddress: { street: firm.street, city: firm.city, state: firm.state, zip: firm.zip },
       },
+      efin: firm.efin,
+      finalWagesPaid: await this.source.closedIn(
+        manager,
+        client,
+        firstDayOf(content.form941),
+        lastDayOf(content.form941),
+      ),
       signature: {
         name: client.signerName,
         title: client.signerTitle,
@@ -164,8 +175,15 @@ export class FilingSlip {
       employer: {
         ein: client.ein,
         name: client.legalName,
-        isTerminating: false,
+        isTerminating:
+          (await this.source.closedIn(
+            manager,
+            client,
+            date(`${filing.year}-01-01`),
+            date(`${filing.year}-12-31`),
+          )) !== null,
         kindOfEmployer: client.kindOfEmployer,
+        employmentCode: await this.source.employmentCode(manager, client, filing.year),
         contactName: client.contactName,
         phone: client.phone,
         email: client.email,

@@ -1,8 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { date, type LocalDate } from '@zakat/core/calendar/local-date';
+import { date, type LocalDate, parseDate } from '@zakat/core/calendar/local-date';
+import { EMPLOYMENT_CODES, type EmploymentCode } from '@zakat/core/formats/efw2/file';
+import { text } from '@zakat/core/facts/fact-kind';
 import { firstDayOf, lastDayOf, type Quarter } from '@zakat/core/calendar/quarter';
 import type { FilingFacts, W2Set } from '@zakat/core/checks/return-checks';
-import { personOnDay } from '@zakat/core/facts/on-day';
+import { clientOnDay, personOnDay } from '@zakat/core/facts/on-day';
 import { findState } from '@zakat/core/jurisdictions/states';
 import { isLiability, type LedgerEntry } from '@zakat/core/ledger/entry';
 import { sum } from '@zakat/core/money/cents';
@@ -127,6 +129,21 @@ export class FilingSource {
     };
   }
 
+  /** The day on which wages were last paid, when the business closed between two days; else null. */
+  async closedIn(manager: EntityManager, client: Client, from: LocalDate, to: LocalDate): Promise<LocalDate | null> {
+    const facts = clientOnDay(await this.store.ofClient(manager, client.id), to);
+    const day = parseDate(text(facts.employer ?? {}, 'lastWages'));
+    return day !== null && day >= from && day <= to ? day : null;
+  }
+
+  /** The employment code of the wage file, by the return that the client files for the year. */
+  async employmentCode(manager: EntityManager, client: Client, year: number): Promise<EmploymentCode> {
+    const family = await formFamilyOf(manager, this.store, client, `${year}-12-31`);
+    const code = EMPLOYMENT_CODES[family];
+    if (!code) throw new Error(`no employment code for clients of Form ${family}`);
+    return code;
+  }
+
   async facts(manager: EntityManager, client: Client, from: LocalDate, to: LocalDate): Promise<FilingFacts> {
     const firm = await this.firm(manager);
     const open = (await manager.query(
@@ -146,6 +163,7 @@ export class FilingSource {
       preparerName: firm.preparerName,
       preparerPtin: firm.preparerPtin,
       preparerPhone: firm.phone,
+      efin: firm.efin,
       today: await this.clock.today(manager),
       openPayrolls: open.map((row) => date(row.check_date)),
     };

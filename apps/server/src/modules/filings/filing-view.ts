@@ -82,6 +82,7 @@ const released = (form: FormW2): FormW2 => ({
   box8: (form as Partial<FormW2>).box8 ?? ZERO,
   box10: (form as Partial<FormW2>).box10 ?? ZERO,
   box11: (form as Partial<FormW2>).box11 ?? ZERO,
+  withheldByInsurer: (form as Partial<FormW2>).withheldByInsurer ?? { incomeTax: ZERO, oasdi: ZERO, hi: ZERO },
   box14: (form as Partial<FormW2>).box14 ?? [],
   locals: (form as Partial<FormW2>).locals ?? [],
 });

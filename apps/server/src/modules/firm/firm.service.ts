@@ -26,6 +26,7 @@ const FIELDS = [
   'preparerName',
   'preparerPtin',
   'efw2UserId',
+  'efin',
   'cushionDays',
 ] as const;
 const PTIN = /^P\d{8}$/;
@@ -54,6 +55,7 @@ export class FirmService {
       ...(input.preparerPtin === '' || PTIN.test(input.preparerPtin)
         ? []
         : [problem('ptin.shape', 'preparerPtin', { value: input.preparerPtin })]),
+      ...(input.efin === '' || /^\d{6}$/.test(input.efin) ? [] : [problem('check.efin', 'efin')]),
       ...(input.cushionDays > 10 || input.cushionDays < 0 ? [problem('input.too-large', 'cushionDays')] : []),
     ];
     if (issues.length > 0) throw refuse(issues);

@@ -18,6 +18,7 @@ export interface FirmFile {
     preparerName: string;
     preparerPtin: string;
     efw2UserId: string;
+    efin?: string;
   };
   users: { name: string; email: string; role: string; password: string }[];
   payees: { agency: string; name: string; routing: string; account: string }[];
@@ -36,7 +37,7 @@ export async function createFirm(dataSource: DataSource, file: FirmFile): Promis
   const id = randomUUID();
   await dataSource.transaction(async (manager) => {
     await manager.query(
-      'INSERT INTO firm (id, name, ein, street, city, state, zip, phone, email, contact_name, preparer_name, preparer_ptin, efw2_user_id) VALUES ($1,$2,$3,$4,$5,$6,$7,$8,$9,$10,$11,$12,$13)',
+      'INSERT INTO firm (id, name, ein, street, city, state, zip, phone, email, contact_name, preparer_name, preparer_ptin, efw2_user_id, efin) VALUES ($1,$2,$3,$4,$5,$6,$7,$8,$9,$10,$11,$12,$13,$14)',
       [
         id,
         firm.name,
@@ -51,6 +52,7 @@ export async function createFirm(dataSource: DataSource, file: FirmFile): Promis
         firm.preparerName,
         firm.preparerPtin,
         firm.efw2UserId,
+        firm.efin ?? '',
       ],
     );
     for (const user of file.users) {
@@ -61,7 +63,8 @@ export async function createFirm(dataSource: DataSource, file: FirmFile): Promis
     }
     for (const payee of file.payees)
       await manager.query(
-        'INSERT INTO agency_payee (id, firm_id, agency, name, routing, account) VALUES ($1,$2,$3,$4,$5,$6)',
+        `INSERT INTO agency_payee (id, firm_id, agency, name, routing, account, identification)
+         VALUES ($1,$2,$3,$4,$5,$6, CASE WHEN $3 = 'IRS' THEN 'ein' ELSE 'account' END)`,
         [randomUUID(), id, payee.agency, payee.name, payee.routing, payee.account],
       );
   });

@@ -18,6 +18,7 @@ import { Clock } from '../clock/clock.js';
 import { PayAccounts } from '../direct-deposits/pay-accounts.js';
 import { Employee } from '../employees/entities.js';
 import { FactStore } from '../facts/fact-store.js';
+import { agenciesSetUp } from '../remittances/agency-payments.service.js';
 import { PeopleCases, computeEntry, usualEntry, type PersonCase } from '../payrolls/people-cases.js';
 import { nextPayroll } from '../payrolls/next-payroll.js';
 import { OLD_HIRE_DAYS } from './readiness-gate.js';
@@ -150,6 +151,7 @@ export class ReadinessService {
       hasBank: banks > 0,
       lacksBalances: isWithoutBalances && !startsIn(facts, day),
       accounts: [...byAgency.values()],
+      agenciesSetUp: await agenciesSetUp(manager),
       facts,
     };
   }

@@ -21,6 +21,8 @@ export class Remittance {
   @Column('uuid', { name: 'approved_by', nullable: true }) approvedBy!: string | null;
   @Column('uuid', { name: 'released_by', nullable: true }) releasedBy!: string | null;
   @Column('uuid', { name: 'document_id', nullable: true }) documentId!: string | null;
+  /** The day on which it was paid elsewhere; null for one that leaves from here. */
+  @Column('date', { name: 'paid_elsewhere_on', nullable: true }) paidElsewhereOn!: string | null;
   @Column('text', { nullable: true }) confirmation!: string | null;
   @Column('text', { name: 'returned_reason', nullable: true }) returnedReason!: string | null;
   @Column('timestamptz', { name: 'created_at' }) createdAt!: Date;

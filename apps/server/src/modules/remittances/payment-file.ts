@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { date } from '@zakat/core/calendar/local-date';
+import { date, makeDate, yearOf, type LocalDate } from '@zakat/core/calendar/local-date';
 import { lastDayOf, quarterOf } from '@zakat/core/calendar/quarter';
-import { amountTypeOf, familyOf } from '@zakat/core/deposits/family';
+import { amountTypeOf, familyOf, type DepositFamily } from '@zakat/core/deposits/family';
 import { writeTaxPayments, type TaxCredit, type TxpAmount } from '@zakat/core/formats/nacha/tax-payment';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { add, ZERO, type Cents } from '@zakat/core/money/cents';
@@ -10,13 +10,12 @@ import type { EntityManager } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { accountNumberOn } from '../clients/clients.service.js';
 import { BankAccount, Firm, type Client } from '../clients/entities.js';
+import { agencyPaymentOf } from './agency-payments.service.js';
 import type { Remittance, RemittanceItem } from './entities.js';
 
-interface Payee {
-  readonly name: string;
-  readonly routing: string;
-  readonly account: string;
-}
+/** The tax period of a payment: the quarter, and the year for Form 940, which is a return of the year. */
+const periodEndOf = ({ calendar }: DepositFamily, day: LocalDate): LocalDate =>
+  calendar === 'federal-unemployment' ? makeDate(yearOf(day), 12, 31) : lastDayOf(quarterOf(day));
 
 /** Makes the ACH file of a remittance: one CCD+ credit for each quarter its liabilities fall in. */
 @Injectable()
@@ -31,31 +30,29 @@ export class PaymentFile {
   ): Promise<{ content: string; issues: Issue[]; total: Cents }> {
     const firm = (await manager.find(Firm))[0];
     const bank = await manager.findOneByOrFail(BankAccount, { id: remittance.bankAccountId });
-    const payees = (await manager.query('SELECT name, routing, account FROM agency_payee WHERE agency = $1', [
-      remittance.agency,
-    ])) as Payee[];
-    const payee = payees[0];
-    if (!firm || !payee)
+    const payee = await agencyPaymentOf(manager, remittance.agency);
+    if (!firm || !payee || payee.method === 'elsewhere')
       return {
         content: '',
         issues: [
-          problem('input.missing', 'agency', {
-            what: `the bank account of ${agencyName(remittance.agency)}`,
+          problem(payee ? 'payment.elsewhere' : 'payment.not-set-up', 'agency', {
+            agency: agencyName(remittance.agency),
           }),
         ],
         total: ZERO,
       };
     const account =
-      remittance.agency === 'IRS'
+      payee.identification === 'ein'
         ? ''
         : await accountNumberOn(manager, client.id, remittance.agency, remittance.settles);
     const taxpayerId = account.replace(/[^0-9A-Za-z]/g, '') || client.ein;
     const first = items[0];
     if (!first) throw new Error('a remittance without liabilities');
-    const { taxType } = familyOf(first.tax as TaxCode);
+    const family = familyOf(first.tax as TaxCode);
+    const taxType = payee.taxTypes[family.code] ?? family.taxType;
     const quarters = new Map<string, Map<string, Cents>>();
     for (const item of items) {
-      const end = lastDayOf(quarterOf(date(item.liabilityDate)));
+      const end = periodEndOf(family, date(item.liabilityDate));
       const amounts = quarters.get(end) ?? new Map<string, Cents>();
       const type = amountTypeOf(item.tax as TaxCode);
       amounts.set(type, add(amounts.get(type) ?? ZERO, item.amount));

@@ -81,6 +81,19 @@ export class RemittanceAnswers {
     await manager.update(RemittanceItem, { remittanceId: remittance.id }, { isLive: false });
   }
 
+  /** The ledger after a payment that was made elsewhere, or after its record was taken back. */
+  recorded(manager: EntityManager, actor: Actor, remittance: Remittance, day: ReturnType<typeof date>): Promise<void> {
+    return this.post(manager, actor, remittance, 'payment', day, -1);
+  }
+  unrecorded(
+    manager: EntityManager,
+    actor: Actor,
+    remittance: Remittance,
+    day: ReturnType<typeof date>,
+  ): Promise<void> {
+    return this.post(manager, actor, remittance, 'payment-returned', day, 1);
+  }
+
   private async post(
     manager: EntityManager,
     actor: Actor,

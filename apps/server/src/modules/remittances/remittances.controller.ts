@@ -1,7 +1,15 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post } from '@nestjs/common';
 import { Accepted } from '@zakat/contract/clients';
 import { AtVersion } from '@zakat/contract/payrolls';
-import { DepositView, PlanRemittance, ReleaseSlip, RemittanceRow, RemittanceView } from '@zakat/contract/remittances';
+import {
+  DepositView,
+  PlanRemittance,
+  RecordPaid,
+  ReleaseSlip,
+  RemittanceRow,
+  RemittanceView,
+  UnrecordPaid,
+} from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
@@ -65,6 +73,28 @@ export class RemittancesController {
     @Body() body: AtVersion,
   ): Promise<RemittanceView> {
     return this.remittances.withdraw(session, id, body.version);
+  }
+
+  @Post('remittances/:id/record')
+  @HttpCode(200)
+  @Answers(RemittanceView)
+  record(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: RecordPaid,
+  ): Promise<RemittanceView> {
+    return this.remittances.record(session, id, body);
+  }
+
+  @Post('remittances/:id/unrecord')
+  @HttpCode(200)
+  @Answers(RemittanceView)
+  unrecord(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: UnrecordPaid,
+  ): Promise<RemittanceView> {
+    return this.remittances.unrecord(session, id, body);
   }
 
   @Post('remittances/:id/release')

@@ -2,10 +2,12 @@ import { Inject, Injectable } from '@nestjs/common';
 import type {
   DepositView,
   PlanRemittance,
+  RecordPaid,
   ReleaseSlip,
   RemittanceRow,
   RemittanceView,
   SlipCheck,
+  UnrecordPaid,
 } from '@zakat/contract/remittances';
 import { date, daysBetween, showDate } from '@zakat/core/calendar/local-date';
 import { familyLabel, familyOf } from '@zakat/core/deposits/family';
@@ -15,7 +17,8 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { dayFrom } from '../../http/day.js';
-import { conflict, notFound, refuseField } from '../../http/refusal.js';
+import { problem } from '@zakat/core/issues/issue';
+import { conflict, notFound, refuse, refuseField } from '../../http/refusal.js';
 import { Jobs } from '../../jobs/jobs.js';
 import { Executor } from '../../state-machines/executor.js';
 import { REMITTANCE_MACHINE } from '../../state-machines/machine.js';
@@ -26,7 +29,9 @@ import { Clock } from '../clock/clock.js';
 import { Outbox } from '../outbox/outbox.js';
 import { Releases, refuseFailed } from '../outbox/releases.js';
 import { achChecks, mayReleaseCheck } from '../outbox/slip-checks.js';
+import { agencyPaymentOf } from './agency-payments.service.js';
 import { Deposits } from './deposits.js';
+import { RemittanceAnswers } from './remittance-answers.js';
 import { Remittance, RemittanceItem } from './entities.js';
 import { PaymentFile } from './payment-file.js';
 
@@ -42,6 +47,7 @@ export class RemittancesService {
     @Inject(Outbox) private readonly outbox: Outbox,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(Jobs) private readonly jobs: Jobs,
+    @Inject(RemittanceAnswers) private readonly answers: RemittanceAnswers,
   ) {}
 
   deposits(actor: Actor, clientId: string): Promise<DepositView[]> {
@@ -92,6 +98,9 @@ export class RemittancesService {
         );
       const first = chosen[0];
       if (!first) throw conflict('Nothing is chosen.');
+      const { agency } = taxOf(first.tax);
+      if (!(await agencyPaymentOf(manager, agency)))
+        throw refuse([problem('payment.not-set-up', 'agency', { agency: agencyName(agency) })]);
       const id = randomUUID();
       const amount = sum(chosen.map((line) => line.owed));
       const due = chosen.map((line) => line.due).sort()[0] ?? first.due;
@@ -100,7 +109,7 @@ export class RemittancesService {
         firmId: actor.firmId,
         clientId,
         reference: `ZK${id.replaceAll('-', '').slice(0, 12).toUpperCase()}`,
-        agency: taxOf(first.tax).agency,
+        agency,
         family,
         amount,
         due,
@@ -152,6 +161,45 @@ export class RemittancesService {
     });
   }
 
+  /** A planned payment was made elsewhere: it settles with the day and the confirmation of where it was made. */
+  record(actor: Actor, id: string, { version, paidOn, confirmation }: RecordPaid): Promise<RemittanceView> {
+    const day = dayFrom(paidOn, 'paidOn');
+    return this.database.run(actor, async (manager) => {
+      if (day > (await this.clock.today(manager)))
+        throw refuseField('paidOn', 'This day is still to come.', 'Give the day on which it was paid.');
+      await manager.query('SELECT id FROM remittance WHERE id = $1 FOR UPDATE', [id]);
+      const { remittance } = await this.load(manager, id);
+      await this.executor.apply(manager, actor, REMITTANCE_MACHINE, {
+        id,
+        act: 'record',
+        version,
+        set: { confirmation: confirmation.trim(), paid_elsewhere_on: day, settles: day },
+        detail: { paidOn: day, confirmation: confirmation.trim(), amount: remittance.amount },
+      });
+      await this.answers.recorded(manager, actor, remittance, day);
+      await manager.update(RemittanceItem, { remittanceId: id }, { isLive: false });
+      return this.viewIn(manager, id);
+    });
+  }
+
+  /** Takes back that a payment was made elsewhere: the liabilities are open again. */
+  unrecord(actor: Actor, id: string, { version, reason }: UnrecordPaid): Promise<RemittanceView> {
+    return this.database.run(actor, async (manager) => {
+      await manager.query('SELECT id FROM remittance WHERE id = $1 FOR UPDATE', [id]);
+      const { remittance } = await this.load(manager, id);
+      if (remittance.paidElsewhereOn === null)
+        throw conflict('This payment left from here: what the bank says of it stands.');
+      await this.executor.apply(manager, actor, REMITTANCE_MACHINE, {
+        id,
+        act: 'unrecord',
+        version,
+        detail: { reason },
+      });
+      await this.answers.unrecorded(manager, actor, remittance, await this.clock.today(manager));
+      return this.viewIn(manager, id);
+    });
+  }
+
   /** The slip of a release. Asking for it is the rehearsal: the real checks and the real file, and nothing changes. */
   slip(actor: Actor, id: string): Promise<ReleaseSlip> {
     return this.database.run(actor, async (manager) => (await this.rehearse(manager, actor, id)).slip);
@@ -196,23 +244,27 @@ export class RemittancesService {
         owed.find((line) => line.tax === item.tax && line.liabilityDate === item.liabilityDate)?.owed !== item.amount,
     );
     const lateDays = daysBetween(date(remittance.due), settles);
-    const checks: SlipCheck[] = [
-      {
-        label: 'The ledger still owes this amount',
-        isPassed: moved.length === 0,
-        says:
-          moved.length === 0
-            ? `${items.length} ${items.length === 1 ? 'liability' : 'liabilities'}, ${showDollars(remittance.amount)}.`
-            : 'A liability has changed since this was planned. Withdraw it and plan again.',
-      },
-      ...achChecks(file, remittance.amount, settles, await this.clock.today(manager)),
-      {
-        label: 'Another person approved it',
-        isPassed: remittance.status === 'approved',
-        says: remittance.status === 'approved' ? 'Approved.' : `It is ${remittance.status}.`,
-      },
-      mayReleaseCheck(actor),
-    ];
+    const isOver = remittance.status === 'settled' || remittance.status === 'released';
+    // What is on its way or settled is told, not checked: there is nothing to do about it any more.
+    const checks: SlipCheck[] = isOver
+      ? [statusCheck(remittance)]
+      : [
+          {
+            label: 'The ledger still owes this amount',
+            isPassed: moved.length === 0,
+            says:
+              moved.length === 0
+                ? `${items.length} ${items.length === 1 ? 'liability' : 'liabilities'}, ${showDollars(remittance.amount)}.`
+                : 'A liability has changed since this was planned. Withdraw it and plan again.',
+          },
+          ...achChecks(file, remittance.amount, settles, await this.clock.today(manager)),
+          {
+            label: 'Another person approved it',
+            isPassed: remittance.status === 'approved',
+            says: remittance.status === 'approved' ? 'Approved.' : `It is ${remittance.status}.`,
+          },
+          mayReleaseCheck(actor),
+        ];
     const slip: ReleaseSlip = {
       title: `${familyLabel(remittance.family)} of ${client.legalName}`,
       act: remittance.status === 'approved' ? 'release' : 'rehearsal',
@@ -225,13 +277,15 @@ export class RemittancesService {
         { label: 'Due', value: `${showDate(date(remittance.due))}${lateDays > 0 ? `: ${lateDays} days late` : ''}` },
         { label: 'Reference', value: remittance.reference },
       ],
-      leaves: `${showDollars(remittance.amount)} leaves ${client.legalName}'s account for the ${agency} by ACH credit.`,
+      leaves: isOver
+        ? `${showDollars(remittance.amount)} ${remittance.status === 'settled' ? 'has left' : 'is leaving'} ${client.legalName}'s account for the ${agency}.`
+        : `${showDollars(remittance.amount)} leaves ${client.legalName}'s account for the ${agency} by ACH credit.`,
       becomesImpossible:
         'Once the bank has the file it cannot be called back from here, and these liabilities cannot be planned a second time.',
       wayBack:
         'If the payment is returned, the liabilities open again by themselves. An overpayment is claimed back from the agency.',
       checks,
-      mayRelease: checks.every((check) => check.isPassed),
+      mayRelease: !isOver && checks.every((check) => check.isPassed),
       file: file.content,
     };
     return { remittance, slip, content: file.content };
@@ -268,9 +322,19 @@ export class RemittancesService {
       releasedBy: nameOf(remittance.releasedBy),
       bankAccount: `${bank.label}, ${bank.bankName}, ending ${bank.accountTail}`,
       delivery: await this.outbox.standing(manager, id),
+      method: (await agencyPaymentOf(manager, remittance.agency))?.method ?? 'elsewhere',
+      paidElsewhereOn: remittance.paidElsewhereOn,
     };
   }
 }
+
+const statusCheck = ({ status, confirmation, paidElsewhereOn }: Remittance): SlipCheck => ({
+  label: status === 'settled' ? 'It has settled' : 'It is on its way',
+  isPassed: true,
+  says: paidElsewhereOn
+    ? `Paid elsewhere ${showDate(date(paidElsewhereOn))}, confirmation ${confirmation ?? ''}.`
+    : (confirmation ?? 'The bank has the file; its answer is still to come.'),
+});
 
 export const rowOf = (row: Remittance, client: Client): RemittanceRow => ({
   id: row.id,

@@ -121,9 +121,10 @@ export class TieOutService {
     const stored = filing.snapshot as { set: { forms: FormW2[] } } | null;
     const forms = stored ? stored.set.forms : (await this.source.w2Set(manager, client, year)).forms;
     const totals = new Map<string, Cents>([
-      ['US-FIT', sum(forms.map((form) => form.box2))],
-      ['US-OASDI', sum(forms.map((form) => form.box4))],
-      ['US-HI', sum(forms.map((form) => form.box6))],
+      // What a payer of sick pay withheld is on the forms and in no deposit of this employer.
+      ['US-FIT', sum(forms.map((form) => subtract(form.box2, ofInsurer(form, 'incomeTax'))))],
+      ['US-OASDI', sum(forms.map((form) => subtract(form.box4, ofInsurer(form, 'oasdi'))))],
+      ['US-HI', sum(forms.map((form) => subtract(form.box6, ofInsurer(form, 'hi'))))],
     ]);
     for (const form of forms)
       for (const line of form.states)
@@ -156,6 +157,10 @@ export class TieOutService {
     return { notYetDue, underWay };
   }
 }
+
+/** Forms that were released before it was kept apart have none. */
+const ofInsurer = (form: FormW2, tax: keyof FormW2['withheldByInsurer']): Cents =>
+  (form as Partial<FormW2>).withheldByInsurer?.[tax] ?? ZERO;
 
 /** The taxes a return says, as the tie-out compares them. */
 interface ReturnedTaxes {

@@ -23,6 +23,8 @@ const MOVES: Readonly<Record<Gap['move'], string>> = { client: 'the client', fir
 /** Where the field of a gap is entered. */
 function placeOf(gap: Pick<Gap, 'personId' | 'field'>, clientId: string): string {
   if (gap.personId !== null) return `/employees/${gap.personId}?field=${encodeURIComponent(gap.field)}`;
+  const agency = /^payment (.+)$/.exec(gap.field)?.[1];
+  if (agency !== undefined) return `/firm/agencies?agency=${encodeURIComponent(agency)}`;
   if (gap.field === 'people' || gap.field === 'brought-in') return `/clients/${clientId}/${gap.field}`;
   return `/clients/${clientId}/facts?field=${encodeURIComponent(gap.field)}`;
 }

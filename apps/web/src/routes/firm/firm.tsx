@@ -2,6 +2,7 @@ import { Button, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { CLIENT_FACTS, COPIED_KINDS } from '@zakat/core/facts/client-facts';
 import { useState, type FormEvent, type ReactNode } from 'react';
+import { Link } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { sessionQuery } from '../../api/resources.js';
 import { firmQuery, useAddDefault, useSwitchSecondPerson, useUpdateFirm } from '../../api/set-up.js';
@@ -24,6 +25,7 @@ const FIELDS: readonly IdentityField[] = [
   { name: 'contactName', label: 'Contact in the files', max: 27 },
   { name: 'preparerName', label: 'Paid preparer', max: 35 },
   { name: 'preparerPtin', label: 'PTIN', max: 9, help: 'P and eight digits' },
+  { name: 'efin', label: 'EFIN', max: 6, help: 'Six digits; of every return that is sent' },
   { name: 'efw2UserId', label: 'User ID for wage files', max: 8, help: 'Of Business Services Online' },
   {
     name: 'cushionDays',
@@ -105,6 +107,9 @@ export function FirmPage(): ReactNode {
                 : 'an administrator may change what stands here'}
             </p>
           </div>
+          <p className="note">
+            <Link to="/firm/agencies">Agency payments</Link>: how each agency is paid, for every client.
+          </p>
           <section className="section" style={{ marginTop: 12 }}>
             <h2>
               Preparer and sender <small>on every return and file that is prepared here</small>

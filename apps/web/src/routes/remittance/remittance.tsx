@@ -10,6 +10,7 @@ import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
+import { RecordPaid, UnrecordPaid } from './record-paid.js';
 
 type Remittance = Schemas['RemittanceView'];
 
@@ -30,7 +31,9 @@ function Slip({ remittance, onClose }: { readonly remittance: Remittance; readon
 function Acts({ remittance }: { readonly remittance: Remittance }): ReactNode {
   const act = useRemittanceAct(remittance.id);
   const [isSlipOpen, setSlipOpen] = useState(false);
+  const [isRecording, setRecording] = useState(false);
   const { status, version } = remittance;
+  if (status === 'settled' && remittance.paidElsewhereOn !== null) return <UnrecordPaid remittance={remittance} />;
   if (status !== 'planned' && status !== 'approved') return null;
   return (
     <>
@@ -40,16 +43,20 @@ function Acts({ remittance }: { readonly remittance: Remittance }): ReactNode {
             Approve
           </Button>
         )}
-        {!isSlipOpen && (
+        {!isSlipOpen && remittance.method !== 'elsewhere' && (
           <Button variant={status === 'approved' ? 'filled' : 'outline'} onClick={() => setSlipOpen(true)}>
             {status === 'approved' ? 'Fill the release slip' : 'Rehearse the release'}
           </Button>
         )}
+        <button type="button" className="plain" onClick={() => setRecording(true)}>
+          it was paid elsewhere
+        </button>
         <button type="button" className="plain" onClick={() => act.mutate({ act: 'withdraw', version })}>
           withdraw it
         </button>
       </div>
       <RefusedNote error={act.error} />
+      {isRecording && <RecordPaid remittance={remittance} onClose={() => setRecording(false)} />}
       {isSlipOpen && <Slip remittance={remittance} onClose={() => setSlipOpen(false)} />}
     </>
   );
@@ -88,7 +95,13 @@ export function RemittancePage(): ReactNode {
                 {data.delivery}
               </p>
             )}
-            {data.confirmation && <p className="note">Settled; the bank’s confirmation is {data.confirmation}.</p>}
+            {data.paidElsewhereOn ? (
+              <p className="note">
+                Paid elsewhere on <Day day={data.paidElsewhereOn} />; confirmation {data.confirmation}.
+              </p>
+            ) : (
+              data.confirmation && <p className="note">Settled; the bank’s confirmation is {data.confirmation}.</p>
+            )}
             {data.returnedReason && (
               <div className="problem">
                 Returned: {data.returnedReason}. The liabilities are open again; plan them anew from the deposits.

@@ -28,10 +28,20 @@ export interface Efw2Employer extends PostalAddress {
   readonly isTerminating: boolean;
   /** F federal, S state or local, T 501(c), Y both, N none of these. */
   readonly kindOfEmployer: 'F' | 'S' | 'T' | 'Y' | 'N';
+  /** Which return the wages were on: R 941, A 943, F 944, H household. Q and X (Medicare only, railroad) are not prepared here. */
+  readonly employmentCode: EmploymentCode;
   readonly contactName: string;
   readonly phone: string;
   readonly email: string;
 }
+export type EmploymentCode = 'R' | 'A' | 'F' | 'H';
+/** The employment code by the return that a client files (EFW2, RE record, position 219). */
+export const EMPLOYMENT_CODES: Readonly<Record<string, EmploymentCode>> = {
+  '941': 'R',
+  '943': 'A',
+  '944': 'F',
+  'schedule-h': 'H',
+};
 export interface Efw2Input {
   readonly taxYear: number;
   readonly submitter: Efw2Submitter;
@@ -160,7 +170,7 @@ export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] 
       'Employer Name': employer.name,
       ...addressFields(employer),
       'Kind of Employer': employer.kindOfEmployer,
-      'Employment Code': 'R',
+      'Employment Code': employer.employmentCode,
       'Third-Party Sick Pay Indicator': '0',
       'Employer Contact Name': employer.contactName,
       'Employer Contact Phone Number': employer.phone,
@@ -203,6 +213,7 @@ export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] 
       ...moneyFields(totals),
       ...benefitFields(totals),
       ...fieldsBy(BOX_12_FIELDS, box12),
+      'Income Tax Withheld by the Payer of Third-Party Sick Pay': totals.box14,
     },
     'totals',
   );

@@ -9,6 +9,9 @@ export interface Filer extends PostalAddress {
   readonly ein: string;
   readonly name: string;
   readonly nameControl: string;
+  /** Doing business as; blank where it is the legal name. */
+  readonly tradeName: string;
+  readonly phone: string;
 }
 export interface Form941Xml {
   readonly form: Form941;
@@ -20,7 +23,12 @@ export interface Form941Xml {
     readonly phone: string;
     readonly firmName: string;
     readonly firmEin: string;
+    readonly firmAddress: PostalAddress;
   };
+  /** Electronic filing identification number of the firm. */
+  readonly efin: string;
+  /** Last day on which wages were paid, of a business that has closed; null: it goes on. */
+  readonly finalWagesPaid: LocalDate | null;
   readonly signature: {
     readonly name: string;
     readonly title: string;
@@ -63,6 +71,10 @@ export function writeForm941(input: Form941Xml): string {
         },
       }
     : {};
+  // Line 17: a business that has closed says so with its last return.
+  const final = input.finalWagesPaid
+    ? { FutureFilingNotRequiredInd: 'X', FinalWagesPaidDt: input.finalWagesPaid }
+    : {};
   return create(
     { version: '1.0', encoding: 'UTF-8' },
     {
@@ -70,13 +82,20 @@ export function writeForm941(input: Form941Xml): string {
         '@xmlns': 'http://www.irs.gov/efile',
         '@submissionId': input.submissionId,
         ReturnHeader: {
+          ReturnTs: signature.signed,
+          TaxYr: String(form.year),
           TaxPeriodEndDt: periodEnd941(form),
+          OriginatorGrp: { EFIN: input.efin, OriginatorTypeCd: 'ERO' },
+          PINEnteredByCd: 'Taxpayer',
+          SignatureOptionCd: 'PIN Number',
           ReturnTypeCd: '941',
           Filer: {
             EIN: filer.ein,
             BusinessName: { BusinessNameLine1Txt: filer.name },
+            ...(filer.tradeName === '' ? {} : { TradeName: { BusinessNameLine1Txt: filer.tradeName } }),
             BusinessNameControlTxt: filer.nameControl,
             USAddress: address(filer),
+            PhoneNum: filer.phone,
           },
           BusinessOfficerGrp: {
             PersonNm: signature.name,
@@ -87,10 +106,16 @@ export function writeForm941(input: Form941Xml): string {
           PreparerFirmGrp: {
             PreparerFirmEIN: preparer.firmEin,
             PreparerFirmName: { BusinessNameLine1Txt: preparer.firmName },
+            PreparerUSAddress: address(preparer.firmAddress),
           },
-          PreparerPersonGrp: { PreparerPersonNm: preparer.name, PTIN: preparer.ptin, PhoneNum: preparer.phone },
+          PreparerPersonGrp: {
+            PreparerPersonNm: preparer.name,
+            PTIN: preparer.ptin,
+            PhoneNum: preparer.phone,
+            PreparationDt: signature.signed,
+          },
         },
-        ReturnData: { IRS941: { ...Object.fromEntries(lines), ...schedule }, ...scheduleB },
+        ReturnData: { IRS941: { ...Object.fromEntries(lines), ...schedule, ...final }, ...scheduleB },
       },
     },
   ).end({ prettyPrint: true });

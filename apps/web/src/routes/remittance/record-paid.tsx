@@ -1,0 +1,77 @@
+import { TextInput } from '@mantine/core';
+import { readDay } from '@zakat/core/people-file/read-cell';
+import { useState, type ReactNode } from 'react';
+import type { Schemas } from '../../api/client.js';
+import { useRecordPaid, useUnrecordPaid } from '../../api/resources.js';
+import { EntryForm } from '../../kit/entry-form.js';
+
+type Remittance = Pick<Schemas['RemittanceView'], 'id' | 'version'>;
+
+/** A payment that was made on the agency's own site, by check or by somebody else: its day and its confirmation. */
+export function RecordPaid({
+  remittance,
+  onClose,
+}: {
+  readonly remittance: Remittance;
+  readonly onClose: () => void;
+}): ReactNode {
+  const [paidOn, setPaidOn] = useState('');
+  const [confirmation, setConfirmation] = useState('');
+  const record = useRecordPaid(remittance.id);
+  return (
+    <EntryForm
+      label="Paid elsewhere"
+      act="Record the payment"
+      isBusy={record.isPending}
+      error={record.error}
+      onSave={() =>
+        record.mutate(
+          { version: remittance.version, paidOn: readDay(paidOn) ?? paidOn, confirmation },
+          { onSuccess: onClose },
+        )
+      }
+      onClose={onClose}
+    >
+      <TextInput
+        label="Paid on"
+        placeholder="10/30/2026"
+        value={paidOn}
+        autoFocus
+        onChange={(event) => setPaidOn(event.currentTarget.value)}
+      />
+      <TextInput
+        label="Confirmation or check number"
+        maxLength={60}
+        value={confirmation}
+        onChange={(event) => setConfirmation(event.currentTarget.value)}
+      />
+    </EntryForm>
+  );
+}
+
+/** Takes back a record that was mistaken: the liabilities are open again. */
+export function UnrecordPaid({ remittance }: { readonly remittance: Remittance }): ReactNode {
+  const [isOpen, setOpen] = useState(false);
+  const [reason, setReason] = useState('');
+  const unrecord = useUnrecordPaid(remittance.id);
+  if (!isOpen)
+    return (
+      <div className="actions">
+        <button type="button" className="plain" onClick={() => setOpen(true)}>
+          it was not paid: take the record back
+        </button>
+      </div>
+    );
+  return (
+    <EntryForm
+      label="Take the record back"
+      act="Take it back"
+      isBusy={unrecord.isPending}
+      error={unrecord.error}
+      onSave={() => unrecord.mutate({ version: remittance.version, reason }, { onSuccess: () => setOpen(false) })}
+      onClose={() => setOpen(false)}
+    >
+      <TextInput label="Reason" value={reason} autoFocus onChange={(event) => setReason(event.currentTarget.value)} />
+    </EntryForm>
+  );
+}

@@ -1,0 +1,50 @@
+import { checkRouting } from '../identity/numbers.js';
+import { problem, type Issue } from '../issues/issue.js';
+import { AGENCIES, TAXES, type AgencyCode } from '../taxes/registry.js';
+import { familyOf, type DepositFamily } from './family.js';
+
+/** `ach-credit`: pushed from the client's account by a file of ours. `elsewhere`: paid on the agency's own site or by check, and recorded here. */
+export const PAYMENT_METHODS = ['ach-credit', 'elsewhere'] as const;
+export type PaymentMethod = (typeof PAYMENT_METHODS)[number];
+/** What a payment names the taxpayer by: the account with the agency, or the EIN. */
+export const IDENTIFICATIONS = ['account', 'ein'] as const;
+export type Identification = (typeof IDENTIFICATIONS)[number];
+
+/** How a firm pays an agency. The bank account is of the agency's own publication; it is never guessed. */
+export interface AgencyPayment {
+  readonly method: PaymentMethod;
+  /** Receiver of the credit, as it stands in the entry (22 characters). */
+  readonly name: string;
+  readonly routing: string;
+  readonly account: string;
+  readonly identification: Identification;
+  /** Tax type codes by deposit family, where the agency wants another than the usual one. */
+  readonly taxTypes: Readonly<Record<string, string>>;
+}
+
+const FAMILIES = new Map<AgencyCode, DepositFamily[]>();
+for (const tax of TAXES) {
+  const family = familyOf(tax.code);
+  const known = FAMILIES.get(tax.agency) ?? [];
+  if (!known.some((one) => one.code === family.code)) FAMILIES.set(tax.agency, [...known, family]);
+}
+/** The deposits that go to an agency; none for one that only takes reports. */
+export const familiesOf = (agency: AgencyCode): readonly DepositFamily[] => FAMILIES.get(agency) ?? [];
+/** Every agency that is paid. */
+export const PAID_AGENCIES = (Object.keys(AGENCIES) as AgencyCode[]).filter((agency) => familiesOf(agency).length > 0);
+
+const NAME = /^[A-Za-z0-9 .,&'()/-]{1,22}$/;
+const ACCOUNT = /^[A-Za-z0-9-]{4,17}$/;
+const TAX_TYPE = /^[A-Z0-9]{1,5}$/;
+
+/** What is wrong in how an agency is paid; of one that is paid elsewhere only the tax types are looked at. */
+export function agencyPaymentIssues(payment: AgencyPayment): Issue[] {
+  const issues: Issue[] = Object.entries(payment.taxTypes)
+    .filter(([, code]) => !TAX_TYPE.test(code))
+    .map(([family, code]) => problem('payment.tax-type', `taxTypes.${family}`, { value: code }));
+  if (payment.method === 'elsewhere') return issues;
+  if (!NAME.test(payment.name)) issues.push(problem('payment.name', 'name'));
+  issues.push(...checkRouting(payment.routing, 'routing'));
+  if (!ACCOUNT.test(payment.account)) issues.push(problem('bank.account-shape', 'account'));
+  return issues;
+}

@@ -231,7 +231,7 @@ test('the tie-out agrees from the register to the W-2s, and each cell opens to i
   await expect(reviewer.locator('[data-cause="to-fix"]')).toHaveCount(0);
   await reviewer.getByRole('button', { name: 'all 2026' }).click();
   await expect(reviewer.getByRole('heading', { name: 'Tie-out, Year 2026' })).toBeVisible();
-  const share = reviewer.getByRole('row').filter({ hasText: 'of which the employee' }).first();
+  const share = reviewer.getByRole('row').filter({ hasText: 'of which withheld from employees' }).first();
   const ledger = await share.getByRole('button', { name: /, Ledger/ }).textContent();
   await expect(share.getByRole('button', { name: /, W-2s/ })).toHaveText(ledger ?? '');
   await share.getByRole('button', { name: /, Ledger/ }).click();

@@ -222,6 +222,35 @@ describe('a period that is closed', () => {
   });
 });
 
+describe('a net amount', () => {
+  it('is found and kept by the API, to the cent', async () => {
+    const client = await takeOn(preparer, 'NETS', 1);
+    const draft = await open(client.id, PERIOD);
+    const [person] = draft.persons;
+    const entry = (earnings: object[]) => ({ employeeId: person?.employeeId, isPaid: true, earnings, deductions: [] });
+    const usual = person?.earnings ?? [];
+    const save = (version: number, earnings: object[]) =>
+      preparer('PUT', `/payrolls/${draft.id}`, { version, entries: [entry(earnings)] });
+    const saved = await save(draft.version, [...usual, { item: 'bonus', net: '500.00' }]);
+    const after = (saved.body as View).persons[0];
+    expect(after?.paycheck.net).toBe((person?.paycheck.net ?? 0) + 50_000);
+    expect(after?.earnings.at(-1)).toEqual({ item: 'bonus', amount: expect.stringMatching(/^\d+\.\d\d$/) });
+    const { version } = saved.body as View;
+    for (const line of [
+      { item: 'bonus', net: 'lots' },
+      { item: 'bonus', net: '5000000000.00' },
+      { item: 'bonus', net: '5.00', amount: '7.00' },
+    ]) {
+      const refused = await save(version, [...usual, line]);
+      expect([refused.status, refused.body.problems[0].field]).toEqual([
+        422,
+        `entries[0].earnings[${usual.length}].net`,
+      ]);
+    }
+    expect((await view(draft.id)).version).toBe(version);
+  });
+});
+
 describe('what looks like a slip is asked once', () => {
   it('a line that was not understood holds the review, on the server too', async () => {
     const client = await takeOn(preparer, 'UNREAD', 1);

@@ -1,4 +1,4 @@
-import { Amount, Choice, Day, Flag, Id, Json, List, Text, Whole } from './field.js';
+import { Amount, Choice, Day, Flag, Id, Json, List, Part, Text, Whole } from './field.js';
 import { TapeLineView } from './payrolls.js';
 import { ProblemDetail } from './problem.js';
 
@@ -103,7 +103,12 @@ export class TieOutDifferenceView {
   @Text() from!: string;
   @Text() to!: string;
   @Amount() amount!: number;
-  @Choice(['rounding', 'timing', 'to-fix']) cause!: 'rounding' | 'timing' | 'to-fix';
+  @Choice(['rounding', 'to-fix']) cause!: 'rounding' | 'to-fix';
+  @Text() says!: string;
+}
+/** What is still to be deposited, and is not due yet or on its way. */
+export class PendingView {
+  @Amount() amount!: number;
   @Text() says!: string;
 }
 export class TieOutRowView {
@@ -112,6 +117,7 @@ export class TieOutRowView {
   @Text() group!: string;
   @Json() stations!: Record<string, number | null>;
   @List(() => TieOutDifferenceView) differences!: TieOutDifferenceView[];
+  @Part(() => PendingView, { nullable: true }) pending!: PendingView | null;
 }
 export class TieOutView {
   @Whole() year!: number;

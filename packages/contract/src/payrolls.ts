@@ -22,6 +22,8 @@ export class EntryEarning {
   @Text(14, { optional: true }) hours?: string;
   @Text(14, { optional: true }) rate?: string;
   @Text(14, { optional: true }) amount?: string;
+  /** Instead of an amount: what the line is to leave in net pay. The amount that does is found and kept. */
+  @Text(14, { optional: true }) net?: string;
   /** The job or customer that the line is booked to; left out: as the pay of the person is. */
   @Text(30, { min: 1, optional: true }) job?: string;
 }

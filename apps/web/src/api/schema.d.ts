@@ -1994,6 +1994,7 @@ export interface components {
             hours?: string;
             rate?: string;
             amount?: string;
+            net?: string;
             job?: string;
         };
         MatchStep: {
@@ -3106,7 +3107,11 @@ export interface components {
             to: string;
             amount: number;
             /** @enum {string} */
-            cause: "rounding" | "timing" | "to-fix";
+            cause: "rounding" | "to-fix";
+            says: string;
+        };
+        PendingView: {
+            amount: number;
             says: string;
         };
         TieOutRowView: {
@@ -3117,6 +3122,7 @@ export interface components {
                 [key: string]: unknown;
             };
             differences: components["schemas"]["TieOutDifferenceView"][];
+            pending: components["schemas"]["PendingView"] | null;
         };
         TieOutView: {
             year: number;

@@ -1,10 +1,9 @@
+import { amountForNet, type FoundAmount } from '@zakat/core/casefile/amount-for-net';
 import { composeCase, type OwnRows, type TypedEntry } from '@zakat/core/casefile/compose';
 import { readCase } from '@zakat/core/casefile/read-case';
 import type { JsonObject } from '@zakat/core/casefile/reader';
 import { fix, sentence, type Issue } from '@zakat/core/issues/issue';
-import { add, parseDollars, subtract, toDollars } from '@zakat/core/money/cents';
 import { computePaycheck } from '@zakat/core/paycheck/compute';
-import { grossUp } from '@zakat/core/paycheck/gross-up';
 import { Tape, type TapeLine } from '@zakat/core/working/tape';
 import type { InHand } from './sheet-row.js';
 import { takenBy, type TakenBy } from './taken.js';
@@ -41,11 +40,6 @@ export interface CalcAnswer {
   readonly checks: Readonly<Record<string, CalcCheck>>;
   readonly working: readonly TapeLine[] | null;
   readonly found?: FoundAmount;
-}
-/** The amount that leaves what was asked for; with a problem where no cent does. */
-export interface FoundAmount {
-  readonly amount: string | null;
-  readonly problem: string | null;
 }
 const NOTHING: CalcCheck = { gross: 0, net: 0, taxes: [], deductions: 0, taken: {}, variances: [], problems: [] };
 
@@ -85,28 +79,11 @@ export class Calculator {
     return { id: request.id, checks, working, found: this.find(first, request.inHand) };
   }
 
-  /** The amount of an item with which the check leaves so much more in the hand than without it. */
-  private find({ key, entry }: SentRequest['people'][number], { item, net }: InHand): FoundAmount {
+  private find({ key, entry }: SentRequest['people'][number], wanted: InHand): FoundAmount {
     const base = this.bases.get(key);
-    const others = entry.earnings.filter((line) => line.item !== item || line.hours !== undefined);
-    const read = base
-      ? readCase(composeCase(base, { ...entry, earnings: [...others, { item, amount: '0.00' }] }, this.own))
-      : null;
-    const line = read?.input?.earnings.at(-1);
-    const more = parseDollars(net);
-    if (!read?.input || !line || more === null) return { amount: null, problem: 'the check cannot be computed yet' };
-    const input = { ...read.input, earnings: read.input.earnings.slice(0, -1) };
-    const before = computePaycheck(input).net;
-    const { amount, result } = grossUp(input, line, add(before, more));
-    const issue = result.problems.find(({ code }) => code.startsWith('gross-up.'));
-    if (!issue) return { amount: toDollars(amount), problem: null };
-    if (issue.code === 'gross-up.out-of-range')
-      return { amount: null, problem: `no amount leaves ${toDollars(more)} in the hand` };
-    const left = toDollars(subtract(result.net, before));
-    return {
-      amount: toDollars(amount),
-      problem: `no whole cent leaves exactly ${toDollars(more)} in the hand; ${toDollars(amount)} leaves ${left}`,
-    };
+    return base
+      ? amountForNet(base, entry, this.own, wanted)
+      : { amount: null, problem: 'the check cannot be computed yet' };
   }
 }
 

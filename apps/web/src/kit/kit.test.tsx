@@ -134,13 +134,21 @@ describe('the tie-out sheet', () => {
       key: 'US-FIT',
       label: 'Federal income tax',
       stations: { register: 100, ledger: 100, deposits: 40, returns: null, 'wage-statements': null },
-      differences: [{ from: 'ledger', to: 'deposits', amount: -60, cause: 'timing', says: 'not yet due' }],
+      differences: [{ from: 'ledger', to: 'deposits', amount: -60, cause: 'to-fix', says: 'not deposited, and due' }],
+    },
+    {
+      key: 'US-HI',
+      label: 'Medicare',
+      stations: { register: null, ledger: 50, deposits: 0, returns: null, 'wage-statements': null },
+      differences: [],
+      pending: { amount: 50, says: 'not yet due' },
     },
   ];
   it('joins what agrees, breaks where it differs, and leaves what has no station', () => {
     show(<TieOutSheet rows={rows} cellWorking={() => ({ title: '', lines: [] })} />);
     expect(screen.getAllByRole('img', { name: 'agree' })).toHaveLength(1);
-    expect(screen.getByRole('button', { name: /−0.60/ }).getAttribute('data-cause')).toBe('timing');
+    expect(screen.getByRole('button', { name: /−0.60/ }).getAttribute('data-cause')).toBe('to-fix');
+    expect(screen.getByText('not yet due')).toBeTruthy();
   });
   it('n goes to the next difference', () => {
     show(<TieOutSheet rows={rows} cellWorking={() => ({ title: '', lines: [] })} />);

@@ -15,6 +15,8 @@ export interface TieRow {
     readonly cause: string;
     readonly says: string;
   }[];
+  /** Still to be deposited, and not due yet or on its way. */
+  readonly pending?: { readonly amount: number; readonly says: string } | null;
 }
 export const STATION_LABELS: readonly (readonly [key: string, label: string])[] = [
   ['register', 'Register'],
@@ -23,7 +25,7 @@ export const STATION_LABELS: readonly (readonly [key: string, label: string])[] 
   ['returns', 'Returns'],
   ['wage-statements', 'W-2s'],
 ];
-const CAUSES: Readonly<Record<string, string>> = { rounding: 'rounding', timing: 'timing', 'to-fix': 'to fix' };
+const CAUSES: Readonly<Record<string, string>> = { rounding: 'rounding', 'to-fix': 'to fix' };
 const signed = (amount: number): string => (amount > 0 ? `+${showDollars(cents(amount))}` : showDollars(cents(amount)));
 const valueOf = (row: TieRow, station: string): number | null =>
   typeof row.stations[station] === 'number' ? row.stations[station] : null;
@@ -70,6 +72,13 @@ function Join({ row, from, to }: { readonly row: TieRow; readonly from: string; 
       </button>
     );
   }
+  if (row.pending && to === 'deposits')
+    return (
+      <span className="pending">
+        <i>{showDollars(cents(row.pending.amount))}</i>
+        <span>{row.pending.says}</span>
+      </span>
+    );
   if (valueOf(row, from) !== null && valueOf(row, to) !== null)
     return <span className="line" role="img" aria-label="agree" />;
   return <span className="far" aria-hidden="true" />;

@@ -52,7 +52,7 @@ export const ISSUE_TEXTS = {
   ),
   'doubt.left-before-hire': entry('This is before the hire date, {day}.', 'Check both dates.'),
   'doubt.contradicts': entry(
-    'Posted before this was known: {checks}. They stay as they were posted{filed}.',
+    'Already posted: {checks}. What was posted stays as it is{filed}.',
     'Save it as it is, and put right what was paid with the next check or a correction.',
   ),
   'doubt.ein-shared': entry(

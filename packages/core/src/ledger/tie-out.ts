@@ -4,7 +4,7 @@ import { isLiability, isPayment, type LedgerEntry } from './entry.js';
 
 export const STATIONS = ['register', 'ledger', 'deposits', 'returns', 'wage-statements'] as const;
 export type Station = (typeof STATIONS)[number];
-export type DifferenceCause = 'rounding' | 'timing' | 'to-fix';
+export type DifferenceCause = 'rounding' | 'to-fix';
 
 export interface TieOutDifference {
   readonly from: Station;
@@ -20,6 +20,8 @@ export interface TieOutRow {
   readonly group: TaxGroup;
   readonly stations: Readonly<Record<Station, Cents | null>>;
   readonly differences: readonly TieOutDifference[];
+  /** What is still to be deposited, and is not due yet or on its way: no difference. */
+  readonly pending: { readonly amount: Cents; readonly says: string } | null;
 }
 
 export interface TieOutInput {
@@ -39,8 +41,8 @@ export interface TieOutInput {
 }
 
 const COMBINED: Readonly<Record<string, string>> = {
-  'US-OASDI': 'Social security (OASDI), both halves',
-  'US-HI': 'Medicare (HI), both halves and additional',
+  'US-OASDI': 'Social security (OASDI)',
+  'US-HI': 'Medicare (HI) with the additional tax',
 };
 
 /** What a row of the tie-out is called: a tax that both pay is one row. */
@@ -48,7 +50,7 @@ function labelOf(group: TaxGroup, entries: readonly LedgerEntry[]): string {
   const first = entries[0];
   const label = COMBINED[group] ?? taxOf(first ? first.tax : (group as never)).label;
   const payers = new Set(entries.map((entry) => taxOf(entry.tax).payer));
-  return payers.size > 1 ? label.replace(/, employe[er]$/, ', both halves') : label;
+  return payers.size > 1 ? `${label.replace(/, (?:employe[er]|worker)$/, '')}, employee and employer` : label;
 }
 
 function difference(
@@ -100,12 +102,12 @@ function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
   const statements = isIncomeTax ? (input.wageStatements.get(group) ?? null) : null;
   const open = input.notYetDue.get(group) ?? ZERO;
   const underWay = input.underWay.get(group) ?? ZERO;
-  const explainDeposit = (amount: Cents): Pick<TieOutDifference, 'cause' | 'says'> => {
-    const explained = cents(open + underWay);
-    if (-amount === explained)
-      return { cause: 'timing', says: underWay > 0 ? 'on its way or not yet due' : 'not yet due' };
-    return { cause: 'to-fix', says: amount < 0 ? 'not deposited, and due' : 'deposited without a liability' };
-  };
+  const pending = cents(open + underWay);
+  const pendingSays = underWay === 0 ? 'not yet due' : open === 0 ? 'on its way' : 'on its way or not yet due';
+  const explainDeposit = (amount: Cents): Pick<TieOutDifference, 'cause' | 'says'> => ({
+    cause: 'to-fix',
+    says: amount < 0 ? 'not deposited, and due' : 'deposited without a liability',
+  });
   const explainReturn = (): Pick<TieOutDifference, 'cause' | 'says'> =>
     (group === 'US-OASDI' || group === 'US-HI') && returnAddsUp(input)
       ? { cause: 'rounding', says: 'fractions of cents and adjustments, lines 7 to 9' }
@@ -120,13 +122,15 @@ function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
         cause: 'to-fix',
         says: 'a paycheck and its ledger lines differ',
       })),
-      ...difference('ledger', 'deposits', ledger, deposits, explainDeposit),
+      // What is simply not due yet is no difference: only the rest is.
+      ...difference('ledger', 'deposits', subtract(ledger, pending), deposits, explainDeposit),
       ...difference('ledger', 'returns', ledger, returned, explainReturn),
       ...difference('ledger', 'wage-statements', ledger, statements, () => ({
         cause: 'to-fix',
         says: 'the W-2s differ from the ledger',
       })),
     ],
+    pending: pending === ZERO ? null : { amount: pending, says: pendingSays },
   };
 }
 
@@ -153,7 +157,7 @@ function employeeShareRow(group: TaxGroup, input: TieOutInput): TieOutRow {
   return {
     key: `${group}-EE`,
     group,
-    label: 'of which the employee’s',
+    label: 'of which withheld from employees',
     stations: { register, ledger, deposits: null, returns: null, 'wage-statements': statements },
     differences: [
       ...difference('register', 'ledger', register, ledger, () => ({
@@ -165,5 +169,6 @@ function employeeShareRow(group: TaxGroup, input: TieOutInput): TieOutRow {
         says: 'the W-2s differ from the ledger',
       })),
     ],
+    pending: null,
   };
 }

@@ -312,13 +312,28 @@ describe('the tie-out', () => {
         (difference) => `${row.key} ${difference.to} ${toDollars(difference.amount)} ${difference.cause}`,
       ),
     );
-  it('what is not yet deposited is timing, fractions of cents are rounding', () => {
-    expect(causes(base)).toEqual([
-      'US-FIT deposits -240.00 timing',
-      'US-OASDI deposits -502.20 timing',
-      'US-HI deposits -117.47 timing',
-      'US-HI returns -0.02 rounding',
+  it('what is not due yet is no difference, fractions of cents are rounding', () => {
+    expect(causes(base)).toEqual(['US-HI returns -0.02 rounding']);
+    expect(tieOut(base).map(({ key, pending }) => [key, pending && toDollars(pending.amount)])).toEqual([
+      ['US-FIT', '240.00'],
+      ['US-OASDI', '502.20'],
+      ['US-OASDI-EE', null],
+      ['US-HI', '117.47'],
+      ['US-HI-EE', null],
     ]);
+  });
+  it('of what is partly due only the rest is a difference', () =>
+    expect(causes({ ...base, notYetDue: new Map([...base.notYetDue, ['US-FIT', dollars('140.00')]]) })).toContain(
+      'US-FIT deposits -100.00 to-fix',
+    ));
+  // Rows of New Jersey said "worker" and held what both pay.
+  it('a row of a tax that both pay says so', () => {
+    const both = [
+      entry('NJ-TDI-EE', '1.90', '1000.00', { employeeId: 'a' }),
+      entry('NJ-TDI-ER', '5.00', '1000.00', { employeeId: null }),
+    ];
+    const labels = tieOut({ ...base, entries: both, register: new Map() }).map(({ label }) => label);
+    expect(labels).toEqual([expect.stringMatching(/, employee and employer$/)]);
   });
   it('a planted dollar shows in one cell, as something to fix', () => {
     const planted = new Map(register).set('US-FIT', cents((register.get('US-FIT') ?? ZERO) + 100));

@@ -174,7 +174,10 @@ describe('the checks of a set', () => {
     };
     const marked = (isRetirementPlan: boolean): string[] => {
       const form = formOf([check({ deductions: [line('401k', '50.00')] })]);
-      return checkW2Set({ year: 2026, forms: [{ ...form, person: { ...form.person, isRetirementPlan } }], ledger }, facts)
+      return checkW2Set(
+        { year: 2026, forms: [{ ...form, person: { ...form.person, isRetirementPlan } }], ledger },
+        facts,
+      )
         .filter((issue) => issue.code === 'check.box-13')
         .map((issue) => issue.severity);
     };

@@ -176,12 +176,8 @@ export class FilingSlip {
         ein: client.ein,
         name: client.legalName,
         isTerminating:
-          (await this.source.closedIn(
-            manager,
-            client,
-            date(`${filing.year}-01-01`),
-            date(`${filing.year}-12-31`),
-          )) !== null,
+          (await this.source.closedIn(manager, client, date(`${filing.year}-01-01`), date(`${filing.year}-12-31`))) !==
+          null,
         kindOfEmployer: client.kindOfEmployer,
         employmentCode: await this.source.employmentCode(manager, client, filing.year),
         contactName: client.contactName,

@@ -13,7 +13,8 @@ import type {
   WorkingView,
 } from '@zakat/contract/payrolls';
 import { problem, type Issue } from '@zakat/core/issues/issue';
-import { cents, showDollars, sum } from '@zakat/core/money/cents';
+import { amountForNet } from '@zakat/core/casefile/amount-for-net';
+import { cents, parseDollars, showDollars, sum } from '@zakat/core/money/cents';
 import { OTHER } from '@zakat/core/paycheck/after-taxes';
 import { isTaxCode, taxOf } from '@zakat/core/taxes/registry';
 import { Tape } from '@zakat/core/working/tape';
@@ -157,10 +158,10 @@ export class PayrollsService {
           'Somebody else saved this payroll meanwhile. Look again; what you typed is still on your screen.',
         );
       const client = await findClient(manager, payroll.clientId);
-      const known = new Set(
-        (await this.peopleCases.forPayroll(manager, client, payroll)).map((person) => person.employee.id),
+      const cases = new Map(
+        (await this.peopleCases.forPayroll(manager, client, payroll)).map((person) => [person.employee.id, person]),
       );
-      const strangers = input.entries.filter((entry) => !known.has(entry.employeeId));
+      const strangers = input.entries.filter((entry) => !cases.has(entry.employeeId));
       if (strangers.length > 0)
         throw refuseField('entries', 'An entry is for a person who is not in this payroll.', 'Load the payroll again.');
       if (payroll.kind !== 'recorded' && input.entries.some((entry) => (entry.withheld ?? []).length > 0))
@@ -169,7 +170,10 @@ export class PayrollsService {
           'What was withheld elsewhere belongs to a payroll that was already paid.',
           'Start one of the kind recorded, or leave the amounts out.',
         );
-      await this.writeLines(manager, actor, id, input.entries);
+      const entries = input.entries.map((entry, index) =>
+        withNets(entry, cases.get(entry.employeeId), `entries[${index}]`),
+      );
+      await this.writeLines(manager, actor, id, entries);
       const leftOut = input.entries.flatMap(({ employeeId, leftOut: lines = [] }) =>
         lines.map((line) => ({ employeeId, ...line })),
       );
@@ -407,4 +411,28 @@ function refuseClosed(actor: Actor, closed: readonly ClosedPeriod[], reason: str
         fix: 'Give the reason: it is kept with the payroll and in the trail.',
       },
     ]);
+}
+
+/** The entry with the amount of each line that was given by what it is to leave in net pay. */
+function withNets(entry: PayrollEntry, person: PersonCase | undefined, path: string): PayrollEntry {
+  let earnings = entry.earnings;
+  entry.earnings.forEach((line, index) => {
+    const { net, ...rest } = line;
+    if (net === undefined || !person) return;
+    const field = `${path}.earnings[${index}].net`;
+    if (line.amount !== undefined || line.hours !== undefined)
+      throw refuseField(field, 'A line has a net amount beside hours or an amount.', 'Give one of them.');
+    if (parseDollars(net) === null) throw refuse([problem('input.not-an-amount', field, { value: net })]);
+    const others = earnings.filter((other) => other !== line && other.net === undefined);
+    const found = amountForNet(person.base, { ...entry, earnings: others }, person.own, { item: line.item, net });
+    if (found.amount === null)
+      throw refuseField(
+        field,
+        `${found.problem ?? 'No amount leaves this'}.`,
+        'Give another net amount, or an amount.',
+      );
+    const { amount } = found;
+    earnings = earnings.map((other) => (other === line ? { ...rest, amount } : other));
+  });
+  return { ...entry, earnings };
 }

@@ -52,6 +52,7 @@ export class TieOutService {
           ...row,
           stations: { ...row.stations },
           differences: row.differences.map((difference) => ({ ...difference })),
+          pending: row.pending && { ...row.pending },
         })),
       };
     });

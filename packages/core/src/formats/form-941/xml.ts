@@ -72,9 +72,7 @@ export function writeForm941(input: Form941Xml): string {
       }
     : {};
   // Line 17: a business that has closed says so with its last return.
-  const final = input.finalWagesPaid
-    ? { FutureFilingNotRequiredInd: 'X', FinalWagesPaidDt: input.finalWagesPaid }
-    : {};
+  const final = input.finalWagesPaid ? { FutureFilingNotRequiredInd: 'X', FinalWagesPaidDt: input.finalWagesPaid } : {};
   return create(
     { version: '1.0', encoding: 'UTF-8' },
     {

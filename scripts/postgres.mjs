@@ -86,6 +86,9 @@ export async function stopLeftover(folder) {
 }
 
 /** Nothing is waited for to be on the disk: a test cluster is thrown away, and no test takes the power away. */
+/** The log of the database holds no values: no statement, no parameter, no detail of a constraint. */
+const NO_VALUES =
+  '-c log_min_error_statement=panic -c log_error_verbosity=terse -c log_statement=none -c log_parameter_max_length=0 -c log_parameter_max_length_on_error=0';
 const THROWAWAY = '-c fsync=off -c synchronous_commit=off -c full_page_writes=off';
 
 /**
@@ -142,7 +145,7 @@ export async function startCluster(folder, port, { isThrowaway = false } = {}) {
     }
   }
   const password = readFileSync(passwordFile, 'utf8').trim();
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=120 -c log_min_messages=warning${isThrowaway ? ` ${THROWAWAY}` : ''}`;
+  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=120 -c log_min_messages=warning ${NO_VALUES}${isThrowaway ? ` ${THROWAWAY}` : ''}`;
   try {
     await asServer(join(bin, 'pg_ctl'), ['start', '-D', folder, '-w', '-t', '30', '-l', log, '-o', options]);
   } catch {

@@ -49,25 +49,39 @@ export async function cli(env, name, ...args) {
 }
 
 const PROGRAMS = { agencies: 'apps/agencies/dist/main.js', server: 'apps/server/dist/main.js' };
-const MOST_RESTARTS = 5;
+/** A part that dies more often than this within the span does not come back; older deaths are forgotten. */
+const MOST_DEATHS = 8;
+const SPAN = 10 * 60_000;
+const FIRST_WAIT = 250;
+const LONGEST_WAIT = 15_000;
 
-/** Starts a part again when it dies by itself, a few times; `onGone` hears when it is given up. */
-export function keepAlive(stack, name, env, folder, { isStopping, onRestart, onGone }) {
-  let restarts = 0;
-  const watch = (child) =>
-    child.once('exit', async (code, signal) => {
-      if (isStopping()) return;
-      restarts += 1;
-      const why = signal ?? code;
-      if (restarts > MOST_RESTARTS) return onGone(name, why);
-      try {
-        stack[name] = await startProgram(name, PROGRAMS[name], env, join(folder, 'logs'));
-        watch(stack[name]);
-        onRestart(name, why);
-      } catch {
-        onGone(name, why);
-      }
-    });
+/** When a part that died may start again: the wait doubles with each death of the last ten minutes; null: not any more. */
+export function waitAfter(deaths, now) {
+  const recent = deaths.filter((at) => now - at < SPAN);
+  if (recent.length > MOST_DEATHS) return null;
+  return Math.min(LONGEST_WAIT, FIRST_WAIT * 2 ** Math.max(0, recent.length - 1));
+}
+
+/** Starts a part again when it dies by itself; `onGone` hears when it is given up. */
+export function keepAlive(stack, name, env, folder, { isStopping, onRestart, onGone }, start = startProgram) {
+  const deaths = [];
+  const watch = (child) => child.once('exit', (code, signal) => void again(signal ?? code));
+  const again = async (why) => {
+    if (isStopping()) return;
+    deaths.push(Date.now());
+    const wait = waitAfter(deaths, Date.now());
+    if (wait === null) return onGone(name, why);
+    await new Promise((done) => setTimeout(done, wait));
+    if (isStopping()) return;
+    try {
+      stack[name] = await start(name, PROGRAMS[name], env, join(folder, 'logs'));
+    } catch {
+      // It did not come up: that is a death as well.
+      return again(why);
+    }
+    watch(stack[name]);
+    onRestart(name, why);
+  };
   watch(stack[name]);
 }
 

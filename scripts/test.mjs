@@ -36,8 +36,7 @@ async function verdict(label, work) {
 
 const PROJECTS = ['apps/web', 'apps/server', 'packages/core', 'apps/agencies', 'packages/contract', 'e2e'];
 async function types() {
-  for (const name of PROJECTS)
-    await verdict(`types ${name}`, () => tsc('-p', `${name}/tsconfig.json`, '--noEmit'));
+  for (const name of PROJECTS) await verdict(`types ${name}`, () => tsc('-p', `${name}/tsconfig.json`, '--noEmit'));
 }
 /** The linter leaves the others what they need. */
 const lint = () => verdict('lint', () => run('nice', ['-n', '19', bin('eslint'), '.']));

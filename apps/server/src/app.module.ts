@@ -53,6 +53,7 @@ import { FilingsController } from './modules/filings/filings.controller.js';
 import { FilingsService } from './modules/filings/filings.service.js';
 import { SessionGuard } from './modules/identity/guard.js';
 import { SessionController } from './modules/identity/session.controller.js';
+import { Attempts } from './modules/identity/attempts.js';
 import { Sessions } from './modules/identity/sessions.js';
 import { LadderController } from './modules/ladder/ladder.controller.js';
 import { LadderService } from './modules/ladder/ladder.service.js';
@@ -142,6 +143,7 @@ const PROVIDERS = [
   Clock,
   Audit,
   Executor,
+  Attempts,
   Sessions,
   ClientsService,
   ContactsService,

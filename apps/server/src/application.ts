@@ -11,6 +11,7 @@ import type { ProblemDetail } from '@zakat/contract/problem';
 import { AppModule } from './app.module.js';
 import type { Config } from './config/config.js';
 import { Refusal } from './http/refusal.js';
+import { keptNowhere, soundRequest } from './http/sound-request.js';
 
 function details(errors: readonly ValidationError[], path: string): ProblemDetail[] {
   return errors.flatMap((error) => {
@@ -44,7 +45,9 @@ export async function makeApplication(config: Config, dataSource: DataSource): P
       strictTransportSecurity: config.publicUrl.startsWith('https:'),
     }),
   );
+  app.use(keptNowhere);
   app.use(express.json({ limit: '12mb' }));
+  app.use(soundRequest);
   app.use(cookieParser());
   app.setGlobalPrefix('api');
   app.useGlobalPipes(

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { TOTP, Secret } from 'otpauth';
-import { stepOfCode } from '../src/modules/identity/second-factor.js';
+import { stepOfCode } from '../src/modules/identity/totp.js';
 import { Stack, type Caller } from './stack.js';
 
 let stack: Stack;

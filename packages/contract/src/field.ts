@@ -10,6 +10,7 @@ import {
   IsOptional,
   IsString,
   Matches,
+  Max,
   MaxLength,
   Min,
   MinLength,
@@ -72,10 +73,11 @@ export const Id = (options: Options = {}): PropertyDecorator =>
   field({ type: 'string', format: 'uuid' }, options, [Matches(/^[0-9a-f-]{36}$/, says('must be an identifier'))]);
 export const Amount = (options: Options = {}): PropertyDecorator =>
   field({ type: 'integer' }, options, [IsInt(says('must be an amount in whole cents'))]);
-export const Whole = (options: Options & { min?: number } = {}): PropertyDecorator =>
+export const Whole = (options: Options & { min?: number; max?: number } = {}): PropertyDecorator =>
   field({ type: 'integer', ...(options.min === undefined ? {} : { minimum: options.min }) }, options, [
     IsInt(says('must be a whole number')),
     ...(options.min === undefined ? [] : [Min(options.min, says(`must be ${options.min} or more`))]),
+    ...(options.max === undefined ? [] : [Max(options.max, says(`must be ${options.max} or less`))]),
   ]);
 export const Flag = (options: Options = {}): PropertyDecorator =>
   field({ type: 'boolean' }, options, [IsBoolean(says('must be true or false'))]);

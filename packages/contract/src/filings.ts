@@ -9,7 +9,7 @@ export type FormName = (typeof FORMS)[number];
 
 export class CreateFiling {
   @Choice(FORMS) form!: FormName;
-  @Whole({ min: 2025 }) year!: number;
+  @Whole({ min: 2025, max: 2199 }) year!: number;
   @Whole({ nullable: true, min: 1 }) quarter!: number | null;
 }
 export class SignFiling {

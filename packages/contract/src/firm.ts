@@ -64,4 +64,6 @@ export class SecondFactorCode {
 export class ChangePassword {
   @Text(200, { min: 1 }) current!: string;
   @Text(200, { min: 12 }) next!: string;
+  /** Of the second factor, where there is one. */
+  @Text(6, { optional: true }) code?: string;
 }

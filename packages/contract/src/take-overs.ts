@@ -6,7 +6,7 @@ export const TAKE_OVER_STATUSES = ['open', 'accepted', 'taken back', 'discarded'
 export type TakeOverStatus = (typeof TAKE_OVER_STATUSES)[number];
 
 export class CreateTakeOver {
-  @Whole({ min: 2000 }) year!: number;
+  @Whole({ min: 2000, max: 2199 }) year!: number;
 }
 /** A file of balances as the browser read it: bytes in base64. */
 export class UploadBalances {

@@ -1,3 +1,8 @@
+import { cut, faultsOf, recordsOf, shortDay, type RecordTable } from '../records/record.js';
+import { AchFault } from './ach-fault.js';
+import { ADDENDA, BATCH_CONTROL, BATCH_HEADER, ENTRY_DETAIL, FILE_CONTROL, FILE_HEADER } from './ach-records.js';
+import { taxPart } from './txp.js';
+
 /** The bank's own reading of an ACH file, by position, from the rules and not from whoever wrote it. */
 export interface AchPayment {
   readonly amount: number;
@@ -12,21 +17,9 @@ export interface AchFile {
   readonly total: number;
   readonly payments: readonly AchPayment[];
 }
-export class AchFault extends Error {
-  constructor(
-    readonly code: string,
-    message: string,
-  ) {
-    super(message);
-  }
-}
 
-const cut = (line: string, from: number, to: number): string => line.slice(from - 1, to);
-const number = (line: string, from: number, to: number): number => {
-  const digits = cut(line, from, to);
-  if (!/^\d+$/.test(digits)) throw new AchFault('F-NUM', `positions ${from}-${to} are not numeric`);
-  return Number(digits);
-};
+const number = (line: string, from: number, to: number): number => Number(cut(line, from, to));
+const HASH = 10_000_000_000;
 
 function routingIsSound(routing: string): boolean {
   const weights = [3, 7, 1, 3, 7, 1, 3, 7, 1];
@@ -36,71 +29,145 @@ function routingIsSound(routing: string): boolean {
   );
 }
 
-/** The TXP segment of a tax payment, whose amounts must be the entry's. */
-function taxPart(addenda: string, amount: number): string {
-  if (addenda[0] !== '7' || !addenda.includes('TXP*')) throw new AchFault('E-ADD', 'a tax payment has no TXP addenda');
-  const parts = cut(addenda, 4, 83).trim().replace(/\\$/, '').split('*');
-  const inTxp = parts
-    .slice(5)
-    .filter((_, position) => position % 2 === 0)
-    .reduce((total, part) => total + Number(part), 0);
-  if (inTxp !== amount) throw new AchFault('E-TXP', 'the TXP amounts do not add up to the entry');
-  return parts.join('*');
+/** Fields whose faults have a code of their own. */
+const CODES: Readonly<Record<string, string>> = {
+  'Transaction Code': 'E-CODE',
+  'DFI Account Number': 'E-ACC',
+  'Standard Entry Class Code': 'B-SEC',
+};
+
+/** Refuses a record with the first field that is not as the rules have it. */
+function judge(line: string, table: RecordTable, code: string): void {
+  const fault = faultsOf(line, table)[0];
+  if (fault) throw new AchFault(CODES[fault.field] ?? code, `${table.name}: ${fault.message}`);
+}
+const refuse = (code: string, message: string): never => {
+  throw new AchFault(code, message);
+};
+
+interface Sums {
+  count: number;
+  hash: number;
+  total: number;
 }
 
-/** An entry to a person: a credit with an amount, or a prenote without one; no addenda follows. */
-function judgePersonal(line: string, amount: number): void {
-  const code = cut(line, 2, 3);
-  const isPrenote = code === '23' || code === '33';
-  if (!isPrenote && code !== '22' && code !== '32')
-    throw new AchFault('E-CODE', `transaction code ${code} is not taken`);
-  if (isPrenote !== (amount === 0)) throw new AchFault('E-AMT', 'a prenote has no amount, a payment has one');
-  if (cut(line, 79, 79) !== '0') throw new AchFault('E-ADD', 'a payment to a person announces an addenda');
-  if (cut(line, 13, 29).trim() === '') throw new AchFault('E-ACC', 'an account number is missing');
+/** An entry with its addenda; answers with the payment and how many records it took. */
+function readEntry(
+  lines: readonly string[],
+  at: number,
+  entryClass: string,
+  odfi: string,
+): { payment: AchPayment; records: number } {
+  const line = lines[at] ?? '';
+  judge(line, ENTRY_DETAIL, 'E-FLD');
+  if (!routingIsSound(cut(line, 4, 12))) refuse('E-RTN', 'a receiving routing number is wrong');
+  const amount = number(line, 30, 39);
+  const trace = cut(line, 80, 94);
+  if (trace.slice(0, 8) !== odfi) refuse('E-TRC', 'a trace number does not begin with the originating bank');
+  const isPrenote = ['23', '33'].includes(cut(line, 2, 3));
+  if (isPrenote !== (amount === 0)) refuse('E-AMT', 'a prenote has no amount, a payment has one');
+  const hasAddenda = cut(line, 79, 79) === '1';
+  const next = lines[at + 1] ?? '';
+  if (hasAddenda !== next.startsWith('7'))
+    refuse('E-ADD', 'an addenda is announced and missing, or there without being announced');
+  if (entryClass === 'PPD' && hasAddenda) refuse('E-ADD', 'a payment to a person announces an addenda');
+  if (entryClass === 'CCD' && !hasAddenda) refuse('E-ADD', 'a tax payment has no TXP addenda');
+  if (hasAddenda) {
+    judge(next, ADDENDA, 'A-FLD');
+    if (cut(next, 88, 94) !== trace.slice(8)) refuse('A-SEQ', 'an addenda does not name the entry before it');
+  }
+  return {
+    payment: {
+      amount,
+      receiver: cut(line, 55, 76).trim(),
+      account: cut(line, 13, 29).trim(),
+      trace,
+      txp: hasAddenda ? taxPart(cut(next, 4, 83), amount) : '',
+    },
+    records: hasAddenda ? 2 : 1,
+  };
+}
+
+/** Whether counts, hash and totals of a control record are those of what it controls. */
+function agree(sums: Sums, count: number, hash: number, total: number): void {
+  if (count !== sums.count) refuse('F-CNT', 'the entry and addenda count is wrong');
+  if (hash !== sums.hash % HASH) refuse('F-HASH', 'the entry hash is wrong');
+  if (total !== sums.total) refuse('F-TOT', 'the control totals differ from the entries');
+}
+
+function judgeHeader(header: string): void {
+  judge(header, FILE_HEADER, 'F-HEAD');
+  if (!/^ \d{9}$/.test(cut(header, 4, 13)) || !routingIsSound(cut(header, 5, 13)))
+    refuse('F-HEAD', 'the immediate destination is not a blank and a routing number');
+  if (cut(header, 14, 23).trim() === '') refuse('F-HEAD', 'the immediate origin is missing');
+  if (shortDay(cut(header, 24, 29)) === null) refuse('F-HEAD', 'the file creation date is no day');
+  const time = cut(header, 30, 33);
+  if (time.trim() !== '' && (Number(time.slice(0, 2)) > 23 || Number(time.slice(2)) > 59))
+    refuse('F-HEAD', 'the file creation time is no time');
 }
 
 /** Reads and checks a file; throws AchFault with the bank's code when it must be refused. */
 export function readAch(content: string): AchFile {
-  const lines = content.split('\r\n').filter((line) => line !== '');
+  if (!/^[\x20-\x7e\r\n]*$/.test(content)) refuse('F-CHAR', 'the file has a character outside the character set');
+  const lines = recordsOf(content, 94) ?? refuse('F-LEN', 'a record is not 94 characters long');
   if (lines.length === 0 || lines.length % 10 !== 0)
-    throw new AchFault('F-BLOCK', 'the file is not in whole blocks of ten records');
-  if (lines.some((line) => line.length !== 94)) throw new AchFault('F-LEN', 'a record is not 94 characters long');
-  const [header, batch] = lines;
-  if (!header?.startsWith('101') || !batch?.startsWith('5'))
-    throw new AchFault('F-HEAD', 'file or batch header is missing');
-  const entryClass = cut(batch, 51, 53);
-  if (entryClass !== 'CCD' && entryClass !== 'PPD') throw new AchFault('B-SEC', 'only CCD and PPD are taken');
-  const effectiveShort = cut(batch, 70, 75);
-  const effective = `20${effectiveShort.slice(0, 2)}-${effectiveShort.slice(2, 4)}-${effectiveShort.slice(4)}`;
+    refuse('F-BLOCK', 'the file is not in whole blocks of ten records');
+  const last = lines.findLastIndex((line) => !/^9{94}$/.test(line));
+  const control = lines[last] ?? '';
+  if (!lines[0]?.startsWith('1')) refuse('F-HEAD', 'the file header is missing');
+  if (!control.startsWith('9')) refuse('F-CTL', 'the file control record is missing');
+  judgeHeader(lines[0] ?? '');
   const payments: AchPayment[] = [];
-  let hash = 0;
-  let details = 0;
-  lines.forEach((line, index) => {
-    if (line[0] !== '6') return;
-    if (!routingIsSound(cut(line, 4, 12))) throw new AchFault('E-RTN', 'a receiving routing number is wrong');
-    hash += number(line, 4, 11);
-    const amount = number(line, 30, 39);
-    const payment = {
-      amount,
-      receiver: cut(line, 55, 76).trim(),
-      account: cut(line, 13, 29).trim(),
-      trace: cut(line, 80, 94),
-    };
-    if (entryClass === 'CCD') payments.push({ ...payment, txp: taxPart(lines[index + 1] ?? '', amount) });
-    else {
-      judgePersonal(line, amount);
-      payments.push({ ...payment, txp: '' });
+  const traces = new Set<string>();
+  const days = new Set<string>();
+  const file: Sums = { count: 0, hash: 0, total: 0 };
+  let batches = 0;
+  let at = 1;
+  while (at < last) {
+    const batch = lines[at] ?? '';
+    if (!batch.startsWith('5')) refuse('F-ORDER', 'a record stands where a batch header belongs');
+    judge(batch, BATCH_HEADER, 'B-FLD');
+    const day = shortDay(cut(batch, 70, 75)) ?? refuse('B-DATE', 'the effective entry date is no day');
+    days.add(day);
+    batches += 1;
+    if (number(batch, 88, 94) !== batches) refuse('B-NUM', 'batch numbers do not count on from one');
+    const entryClass = cut(batch, 51, 53);
+    const odfi = cut(batch, 80, 87);
+    const sums: Sums = { count: 0, hash: 0, total: 0 };
+    at += 1;
+    let before = '';
+    while ((lines[at] ?? '').startsWith('6')) {
+      const { payment, records } = readEntry(lines, at, entryClass, odfi);
+      if (payment.trace <= before || traces.has(payment.trace)) refuse('E-TRC', 'trace numbers do not ascend');
+      before = payment.trace;
+      traces.add(payment.trace);
+      sums.count += records;
+      sums.hash += number(lines[at] ?? '', 4, 11);
+      sums.total += payment.amount;
+      payments.push(payment);
+      at += records;
     }
-    details += entryClass === 'CCD' ? 2 : 1;
-  });
-  const total = payments.reduce((running, payment) => running + payment.amount, 0);
-  const batchControl = lines.find((line) => line[0] === '8');
-  const fileControl = lines.find((line) => line[0] === '9' && !/^9+$/.test(line));
-  if (!batchControl || !fileControl) throw new AchFault('F-CTL', 'a control record is missing');
-  if (number(batchControl, 33, 44) !== total || number(fileControl, 44, 55) !== total)
-    throw new AchFault('F-TOT', 'the control totals differ from the entries');
-  if (number(batchControl, 11, 20) !== hash % 10_000_000_000 || number(fileControl, 22, 31) !== hash % 10_000_000_000)
-    throw new AchFault('F-HASH', 'the entry hash is wrong');
-  if (number(batchControl, 5, 10) !== details) throw new AchFault('F-CNT', 'the entry and addenda count is wrong');
-  return { effective, total, payments };
+    const end = lines[at] ?? '';
+    if (!end.startsWith('8')) refuse('F-ORDER', 'a batch is not ended with its control record');
+    if (sums.count === 0) refuse('B-EMPTY', 'a batch has no entry');
+    judge(end, BATCH_CONTROL, 'C-FLD');
+    agree(sums, number(end, 5, 10), number(end, 11, 20), number(end, 33, 44));
+    for (const [what, inHeader, inControl] of [
+      ['service class code', cut(batch, 2, 4), cut(end, 2, 4)],
+      ['company identification', cut(batch, 41, 50), cut(end, 45, 54)],
+      ['originating bank', odfi, cut(end, 80, 87)],
+      ['batch number', cut(batch, 88, 94), cut(end, 88, 94)],
+    ] as const)
+      if (inHeader !== inControl) refuse('C-FLD', `the ${what} of a batch control is not that of its header`);
+    file.count += sums.count;
+    file.hash += sums.hash;
+    file.total += sums.total;
+    at += 1;
+  }
+  judge(control, FILE_CONTROL, 'F-CTL');
+  if (batches === 0 || number(control, 2, 7) !== batches) refuse('F-CTL', 'the batch count is wrong');
+  if (number(control, 8, 13) !== lines.length / 10) refuse('F-CTL', 'the block count is wrong');
+  agree(file, number(control, 14, 21), number(control, 22, 31), number(control, 44, 55));
+  if (days.size > 1) refuse('B-DATE', 'batches of one file have different effective entry dates');
+  return { effective: [...days][0] ?? '', total: file.total, payments };
 }

@@ -1,6 +1,7 @@
 import { bankDaysAfter, isBankOpen } from '../calendar.js';
 import type { Records, Store, Submission } from '../store.js';
-import { AchFault, readAch } from './ach-reader.js';
+import { AchFault } from './ach-fault.js';
+import { readAch } from './ach-reader.js';
 
 /** Entries that come back from the receiving bank, one by one (return reason codes of the Nacha Operating Rules). */
 export interface EntryReturn {

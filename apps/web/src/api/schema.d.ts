@@ -1898,6 +1898,7 @@ export interface components {
         ChangePassword: {
             current: string;
             next: string;
+            code?: string;
         };
         Found: {
             /** @enum {string} */

@@ -1,6 +1,7 @@
 import { addDays, showDate, type LocalDate } from '../calendar/local-date.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
 import { WITHOUT_FIELD } from '../formats/efw2/file.js';
+import { nameInFile } from '../identity/transliterate.js';
 import { checkEin, checkSsn } from '../identity/numbers.js';
 import { add, cents, showDollars, sum, type Cents } from '../money/cents.js';
 import { lineValue, periodEnd941, type Form941 } from '../returns/form-941.js';
@@ -125,7 +126,7 @@ const personIdentity: Check<W2Set> = (set) =>
     return [
       ...checkSsn(person.ssn, `${at}.ssn`),
       ...(['firstName', 'middleName', 'lastName'] as const).flatMap((field) =>
-        NAME.test(person[field]) ? [] : [problem('name.forbidden', `${at}.${field}`, { field })],
+        NAME.test(nameInFile(person[field])) ? [] : [problem('name.forbidden', `${at}.${field}`, { field })],
       ),
       ...(['firstName', 'lastName', 'street', 'city', ...(person.country === '' ? HOME_FIELDS : [])] as const).flatMap(
         (field) =>

@@ -1,6 +1,7 @@
 import { addDays, addMonths, parseDate, showDate, type LocalDate } from '../calendar/local-date.js';
 import { ask, problem, warning, type Issue } from '../issues/issue.js';
 import { findState } from '../jurisdictions/states.js';
+import { nameInFile } from './transliterate.js';
 import { isZipOf } from './zip-areas.js';
 
 /** Who a person is, as typed. Blank is not known. */
@@ -29,8 +30,12 @@ const TITLES = /^(mr|mrs|ms|miss|dr|rev|prof)\.?\s/i;
 
 function nameIssues(person: PersonIdentity): Issue[] {
   const issues: Issue[] = [];
-  for (const field of ['firstName', 'middleName', 'lastName', 'suffix'] as const)
-    if (!NAME.test(person[field])) issues.push(problem('name.forbidden', field, { field: person[field] }));
+  for (const field of ['firstName', 'middleName', 'lastName', 'suffix'] as const) {
+    const inFile = nameInFile(person[field]);
+    if (!NAME.test(inFile)) issues.push(problem('name.forbidden', field, { field: person[field] }));
+    else if (inFile !== person[field].trim())
+      issues.push(warning('name.in-file', field, { name: person[field].trim(), file: inFile }));
+  }
   if (TITLES.test(`${person.firstName} `)) issues.push(problem('name.title', 'firstName', { name: person.firstName }));
   if (/\d/.test(`${person.firstName}${person.lastName}`))
     issues.push(problem('name.digits', /\d/.test(person.firstName) ? 'firstName' : 'lastName'));

@@ -312,6 +312,10 @@ export const ISSUE_TEXTS = {
     'Put it into the suffix; the wage file keeps it apart.',
   ),
   'zip.shape': entry('A ZIP code has five digits.', 'Write it like 12345.'),
+  'name.in-file': entry(
+    '{name} stays as it is on screen and on the pay stub; the wage file carries {file}.',
+    'Nothing to do, if the name is right.',
+  ),
   'zip.other-state': entry('The ZIP code {zip} is not one of {state}.', 'Check both against the envelope.'),
   'address.post-box': entry(
     'A post box does not say where a person lives.',

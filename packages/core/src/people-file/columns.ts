@@ -2,7 +2,7 @@ import { STATE_CODES } from '../jurisdictions/state.js';
 import { stateCertificateFields } from '../facts/employee-facts.js';
 
 export type PeopleColumnKind =
-  'text' | 'date' | 'amount' | 'decimal' | 'whole' | 'flag' | 'state' | 'ssn' | 'zip' | 'name' | 'choice';
+  'text' | 'date' | 'amount' | 'decimal' | 'percent' | 'whole' | 'flag' | 'state' | 'ssn' | 'zip' | 'name' | 'choice';
 
 /** A column that a file of people may have: what it holds and the headings by which it is known. */
 export interface PeopleColumn {
@@ -185,7 +185,7 @@ export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
     'countyofresidence',
   ),
   text('schoolDistrict', 'School district', 60, 'schooldistrict'),
-  of('decimal', 'deferralPercent', '401(k) percent', '401kpercent', '401k%', 'deferralpercent', '401k'),
+  of('percent', 'deferralPercent', '401(k) percent', '401kpercent', '401k%', 'deferralpercent', '401k'),
   of('amount', 'deferralAmount', '401(k) amount', '401kamount', 'deferralamount'),
   of(
     'amount',

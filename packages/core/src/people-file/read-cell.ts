@@ -50,8 +50,10 @@ export function readCell(column: PeopleColumn, given: string): ReadCell {
       const [whole = '0', part = ''] = value.split('.');
       return { value: `${whole}.${part.padEnd(2, '0')}` };
     }
+    case 'percent':
     case 'decimal': {
-      const value = number(text);
+      // `10%` is no rate of pay.
+      const value = column.kind === 'percent' ? number(text) : number(text.replace(/%$/, ' percent'));
       if (!/^-?\d+(\.\d+)?$/.test(value)) return fail(problem('input.not-a-decimal', column.name, { value: text }));
       return value.startsWith('-') ? fail(problem('input.negative', column.name, { what: column.label })) : { value };
     }

@@ -1,4 +1,5 @@
 import type { LocalDate } from '../calendar/local-date.js';
+import { factDoubts } from '../facts/doubts.js';
 import { EMPLOYEE_FACTS, type EmployeeFactKind } from '../facts/employee-facts.js';
 import type { FactValue } from '../facts/fact-kind.js';
 import { nextEmployeeNumber, personIssues } from '../identity/person.js';
@@ -176,6 +177,15 @@ function factIssues(fact: NewFact): Issue[] {
   });
 }
 
+/** What a row says that is legal and looks like a slip: the preview shows it, and taking the file on is the second look. */
+const doubtsOf = (facts: readonly NewFact[], hiredOn: string | null): Issue[] =>
+  facts.flatMap((fact) =>
+    factDoubts(fact, { facts: [], hiredOn }, '').map((issue) => ({
+      ...issue,
+      field: issue.field.split('.').at(-1) ?? '',
+    })),
+  );
+
 function readRow(
   row: readonly string[],
   file: PeopleFile,
@@ -222,6 +232,7 @@ function readRow(
   issues.push(...personIssues(identity, around.today));
   const facts = factsOf(cells, around, identity.hiredOn ?? around.today, issues);
   issues.push(...facts.flatMap(factIssues));
+  if (!issues.some((issue) => issue.severity === 'error')) issues.push(...doubtsOf(facts, identity.hiredOn));
   const person: NewPerson = {
     number: textOf('number'),
     ...identity,

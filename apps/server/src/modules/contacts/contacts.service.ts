@@ -7,7 +7,9 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { notFound, refuse } from '../../http/refusal.js';
+import { Secrets } from '../../database/secrets.js';
 import { Audit } from '../audit/audit.js';
+import { refuseWeak } from '../identity/passwords.js';
 import { emailIssues } from '../clients/client-checks.js';
 import { findClient } from '../clients/clients.service.js';
 import { Filing } from '../filings/entities.js';
@@ -26,7 +28,7 @@ interface StoredQuestion {
   readonly who: string;
   readonly asks: string;
   readonly status: 'asked' | 'answered';
-  readonly answer: string;
+  readonly answer_cipher: Buffer | null;
   readonly chase_on: string;
   readonly version: number;
 }
@@ -42,6 +44,7 @@ export class ContactsService {
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(Audit) private readonly audit: Audit,
+    @Inject(Secrets) private readonly secrets: Secrets,
   ) {}
 
   list(actor: Actor, clientId: string): Promise<ContactRow[]> {
@@ -55,6 +58,7 @@ export class ContactsService {
     refuseUnlessAdministrator(actor, 'let somebody of a client sign in');
     const issues = emailIssues(input.email, 'email');
     if (issues.length > 0) throw refuse(issues);
+    refuseWeak(input.password, [input.name, input.email], 'password');
     const hash = await argon2.hash(input.password);
     return this.database.run(actor, async (manager) => {
       await findClient(manager, clientId);
@@ -89,14 +93,18 @@ export class ContactsService {
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
       const questions = (await manager.query(
-        `SELECT q.id, q.asks, q.status, q.answer, q.chase_on, q.version, coalesce(e.first_name || ' ' || e.last_name, '') AS who
+        `SELECT q.id, q.asks, q.status, q.answer_cipher, q.chase_on, q.version, coalesce(e.first_name || ' ' || e.last_name, '') AS who
          FROM question q LEFT JOIN employee e ON e.id = q.employee_id WHERE q.client_id = $1 AND q.status IN ('asked','answered') ORDER BY q.status <> 'asked', q.chase_on, who`,
         [clientId],
       )) as StoredQuestion[];
       return {
         clientName: client.legalName,
         einTail: client.ein.slice(-4),
-        questions: questions.map(({ chase_on: chaseOn, ...question }) => ({ ...question, chaseOn })),
+        questions: questions.map(({ chase_on: chaseOn, answer_cipher: answer, ...question }) => ({
+          ...question,
+          answer: answer ? this.secrets.open(answer) : '',
+          chaseOn,
+        })),
         done: await this.done(manager, clientId),
       };
     });

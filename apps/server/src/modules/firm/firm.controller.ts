@@ -1,4 +1,5 @@
-import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Req } from '@nestjs/common';
+import type { Request } from 'express';
 import { ClientFact } from '@zakat/contract/clients';
 import {
   ChangePassword,
@@ -12,7 +13,7 @@ import {
   UserRow,
 } from '@zakat/contract/firm';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession, OpenToContacts } from '../identity/guard.js';
+import { COOKIE, CurrentSession, OpenToContacts } from '../identity/guard.js';
 import { SecondFactor } from '../identity/second-factor.js';
 import type { Session } from '../identity/sessions.js';
 import { FirmService } from './firm.service.js';
@@ -103,7 +104,8 @@ export class FirmController {
   @Put('session/password')
   @OpenToContacts()
   @HttpCode(204)
-  password(@CurrentSession() session: Session, @Body() body: ChangePassword): Promise<void> {
-    return this.factor.changePassword(session, body);
+  password(@CurrentSession() session: Session, @Req() request: Request, @Body() body: ChangePassword): Promise<void> {
+    const cookies = request.cookies as Record<string, string>;
+    return this.factor.changePassword(session, cookies[COOKIE] ?? '', body);
   }
 }

@@ -7,6 +7,7 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { notFound, refuse, refuseField } from '../../http/refusal.js';
 import { Audit } from '../audit/audit.js';
 import { emailIssues } from '../clients/client-checks.js';
+import { refuseWeak } from '../identity/passwords.js';
 import { refuseUnlessAdministrator } from './administrator.js';
 
 interface StoredUser {
@@ -35,6 +36,7 @@ export class UsersService {
     refuseUnlessAdministrator(actor, 'add a user');
     const issues = emailIssues(input.email, 'email');
     if (issues.length > 0) throw refuse(issues);
+    refuseWeak(input.password, [input.name, input.email], 'password');
     const hash = await argon2.hash(input.password);
     return this.database.run(actor, async (manager) => {
       const id = randomUUID();

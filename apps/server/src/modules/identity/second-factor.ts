@@ -1,26 +1,20 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { ChangePassword, SecondFactorOffer } from '@zakat/contract/firm';
 import argon2 from 'argon2';
-import { Secret, TOTP } from 'otpauth';
+import { Secret } from 'otpauth';
 import QRCode from 'qrcode';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { conflict, refuseField } from '../../http/refusal.js';
 import { Audit } from '../audit/audit.js';
-import type { Session } from './sessions.js';
+import { Attempts } from './attempts.js';
+import { refuseWeak } from './passwords.js';
+import { tokenHash, type Session } from './sessions.js';
+import { stepOfCode, totpOf } from './totp.js';
 
-const PERIOD = 30;
-/** A code of the step before or after is taken too: clocks differ (RFC 6238, section 5.2). */
-const WINDOW = 1;
-const totpOf = (secret: string, label = ''): TOTP =>
-  new TOTP({ issuer: 'Zakat', label, algorithm: 'SHA1', digits: 6, period: PERIOD, secret: Secret.fromBase32(secret) });
-
-/** The time step that a code belongs to, or null when it is none of those allowed now. */
-export function stepOfCode(secret: string, code: string, now = Date.now()): number | null {
-  const delta = totpOf(secret).validate({ token: code, timestamp: now, window: WINDOW });
-  return delta === null ? null : Math.floor(now / 1000 / PERIOD) + delta;
-}
+/** Guesses of somebody who is signed in count apart from those at the door. */
+const ownAccount = ({ userId }: Session): string => `own ${userId}`;
 
 interface Kept {
   readonly totp_cipher: Buffer | null;
@@ -35,6 +29,7 @@ export class SecondFactor {
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(Secrets) private readonly secrets: Secrets,
     @Inject(Audit) private readonly audit: Audit,
+    @Inject(Attempts) private readonly attempts: Attempts,
   ) {}
 
   /** Offers a new key. It counts only once a code made with it was typed in. */
@@ -66,25 +61,41 @@ export class SecondFactor {
     });
   }
 
-  remove(session: Session, code: string): Promise<void> {
-    return this.database.run(session, async (manager) => {
+  async remove(session: Session, code: string): Promise<void> {
+    const attempt = await this.attempts.begin(ownAccount(session), null);
+    await this.database.run(session, async (manager) => {
       const { totp_cipher: cipher } = await this.kept(manager, session);
       if (!cipher || stepOfCode(this.secrets.open(cipher), code) === null)
         throw refuseField('code', 'This code is not right.', 'Type the six digits that show now.');
       await manager.query('UPDATE app_user SET totp_cipher = NULL WHERE id = $1', [session.userId]);
       await this.audit.record(manager, session, 'user.second-factor-off', 'user', session.userId);
     });
+    await attempt.succeeded();
   }
 
-  async changePassword(session: Session, input: ChangePassword): Promise<void> {
+  /** Changes one's own password: with the present one, and the second factor where there is one. Every other session ends. */
+  async changePassword(session: Session, token: string, input: ChangePassword): Promise<void> {
+    refuseWeak(input.next, [session.name, session.email], 'next');
+    const attempt = await this.attempts.begin(ownAccount(session), null);
     const kept = await this.database.run(session, (manager) => this.kept(manager, session));
     if (!(await argon2.verify(kept.password_hash, input.current)))
       throw refuseField('current', 'This is not your password.', 'Type the one you signed in with.');
+    if (kept.totp_cipher && stepOfCode(this.secrets.open(kept.totp_cipher), input.code ?? '') === null)
+      throw refuseField(
+        'code',
+        'The code of your second factor is missing or not right.',
+        'Type the six digits that show now.',
+      );
     const hash = await argon2.hash(input.next);
     await this.database.run(session, async (manager) => {
       await manager.query('UPDATE app_user SET password_hash = $2 WHERE id = $1', [session.userId, hash]);
+      await manager.query('DELETE FROM session WHERE user_id = $1 AND token_hash <> $2', [
+        session.userId,
+        tokenHash(token),
+      ]);
       await this.audit.record(manager, session, 'user.password', 'user', session.userId);
     });
+    await attempt.succeeded();
   }
 
   private async kept(manager: EntityManager, session: Session): Promise<Kept> {

@@ -8,7 +8,8 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Refusal } from '../../http/refusal.js';
 import { Audit } from '../audit/audit.js';
 import { Clock } from '../clock/clock.js';
-import { stepOfCode } from './second-factor.js';
+import { Attempts } from './attempts.js';
+import { stepOfCode } from './totp.js';
 
 export interface Session extends Actor {
   readonly userId: string;
@@ -19,9 +20,7 @@ export interface Session extends Actor {
 }
 
 const HOURS = 10;
-const MOST_FAILURES = 5;
-const WINDOW = '15 minutes';
-const tokenHash = (token: string): Buffer => createHash('sha256').update(token).digest();
+export const tokenHash = (token: string): Buffer => createHash('sha256').update(token).digest();
 
 @Injectable()
 export class Sessions {
@@ -33,24 +32,13 @@ export class Sessions {
     @Inject(Secrets) private readonly secrets: Secrets,
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(Attempts) private readonly attempts: Attempts,
   ) {}
 
-  /** Signs in; answers with the session token. Five failures in a quarter of an hour close the account for that long. */
+  /** Signs in; answers with the session token. Five failures within 15 minutes close the account for that long. */
   async signIn(email: string, password: string, address: string, code = ''): Promise<string> {
-    const account = this.secrets.mark(`account ${email.trim().toLowerCase()}`);
-    const from = this.secrets.mark(`address ${address}`);
+    const attempt = await this.attempts.begin(email.trim().toLowerCase(), address);
     const user = await this.database.runWithoutFirm(async (manager) => {
-      const failures = (await manager.query(
-        `SELECT count(*)::int AS count FROM sign_in_attempt WHERE account_hash = $1 AND NOT succeeded AND at > now() - interval '${WINDOW}'
-         AND at > coalesce((SELECT max(at) FROM sign_in_attempt WHERE account_hash = $1 AND succeeded), '-infinity')`,
-        [account],
-      )) as { count: number }[];
-      if ((failures[0]?.count ?? 0) >= MOST_FAILURES)
-        throw new Refusal(
-          429,
-          'sign-in-throttled',
-          'Too many failed tries for this account. Try again in a quarter of an hour.',
-        );
       const rows = (await manager.query('SELECT * FROM user_for_sign_in($1)', [email.trim()])) as {
         id: string;
         firm_id: string;
@@ -61,19 +49,15 @@ export class Sessions {
       return rows[0] ?? null;
     });
     const isPasswordRight = await argon2.verify(user?.password_hash ?? (await this.nobody), password);
-    if (user?.totp_cipher && isPasswordRight && code === '')
+    if (user?.totp_cipher && isPasswordRight && code === '') {
+      // Not a wrong guess: the first half was right, and the second is asked for.
+      await attempt.succeeded();
       throw new Refusal(401, 'second-factor', 'Type the six digits of your second factor too.');
+    }
     const step = user?.totp_cipher ? stepOfCode(this.secrets.open(user.totp_cipher), code) : null;
     // A code counts once: the step of the last one used is kept.
     const isCodeRight = !user?.totp_cipher || (step !== null && step > Number(user.totp_last_step));
     const isRight = isPasswordRight && isCodeRight;
-    await this.database.runWithoutFirm((manager) =>
-      manager.query('INSERT INTO sign_in_attempt (account_hash, address_hash, succeeded) VALUES ($1, $2, $3)', [
-        account,
-        from,
-        isRight && user !== null,
-      ]),
-    );
     if (user && isPasswordRight && !isCodeRight)
       throw new Refusal(
         401,
@@ -81,6 +65,7 @@ export class Sessions {
         'This code is not right, or was used already. Wait for the next one.',
       );
     if (!user || !isRight) throw new Refusal(401, 'sign-in-failed', 'E-mail and password do not belong together.');
+    await attempt.succeeded();
     const token = randomBytes(32).toString('base64url');
     const actor: Actor = { firmId: user.firm_id, userId: user.id, role: 'system' };
     await this.database.run(actor, async (manager) => {

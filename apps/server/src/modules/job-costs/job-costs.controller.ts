@@ -1,8 +1,9 @@
-import { Controller, Get, Inject, Param, ParseIntPipe, ParseUUIDPipe, Query } from '@nestjs/common';
+import { Controller, Get, Inject, Param, ParseUUIDPipe, Query } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
 import { JobCostOfPeriod } from '@zakat/contract/payrolls';
 import { Answers } from '../../http/answers.js';
 import { quarterFrom } from '../../http/period.js';
+import { ParseYearPipe } from '../../http/year-pipe.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
 import { JobCostsService } from './job-costs.service.js';
@@ -17,7 +18,7 @@ export class JobCostsController {
   of(
     @CurrentSession() session: Session,
     @Param('id', ParseUUIDPipe) id: string,
-    @Query('year', ParseIntPipe) year: number,
+    @Query('year', ParseYearPipe) year: number,
     @Query('quarter') quarter?: string,
   ): Promise<JobCostOfPeriod[]> {
     return this.costs.of(session, id, { year, quarter: quarterFrom(quarter) });

@@ -3,7 +3,9 @@ import type { NewHireFile, NewHireRow } from '@zakat/contract/people';
 import { addDays, date } from '@zakat/core/calendar/local-date';
 import { personOnDay } from '@zakat/core/facts/on-day';
 import { NEW_HIRE_FIELDS, newHireDue, newHireGaps, type NewHire } from '@zakat/core/new-hires/new-hires';
+import { transliterate } from '@zakat/core/identity/transliterate';
 import { stringify } from 'csv-stringify/sync';
+import { harmless } from '../tables/write-table.js';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
@@ -83,7 +85,7 @@ export class NewHiresService {
         NEW_HIRE_FIELDS.map((field) => field.name),
         ...due.map(({ hire }) => NEW_HIRE_FIELDS.map((field) => field.value(hire, employer))),
       ];
-      const content = stringify(table);
+      const content = stringify(table.map((row) => row.map((cell) => harmless(transliterate(cell)))));
       const fileName = `new-hires-${state}-${client.key.toLowerCase()}-${today}.csv`;
       const documentId = await this.documents.store(
         manager,

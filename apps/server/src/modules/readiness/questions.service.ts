@@ -8,6 +8,7 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { refuseField } from '../../http/refusal.js';
 import { Executor } from '../../state-machines/executor.js';
 import { QUESTION_MACHINE } from '../../state-machines/machine.js';
+import { Secrets } from '../../database/secrets.js';
 import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
 import { Firm } from '../clients/entities.js';
@@ -22,7 +23,7 @@ interface StoredQuestion {
   readonly who: string;
   readonly asks: string;
   readonly status: QuestionView['status'];
-  readonly answer: string;
+  readonly answer_cipher: Buffer | null;
   readonly asked_on: string;
   readonly chase_on: string;
   readonly field: string;
@@ -38,6 +39,7 @@ export class QuestionsService {
     @Inject(Clock) private readonly clock: Clock,
     @Inject(Executor) private readonly executor: Executor,
     @Inject(ReadinessService) private readonly readiness: ReadinessService,
+    @Inject(Secrets) private readonly secrets: Secrets,
   ) {}
 
   list(actor: Actor, clientId: string): Promise<QuestionView[]> {
@@ -86,7 +88,7 @@ export class QuestionsService {
         version,
         set:
           act === 'answer'
-            ? { answer, answered_by: actor.userId }
+            ? { answer_cipher: this.secrets.seal(answer), answered_by: actor.userId }
             : act === 'accept'
               ? { accepted_by: actor.userId }
               : {},
@@ -97,12 +99,19 @@ export class QuestionsService {
 
   /** An accepted answer that is a field of the record goes into it; the rest is entered by hand. */
   private async enter(manager: EntityManager, actor: Actor, id: string): Promise<void> {
-    const rows = (await manager.query('SELECT client_id, employee_id, field, answer FROM question WHERE id = $1', [
-      id,
-    ])) as Answered[];
-    const question = rows[0];
+    const rows = (await manager.query(
+      'SELECT client_id, employee_id, field, answer_cipher FROM question WHERE id = $1',
+      [id],
+    )) as (Omit<Answered, 'answer'> & Pick<StoredQuestion, 'answer_cipher'>)[];
+    const row = rows[0];
+    const question = row && { ...row, answer: this.opened(row) };
     if (question && entersItself(question))
       await enterAnswer(manager, actor, this.audit, await this.clock.today(manager), question);
+  }
+
+  /** Answers are about people: they are kept sealed. */
+  private opened({ answer_cipher: answer }: Pick<StoredQuestion, 'answer_cipher'>): string {
+    return answer ? this.secrets.open(answer) : '';
   }
 
   /** The one letter to a client, as PDF. */
@@ -134,7 +143,7 @@ export class QuestionsService {
       who: row.who,
       asks: row.asks,
       status: row.status,
-      answer: row.answer,
+      answer: this.opened(row),
       askedOn: row.asked_on,
       chaseOn: row.chase_on,
       field: row.field,

@@ -15,6 +15,7 @@ import { JurisdictionRow, ProposeRulePack, RulePackRow, RulePackView, RuleRow } 
 import { AtVersion } from '@zakat/contract/payrolls';
 import type { RulePack } from '@zakat/core/rules/pack';
 import { Answers } from '../../http/answers.js';
+import { ParseYearPipe } from '../../http/year-pipe.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
 import { RulesService } from './rules.service.js';
@@ -43,7 +44,7 @@ export class RulesController {
 
   /** A rule pack that carries last year's values into a year that is not published. */
   @Get('carry/:year')
-  carried(@Param('year', ParseIntPipe) year: number): RulePack {
+  carried(@Param('year', ParseYearPipe) year: number): RulePack {
     return this.rules.carried(year);
   }
 

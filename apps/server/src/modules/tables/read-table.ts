@@ -1,86 +1,48 @@
 import { problem } from '@zakat/core/issues/issue';
-import { parse } from 'csv-parse/sync';
-import { unzipSync } from 'fflate';
-import readXlsxFile from 'read-excel-file/node';
+import { Worker } from 'node:worker_threads';
 import { refuse } from '../../http/refusal.js';
 
-const ZIP_SIGN = 'PK\u0003\u0004';
-/** An honest sheet of 5,000 people unpacks to a few megabytes; more is a mistake or an attack. */
-const MOST_UNPACKED = 60_000_000;
-const MOST_COLUMNS = 120;
-const MOST_LINES = 20_000;
+/** The worker runs as it was compiled, also where this module runs from its source. */
+const WORKER = new URL('./table-worker.js', import.meta.url.replace('/apps/server/src/', '/apps/server/dist/'));
+const MOST_SECONDS = 20;
+const MOST_BYTES = 8_000_000;
+/** Megabytes of a worker's own memory. */
+const MEMORY = { maxOldGenerationSizeMb: 384, maxYoungGenerationSizeMb: 64 };
+/** Files are read one after the other: two at a time would take two cores from everybody else. */
+let queue: Promise<unknown> = Promise.resolve();
 
-/** The cells of a file as text, from its bytes: CSV (comma, semicolon or tab) or the first sheet of an XLSX workbook. */
+type Answer = { readonly table: string[][] } | { readonly refused: string };
+
+const unreadable = (what: string) => refuse([problem('file.unreadable', 'file', { what })]);
+
+/**
+ * The cells of a file as text, from its bytes: CSV or the first sheet of an XLSX workbook. It is read in a worker of its own
+ * with limits on bytes, cells, time and memory; whatever is beyond them is refused in a sentence.
+ */
 export async function readTable(content: Buffer): Promise<string[][]> {
-  const isWorkbook = content.subarray(0, 4).toString('latin1') === ZIP_SIGN;
-  const table = isWorkbook ? await readWorkbook(content) : readText(content);
-  if (table.some((row) => row.length > MOST_COLUMNS))
-    throw refuse([problem('file.unreadable', 'file', { what: `a table of at most ${MOST_COLUMNS} columns` })]);
-  return table;
+  if (content.length > MOST_BYTES) throw unreadable(`a file of at most ${MOST_BYTES / 1_000_000} MB`);
+  const turn = queue.then(() => readApart(content));
+  queue = turn.catch(() => undefined);
+  const answer = await turn;
+  if ('refused' in answer) throw unreadable(answer.refused);
+  return answer.table;
 }
 
-function readText(content: Buffer): string[][] {
-  if (content.includes(0)) throw refuse([problem('file.unreadable', 'file', { what: 'CSV or XLSX' })]);
-  const text = decode(content);
-  const firstLine = text.slice(0, text.search(/\r?\n|$/));
-  const delimiter = [',', ';', '\t'].reduce((best, sign) =>
-    firstLine.split(sign).length > firstLine.split(best).length ? sign : best,
-  );
-  try {
-    return parse(text, {
-      bom: true,
-      delimiter,
-      relax_column_count: true,
-      skip_empty_lines: true,
-      to: MOST_LINES,
-      max_record_size: 100_000,
-    }) as unknown as string[][];
-  } catch {
-    throw refuse([problem('file.unreadable', 'file', { what: 'CSV' })]);
-  }
-}
-
-/** UTF-8, or Windows-1252 where the bytes are not UTF-8 (what spreadsheets write by default). */
-function decode(content: Buffer): string {
-  try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(content);
-  } catch {
-    return new TextDecoder('windows-1252').decode(content);
-  }
-}
-
-async function readWorkbook(content: Buffer): Promise<string[][]> {
-  try {
-    let unpacked = 0;
-    // Sizes are summed before anything is unpacked: the filter takes no entry.
-    unzipSync(content, {
-      filter: (file) => {
-        unpacked += file.originalSize;
-        return false;
-      },
-    });
-    if (unpacked > MOST_UNPACKED) throw new RangeError('too large');
-    const sheets = (await readXlsxFile(content)) as unknown;
-    return rowsOf(sheets)
-      .slice(0, MOST_LINES)
-      .map((row) => row.map(cellText));
-  } catch {
-    throw refuse([problem('file.unreadable', 'file', { what: 'an XLSX workbook' })]);
-  }
-}
-
-/** The rows of the first sheet, whether the library answers with rows or with a list of sheets. */
-function rowsOf(answer: unknown): unknown[][] {
-  if (!Array.isArray(answer)) return [];
-  const first = answer[0] as { data?: unknown[][] } | unknown[] | undefined;
-  if (Array.isArray(first) || first === undefined) return answer as unknown[][];
-  return first.data ?? [];
-}
-
-function cellText(cell: unknown): string {
-  if (cell === null || cell === undefined) return '';
-  if (cell instanceof Date) return cell.toISOString().slice(0, 10);
-  if (typeof cell === 'boolean') return cell ? 'yes' : 'no';
-  if (typeof cell === 'number') return String(cell);
-  return typeof cell === 'string' ? cell : '';
+function readApart(content: Buffer): Promise<Answer> {
+  return new Promise((resolve) => {
+    const worker = new Worker(WORKER, { workerData: content, resourceLimits: MEMORY, execArgv: [] });
+    const end = (answer: Answer): void => {
+      clearTimeout(timer);
+      resolve(answer);
+      void worker.terminate();
+    };
+    const timer = setTimeout(
+      () => end({ refused: `a file that can be read in ${MOST_SECONDS} seconds` }),
+      MOST_SECONDS * 1000,
+    );
+    worker.once('message', (answer: Answer) => end(answer));
+    // Out of memory, most of all.
+    worker.once('error', () => end({ refused: 'a file of a few thousand rows' }));
+    worker.once('exit', () => end({ refused: 'CSV or an XLSX workbook' }));
+  });
 }

@@ -8,8 +8,16 @@ const MEDIA_TYPES: Readonly<Record<TableFormat, string>> = {
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
 };
 
+const NUMBER = /^-?(\d+|\d{1,3}(,\d{3})+)(\.\d+)?%?$/;
+/**
+ * What a spreadsheet may take for a formula, whatever blanks or invisible characters stand before it; the wide forms of the
+ * signs are turned into the narrow ones by some programs.
+ */
+const FORMULA =
+  /^[\s\u0000-\u001f\u00a0\u200b-\u200f\u2028-\u202e\u2060-\u2069\ufeff'"]*[=+\-@|%\uff0b\uff0d\uff1d\uff20]/u;
 /** A cell that a spreadsheet would take for a formula is written as text. */
-const harmless = (cell: string): string => (/^[=+\-@\t\r]/.test(cell) && !/^-?\d/.test(cell) ? `'${cell}` : cell);
+export const harmless = (cell: string): string =>
+  /^[\t\r\n]/.test(cell) || (FORMULA.test(cell) && !NUMBER.test(cell.trim())) ? `'${cell}` : cell;
 
 /** A table with its headings in the first row, as a file. */
 export async function writeTable(table: readonly (readonly string[])[], format: TableFormat): Promise<Buffer> {

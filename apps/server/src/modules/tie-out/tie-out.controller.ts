@@ -1,8 +1,9 @@
-import { Controller, Get, Inject, Param, ParseIntPipe, ParseUUIDPipe, Query } from '@nestjs/common';
+import { Controller, Get, Inject, Param, ParseUUIDPipe, Query } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
 import { LedgerEntryView, TieOutView } from '@zakat/contract/filings';
 import { Answers } from '../../http/answers.js';
 import { quarterFrom } from '../../http/period.js';
+import { ParseYearPipe } from '../../http/year-pipe.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
 import { TieOutService } from './tie-out.service.js';
@@ -17,7 +18,7 @@ export class TieOutController {
   view(
     @CurrentSession() session: Session,
     @Param('id', ParseUUIDPipe) id: string,
-    @Query('year', ParseIntPipe) year: number,
+    @Query('year', ParseYearPipe) year: number,
     @Query('quarter') quarter?: string,
   ): Promise<TieOutView> {
     return this.tieOut.view(session, id, { year, quarter: quarterFrom(quarter) });
@@ -30,7 +31,7 @@ export class TieOutController {
   entries(
     @CurrentSession() session: Session,
     @Param('id', ParseUUIDPipe) id: string,
-    @Query('year', ParseIntPipe) year: number,
+    @Query('year', ParseYearPipe) year: number,
     @Query('group') group: string,
     @Query('quarter') quarter?: string,
     @Query('of') of?: 'liabilities' | 'payments',

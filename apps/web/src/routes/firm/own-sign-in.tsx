@@ -86,10 +86,11 @@ export function OwnSignIn(): ReactNode {
   const signOut = useSignOutEverywhere();
   const [current, setCurrent] = useState('');
   const [next, setNext] = useState('');
+  const [code, setCode] = useState('');
   if (!session) return null;
   const save = (event: FormEvent): void => {
     event.preventDefault();
-    change.mutate({ current, next });
+    change.mutate(session.hasSecondFactor ? { current, next, code } : { current, next });
   };
   return (
     <section className="section">
@@ -112,10 +113,21 @@ export function OwnSignIn(): ReactNode {
           value={next}
           onChange={(event) => setNext(event.currentTarget.value)}
         />
+        {session.hasSecondFactor && (
+          <TextInput
+            label="Code"
+            size="xs"
+            w={80}
+            maxLength={6}
+            inputMode="numeric"
+            value={code}
+            onChange={(event) => setCode(event.currentTarget.value)}
+          />
+        )}
         <Button type="submit" variant="outline" loading={change.isPending} disabled={next.length < 12}>
           Change
         </Button>
-        {change.isSuccess && <span role="status">changed</span>}
+        {change.isSuccess && <span role="status">changed; your other sessions have ended</span>}
         <RefusedNote error={change.error} />
       </form>
       <button type="button" className="plain" onClick={() => signOut.mutate(session.user.id)}>

@@ -1,3 +1,4 @@
+import { nameInFile } from '../../identity/transliterate.js';
 import type { Issue } from '../../issues/issue.js';
 import type { Cents } from '../../money/cents.js';
 import { formW3, type FormW2 } from '../../yearend/w2.js';
@@ -187,10 +188,10 @@ export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] 
       RW,
       {
         'Social Security Number (SSN)': person.ssn,
-        'Employee First Name': person.firstName,
-        'Employee Middle Name or Initial': person.middleName,
-        'Employee Last Name': person.lastName,
-        Suffix: person.suffix,
+        'Employee First Name': nameInFile(person.firstName),
+        'Employee Middle Name or Initial': nameInFile(person.middleName),
+        'Employee Last Name': nameInFile(person.lastName),
+        Suffix: nameInFile(person.suffix),
         ...addressFields(person),
         ...moneyFields(form),
         ...benefitFields(form),

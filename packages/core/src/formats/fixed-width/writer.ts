@@ -1,3 +1,4 @@
+import { transliterate } from '../../identity/transliterate.js';
 import { problem, type Issue } from '../../issues/issue.js';
 import type { Field, RecordLayout } from './field.js';
 
@@ -9,7 +10,9 @@ function render(field: Field, value: string | number | undefined, at: string, is
   const width = field.to - field.from + 1;
   if (field.kind === 'fixed') return field.value;
   if (field.kind === 'blank') return ' '.repeat(width);
-  const text = value === undefined ? '' : String(value);
+  const given = value === undefined ? '' : String(value);
+  // The files carry ASCII: what has a plain form takes it here, whatever the record says on screen.
+  const text = field.kind === 'text' ? transliterate(given) : given;
   if (text === '' && field.isRequired) issues.push(problem('file.required', at, { field: field.name }));
   if (field.kind === 'amount' && text.startsWith('-')) {
     issues.push(problem('file.negative', at, { field: field.name }));

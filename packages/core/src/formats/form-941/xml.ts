@@ -2,6 +2,7 @@ import { create } from 'xmlbuilder2';
 import type { LocalDate } from '../../calendar/local-date.js';
 import { cents, toDollars } from '../../money/cents.js';
 import { lineValue, periodEnd941, type Form941 } from '../../returns/form-941.js';
+import { transliterate } from '../../identity/transliterate.js';
 import type { PostalAddress } from '../efw2/file.js';
 import { FORM_941_ELEMENTS } from './fields.js';
 
@@ -38,8 +39,8 @@ export interface Form941Xml {
 }
 
 const address = (place: PostalAddress) => ({
-  AddressLine1Txt: place.street,
-  CityNm: place.city,
+  AddressLine1Txt: transliterate(place.street),
+  CityNm: transliterate(place.city),
   StateAbbreviationCd: place.state,
   ZIPCd: place.zip,
 });
@@ -89,25 +90,25 @@ export function writeForm941(input: Form941Xml): string {
           ReturnTypeCd: '941',
           Filer: {
             EIN: filer.ein,
-            BusinessName: { BusinessNameLine1Txt: filer.name },
-            ...(filer.tradeName === '' ? {} : { TradeName: { BusinessNameLine1Txt: filer.tradeName } }),
+            BusinessName: { BusinessNameLine1Txt: transliterate(filer.name) },
+            ...(filer.tradeName === '' ? {} : { TradeName: { BusinessNameLine1Txt: transliterate(filer.tradeName) } }),
             BusinessNameControlTxt: filer.nameControl,
             USAddress: address(filer),
             PhoneNum: filer.phone,
           },
           BusinessOfficerGrp: {
-            PersonNm: signature.name,
-            PersonTitleTxt: signature.title,
+            PersonNm: transliterate(signature.name),
+            PersonTitleTxt: transliterate(signature.title),
             TaxpayerPIN: signature.pin,
             SignatureDt: signature.signed,
           },
           PreparerFirmGrp: {
             PreparerFirmEIN: preparer.firmEin,
-            PreparerFirmName: { BusinessNameLine1Txt: preparer.firmName },
+            PreparerFirmName: { BusinessNameLine1Txt: transliterate(preparer.firmName) },
             PreparerUSAddress: address(preparer.firmAddress),
           },
           PreparerPersonGrp: {
-            PreparerPersonNm: preparer.name,
+            PreparerPersonNm: transliterate(preparer.name),
             PTIN: preparer.ptin,
             PhoneNum: preparer.phone,
             PreparationDt: signature.signed,

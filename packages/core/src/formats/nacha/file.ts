@@ -1,4 +1,5 @@
 import type { LocalDate } from '../../calendar/local-date.js';
+import { transliterate } from '../../identity/transliterate.js';
 import type { Issue } from '../../issues/issue.js';
 import { problem } from '../../issues/issue.js';
 import { sum, type Cents } from '../../money/cents.js';
@@ -67,15 +68,15 @@ export function writeAchFile(file: AchSender, batch: AchBatch): { content: strin
       'File Creation Date': shortDate(file.created),
       'File Creation Time': '0000',
       'File ID Modifier': file.fileIdModifier,
-      'Immediate Destination Name': file.bankName.slice(0, 23),
-      'Immediate Origin Name': file.originName.slice(0, 23),
+      'Immediate Destination Name': transliterate(file.bankName).slice(0, 23),
+      'Immediate Origin Name': transliterate(file.originName).slice(0, 23),
     },
     'file',
   );
   write(
     BATCH_HEADER,
     {
-      'Company Name': file.companyName.slice(0, 16),
+      'Company Name': transliterate(file.companyName).slice(0, 16),
       'Company Identification': file.companyId,
       'Standard Entry Class Code': batch.entryClass,
       'Company Entry Description': batch.description,
@@ -104,7 +105,7 @@ export function writeAchFile(file: AchSender, batch: AchBatch): { content: strin
         'DFI Account Number': entry.account,
         Amount: entry.amount,
         'Identification Number': entry.id,
-        'Receiver Name': entry.name.slice(0, 22),
+        'Receiver Name': transliterate(entry.name).slice(0, 22),
         'Addenda Record Indicator': entry.addenda === undefined ? '0' : '1',
         'Trace Number': traceNumber(file.bankRouting, sequence),
       },

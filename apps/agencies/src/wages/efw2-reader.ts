@@ -37,6 +37,7 @@ function addressFault(line: string, state: number, country: number): string | nu
 
 interface Employer {
   readonly lines: readonly string[];
+  readonly labels: readonly string[];
   readonly year: string;
   readonly ein: string;
 }
@@ -91,8 +92,7 @@ function judgePerson(
 }
 
 function judgeEmployer(
-  { lines, year, ein }: Employer,
-  at: (line: string) => string,
+  { lines, labels, year, ein }: Employer,
   today: string,
   refused: readonly string[],
   refuse: Refuse,
@@ -108,12 +108,14 @@ function judgeEmployer(
   const place = addressFault(employer, 163, 217);
   if (place) refuse('RE-ADDR', 'RE State Abbreviation', `The address ${place}.`);
   const seen = new Set<string>();
-  for (const line of wages) judgePerson(line, at(line), year, seen, refused, refuse);
+  for (const [index, line] of lines.entries())
+    if (line.startsWith('RW')) judgePerson(line, labels[index] ?? 'RW', year, seen, refused, refuse);
   for (const [index, line] of lines.entries())
     if (line.startsWith('RS')) {
-      const person = lines.slice(0, index).findLast((one) => one.startsWith('RW')) ?? '';
+      const at = lines.slice(0, index).findLastIndex((one) => one.startsWith('RW'));
+      const person = lines[at] ?? '';
       if (cut(line, 10, 18) !== cut(person, 3, 11))
-        refuse('RS-SSN', `${at(person)} RS`, 'A state record is not of the person before it.');
+        refuse('RS-SSN', `${labels[at] ?? 'RW'} RS`, 'A state record is not of the person before it.');
     }
   for (const [name, from, total] of RW_MONEY) {
     const added = wages.reduce((running, line) => running + amount(line, from, 11), 0);
@@ -134,11 +136,13 @@ function judgeEmployer(
 }
 
 /** The employers of a file, each from its RE record to the one before the next. */
-function employersOf(lines: readonly string[]): Employer[] {
-  const employers: { lines: string[]; year: string; ein: string }[] = [];
-  for (const line of lines.slice(1, -1)) {
-    if (line.startsWith('RE')) employers.push({ lines: [], year: cut(line, 3, 6), ein: cut(line, 8, 16) });
+function employersOf(lines: readonly string[], labels: readonly string[]): Employer[] {
+  const employers: { lines: string[]; labels: string[]; year: string; ein: string }[] = [];
+  for (const [index, line] of lines.entries()) {
+    if (index === 0 || index === lines.length - 1) continue;
+    if (line.startsWith('RE')) employers.push({ lines: [], labels: [], year: cut(line, 3, 6), ein: cut(line, 8, 16) });
     employers.at(-1)?.lines.push(line);
+    employers.at(-1)?.labels.push(labels[index] ?? '');
   }
   return employers;
 }
@@ -159,9 +163,9 @@ export function judgeWageFile(
   if (!ORDER.test(order))
     return whole('REC-ORDER', 'The records are not RA, then RE, RW (RO, RS), RT (RU, RV) for each employer, then RF.');
   const people = lines.filter((line) => line.startsWith('RW'));
-  // Of two records that are the same the first is named.
-  const numbers = new Map(people.map((line, index): [string, string] => [line, `RW ${index + 1}`]).reverse());
-  const at = (line: string): string => numbers.get(line) ?? line.slice(0, 2);
+  let workers = 0;
+  /** What each record is called: people are counted through the file. */
+  const labels = lines.map((line) => (line.startsWith('RW') ? `RW ${(workers += 1)}` : line.slice(0, 2)));
   const [submitter = ''] = lines;
   if (cut(submitter, 12, 19).trim() === '') refuse('RA-USER', 'RA User Identification', 'The user ID is blank.');
   const isResubmitted = cut(submitter, 29, 29) === '1';
@@ -171,15 +175,15 @@ export function judgeWageFile(
       'RA Resub Wage File Identifier (WFID)',
       'A resubmission names the file it replaces, and only that.',
     );
-  for (const line of lines) {
+  for (const [index, line] of lines.entries()) {
     const table = TABLES[line.slice(0, 2) as keyof typeof TABLES] as (typeof TABLES)[keyof typeof TABLES] | undefined;
     for (const { field, message } of table ? faultsOf(line, table) : [])
       // What has a code of its own is told with it.
       if (!OWN_CODES.has(`${table?.name ?? ''} ${field}`))
-        refuse(`${table?.name ?? ''}-FLD`, `${at(line)} ${field}`, message);
+        refuse(`${table?.name ?? ''}-FLD`, `${labels[index] ?? ''} ${field}`, message);
   }
-  const employers = employersOf(lines);
-  for (const employer of employers) judgeEmployer(employer, at, today, refusedNumbers, refuse);
+  const employers = employersOf(lines, labels);
+  for (const employer of employers) judgeEmployer(employer, today, refusedNumbers, refuse);
   if (new Set(employers.map(({ year }) => year)).size > 1)
     refuse('RE-YEAR', 'RE Tax Year', 'The employers of one file have different tax years.');
   if (amount(lines.at(-1) ?? '', 8, 9) !== people.length)

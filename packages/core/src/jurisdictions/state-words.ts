@@ -1,7 +1,7 @@
 import { dollars, type Cents } from '../money/cents.js';
 import { rate, type Rate } from '../money/rate.js';
-import { dated, recalled, year, years, type Dated, type Provenance } from './dated.js';
-import type { Source } from './sources/register.js';
+import { between, dated, recalled, type Dated, type Provenance } from './dated.js';
+import { sourceOf, type Source } from './sources/register.js';
 import type { Agency, ItemView, Supplemental } from './state.js';
 
 export const agency = (code: string, name: string, short: string): Agency => ({ code, name, short });
@@ -35,38 +35,56 @@ export const movingIsExcluded = (source: Source): ItemView => ({
   ),
 });
 
-/** Taxable wage base for unemployment in 2025 and 2026, in dollars a year. */
-export const wageBases = (source: Source, of2025: string, of2026: string, doubt?: string): readonly Dated<Cents>[] =>
-  of2025 === of2026
-    ? [dated(years(2025, 2026), recalled(source, 'taxable wage base', doubt), dollars(of2025))]
-    : [
-        dated(year(2025), recalled(source, 'taxable wage base', doubt), dollars(of2025)),
-        dated(year(2026), recalled(source, 'taxable wage base', doubt), dollars(of2026)),
-      ];
+/** A row of a parameter: the day from which it holds, where it comes from, and its value. */
+export interface Begun<T> {
+  readonly from: string;
+  readonly provenance: Provenance;
+  readonly value: T;
+}
+/** The value of the row before, from a day on. */
+interface Again {
+  readonly from: string;
+  readonly again: true;
+}
+export const row = <T>(from: string, provenance: Provenance, value: T): Begun<T> => ({ from, provenance, value });
+/** The same value for one more year. Where the publication is of an earlier year, that is a doubt. */
+export const again = (from: string): Again => ({ from, again: true });
 
-/** The same with 2024, for states whose checks of that year are computed in full: those without an income tax. */
-export const wageBasesFrom2024 = (
-  source: Source,
-  of2024: string,
-  of2025: string,
-  of2026: string,
-): readonly Dated<Cents>[] => [
-  dated(year(2024), recalled(source, 'taxable wage base'), dollars(of2024)),
-  ...wageBases(source, of2025, of2026),
-];
+/** Law is not printed anew each year. */
+const LASTING = /legislature|code|statute/i;
+/** A row that rests on the edition of an earlier year says so. */
+function restingOn(provenance: Provenance, from: string): Provenance {
+  const { edition, publisher } = sourceOf(provenance.source);
+  const printed = /\b(19|20)\d\d\b/.exec(edition)?.[0];
+  const year = from.slice(0, 4);
+  if (printed === undefined || printed >= year || LASTING.test(publisher)) return provenance;
+  const says = `Taken from the edition of ${printed}; that of ${year} was not at hand.`;
+  return { ...provenance, doubt: provenance.doubt === undefined ? says : `${provenance.doubt} ${says}` };
+}
 
-/** One value for 2024 to 2026. */
-export const since2024 = <T>(provenance: Provenance, value: T): readonly Dated<T>[] => [
-  dated(years(2024, 2026), provenance, value),
-];
-/** One value for both years. */
-export const both = <T>(provenance: Provenance, value: T): readonly Dated<T>[] => [
-  dated(years(2025, 2026), provenance, value),
-];
-export const yearly = <T>(of2025: readonly [Provenance, T], of2026: readonly [Provenance, T]): readonly Dated<T>[] => [
-  dated(year(2025), ...of2025),
-  dated(year(2026), ...of2026),
-];
+/**
+ * The rows of a parameter, each from its day until the next begins, the last until its year ends: nothing is carried into a
+ * year that has no row. A new year is one more row; none of the others changes.
+ */
+export function beginning<T>(...begun: readonly (Begun<T> | Again)[]): readonly Dated<T>[] {
+  const made: Dated<T>[] = [];
+  begun.forEach((one, index) => {
+    const before = made.at(-1);
+    const until = begun[index + 1]?.from ?? `${Number(one.from.slice(0, 4)) + 1}-01-01`;
+    const span = between(one.from, until);
+    if (!('again' in one)) made.push(dated(span, restingOn(one.provenance, one.from), one.value));
+    else if (before) {
+      const first = begun.slice(0, index).findLast((earlier): earlier is Begun<T> => !('again' in earlier));
+      made.push(dated(span, restingOn(first?.provenance ?? before, one.from), before.value));
+    } else throw new RangeError('a parameter cannot begin with the value before it');
+  });
+  return made;
+}
+
+/** Taxable wage base for unemployment, in dollars a year, from the table of its year. */
+export const wageBase = (from: string, source: Source, amount: string, doubt?: string): Begun<Cents> =>
+  row(from, recalled({ ...source, edition: from.slice(0, 4) }, 'taxable wage base', doubt), dollars(amount));
+
 export const flatSupplemental = (by: string, items?: Readonly<Record<string, string>>): Supplemental =>
   items
     ? {

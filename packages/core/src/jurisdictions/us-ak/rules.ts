@@ -3,7 +3,7 @@ import { rate } from '../../money/rate.js';
 import { creditorsMay, minimumWageFrom } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { overtimeByDay } from '../overtime.js';
-import { PLAUSIBLE, agency, since2024, publication, wageBasesFrom2024 } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const LABOR = 'Alaska Department of Labor and Workforce Development';
@@ -33,7 +33,14 @@ export const ALASKA: StateRules = {
     minimumWageFrom('2025-07-01', '2026-07-01', 'Alaska', '13.00'),
     minimumWageFrom('2026-07-01', '2027-01-01', 'Alaska', '14.00'),
   ],
-  unemployment: { base: wageBasesFrom2024(RATES('2026'), '49700', '51700', '54200'), highestPlausibleRate: PLAUSIBLE },
+  unemployment: {
+    base: beginning(
+      wageBase('2024-01-01', RATES('2026'), '49700'),
+      wageBase('2025-01-01', RATES('2026'), '51700'),
+      wageBase('2026-01-01', RATES('2026'), '54200'),
+    ),
+    highestPlausibleRate: PLAUSIBLE,
+  },
   programs: [
     {
       code: 'SUI-EE',
@@ -41,7 +48,11 @@ export const ALASKA: StateRules = {
       payer: 'employee',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: since2024(recalled(RATES('2025'), 'employee rate'), [{ rate: rate('0.005'), base: 'unemployment' }]),
+      terms: beginning(
+        row('2024-01-01', recalled(RATES('2025'), 'employee rate'), [{ rate: rate('0.005'), base: 'unemployment' }]),
+        again('2025-01-01'),
+        again('2026-01-01'),
+      ),
     },
   ],
 };

@@ -4,7 +4,7 @@ import { DEPENDENTS, certificate, statusField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, deduct, federalTax, fixed, stairs, steps, tiers } from '../lines.js';
 import { placesAt } from '../places.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Alabama Department of Revenue';
@@ -30,59 +30,66 @@ export const ALABAMA: StateRules = {
       { filingStatus: 'none', dependents: 0 },
       'Withhold with no exemption.',
     ),
-    worksheets: both(
-      recalled(TABLES, 'Formula for computing Alabama withholding tax'),
-      annual(
-        byStatus(
-          {
-            'married-jointly': 'married',
-            'married-separately': 'separately',
-            'head-of-household': 'head',
-            none: 'none',
-          },
-          'single',
-        ),
-        deduct(
-          'Standard deduction',
-          stairs(
-            { none: '3000', single: '3000', married: '8500', separately: '4250', head: '5200' },
-            { '*': '25500', separately: '12750' },
-            { none: '25', single: '25', married: '175', separately: '88', head: '135' },
-            { '*': '500', separately: '250' },
-            { none: '2500', single: '2500', married: '5000', separately: '2500', head: '2500' },
+    worksheets: beginning(
+      row(
+        '2025-01-01',
+        recalled(TABLES, 'Formula for computing Alabama withholding tax'),
+        annual(
+          byStatus(
+            {
+              'married-jointly': 'married',
+              'married-separately': 'separately',
+              'head-of-household': 'head',
+              none: 'none',
+            },
+            'single',
           ),
-        ),
-        deduct('Federal income tax withheld', federalTax()),
-        deduct(
-          'Personal exemption',
-          fixed({ none: '0', single: '1500', separately: '1500', married: '3000', head: '3000' }),
-        ),
-        deduct(
-          'Dependent exemption',
-          tiers(
-            [
-              ['0', '1000'],
-              ['50000', '500'],
-              ['100000', '300'],
+          deduct(
+            'Standard deduction',
+            stairs(
+              { none: '3000', single: '3000', married: '8500', separately: '4250', head: '5200' },
+              { '*': '25500', separately: '12750' },
+              { none: '25', single: '25', married: '175', separately: '88', head: '135' },
+              { '*': '500', separately: '250' },
+              { none: '2500', single: '2500', married: '5000', separately: '2500', head: '2500' },
+            ),
+          ),
+          deduct('Federal income tax withheld', federalTax()),
+          deduct(
+            'Personal exemption',
+            fixed({ none: '0', single: '1500', separately: '1500', married: '3000', head: '3000' }),
+          ),
+          deduct(
+            'Dependent exemption',
+            tiers(
+              [
+                ['0', '1000'],
+                ['50000', '500'],
+                ['100000', '300'],
+              ],
+              'dependents',
+            ),
+          ),
+          steps({
+            '*': [
+              ['0', '0.02'],
+              ['500', '0.04'],
+              ['3000', '0.05'],
             ],
-            'dependents',
-          ),
+            married: [
+              ['0', '0.02'],
+              ['1000', '0.04'],
+              ['6000', '0.05'],
+            ],
+          }),
         ),
-        steps({
-          '*': [
-            ['0', '0.02'],
-            ['500', '0.04'],
-            ['3000', '0.05'],
-          ],
-          married: [
-            ['0', '0.02'],
-            ['1000', '0.04'],
-            ['6000', '0.05'],
-          ],
-        }),
       ),
+      again('2026-01-01'),
     ),
-    supplemental: both(recalled(TABLES, 'Supplemental wages'), flatSupplemental('0.05')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(TABLES, 'Supplemental wages'), flatSupplemental('0.05')),
+      again('2026-01-01'),
+    ),
   },
   views: [
     {
@@ -96,7 +103,10 @@ export const ALABAMA: StateRules = {
       ),
     },
   ],
-  unemployment: { base: wageBases(TABLES, '8000', '8000'), highestPlausibleRate: PLAUSIBLE },
+  unemployment: {
+    base: beginning(wageBase('2025-01-01', TABLES, '8000'), wageBase('2026-01-01', TABLES, '8000')),
+    highestPlausibleRate: PLAUSIBLE,
+  },
   programs: [
     {
       code: 'ESA',
@@ -104,13 +114,17 @@ export const ALABAMA: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(
-        recalled(
-          publication('Code of Alabama § 25-4-40.1', 'State of Alabama', '2025'),
-          'assessment',
-          'Employers at a few fixed rates are exempt.',
+      terms: beginning(
+        row(
+          '2025-01-01',
+          recalled(
+            publication('Code of Alabama § 25-4-40.1', 'State of Alabama', '2025'),
+            'assessment',
+            'Employers at a few fixed rates are exempt.',
+          ),
+          [{ rate: rate('0.0006'), base: 'unemployment' }],
         ),
-        [{ rate: rate('0.0006'), base: 'unemployment' }],
+        again('2026-01-01'),
       ),
     },
   ],

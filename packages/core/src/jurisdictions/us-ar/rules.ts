@@ -4,13 +4,14 @@ import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, credit, deduct, fixed, table } from '../lines.js';
 import {
   PLAUSIBLE,
+  again,
   agency,
-  both,
+  beginning,
   flatSupplemental,
   movingIsExcluded,
   publication,
-  wageBases,
-  yearly,
+  row,
+  wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
@@ -35,8 +36,9 @@ export const ARKANSAS: StateRules = {
   incomeTax: {
     kind: 'worksheet',
     certificate: certificate('Form AR4EC', [ALLOWANCES], { allowances: 0 }, 'Withhold with no exemptions.'),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           formula('2025'),
           'formula method',
@@ -49,8 +51,9 @@ export const ARKANSAS: StateRules = {
           tables,
           ...lines,
         ),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           formula('2026'),
           'formula method',
@@ -63,10 +66,16 @@ export const ARKANSAS: StateRules = {
           tables,
           ...lines,
         ),
-      ],
+      ),
     ),
-    supplemental: both(recalled(formula('2025'), 'Supplemental wages'), flatSupplemental('0.039')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(formula('2025'), 'Supplemental wages'), flatSupplemental('0.039')),
+      again('2026-01-01'),
+    ),
   },
   views: [movingIsExcluded(formula('2025'))],
-  unemployment: { base: wageBases(formula('2025'), '7000', '7000'), highestPlausibleRate: PLAUSIBLE },
+  unemployment: {
+    base: beginning(wageBase('2025-01-01', formula('2025'), '7000'), wageBase('2026-01-01', formula('2025'), '7000')),
+    highestPlausibleRate: PLAUSIBLE,
+  },
 };

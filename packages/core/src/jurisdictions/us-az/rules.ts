@@ -3,7 +3,7 @@ import { certificate, choiceField } from '../certificate-fields.js';
 import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual } from '../lines.js';
-import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Arizona Department of Revenue';
@@ -32,15 +32,25 @@ export const ARIZONA: StateRules = {
       { percent: '2.0' },
       'Withhold 2.0% of gross taxable wages.',
     ),
-    worksheets: both(
-      recalled(A4, 'boxes 1 and 2'),
-      annual(ONE_COLUMN, { do: 'tax-at', label: 'Percent elected', field: 'percent' }),
+    worksheets: beginning(
+      row(
+        '2025-01-01',
+        recalled(A4, 'boxes 1 and 2'),
+        annual(ONE_COLUMN, { do: 'tax-at', label: 'Percent elected', field: 'percent' }),
+      ),
+      again('2026-01-01'),
     ),
-    supplemental: both(recalled(A4, 'no supplemental rate is published'), TOGETHER),
+    supplemental: beginning(
+      row('2025-01-01', recalled(A4, 'no supplemental rate is published'), TOGETHER),
+      again('2026-01-01'),
+    ),
   },
   creditors: creditorsMay('Arizona Revised Statutes § 33-1131', { ofDisposable: rate('0.10'), ...freeHours(60) }),
   minimumWage: minimumWages('Arizona', ['14.35', '14.70', '15.15']),
-  unemployment: { base: wageBases(A4, '8000', '8000'), highestPlausibleRate: PLAUSIBLE },
+  unemployment: {
+    base: beginning(wageBase('2025-01-01', A4, '8000'), wageBase('2026-01-01', A4, '8000')),
+    highestPlausibleRate: PLAUSIBLE,
+  },
   reciprocity: {
     with: ['CA', 'IN', 'OR', 'VA'],
     form: 'Form WEC',

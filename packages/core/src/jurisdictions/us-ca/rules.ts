@@ -6,13 +6,14 @@ import { overtimeByDay } from '../overtime.js';
 import { byPeriod, columnIs, countFromTable, credit, deduct, fixed, noneUpTo, steps } from '../lines.js';
 import {
   PLAUSIBLE,
+  again,
   agency,
-  both,
+  beginning,
   flatSupplemental,
   movingIsExcluded,
   publication,
-  wageBases,
-  yearly,
+  row,
+  wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
@@ -58,8 +59,9 @@ export const CALIFORNIA: StateRules = {
       { filingStatus: 'single', allowances: 0, estimatedDeductions: 0 },
       SINGLE_ZERO_SAYS,
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           guide('2025'),
           'Method B, exact calculation, tables 1 to 5',
@@ -82,8 +84,9 @@ export const CALIFORNIA: StateRules = {
           steps({ ...tables2025, married2: tables2025.married }, 'Computed tax (table 5)'),
           credit('Exemption allowance credit (table 4)', countFromTable('allowances', '163.90', 10)),
         ),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           guide('2026'),
           'Method B, exact calculation, tables 1 to 5',
@@ -106,11 +109,15 @@ export const CALIFORNIA: StateRules = {
           steps({ ...tables2026, married2: tables2026.married }, 'Computed tax (table 5)'),
           credit('Exemption allowance credit (table 4)', countFromTable('allowances', '168.30', 10)),
         ),
-      ],
+      ),
     ),
-    supplemental: both(
-      recalled(guide('2025'), 'Supplemental wage payments'),
-      flatSupplemental('0.066', { bonus: '0.1023', 'stock-option': '0.1023' }),
+    supplemental: beginning(
+      row(
+        '2025-01-01',
+        recalled(guide('2025'), 'Supplemental wage payments'),
+        flatSupplemental('0.066', { bonus: '0.1023', 'stock-option': '0.1023' }),
+      ),
+      again('2026-01-01'),
     ),
   },
   views: [
@@ -140,7 +147,10 @@ export const CALIFORNIA: StateRules = {
     'Alternative workweeks (§ 511) and wage orders of single industries are not modelled.',
   ),
   minimumWage: minimumWages('California', ['16.00', '16.50', '16.90']),
-  unemployment: { base: wageBases(guide('2025'), '7000', '7000'), highestPlausibleRate: PLAUSIBLE },
+  unemployment: {
+    base: beginning(wageBase('2025-01-01', guide('2025'), '7000'), wageBase('2026-01-01', guide('2025'), '7000')),
+    highestPlausibleRate: PLAUSIBLE,
+  },
   programs: [
     {
       code: 'SDI',
@@ -148,9 +158,13 @@ export const CALIFORNIA: StateRules = {
       payer: 'employee',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: yearly(
-        [recalled(guide('2025'), 'SDI rate; no ceiling since 2024 (SB 951)'), [{ rate: rate('0.012') }]],
-        [recalled(guide('2026'), 'SDI rate; no ceiling since 2024 (SB 951)'), [{ rate: rate('0.013') }]],
+      terms: beginning(
+        row('2025-01-01', recalled(guide('2025'), 'SDI rate; no ceiling since 2024 (SB 951)'), [
+          { rate: rate('0.012') },
+        ]),
+        row('2026-01-01', recalled(guide('2026'), 'SDI rate; no ceiling since 2024 (SB 951)'), [
+          { rate: rate('0.013') },
+        ]),
       ),
     },
     {
@@ -159,7 +173,10 @@ export const CALIFORNIA: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(recalled(guide('2025'), 'ETT rate'), [{ rate: rate('0.001'), base: 'unemployment' }]),
+      terms: beginning(
+        row('2025-01-01', recalled(guide('2025'), 'ETT rate'), [{ rate: rate('0.001'), base: 'unemployment' }]),
+        again('2026-01-01'),
+      ),
     },
   ],
 };

@@ -7,7 +7,7 @@ import { annual, byStatus, deduct, fixed, flat, given, when } from '../lines.js'
 import type { Locality } from '../locality.js';
 import { fee, feeTax, placeCode } from '../places.js';
 import type { Program } from '../program.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Colorado Department of Revenue';
@@ -20,15 +20,13 @@ const famli = (payer: 'employee' | 'employer', of2025: string, of2026: string): 
   payer,
   agency: { code: 'CO-FAMLI' },
   wages: 'social-security',
-  terms: yearly(
-    [
-      recalled(FAMLI, 'premium rate'),
-      [{ rate: rate(of2025), base: 'oasdi', ...(payer === 'employer' ? { size: { atLeast: 10 } } : {}) }],
-    ],
-    [
-      recalled(FAMLI, 'premium rate'),
-      [{ rate: rate(of2026), base: 'oasdi', ...(payer === 'employer' ? { size: { atLeast: 10 } } : {}) }],
-    ],
+  terms: beginning(
+    row('2025-01-01', recalled(FAMLI, 'premium rate'), [
+      { rate: rate(of2025), base: 'oasdi', ...(payer === 'employer' ? { size: { atLeast: 10 } } : {}) },
+    ]),
+    row('2026-01-01', recalled(FAMLI, 'premium rate'), [
+      { rate: rate(of2026), base: 'oasdi', ...(payer === 'employer' ? { size: { atLeast: 10 } } : {}) },
+    ]),
   ),
 });
 const OCCUPATIONAL = recalled(
@@ -41,11 +39,11 @@ const place = (name: string, [employee, employer]: readonly [string, string], fr
   taxes: [
     feeTax(
       { code: 'OPT-EE', label: `${name} occupational privilege tax, employee`, payer: 'employee' },
-      both(OCCUPATIONAL, fee(employee, 'month', fromWages)),
+      beginning(row('2025-01-01', OCCUPATIONAL, fee(employee, 'month', fromWages)), again('2026-01-01')),
     ),
     feeTax(
       { code: 'OPT-ER', label: `${name} occupational privilege tax, employer`, payer: 'employer' },
-      both(OCCUPATIONAL, fee(employer, 'month', fromWages)),
+      beginning(row('2025-01-01', OCCUPATIONAL, fee(employer, 'month', fromWages)), again('2026-01-01')),
     ),
   ],
 });
@@ -92,15 +90,22 @@ export const COLORADO: StateRules = {
       { filingStatus: 'single' },
       'Use the filing status of the federal Form W-4.',
     ),
-    worksheets: both(
-      recalled(
-        DR1098('2025'),
-        'step 1 to 3',
-        'The allowance where none is given (10,000 joint, 5,000 else; it was 8,000 and 4,000 in 2022) is recalled less surely. Whether the print rounds to the whole dollar is not sure; cents are kept here.',
+    worksheets: beginning(
+      row(
+        '2025-01-01',
+        recalled(
+          DR1098('2025'),
+          'step 1 to 3',
+          'The allowance where none is given (10,000 joint, 5,000 else; it was 8,000 and 4,000 in 2022) is recalled less surely. Whether the print rounds to the whole dollar is not sure; cents are kept here.',
+        ),
+        worksheet,
       ),
-      worksheet,
+      again('2026-01-01'),
     ),
-    supplemental: both(recalled(DR1098('2025'), 'supplemental wages'), flatSupplemental('0.044')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(DR1098('2025'), 'supplemental wages'), flatSupplemental('0.044')),
+      again('2026-01-01'),
+    ),
   },
   creditors: creditorsMay('Colorado Revised Statutes § 13-54-104', { ofDisposable: rate('0.20'), ...freeHours(40) }),
   overtime: overtimeByDay(
@@ -110,10 +115,17 @@ export const COLORADO: StateRules = {
   ),
   minimumWage: minimumWages('Colorado', ['14.42', '14.81', '15.16']),
   unemployment: {
-    base: wageBases(
-      publication('Chargeable wages', 'Colorado Department of Labor and Employment', '2026'),
-      '27200',
-      '30600',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Chargeable wages', 'Colorado Department of Labor and Employment', '2026'),
+        '27200',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Chargeable wages', 'Colorado Department of Labor and Employment', '2026'),
+        '30600',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

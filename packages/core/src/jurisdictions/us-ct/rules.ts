@@ -3,7 +3,7 @@ import { amountField, certificate, choiceField } from '../certificate-fields.js'
 import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { addTax, annual, columnIs, credit, deduct, given, perPeriod, steps, tiers, timesRate } from '../lines.js';
-import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const DRS = 'Connecticut Department of Revenue Services';
@@ -95,75 +95,85 @@ export const CONNECTICUT: StateRules = {
       { code: 'none' },
       'Withhold at 6.99% with no exemption.',
     ),
-    worksheets: both(
-      recalled(
-        TPG,
-        'tables A to E',
-        'Tables C and D are rebuilt from their step pattern; single rows may differ from the print.',
+    worksheets: beginning(
+      row(
+        '2025-01-01',
+        recalled(
+          TPG,
+          'tables A to E',
+          'Tables C and D are rebuilt from their step pattern; single rows may differ from the print.',
+        ),
+        annual(
+          [...['A', 'B', 'C', 'D', 'E', 'F'].map((code) => columnIs(code, { code })), columnIs('none')],
+          deduct(
+            'Personal exemption (table A)',
+            tiers({
+              A: falling(24000, 12000),
+              B: falling(38000, 19000),
+              C: falling(48000, 24000),
+              D: [['0', '0']],
+              E: [['0', '0']],
+              F: falling(30000, 15000),
+              none: [['0', '0']],
+            }),
+          ),
+          steps(
+            { A: narrow, D: narrow, F: narrow, B: head, C: joint, E: [['0', '0']], none: [['0', '0.0699']] },
+            'Initial tax (table B)',
+          ),
+          addTax(
+            '2% rate phase-out (table C)',
+            tiers({
+              A: [['0', '0'], ...ladder(50250, 2500, 25, 10)],
+              D: [['0', '0'], ...ladder(50250, 2500, 25, 10)],
+              B: [['0', '0'], ...ladder(78500, 4000, 40, 10)],
+              C: [['0', '0'], ...ladder(100500, 5000, 50, 10)],
+              F: [['0', '0'], ...ladder(56500, 5000, 25, 10)],
+              E: [['0', '0']],
+              none: [['0', '0']],
+            }),
+          ),
+          addTax(
+            'Tax recapture (table D)',
+            tiers({
+              A: recapture(105000, 5000, 25, 200000, 90, 500000, 5000, 50),
+              D: recapture(105000, 5000, 25, 200000, 90, 500000, 5000, 50),
+              F: recapture(105000, 5000, 25, 200000, 90, 500000, 5000, 50),
+              B: recapture(168000, 8000, 40, 320000, 140, 800000, 8000, 80),
+              C: recapture(210000, 10000, 50, 400000, 180, 1000000, 10000, 100),
+              E: [['0', '0']],
+              none: [['0', '0']],
+            }),
+          ),
+          timesRate(
+            'Personal tax credit (table E)',
+            {
+              A: credits(12000, 15000, 20000, 25000, 48000),
+              B: credits(19000, 24000, 34000, 44000, 74000),
+              C: credits(24000, 30000, 40000, 50000, 96000),
+              F: credits(15000, 18800, 25000, 31300, 60000),
+              '*': [['0', '0']],
+            },
+            true,
+          ),
+          perPeriod,
+          credit('Reduced withholding', given('reducedWithholding')),
+        ),
       ),
-      annual(
-        [...['A', 'B', 'C', 'D', 'E', 'F'].map((code) => columnIs(code, { code })), columnIs('none')],
-        deduct(
-          'Personal exemption (table A)',
-          tiers({
-            A: falling(24000, 12000),
-            B: falling(38000, 19000),
-            C: falling(48000, 24000),
-            D: [['0', '0']],
-            E: [['0', '0']],
-            F: falling(30000, 15000),
-            none: [['0', '0']],
-          }),
-        ),
-        steps(
-          { A: narrow, D: narrow, F: narrow, B: head, C: joint, E: [['0', '0']], none: [['0', '0.0699']] },
-          'Initial tax (table B)',
-        ),
-        addTax(
-          '2% rate phase-out (table C)',
-          tiers({
-            A: [['0', '0'], ...ladder(50250, 2500, 25, 10)],
-            D: [['0', '0'], ...ladder(50250, 2500, 25, 10)],
-            B: [['0', '0'], ...ladder(78500, 4000, 40, 10)],
-            C: [['0', '0'], ...ladder(100500, 5000, 50, 10)],
-            F: [['0', '0'], ...ladder(56500, 5000, 25, 10)],
-            E: [['0', '0']],
-            none: [['0', '0']],
-          }),
-        ),
-        addTax(
-          'Tax recapture (table D)',
-          tiers({
-            A: recapture(105000, 5000, 25, 200000, 90, 500000, 5000, 50),
-            D: recapture(105000, 5000, 25, 200000, 90, 500000, 5000, 50),
-            F: recapture(105000, 5000, 25, 200000, 90, 500000, 5000, 50),
-            B: recapture(168000, 8000, 40, 320000, 140, 800000, 8000, 80),
-            C: recapture(210000, 10000, 50, 400000, 180, 1000000, 10000, 100),
-            E: [['0', '0']],
-            none: [['0', '0']],
-          }),
-        ),
-        timesRate(
-          'Personal tax credit (table E)',
-          {
-            A: credits(12000, 15000, 20000, 25000, 48000),
-            B: credits(19000, 24000, 34000, 44000, 74000),
-            C: credits(24000, 30000, 40000, 50000, 96000),
-            F: credits(15000, 18800, 25000, 31300, 60000),
-            '*': [['0', '0']],
-          },
-          true,
-        ),
-        perPeriod,
-        credit('Reduced withholding', given('reducedWithholding')),
-      ),
+      again('2026-01-01'),
     ),
-    supplemental: both(recalled(TPG, 'supplemental compensation'), TOGETHER),
+    supplemental: beginning(
+      row('2025-01-01', recalled(TPG, 'supplemental compensation'), TOGETHER),
+      again('2026-01-01'),
+    ),
   },
   creditors: creditorsMay('Connecticut General Statutes § 52-361a', freeHours(40)),
   minimumWage: minimumWages('Connecticut', ['15.69', '16.35', '16.94']),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Connecticut Department of Labor', '2026'), '26100', '27000'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', 'Connecticut Department of Labor', '2026'), '26100'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Connecticut Department of Labor', '2026'), '27000'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   creditsPlaces: recalled(
@@ -182,9 +192,14 @@ export const CONNECTICUT: StateRules = {
       payer: 'employee',
       agency: { code: 'CT-PFL' },
       wages: 'social-security',
-      terms: both(recalled(publication('Contribution rate', 'Connecticut Paid Leave Authority', '2026'), 'rate'), [
-        { rate: rate('0.005'), base: 'oasdi' },
-      ]),
+      terms: beginning(
+        row(
+          '2025-01-01',
+          recalled(publication('Contribution rate', 'Connecticut Paid Leave Authority', '2026'), 'rate'),
+          [{ rate: rate('0.005'), base: 'oasdi' }],
+        ),
+        again('2026-01-01'),
+      ),
     },
   ],
 };

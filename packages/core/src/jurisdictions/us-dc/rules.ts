@@ -3,7 +3,7 @@ import { ALLOWANCES, certificate } from '../certificate-fields.js';
 import { creditorsMay, freeHours, minimumWageFrom } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, steps } from '../lines.js';
-import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const OTR = 'Office of Tax and Revenue';
@@ -19,29 +19,36 @@ export const DISTRICT_OF_COLUMBIA: StateRules = {
   incomeTax: {
     kind: 'worksheet',
     certificate: certificate('Form D-4', [ALLOWANCES], { allowances: 0 }, 'Withhold with no allowances.'),
-    worksheets: both(
-      recalled(
-        FR230,
-        'percentage method',
-        'The amount of an allowance, 4,150, is recalled; earlier editions had 1,675 and 1,775.',
+    worksheets: beginning(
+      row(
+        '2025-01-01',
+        recalled(
+          FR230,
+          'percentage method',
+          'The amount of an allowance, 4,150, is recalled; earlier editions had 1,675 and 1,775.',
+        ),
+        annual(
+          ONE_COLUMN,
+          deduct('Allowances', count('allowances', '4150')),
+          steps({
+            '*': [
+              ['0', '0.04'],
+              ['10000', '0.06'],
+              ['40000', '0.065'],
+              ['60000', '0.085'],
+              ['250000', '0.0925'],
+              ['500000', '0.0975'],
+              ['1000000', '0.1075'],
+            ],
+          }),
+        ),
       ),
-      annual(
-        ONE_COLUMN,
-        deduct('Allowances', count('allowances', '4150')),
-        steps({
-          '*': [
-            ['0', '0.04'],
-            ['10000', '0.06'],
-            ['40000', '0.065'],
-            ['60000', '0.085'],
-            ['250000', '0.0925'],
-            ['500000', '0.0975'],
-            ['1000000', '0.1075'],
-          ],
-        }),
-      ),
+      again('2026-01-01'),
     ),
-    supplemental: both(recalled(FR230, 'no supplemental rate is published'), TOGETHER),
+    supplemental: beginning(
+      row('2025-01-01', recalled(FR230, 'no supplemental rate is published'), TOGETHER),
+      again('2026-01-01'),
+    ),
   },
   reciprocity: {
     with: 'all',
@@ -62,7 +69,10 @@ export const DISTRICT_OF_COLUMBIA: StateRules = {
     ),
   ],
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Department of Employment Services', '2026'), '9000', '9000'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', 'Department of Employment Services', '2026'), '9000'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Department of Employment Services', '2026'), '9000'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
@@ -72,12 +82,16 @@ export const DISTRICT_OF_COLUMBIA: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'gross',
-      terms: both(
-        recalled(
-          publication('Paid Family Leave employer tax', 'Department of Employment Services', '2025'),
-          'rate since July 1, 2024',
+      terms: beginning(
+        row(
+          '2025-01-01',
+          recalled(
+            publication('Paid Family Leave employer tax', 'Department of Employment Services', '2025'),
+            'rate since July 1, 2024',
+          ),
+          [{ rate: rate('0.0075') }],
         ),
-        [{ rate: rate('0.0075') }],
+        again('2026-01-01'),
       ),
     },
     {
@@ -86,9 +100,16 @@ export const DISTRICT_OF_COLUMBIA: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(
-        recalled(publication('Administrative Funding Assessment', 'Department of Employment Services', '2025'), 'rate'),
-        [{ rate: rate('0.002'), base: 'unemployment' }],
+      terms: beginning(
+        row(
+          '2025-01-01',
+          recalled(
+            publication('Administrative Funding Assessment', 'Department of Employment Services', '2025'),
+            'rate',
+          ),
+          [{ rate: rate('0.002'), base: 'unemployment' }],
+        ),
+        again('2026-01-01'),
       ),
     },
   ],

@@ -5,7 +5,7 @@ import { dated, recalled, year } from '../dated.js';
 import { annual, byStatus, count, credit, deduct, fixed, table } from '../lines.js';
 import { placesAt } from '../places.js';
 import type { Program } from '../program.js';
-import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Delaware Division of Revenue';
@@ -45,24 +45,31 @@ export const DELAWARE: StateRules = {
       SINGLE_ZERO,
       SINGLE_ZERO_SAYS,
     ),
-    worksheets: both(
-      recalled(GUIDE, 'percentage method formula'),
-      annual(
-        byStatus({ 'married-jointly': 'joint' }, 'single'),
-        deduct('Standard deduction', fixed({ joint: '6500', single: '3250' })),
-        table([
-          ['0', '0', '0'],
-          ['2000', '0', '0.022'],
-          ['5000', '66', '0.039'],
-          ['10000', '261', '0.048'],
-          ['20000', '741', '0.052'],
-          ['25000', '1001', '0.0555'],
-          ['60000', '2943.50', '0.066'],
-        ]),
-        credit('Personal credits', count('allowances', '110')),
+    worksheets: beginning(
+      row(
+        '2025-01-01',
+        recalled(GUIDE, 'percentage method formula'),
+        annual(
+          byStatus({ 'married-jointly': 'joint' }, 'single'),
+          deduct('Standard deduction', fixed({ joint: '6500', single: '3250' })),
+          table([
+            ['0', '0', '0'],
+            ['2000', '0', '0.022'],
+            ['5000', '66', '0.039'],
+            ['10000', '261', '0.048'],
+            ['20000', '741', '0.052'],
+            ['25000', '1001', '0.0555'],
+            ['60000', '2943.50', '0.066'],
+          ]),
+          credit('Personal credits', count('allowances', '110')),
+        ),
       ),
+      again('2026-01-01'),
     ),
-    supplemental: both(recalled(GUIDE, 'no supplemental rate is published'), TOGETHER),
+    supplemental: beginning(
+      row('2025-01-01', recalled(GUIDE, 'no supplemental rate is published'), TOGETHER),
+      again('2026-01-01'),
+    ),
   },
   convenienceRule: recalled(
     publication('30 Del. Code § 1124; schedule W of Form 200-02', 'State of Delaware', '2024'),
@@ -70,7 +77,10 @@ export const DELAWARE: StateRules = {
   ),
   creditors: creditorsMay('10 Delaware Code § 4913', { ofDisposable: rate('0.15') }),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Delaware Department of Labor', '2026'), '12500', '14500'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', 'Delaware Department of Labor', '2026'), '12500'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Delaware Department of Labor', '2026'), '14500'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [leave('employee'), leave('employer')],

@@ -1,7 +1,7 @@
 import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
-import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
+import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const FLORIDA: StateRules = {
   code: 'FL',
@@ -17,11 +17,10 @@ export const FLORIDA: StateRules = {
     'The head of a family may have agreed in writing to garnishment of what is over 750 a week: give no head of family then.',
   ),
   unemployment: {
-    base: wageBasesFrom2024(
-      publication('Taxable wage base', 'Florida Department of Revenue', '2026'),
-      '7000',
-      '7000',
-      '7000',
+    base: beginning(
+      wageBase('2024-01-01', publication('Taxable wage base', 'Florida Department of Revenue', '2026'), '7000'),
+      wageBase('2025-01-01', publication('Taxable wage base', 'Florida Department of Revenue', '2026'), '7000'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Florida Department of Revenue', '2026'), '7000'),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

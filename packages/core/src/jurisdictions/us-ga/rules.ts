@@ -2,7 +2,7 @@ import { rate } from '../../money/rate.js';
 import { DEPENDENTS, SINGLE_ZERO_SAYS, certificate, statusField, wholeField } from '../certificate-fields.js';
 import { between, dated, recalled, year } from '../dated.js';
 import { annual, byStatus, count, deduct, fixed, flat } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Georgia Department of Revenue';
@@ -69,7 +69,10 @@ export const GEORGIA: StateRules = {
       dated(year(2026), recalled(guide('2026'), 'supplemental wages'), flatSupplemental('0.0509')),
     ],
   },
-  unemployment: { base: wageBases(guide('2025'), '9500', '9500'), highestPlausibleRate: PLAUSIBLE },
+  unemployment: {
+    base: beginning(wageBase('2025-01-01', guide('2025'), '9500'), wageBase('2026-01-01', guide('2025'), '9500')),
+    highestPlausibleRate: PLAUSIBLE,
+  },
   programs: [
     {
       code: 'ADM',
@@ -77,9 +80,14 @@ export const GEORGIA: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(recalled(publication('Administrative assessment', 'Georgia Department of Labor', '2025'), 'rate'), [
-        { rate: rate('0.0006'), base: 'unemployment' },
-      ]),
+      terms: beginning(
+        row(
+          '2025-01-01',
+          recalled(publication('Administrative assessment', 'Georgia Department of Labor', '2025'), 'rate'),
+          [{ rate: rate('0.0006'), base: 'unemployment' }],
+        ),
+        again('2026-01-01'),
+      ),
     },
   ],
 };

@@ -4,7 +4,17 @@ import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } f
 import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, steps } from '../lines.js';
-import { PLAUSIBLE, TOGETHER, agency, both, movingIsExcluded, publication, wageBases, yearly } from '../state-words.js';
+import {
+  PLAUSIBLE,
+  TOGETHER,
+  again,
+  agency,
+  beginning,
+  movingIsExcluded,
+  publication,
+  row,
+  wageBase,
+} from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAXATION = 'Hawaii Department of Taxation';
@@ -27,40 +37,47 @@ export const HAWAII: StateRules = {
       SINGLE_ZERO,
       SINGLE_ZERO_SAYS,
     ),
-    worksheets: both(
-      recalled(
-        BOOKLET,
-        'Appendix: computerised method',
-        'Tables as amended by Act 46 (2024) for 2025; the top rate of the withholding table, 7.9%, is taken to begin with the 2025 bracket. The tax at a threshold is kept to the cent; whether the print rounds it to the dollar, as the statute’s table does, is not sure.',
+    worksheets: beginning(
+      row(
+        '2025-01-01',
+        recalled(
+          BOOKLET,
+          'Appendix: computerised method',
+          'Tables as amended by Act 46 (2024) for 2025; the top rate of the withholding table, 7.9%, is taken to begin with the 2025 bracket. The tax at a threshold is kept to the cent; whether the print rounds it to the dollar, as the statute’s table does, is not sure.',
+        ),
+        annual(
+          byStatus({ 'married-jointly': 'joint' }, 'single'),
+          deduct('Withholding allowances', count('allowances', '1144')),
+          steps({
+            single: [
+              ['0', '0.014'],
+              ['9600', '0.032'],
+              ['14400', '0.055'],
+              ['19200', '0.064'],
+              ['24000', '0.068'],
+              ['36000', '0.072'],
+              ['48000', '0.076'],
+              ['125000', '0.079'],
+            ],
+            joint: [
+              ['0', '0.014'],
+              ['19200', '0.032'],
+              ['28800', '0.055'],
+              ['38400', '0.064'],
+              ['48000', '0.068'],
+              ['72000', '0.072'],
+              ['96000', '0.076'],
+              ['250000', '0.079'],
+            ],
+          }),
+        ),
       ),
-      annual(
-        byStatus({ 'married-jointly': 'joint' }, 'single'),
-        deduct('Withholding allowances', count('allowances', '1144')),
-        steps({
-          single: [
-            ['0', '0.014'],
-            ['9600', '0.032'],
-            ['14400', '0.055'],
-            ['19200', '0.064'],
-            ['24000', '0.068'],
-            ['36000', '0.072'],
-            ['48000', '0.076'],
-            ['125000', '0.079'],
-          ],
-          joint: [
-            ['0', '0.014'],
-            ['19200', '0.032'],
-            ['28800', '0.055'],
-            ['38400', '0.064'],
-            ['48000', '0.068'],
-            ['72000', '0.072'],
-            ['96000', '0.076'],
-            ['250000', '0.079'],
-          ],
-        }),
-      ),
+      again('2026-01-01'),
     ),
-    supplemental: both(recalled(BOOKLET, 'no supplemental rate is published'), TOGETHER),
+    supplemental: beginning(
+      row('2025-01-01', recalled(BOOKLET, 'no supplemental rate is published'), TOGETHER),
+      again('2026-01-01'),
+    ),
   },
   views: [movingIsExcluded(BOOKLET)],
   creditors: creditorsMay(
@@ -75,7 +92,10 @@ export const HAWAII: StateRules = {
     'That the shares are of disposable earnings is recalled less surely.',
   ),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', DLIR, '2026'), '62000', '64500'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', DLIR, '2026'), '62000'),
+      wageBase('2026-01-01', publication('Taxable wage base', DLIR, '2026'), '64500'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
@@ -85,15 +105,15 @@ export const HAWAII: StateRules = {
       payer: 'employee',
       agency: 'unemployment',
       wages: 'gross',
-      terms: yearly(
-        [
-          recalled(TDI, 'half the premium, at most 0.5% of weekly wages up to 1,441.72'),
-          [{ rate: rate('0.005'), mostPerWeek: dollars('7.21') }],
-        ],
-        [
+      terms: beginning(
+        row('2025-01-01', recalled(TDI, 'half the premium, at most 0.5% of weekly wages up to 1,441.72'), [
+          { rate: rate('0.005'), mostPerWeek: dollars('7.21') },
+        ]),
+        row(
+          '2026-01-01',
           recalled(TDI, 'half the premium, at most 0.5% of weekly wages', 'The 2026 weekly wage base is not sure.'),
           [{ rate: rate('0.005'), mostPerWeek: dollars('7.50') }],
-        ],
+        ),
       ),
     },
     {
@@ -102,9 +122,12 @@ export const HAWAII: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(recalled(publication('Employment and training assessment', DLIR, '2025'), 'rate'), [
-        { rate: rate('0.0001'), base: 'unemployment' },
-      ]),
+      terms: beginning(
+        row('2025-01-01', recalled(publication('Employment and training assessment', DLIR, '2025'), 'rate'), [
+          { rate: rate('0.0001'), base: 'unemployment' },
+        ]),
+        again('2026-01-01'),
+      ),
     },
   ],
 };

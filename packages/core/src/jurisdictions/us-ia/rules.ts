@@ -4,7 +4,7 @@ import { amountField, certificate, statusField } from '../certificate-fields.js'
 import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, credit, deduct, fixed, flat, given } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Iowa Department of Revenue';
@@ -39,18 +39,22 @@ export const IOWA: StateRules = {
       { filingStatus: 'single' },
       'Withhold as single with no allowances.',
     ),
-    worksheets: yearly(
-      [recalled(formula('2025'), 'steps 1 to 5', SPOUSE), worksheet('15000', '22500', '30000')],
-      [
+    worksheets: beginning(
+      row('2025-01-01', recalled(formula('2025'), 'steps 1 to 5', SPOUSE), worksheet('15000', '22500', '30000')),
+      row(
+        '2026-01-01',
         recalled(
           formula('2026'),
           'steps 1 to 5',
           `Deductions follow the federal standard deduction for 2026. ${SPOUSE}`,
         ),
         worksheet('16100', '24150', '32200'),
-      ],
+      ),
     ),
-    supplemental: both(recalled(formula('2025'), 'supplemental wages'), flatSupplemental('0.038')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(formula('2025'), 'supplemental wages'), flatSupplemental('0.038')),
+      again('2026-01-01'),
+    ),
   },
   reciprocity: {
     with: ['IL'],
@@ -72,11 +76,19 @@ export const IOWA: StateRules = {
     'The court finds what is expected in the year; here it is this check’s gross for every period of a year.',
   ),
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'Iowa Workforce Development', '2026'),
-      '39500',
-      '20400',
-      'The base was halved by law for 2026 (SF 607).',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Iowa Workforce Development', '2026'),
+        '39500',
+        'The base was halved by law for 2026 (SF 607).',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Iowa Workforce Development', '2026'),
+        '20400',
+        'The base was halved by law for 2026 (SF 607).',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

@@ -1,7 +1,7 @@
 import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, steps } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAX = 'Idaho State Tax Commission';
@@ -37,28 +37,36 @@ export const IDAHO: StateRules = {
       SINGLE_ZERO,
       SINGLE_ZERO_SAYS,
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           guide('2025'),
           'percentage computation',
           'The zero band is rebuilt as standard deduction plus the zero bracket of the tax table (15,000 + 4,811).',
         ),
         worksheet('19811', '39622', '3868'),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           guide('2026'),
           'percentage computation',
           'Rebuilt from the 2026 federal deduction and the 2025 zero bracket.',
         ),
         worksheet('20911', '41822', '3868'),
-      ],
+      ),
     ),
-    supplemental: both(recalled(guide('2025'), 'supplemental wages'), flatSupplemental('0.053')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(guide('2025'), 'supplemental wages'), flatSupplemental('0.053')),
+      again('2026-01-01'),
+    ),
   },
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Idaho Department of Labor', '2026'), '55300', '58300'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', 'Idaho Department of Labor', '2026'), '55300'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Idaho Department of Labor', '2026'), '58300'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
 };

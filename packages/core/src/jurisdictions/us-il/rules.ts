@@ -3,7 +3,7 @@ import { certificate, wholeField } from '../certificate-fields.js';
 import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, flat } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Illinois Department of Revenue';
@@ -34,14 +34,18 @@ export const ILLINOIS: StateRules = {
       { allowances: 0, additionalAllowances: 0 },
       'Withhold with no allowances.',
     ),
-    worksheets: yearly(
-      [recalled(IL700T('2025'), 'automated payroll method'), worksheet('2850')],
-      [
+    worksheets: beginning(
+      row('2025-01-01', recalled(IL700T('2025'), 'automated payroll method'), worksheet('2850')),
+      row(
+        '2026-01-01',
         recalled(IL700T('2026'), 'automated payroll method', 'The 2026 exemption is indexed; 2,925 is recalled.'),
         worksheet('2925'),
-      ],
+      ),
     ),
-    supplemental: both(recalled(IL700T('2025'), 'supplemental wages'), flatSupplemental('0.0495')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(IL700T('2025'), 'supplemental wages'), flatSupplemental('0.0495')),
+      again('2026-01-01'),
+    ),
   },
   reciprocity: {
     with: ['IA', 'KY', 'MI', 'WI'],
@@ -51,10 +55,17 @@ export const ILLINOIS: StateRules = {
   creditors: creditorsMay('735 ILCS 5/12-803', { ofGross: rate('0.15'), ...freeHours(45) }),
   minimumWage: minimumWages('Illinois', ['14.00', '15.00', '15.00']),
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'Illinois Department of Employment Security', '2026'),
-      '13916',
-      '14250',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Illinois Department of Employment Security', '2026'),
+        '13916',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Illinois Department of Employment Security', '2026'),
+        '14250',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

@@ -1,7 +1,7 @@
 import { certificate, wholeField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, flat } from '../lines.js';
-import { PLAUSIBLE, agency, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { COUNTIES } from './counties.js';
 
@@ -35,13 +35,13 @@ export const INDIANA: StateRules = {
       { personalExemptions: 0, dependentExemptions: 0 },
       'Withhold with no exemptions.',
     ),
-    worksheets: yearly(
-      [recalled(NOTICE('2025'), 'state rate'), annual(ONE_COLUMN, ...deductions, flat('0.03'))],
-      [recalled(NOTICE('2026'), 'state rate'), annual(ONE_COLUMN, ...deductions, flat('0.0295'))],
+    worksheets: beginning(
+      row('2025-01-01', recalled(NOTICE('2025'), 'state rate'), annual(ONE_COLUMN, ...deductions, flat('0.03'))),
+      row('2026-01-01', recalled(NOTICE('2026'), 'state rate'), annual(ONE_COLUMN, ...deductions, flat('0.0295'))),
     ),
-    supplemental: yearly(
-      [recalled(NOTICE('2025'), 'supplemental wages'), flatSupplemental('0.03')],
-      [recalled(NOTICE('2026'), 'supplemental wages'), flatSupplemental('0.0295')],
+    supplemental: beginning(
+      row('2025-01-01', recalled(NOTICE('2025'), 'supplemental wages'), flatSupplemental('0.03')),
+      row('2026-01-01', recalled(NOTICE('2026'), 'supplemental wages'), flatSupplemental('0.0295')),
     ),
   },
   reciprocity: {
@@ -50,10 +50,17 @@ export const INDIANA: StateRules = {
     ...recalled(publication('Information Bulletin #33', REVENUE, '2024'), 'reverse credit and reciprocal states'),
   },
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'Indiana Department of Workforce Development', '2025'),
-      '9500',
-      '9500',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Indiana Department of Workforce Development', '2025'),
+        '9500',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Indiana Department of Workforce Development', '2025'),
+        '9500',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

@@ -1,7 +1,7 @@
 import { SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField, wholeField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, steps } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Kansas Department of Revenue';
@@ -26,34 +26,44 @@ export const KANSAS: StateRules = {
       SINGLE_ZERO,
       SINGLE_ZERO_SAYS,
     ),
-    worksheets: both(
-      recalled(
-        KW100,
-        'percentage formula',
-        'Whether the print keeps one allowance amount for all (2,320) is not sure.',
+    worksheets: beginning(
+      row(
+        '2025-01-01',
+        recalled(
+          KW100,
+          'percentage formula',
+          'Whether the print keeps one allowance amount for all (2,320) is not sure.',
+        ),
+        annual(
+          byStatus({ 'married-jointly': 'joint' }, 'single'),
+          deduct('Personal allowances', count('allowances', '9160')),
+          deduct('Dependent allowances', count('dependents', '2320')),
+          steps({
+            single: [
+              ['0', '0'],
+              ['3605', '0.052'],
+              ['26605', '0.0558'],
+            ],
+            joint: [
+              ['0', '0'],
+              ['8240', '0.052'],
+              ['54240', '0.0558'],
+            ],
+          }),
+        ),
       ),
-      annual(
-        byStatus({ 'married-jointly': 'joint' }, 'single'),
-        deduct('Personal allowances', count('allowances', '9160')),
-        deduct('Dependent allowances', count('dependents', '2320')),
-        steps({
-          single: [
-            ['0', '0'],
-            ['3605', '0.052'],
-            ['26605', '0.0558'],
-          ],
-          joint: [
-            ['0', '0'],
-            ['8240', '0.052'],
-            ['54240', '0.0558'],
-          ],
-        }),
-      ),
+      again('2026-01-01'),
     ),
-    supplemental: both(recalled(KW100, 'supplemental wages'), flatSupplemental('0.05')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(KW100, 'supplemental wages'), flatSupplemental('0.05')),
+      again('2026-01-01'),
+    ),
   },
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Kansas Department of Labor', '2026'), '14000', '15100'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', 'Kansas Department of Labor', '2026'), '14000'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Kansas Department of Labor', '2026'), '15100'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
 };

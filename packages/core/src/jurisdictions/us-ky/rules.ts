@@ -6,12 +6,13 @@ import { localRates, placesAt, ratesTax } from '../places.js';
 import {
   CAFETERIA_ITEMS,
   PLAUSIBLE,
+  again,
   agency,
-  both,
+  beginning,
   flatSupplemental,
   publication,
-  wageBases,
-  yearly,
+  row,
+  wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
@@ -33,11 +34,11 @@ const LEXINGTON: Locality = {
   taxes: [
     ratesTax(
       { ...LICENSE_FEE, label: LICENSE_FEE.label('Lexington') },
-      both(RATES, localRates({ resident: '2.25', nonresident: '2.25' })),
+      beginning(row('2025-01-01', RATES, localRates({ resident: '2.25', nonresident: '2.25' })), again('2026-01-01')),
     ),
     ratesTax(
       { code: 'OLF', label: 'Fayette County schools occupational license fee', payer: 'employee', wages: 'gross' },
-      both(RATES, localRates({ resident: '0.5' })),
+      beginning(row('2025-01-01', RATES, localRates({ resident: '0.5' })), again('2026-01-01')),
     ),
   ],
 };
@@ -53,19 +54,21 @@ export const KENTUCKY: StateRules = {
   incomeTax: {
     kind: 'worksheet',
     certificate: certificate('Form K-4', [], {}, 'Withhold in full; there are no allowances.'),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(formula('2025'), 'computer formula'),
         annual(ONE_COLUMN, deduct('Standard deduction', fixed('3270')), flat('0.04')),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(formula('2026'), 'computer formula'),
         annual(ONE_COLUMN, deduct('Standard deduction', fixed('3360')), flat('0.035')),
-      ],
+      ),
     ),
-    supplemental: yearly(
-      [recalled(formula('2025'), 'supplemental wages'), flatSupplemental('0.04')],
-      [recalled(formula('2026'), 'supplemental wages'), flatSupplemental('0.035')],
+    supplemental: beginning(
+      row('2025-01-01', recalled(formula('2025'), 'supplemental wages'), flatSupplemental('0.04')),
+      row('2026-01-01', recalled(formula('2026'), 'supplemental wages'), flatSupplemental('0.035')),
     ),
   },
   views: [
@@ -84,10 +87,17 @@ export const KENTUCKY: StateRules = {
     ...recalled(publication('103 KAR 17:140', REVENUE, '2024'), 'reciprocal states'),
   },
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'Kentucky Office of Unemployment Insurance', '2026'),
-      '11700',
-      '12000',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Kentucky Office of Unemployment Insurance', '2026'),
+        '11700',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Kentucky Office of Unemployment Insurance', '2026'),
+        '12000',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

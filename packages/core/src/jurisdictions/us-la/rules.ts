@@ -1,7 +1,7 @@
 import { certificate, statusField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, deduct, fixed, flat } from '../lines.js';
-import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Louisiana Department of Revenue';
@@ -35,20 +35,28 @@ export const LOUISIANA: StateRules = {
       { filingStatus: 'none' },
       'Withhold with no deduction.',
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(R1306('1/25'), 'formula: the withholding rate, 3.09%, is not the tax rate'),
         worksheet('12500', '25000'),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(R1306('1/26'), 'formula', 'The 2026 deduction (12,875 and 25,750) follows from indexing.'),
         worksheet('12875', '25750'),
-      ],
+      ),
     ),
-    supplemental: both(recalled(R1306('1/25'), 'no supplemental rate is published'), TOGETHER),
+    supplemental: beginning(
+      row('2025-01-01', recalled(R1306('1/25'), 'no supplemental rate is published'), TOGETHER),
+      again('2026-01-01'),
+    ),
   },
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Louisiana Workforce Commission', '2026'), '7700', '7000'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', 'Louisiana Workforce Commission', '2026'), '7700'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Louisiana Workforce Commission', '2026'), '7000'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
 };

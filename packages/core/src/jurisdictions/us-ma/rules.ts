@@ -4,7 +4,17 @@ import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, credit, deduct, fixed, socialInsurance, steps, when } from '../lines.js';
 import type { Program } from '../program.js';
-import { PLAUSIBLE, TOGETHER, agency, both, movingIsExcluded, publication, wageBases, yearly } from '../state-words.js';
+import {
+  PLAUSIBLE,
+  TOGETHER,
+  again,
+  agency,
+  beginning,
+  movingIsExcluded,
+  publication,
+  row,
+  wageBase,
+} from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Massachusetts Department of Revenue';
@@ -35,11 +45,15 @@ const pfml = (payer: 'employee' | 'employer'): Program => ({
   payer,
   agency: 'income',
   wages: 'social-security',
-  terms: both(
-    recalled(DFML, '0.88%: medical 0.70%, of which the employee at most 40%, and family 0.18%'),
-    payer === 'employee'
-      ? [{ rate: rate('0.0046'), base: 'oasdi' }]
-      : [{ rate: rate('0.0042'), base: 'oasdi', size: { atLeast: 25 } }],
+  terms: beginning(
+    row(
+      '2025-01-01',
+      recalled(DFML, '0.88%: medical 0.70%, of which the employee at most 40%, and family 0.18%'),
+      payer === 'employee'
+        ? [{ rate: rate('0.0046'), base: 'oasdi' }]
+        : [{ rate: rate('0.0042'), base: 'oasdi', size: { atLeast: 25 } }],
+    ),
+    again('2026-01-01'),
   ),
 });
 
@@ -59,18 +73,22 @@ export const MASSACHUSETTS: StateRules = {
       { allowances: 0 },
       'Withhold with no exemptions.',
     ),
-    worksheets: yearly(
-      [recalled(CIRCULAR('2025'), 'percentage method'), worksheet('1083150')],
-      [
+    worksheets: beginning(
+      row('2025-01-01', recalled(CIRCULAR('2025'), 'percentage method'), worksheet('1083150')),
+      row(
+        '2026-01-01',
         recalled(
           CIRCULAR('2026'),
           'percentage method',
           'The surtax mark for 2026 is recalled from the indexing notice.',
         ),
         worksheet('1107750'),
-      ],
+      ),
     ),
-    supplemental: both(recalled(CIRCULAR('2025'), 'bonuses and other supplemental wages'), TOGETHER),
+    supplemental: beginning(
+      row('2025-01-01', recalled(CIRCULAR('2025'), 'bonuses and other supplemental wages'), TOGETHER),
+      again('2026-01-01'),
+    ),
   },
   views: [movingIsExcluded(CIRCULAR('2025'))],
   creditors: creditorsMay('Massachusetts General Laws c. 235 § 34, c. 246 § 28', {
@@ -79,7 +97,10 @@ export const MASSACHUSETTS: StateRules = {
   }),
   minimumWage: minimumWages('Massachusetts', ['15.00', '15.00', '15.00']),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', DUA, '2026'), '15000', '15000'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', DUA, '2026'), '15000'),
+      wageBase('2026-01-01', publication('Taxable wage base', DUA, '2026'), '15000'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
@@ -91,9 +112,12 @@ export const MASSACHUSETTS: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(recalled(publication('Workforce Training Fund contribution', DUA, '2025'), 'rate'), [
-        { rate: rate('0.00056'), base: 'unemployment' },
-      ]),
+      terms: beginning(
+        row('2025-01-01', recalled(publication('Workforce Training Fund contribution', DUA, '2025'), 'rate'), [
+          { rate: rate('0.00056'), base: 'unemployment' },
+        ]),
+        again('2026-01-01'),
+      ),
     },
     {
       code: 'EMAC',
@@ -102,9 +126,12 @@ export const MASSACHUSETTS: StateRules = {
       agency: 'unemployment',
       wages: 'unemployment',
       ownRateOtherwise: rate('0'),
-      terms: both(recalled(publication('EMAC', DUA, '2025'), 'employers of six or more, by the notice'), [
-        { rate: 'own', base: 'unemployment' },
-      ]),
+      terms: beginning(
+        row('2025-01-01', recalled(publication('EMAC', DUA, '2025'), 'employers of six or more, by the notice'), [
+          { rate: 'own', base: 'unemployment' },
+        ]),
+        again('2026-01-01'),
+      ),
     },
   ],
 };

@@ -4,7 +4,7 @@ import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { between, dated, recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, fixed, share, steps } from '../lines.js';
 import { placesAt } from '../places.js';
-import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import type { Quantity } from '../worksheet.js';
 
@@ -88,7 +88,10 @@ export const MARYLAND: StateRules = {
         worksheet(fixed({ single: '3350', joint: '6700' }), true),
       ),
     ],
-    supplemental: both(recalled(GUIDE('2025'), 'lump sums: together with regular wages'), TOGETHER),
+    supplemental: beginning(
+      row('2025-01-01', recalled(GUIDE('2025'), 'lump sums: together with regular wages'), TOGETHER),
+      again('2026-01-01'),
+    ),
   },
   reciprocity: {
     with: ['DC', 'PA', 'VA', 'WV'],
@@ -102,7 +105,10 @@ export const MARYLAND: StateRules = {
   ),
   minimumWage: minimumWages('Maryland', ['15.00', '15.00', '15.00']),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Maryland Department of Labor', '2026'), '8500', '8500'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', 'Maryland Department of Labor', '2026'), '8500'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Maryland Department of Labor', '2026'), '8500'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   local: {

@@ -3,7 +3,7 @@ import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } f
 import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, fade, steps } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Maine Revenue Services';
@@ -26,8 +26,9 @@ export const MAINE: StateRules = {
       SINGLE_ZERO,
       SINGLE_ZERO_SAYS,
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           TABLES('2025'),
           'percentage method',
@@ -57,8 +58,9 @@ export const MAINE: StateRules = {
             ],
           }),
         ),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           TABLES('2026'),
           'percentage method',
@@ -88,14 +90,20 @@ export const MAINE: StateRules = {
             ],
           }),
         ),
-      ],
+      ),
     ),
-    supplemental: both(recalled(TABLES('2025'), 'supplemental wages'), flatSupplemental('0.05')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(TABLES('2025'), 'supplemental wages'), flatSupplemental('0.05')),
+      again('2026-01-01'),
+    ),
   },
   creditors: creditorsMay('14 Maine Revised Statutes § 3126-B', freeHours(40)),
   minimumWage: minimumWages('Maine', ['14.15', '14.65', '15.10']),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', DOL, '2025'), '12000', '12000'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', DOL, '2025'), '12000'),
+      wageBase('2026-01-01', publication('Taxable wage base', DOL, '2025'), '12000'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
@@ -105,7 +113,12 @@ export const MAINE: StateRules = {
       payer: 'employee',
       agency: 'unemployment',
       wages: 'social-security',
-      terms: both(recalled(PFML, '1.0%, half of it from the employee'), [{ rate: rate('0.005'), base: 'oasdi' }]),
+      terms: beginning(
+        row('2025-01-01', recalled(PFML, '1.0%, half of it from the employee'), [
+          { rate: rate('0.005'), base: 'oasdi' },
+        ]),
+        again('2026-01-01'),
+      ),
     },
     {
       code: 'PFML-ER',
@@ -113,9 +126,12 @@ export const MAINE: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'social-security',
-      terms: both(recalled(PFML, '1.0%, half of it from employers of 15 or more'), [
-        { rate: rate('0.005'), base: 'oasdi', size: { atLeast: 15 } },
-      ]),
+      terms: beginning(
+        row('2025-01-01', recalled(PFML, '1.0%, half of it from employers of 15 or more'), [
+          { rate: rate('0.005'), base: 'oasdi', size: { atLeast: 15 } },
+        ]),
+        again('2026-01-01'),
+      ),
     },
     {
       code: 'CSSF',
@@ -123,9 +139,14 @@ export const MAINE: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(recalled(publication('CSSF assessment', DOL, '2025'), 'rate', 'The rate is recalled from 2024.'), [
-        { rate: rate('0.0007'), base: 'unemployment' },
-      ]),
+      terms: beginning(
+        row(
+          '2025-01-01',
+          recalled(publication('CSSF assessment', DOL, '2025'), 'rate', 'The rate is recalled from 2024.'),
+          [{ rate: rate('0.0007'), base: 'unemployment' }],
+        ),
+        again('2026-01-01'),
+      ),
     },
   ],
 };

@@ -5,12 +5,13 @@ import { placesAt } from '../places.js';
 import {
   DEFERRAL_ITEMS,
   PLAUSIBLE,
+  again,
   agency,
-  both,
+  beginning,
   flatSupplemental,
   publication,
-  wageBases,
-  yearly,
+  row,
+  wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
@@ -46,17 +47,22 @@ export const MICHIGAN: StateRules = {
       { allowances: 0 },
       'Withhold with no exemptions.',
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(GUIDE('2025'), 'direct percentage computation'),
         annual(ONE_COLUMN, deduct('Exemptions', count('allowances', '5800')), flat('0.0425')),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(GUIDE('2026'), 'direct percentage computation', 'The 2026 exemption, 5,900, is recalled.'),
         annual(ONE_COLUMN, deduct('Exemptions', count('allowances', '5900')), flat('0.0425')),
-      ],
+      ),
     ),
-    supplemental: both(recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.0425')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.0425')),
+      again('2026-01-01'),
+    ),
   },
   views: [
     {
@@ -75,11 +81,19 @@ export const MICHIGAN: StateRules = {
     ...recalled(GUIDE('2025'), 'reciprocal agreements'),
   },
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'Michigan Unemployment Insurance Agency', '2026'),
-      '9000',
-      '9000',
-      '9,500 for an employer that is delinquent.',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Michigan Unemployment Insurance Agency', '2026'),
+        '9000',
+        '9,500 for an employer that is delinquent.',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Michigan Unemployment Insurance Agency', '2026'),
+        '9000',
+        '9,500 for an employer that is delinquent.',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

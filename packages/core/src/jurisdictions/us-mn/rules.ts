@@ -3,7 +3,7 @@ import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } f
 import { freeHours, minimumWages, statuteOf } from '../creditor-limits.js';
 import { between, dated, recalled, year } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, steps } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Minnesota Department of Revenue';
@@ -31,8 +31,9 @@ export const MINNESOTA: StateRules = {
       SINGLE_ZERO,
       SINGLE_ZERO_SAYS,
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           GUIDE('2025'),
           'computer formula',
@@ -58,8 +59,9 @@ export const MINNESOTA: StateRules = {
             ],
           }),
         ),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           GUIDE('2026'),
           'computer formula',
@@ -85,9 +87,12 @@ export const MINNESOTA: StateRules = {
             ],
           }),
         ),
-      ],
+      ),
     ),
-    supplemental: both(recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.0625')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.0625')),
+      again('2026-01-01'),
+    ),
   },
   reciprocity: { with: ['MI', 'ND'], form: 'Form MWR', ...recalled(GUIDE('2025'), 'reciprocity') },
   creditors: [
@@ -113,7 +118,10 @@ export const MINNESOTA: StateRules = {
   ],
   minimumWage: minimumWages('Minnesota', ['10.85', '11.13', '11.41']),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Minnesota Unemployment Insurance', '2026'), '43000', '44000'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', 'Minnesota Unemployment Insurance', '2026'), '43000'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Minnesota Unemployment Insurance', '2026'), '44000'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
@@ -158,9 +166,13 @@ export const MINNESOTA: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(
-        recalled(publication('Workforce development assessment', 'Minnesota Unemployment Insurance', '2025'), 'rate'),
-        [{ rate: rate('0.001'), base: 'unemployment' }],
+      terms: beginning(
+        row(
+          '2025-01-01',
+          recalled(publication('Workforce development assessment', 'Minnesota Unemployment Insurance', '2025'), 'rate'),
+          [{ rate: rate('0.001'), base: 'unemployment' }],
+        ),
+        again('2026-01-01'),
       ),
     },
   ],

@@ -4,7 +4,7 @@ import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, deduct, fixed, table } from '../lines.js';
 import { localRates, placesAt, ratesTax } from '../places.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Missouri Department of Revenue';
@@ -29,8 +29,9 @@ export const MISSOURI: StateRules = {
       { filingStatus: 'single' },
       'Withhold as single.',
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(FORMULA('2025'), 'annual formula'),
         annualToDollar(
           columns,
@@ -46,8 +47,9 @@ export const MISSOURI: StateRules = {
             ['9191', '256', '0.047'],
           ]),
         ),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(FORMULA('2026'), 'annual formula', 'Brackets are the indexed ones of 1,348 a step.'),
         annualToDollar(
           columns,
@@ -63,16 +65,26 @@ export const MISSOURI: StateRules = {
             ['9436', '263', '0.047'],
           ]),
         ),
-      ],
+      ),
     ),
-    supplemental: both(recalled(FORMULA('2025'), 'supplemental wages'), flatSupplemental('0.047')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(FORMULA('2025'), 'supplemental wages'), flatSupplemental('0.047')),
+      again('2026-01-01'),
+    ),
   },
   creditors: creditorsMay('Missouri Revised Statutes § 525.030', { ofHead: { ofDisposable: rate('0.10') } }),
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'Missouri Division of Employment Security', '2026'),
-      '9500',
-      '9000',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Missouri Division of Employment Security', '2026'),
+        '9500',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Missouri Division of Employment Security', '2026'),
+        '9000',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },
@@ -92,11 +104,21 @@ export const MISSOURI: StateRules = {
         taxes: [
           ratesTax(
             { code: 'LIT', label: 'St. Louis earnings tax', payer: 'employee', wages: 'gross' },
-            both(recalled(CITIES, 'earnings tax'), localRates({ resident: '1.0', nonresident: '1.0' })),
+            beginning(
+              row('2025-01-01', recalled(CITIES, 'earnings tax'), localRates({ resident: '1.0', nonresident: '1.0' })),
+              again('2026-01-01'),
+            ),
           ),
           ratesTax(
             { code: 'PET', label: 'St. Louis payroll expense tax', payer: 'employer', wages: 'gross' },
-            both(recalled(CITIES, 'payroll expense tax'), localRates({ resident: '0.5', nonresident: '0.5' })),
+            beginning(
+              row(
+                '2025-01-01',
+                recalled(CITIES, 'payroll expense tax'),
+                localRates({ resident: '0.5', nonresident: '0.5' }),
+              ),
+              again('2026-01-01'),
+            ),
           ),
         ],
       },

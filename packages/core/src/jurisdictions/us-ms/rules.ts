@@ -1,7 +1,7 @@
 import { amountField, certificate, statusField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, deduct, fixed, given, steps } from '../lines.js';
-import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Mississippi Department of Revenue';
@@ -40,17 +40,27 @@ export const MISSISSIPPI: StateRules = {
       { filingStatus: 'single' },
       'Withhold with no exemption.',
     ),
-    worksheets: yearly(
-      [recalled(TABLES('2025'), 'computer formula'), worksheet('0.044')],
-      [recalled(TABLES('2026'), 'computer formula'), worksheet('0.04')],
+    worksheets: beginning(
+      row('2025-01-01', recalled(TABLES('2025'), 'computer formula'), worksheet('0.044')),
+      row('2026-01-01', recalled(TABLES('2026'), 'computer formula'), worksheet('0.04')),
     ),
-    supplemental: both(recalled(TABLES('2025'), 'no supplemental rate is published'), TOGETHER),
+    supplemental: beginning(
+      row('2025-01-01', recalled(TABLES('2025'), 'no supplemental rate is published'), TOGETHER),
+      again('2026-01-01'),
+    ),
   },
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'Mississippi Department of Employment Security', '2025'),
-      '14000',
-      '14000',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Mississippi Department of Employment Security', '2025'),
+        '14000',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Mississippi Department of Employment Security', '2025'),
+        '14000',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

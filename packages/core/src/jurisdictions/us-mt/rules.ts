@@ -1,7 +1,7 @@
 import { certificate, flagField, statusField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, columnIs, deduct, fixed, steps } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Montana Department of Revenue';
@@ -26,8 +26,9 @@ export const MONTANA: StateRules = {
       { filingStatus: 'single' },
       'Withhold as single.',
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           GUIDE('2025'),
           'annual formula',
@@ -51,8 +52,9 @@ export const MONTANA: StateRules = {
             ],
           }),
         ),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           GUIDE('2026'),
           'annual formula (HB 337)',
@@ -76,16 +78,26 @@ export const MONTANA: StateRules = {
             ],
           }),
         ),
-      ],
+      ),
     ),
-    supplemental: both(recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.05')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.05')),
+      again('2026-01-01'),
+    ),
   },
   reciprocity: { with: ['ND'], form: 'Form MW-4 section 3', ...recalled(GUIDE('2025'), 'North Dakota residents') },
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'Montana Department of Labor and Industry', '2026'),
-      '45100',
-      '47300',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Montana Department of Labor and Industry', '2026'),
+        '45100',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Montana Department of Labor and Industry', '2026'),
+        '47300',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

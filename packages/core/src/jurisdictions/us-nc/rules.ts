@@ -2,7 +2,7 @@ import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } f
 import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, fixed, flat } from '../lines.js';
-import { PLAUSIBLE, agency, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'North Carolina Department of Revenue';
@@ -37,21 +37,28 @@ export const NORTH_CAROLINA: StateRules = {
       SINGLE_ZERO,
       SINGLE_ZERO_SAYS,
     ),
-    worksheets: yearly(
-      [recalled(NC30('2025'), 'annualized method: to the whole dollar'), worksheet('0.0435')],
-      [recalled(NC30('2026'), 'annualized method: to the whole dollar'), worksheet('0.0409')],
+    worksheets: beginning(
+      row('2025-01-01', recalled(NC30('2025'), 'annualized method: to the whole dollar'), worksheet('0.0435')),
+      row('2026-01-01', recalled(NC30('2026'), 'annualized method: to the whole dollar'), worksheet('0.0409')),
     ),
-    supplemental: yearly(
-      [recalled(NC30('2025'), 'supplemental wages'), flatSupplemental('0.0435')],
-      [recalled(NC30('2026'), 'supplemental wages'), flatSupplemental('0.0409')],
+    supplemental: beginning(
+      row('2025-01-01', recalled(NC30('2025'), 'supplemental wages'), flatSupplemental('0.0435')),
+      row('2026-01-01', recalled(NC30('2026'), 'supplemental wages'), flatSupplemental('0.0409')),
     ),
   },
   creditors: creditorsMay('North Carolina General Statutes § 1-362', { isForbidden: true }),
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'North Carolina Division of Employment Security', '2026'),
-      '32600',
-      '34200',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'North Carolina Division of Employment Security', '2026'),
+        '32600',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'North Carolina Division of Employment Security', '2026'),
+        '34200',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

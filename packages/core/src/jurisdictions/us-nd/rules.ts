@@ -3,7 +3,7 @@ import { certificate, statusField } from '../certificate-fields.js';
 import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, steps } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAX = 'North Dakota Office of State Tax Commissioner';
@@ -26,8 +26,9 @@ export const NORTH_DAKOTA: StateRules = {
       { filingStatus: 'single' },
       'Withhold as single.',
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           GUIDE('2025'),
           'percentage method, Form W-4 of 2020 or later',
@@ -53,8 +54,9 @@ export const NORTH_DAKOTA: StateRules = {
             ],
           }),
         ),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           GUIDE('2026'),
           'percentage method, Form W-4 of 2020 or later',
@@ -80,9 +82,12 @@ export const NORTH_DAKOTA: StateRules = {
             ],
           }),
         ),
-      ],
+      ),
     ),
-    supplemental: both(recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.015')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(GUIDE('2025'), 'supplemental wages'), flatSupplemental('0.015')),
+      again('2026-01-01'),
+    ),
   },
   reciprocity: { with: ['MN', 'MT'], form: 'Form NDW-R', ...recalled(GUIDE('2025'), 'reciprocity') },
   creditors: creditorsMay('North Dakota Century Code § 32-09.1-03', {
@@ -90,7 +95,10 @@ export const NORTH_DAKOTA: StateRules = {
     eachDependent: dollars('20'),
   }),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Job Service North Dakota', '2026'), '45100', '46600'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', 'Job Service North Dakota', '2026'), '45100'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Job Service North Dakota', '2026'), '46600'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
 };

@@ -10,7 +10,7 @@ import {
 import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, steps } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'Nebraska Department of Revenue';
@@ -46,8 +46,9 @@ export const NEBRASKA: StateRules = {
       SINGLE_ZERO,
       SINGLE_ZERO_SAYS,
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           CIRCULAR('2025'),
           'percentage method tables',
@@ -78,8 +79,9 @@ export const NEBRASKA: StateRules = {
           }),
           minimum,
         ),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           CIRCULAR('2026'),
           'percentage method tables',
@@ -104,9 +106,12 @@ export const NEBRASKA: StateRules = {
           }),
           minimum,
         ),
-      ],
+      ),
     ),
-    supplemental: both(recalled(CIRCULAR('2025'), 'supplemental wages'), flatSupplemental('0.05')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(CIRCULAR('2025'), 'supplemental wages'), flatSupplemental('0.05')),
+      again('2026-01-01'),
+    ),
   },
   convenienceRule: recalled(
     publication('316 Neb. Admin. Code § 22-003', REVENUE, '2024'),
@@ -114,11 +119,19 @@ export const NEBRASKA: StateRules = {
   ),
   creditors: creditorsMay('Nebraska Revised Statutes § 25-1558', { ofHead: { ofDisposable: rate('0.15') } }),
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'Nebraska Department of Labor', '2025'),
-      '9000',
-      '9000',
-      '24,000 for employers at the highest rate.',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Nebraska Department of Labor', '2025'),
+        '9000',
+        '24,000 for employers at the highest rate.',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Nebraska Department of Labor', '2025'),
+        '9000',
+        '24,000 for employers at the highest rate.',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

@@ -1,7 +1,7 @@
 import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
-import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
+import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const NEW_HAMPSHIRE: StateRules = {
   code: 'NH',
@@ -16,11 +16,10 @@ export const NEW_HAMPSHIRE: StateRules = {
   },
   creditors: creditorsMay('New Hampshire RSA 512:21', freeHours(50, 'federal')),
   unemployment: {
-    base: wageBasesFrom2024(
-      publication('Taxable wage base', 'New Hampshire Employment Security', '2026'),
-      '14000',
-      '14000',
-      '14000',
+    base: beginning(
+      wageBase('2024-01-01', publication('Taxable wage base', 'New Hampshire Employment Security', '2026'), '14000'),
+      wageBase('2025-01-01', publication('Taxable wage base', 'New Hampshire Employment Security', '2026'), '14000'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'New Hampshire Employment Security', '2026'), '14000'),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

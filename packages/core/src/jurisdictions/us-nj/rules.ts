@@ -10,12 +10,13 @@ import {
   CAFETERIA_ITEMS,
   PLAUSIBLE,
   TOGETHER,
+  again,
   agency,
-  both,
+  beginning,
   movingIsExcluded,
   publication,
-  wageBases,
-  yearly,
+  row,
+  wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
@@ -36,9 +37,9 @@ const worker = (
   payer: 'employee',
   agency: 'unemployment',
   wages: 'unemployment',
-  terms: yearly(
-    [recalled(RATES('2025'), label), [{ rate: rate(of2025), base: dollars(base2025) }]],
-    [recalled(RATES('2026'), label), [{ rate: rate(of2026), base: dollars(base2026) }]],
+  terms: beginning(
+    row('2025-01-01', recalled(RATES('2025'), label), [{ rate: rate(of2025), base: dollars(base2025) }]),
+    row('2026-01-01', recalled(RATES('2026'), label), [{ rate: rate(of2026), base: dollars(base2026) }]),
   ),
 });
 const letterColumns = ['A', 'B', 'C', 'D', 'E'].map((letter) => columnIs(letter, { rateTable: letter }));
@@ -69,63 +70,70 @@ export const NEW_JERSEY: StateRules = {
       SINGLE_ZERO,
       'Withhold as single with no allowances, table A.',
     ),
-    worksheets: both(
-      recalled(NJWT, 'percentage method, rate tables A to E'),
-      annual(
-        [...letterColumns, ...byStatus({ 'married-jointly': 'B', 'head-of-household': 'B' }, 'A')],
-        deduct('Allowances', count('allowances', '1000')),
-        steps({
-          A: [
-            ['0', '0.015'],
-            ['20000', '0.02'],
-            ['35000', '0.039'],
-            ['40000', '0.061'],
-            ['75000', '0.07'],
-            ['500000', '0.099'],
-            ['1000000', '0.118'],
-          ],
-          B: [
-            ['0', '0.015'],
-            ['20000', '0.02'],
-            ['50000', '0.027'],
-            ['70000', '0.039'],
-            ['80000', '0.061'],
-            ['150000', '0.07'],
-            ['500000', '0.099'],
-            ['1000000', '0.118'],
-          ],
-          C: [
-            ['0', '0.015'],
-            ['20000', '0.023'],
-            ['40000', '0.028'],
-            ['50000', '0.035'],
-            ['60000', '0.056'],
-            ['150000', '0.066'],
-            ['500000', '0.099'],
-            ['1000000', '0.118'],
-          ],
-          D: [
-            ['0', '0.015'],
-            ['20000', '0.027'],
-            ['40000', '0.034'],
-            ['50000', '0.043'],
-            ['60000', '0.056'],
-            ['150000', '0.065'],
-            ['500000', '0.099'],
-            ['1000000', '0.118'],
-          ],
-          E: [
-            ['0', '0.015'],
-            ['20000', '0.02'],
-            ['35000', '0.058'],
-            ['100000', '0.065'],
-            ['500000', '0.099'],
-            ['1000000', '0.118'],
-          ],
-        }),
+    worksheets: beginning(
+      row(
+        '2025-01-01',
+        recalled(NJWT, 'percentage method, rate tables A to E'),
+        annual(
+          [...letterColumns, ...byStatus({ 'married-jointly': 'B', 'head-of-household': 'B' }, 'A')],
+          deduct('Allowances', count('allowances', '1000')),
+          steps({
+            A: [
+              ['0', '0.015'],
+              ['20000', '0.02'],
+              ['35000', '0.039'],
+              ['40000', '0.061'],
+              ['75000', '0.07'],
+              ['500000', '0.099'],
+              ['1000000', '0.118'],
+            ],
+            B: [
+              ['0', '0.015'],
+              ['20000', '0.02'],
+              ['50000', '0.027'],
+              ['70000', '0.039'],
+              ['80000', '0.061'],
+              ['150000', '0.07'],
+              ['500000', '0.099'],
+              ['1000000', '0.118'],
+            ],
+            C: [
+              ['0', '0.015'],
+              ['20000', '0.023'],
+              ['40000', '0.028'],
+              ['50000', '0.035'],
+              ['60000', '0.056'],
+              ['150000', '0.066'],
+              ['500000', '0.099'],
+              ['1000000', '0.118'],
+            ],
+            D: [
+              ['0', '0.015'],
+              ['20000', '0.027'],
+              ['40000', '0.034'],
+              ['50000', '0.043'],
+              ['60000', '0.056'],
+              ['150000', '0.065'],
+              ['500000', '0.099'],
+              ['1000000', '0.118'],
+            ],
+            E: [
+              ['0', '0.015'],
+              ['20000', '0.02'],
+              ['35000', '0.058'],
+              ['100000', '0.065'],
+              ['500000', '0.099'],
+              ['1000000', '0.118'],
+            ],
+          }),
+        ),
       ),
+      again('2026-01-01'),
     ),
-    supplemental: both(recalled(NJWT, 'supplemental wages: together with regular wages'), TOGETHER),
+    supplemental: beginning(
+      row('2025-01-01', recalled(NJWT, 'supplemental wages: together with regular wages'), TOGETHER),
+      again('2026-01-01'),
+    ),
   },
   views: [
     movingIsExcluded(NJWT),
@@ -167,7 +175,10 @@ export const NEW_JERSEY: StateRules = {
     'only against residents of states with such a rule',
   ),
   creditors: creditorsMay('New Jersey Statutes § 2A:17-56', { ofGross: rate('0.10') }),
-  unemployment: { base: wageBases(RATES('2026'), '43300', '44800'), highestPlausibleRate: PLAUSIBLE },
+  unemployment: {
+    base: beginning(wageBase('2025-01-01', RATES('2026'), '43300'), wageBase('2026-01-01', RATES('2026'), '44800')),
+    highestPlausibleRate: PLAUSIBLE,
+  },
   programs: [
     worker('SUI-EE', 'unemployment insurance', '0.003825', '0.003825', '43300', '44800'),
     worker('WF-EE', 'workforce development', '0.000425', '0.000425', '43300', '44800'),
@@ -180,9 +191,12 @@ export const NEW_JERSEY: StateRules = {
       agency: 'unemployment',
       wages: 'unemployment',
       ownRateOtherwise: rate('0.005'),
-      terms: both(recalled(RATES('2025'), 'employer rate by notice, 0.10% to 0.75%; 0.50% for new employers'), [
-        { rate: 'own', base: 'unemployment' },
-      ]),
+      terms: beginning(
+        row('2025-01-01', recalled(RATES('2025'), 'employer rate by notice, 0.10% to 0.75%; 0.50% for new employers'), [
+          { rate: 'own', base: 'unemployment' },
+        ]),
+        again('2026-01-01'),
+      ),
     },
     {
       code: 'WF-ER',
@@ -190,9 +204,12 @@ export const NEW_JERSEY: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(recalled(RATES('2025'), 'workforce development and supplemental workforce fund'), [
-        { rate: rate('0.001175'), base: 'unemployment' },
-      ]),
+      terms: beginning(
+        row('2025-01-01', recalled(RATES('2025'), 'workforce development and supplemental workforce fund'), [
+          { rate: rate('0.001175'), base: 'unemployment' },
+        ]),
+        again('2026-01-01'),
+      ),
     },
   ],
   local: {

@@ -5,7 +5,7 @@ import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, steps } from '../lines.js';
 import type { Program } from '../program.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAXATION = 'New Mexico Taxation and Revenue Department';
@@ -35,13 +35,17 @@ const compensation = (payer: 'employee' | 'employer', amount: string): Program =
   payer,
   agency: { code: 'NM-WC' },
   wages: 'gross',
-  terms: both(
-    recalled(
-      publication('WC-1, Workers’ Compensation Fee (NMSA 52-5-19)', TAXATION, '2025'),
-      'for each person employed on the last working day of the quarter',
-      'It is taken from the last check of the quarter. Employers of fewer than three owe it only when they chose the cover.',
+  terms: beginning(
+    row(
+      '2025-01-01',
+      recalled(
+        publication('WC-1, Workers’ Compensation Fee (NMSA 52-5-19)', TAXATION, '2025'),
+        'for each person employed on the last working day of the quarter',
+        'It is taken from the last check of the quarter. Employers of fewer than three owe it only when they chose the cover.',
+      ),
+      [{ rate: rate('0'), perQuarter: dollars(amount), size: { atLeast: 3 } }],
     ),
-    [{ rate: rate('0'), perQuarter: dollars(amount), size: { atLeast: 3 } }],
+    again('2026-01-01'),
   ),
 });
 
@@ -61,32 +65,44 @@ export const NEW_MEXICO: StateRules = {
       { filingStatus: 'single' },
       'Withhold as single.',
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           FYI104('2025'),
           'percentage method',
           'The zero band is taken to be half of the federal standard deduction, as in earlier editions.',
         ),
         worksheet(7500, 15000, 11250),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           FYI104('2026'),
           'percentage method',
           'The zero band is taken to be half of the federal standard deduction, as in earlier editions.',
         ),
         worksheet(8050, 16100, 12075),
-      ],
+      ),
     ),
-    supplemental: both(recalled(FYI104('2025'), 'supplemental wages'), flatSupplemental('0.059')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(FYI104('2025'), 'supplemental wages'), flatSupplemental('0.059')),
+      again('2026-01-01'),
+    ),
   },
   creditors: creditorsMay('New Mexico Statutes § 35-12-7', freeHours(40, 'federal')),
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'New Mexico Department of Workforce Solutions', '2026'),
-      '33200',
-      '34800',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'New Mexico Department of Workforce Solutions', '2026'),
+        '33200',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'New Mexico Department of Workforce Solutions', '2026'),
+        '34800',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

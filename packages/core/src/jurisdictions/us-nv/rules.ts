@@ -3,7 +3,7 @@ import { rate } from '../../money/rate.js';
 import { creditorsMay, freeHours, minimumWageFrom } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { overtimeByDay } from '../overtime.js';
-import { PLAUSIBLE, agency, since2024, publication, wageBasesFrom2024 } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const DETR = 'Nevada Department of Employment, Training and Rehabilitation';
@@ -35,7 +35,11 @@ export const NEVADA: StateRules = {
     minimumWageFrom('2024-07-01', '2027-01-01', 'Nevada', '12.00'),
   ],
   unemployment: {
-    base: wageBasesFrom2024(publication('Taxable wage base', DETR, '2026'), '40600', '41800', '43700'),
+    base: beginning(
+      wageBase('2024-01-01', publication('Taxable wage base', DETR, '2026'), '40600'),
+      wageBase('2025-01-01', publication('Taxable wage base', DETR, '2026'), '41800'),
+      wageBase('2026-01-01', publication('Taxable wage base', DETR, '2026'), '43700'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
@@ -45,9 +49,13 @@ export const NEVADA: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: since2024(recalled(publication('Career Enhancement Program', DETR, '2025'), 'rate'), [
-        { rate: rate('0.0005'), base: 'unemployment' },
-      ]),
+      terms: beginning(
+        row('2024-01-01', recalled(publication('Career Enhancement Program', DETR, '2025'), 'rate'), [
+          { rate: rate('0.0005'), base: 'unemployment' },
+        ]),
+        again('2025-01-01'),
+        again('2026-01-01'),
+      ),
     },
   ],
 };

@@ -3,7 +3,7 @@ import { rate } from '../../money/rate.js';
 import { between, dated, recalled } from '../dated.js';
 import { ONE_COLUMN, annual, byStatus, countOr, deduct, fixed, flat, noneUpTo, table, tiers } from '../lines.js';
 import { localRates, ratesTax } from '../places.js';
-import { both, publication } from '../state-words.js';
+import { again, beginning, publication, row } from '../state-words.js';
 
 const TAX = 'New York State Department of Taxation and Finance';
 const NYC = publication('Publication NYS-50-T-NYC, New York City Withholding Tax Tables and Methods', TAX, '1/18');
@@ -68,23 +68,30 @@ export const CITIES: readonly Locality[] = [
           is: 'worksheet',
           extraField: 'cityExtraWithholding',
           for: 'resident',
-          rows: both(
-            recalled(NYC, 'Method II, annual schedule; Table A'),
-            annual(
-              columns,
-              deduct('Deduction allowance', fixed({ single: '5000', married: '5500' })),
-              deduct('Exemption allowances', countOr('cityAllowances', 'allowances', '1000')),
-              table([
-                ['0', '0', '0.0205'],
-                ['8000', '164', '0.028'],
-                ['8700', '184', '0.0325'],
-                ['15000', '388', '0.0395'],
-                ['25000', '783', '0.0415'],
-                ['60000', '2236', '0.0425'],
-              ]),
+          rows: beginning(
+            row(
+              '2025-01-01',
+              recalled(NYC, 'Method II, annual schedule; Table A'),
+              annual(
+                columns,
+                deduct('Deduction allowance', fixed({ single: '5000', married: '5500' })),
+                deduct('Exemption allowances', countOr('cityAllowances', 'allowances', '1000')),
+                table([
+                  ['0', '0', '0.0205'],
+                  ['8000', '164', '0.028'],
+                  ['8700', '184', '0.0325'],
+                  ['15000', '388', '0.0395'],
+                  ['25000', '783', '0.0415'],
+                  ['60000', '2236', '0.0425'],
+                ]),
+              ),
             ),
+            again('2026-01-01'),
           ),
-          supplemental: both(recalled(NYC, 'supplemental wages'), rate('0.0425')),
+          supplemental: beginning(
+            row('2025-01-01', recalled(NYC, 'supplemental wages'), rate('0.0425')),
+            again('2026-01-01'),
+          ),
         },
       },
       mobility(1),
@@ -102,8 +109,14 @@ export const CITIES: readonly Locality[] = [
         terms: {
           is: 'share-of-state',
           extraField: 'yonkersExtraWithholding',
-          rows: both(recalled(YONKERS, 'resident: 16.75% of the New York State tax'), rate('0.1675')),
-          supplemental: both(recalled(YONKERS, 'supplemental wages, resident'), rate('0.0195975')),
+          rows: beginning(
+            row('2025-01-01', recalled(YONKERS, 'resident: 16.75% of the New York State tax'), rate('0.1675')),
+            again('2026-01-01'),
+          ),
+          supplemental: beginning(
+            row('2025-01-01', recalled(YONKERS, 'supplemental wages, resident'), rate('0.0195975')),
+            again('2026-01-01'),
+          ),
         },
       },
       {
@@ -115,24 +128,31 @@ export const CITIES: readonly Locality[] = [
           is: 'worksheet',
           extraField: 'yonkersExtraWithholding',
           for: 'nonresident',
-          rows: both(
-            recalled(YONKERS, 'nonresident: 0.5% after the exclusion'),
-            annual(
-              ONE_COLUMN,
-              deduct(
-                'Exclusion',
-                tiers([
-                  ['0', '3000'],
-                  ['10000', '2000'],
-                  ['20000', '1000'],
-                  ['30000', '0'],
-                ]),
+          rows: beginning(
+            row(
+              '2025-01-01',
+              recalled(YONKERS, 'nonresident: 0.5% after the exclusion'),
+              annual(
+                ONE_COLUMN,
+                deduct(
+                  'Exclusion',
+                  tiers([
+                    ['0', '3000'],
+                    ['10000', '2000'],
+                    ['20000', '1000'],
+                    ['30000', '0'],
+                  ]),
+                ),
+                noneUpTo('No tax', '4000'),
+                flat('0.005'),
               ),
-              noneUpTo('No tax', '4000'),
-              flat('0.005'),
             ),
+            again('2026-01-01'),
           ),
-          supplemental: both(recalled(YONKERS, 'supplemental wages, nonresident'), rate('0.005')),
+          supplemental: beginning(
+            row('2025-01-01', recalled(YONKERS, 'supplemental wages, nonresident'), rate('0.005')),
+            again('2026-01-01'),
+          ),
         },
       },
       mobility(2),

@@ -11,7 +11,16 @@ import {
 import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, fixed, table } from '../lines.js';
-import { agency, both, flatSupplemental, movingIsExcluded, publication, wageBases, yearly } from '../state-words.js';
+import {
+  again,
+  agency,
+  beginning,
+  flatSupplemental,
+  movingIsExcluded,
+  publication,
+  row,
+  wageBase,
+} from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { CITIES } from './cities.js';
 
@@ -68,8 +77,9 @@ export const NEW_YORK: StateRules = {
       SINGLE_ZERO,
       SINGLE_ZERO_SAYS,
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           NYS50T('1/23'),
           'Method II, Table II-A annual; Table A',
@@ -113,8 +123,9 @@ export const NEW_YORK: StateRules = {
             ],
           }),
         ),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           NYS50T('1/26'),
           'Method II, Table II-A annual; Table A',
@@ -158,9 +169,12 @@ export const NEW_YORK: StateRules = {
             ],
           }),
         ),
-      ],
+      ),
     ),
-    supplemental: both(recalled(NYS50T('1/23'), 'Supplemental wages'), flatSupplemental('0.117')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(NYS50T('1/23'), 'Supplemental wages'), flatSupplemental('0.117')),
+      again('2026-01-01'),
+    ),
   },
   creditsPlaces: recalled(
     publication('New York Tax Law § 620(a)', 'New York State', '2024'),
@@ -176,7 +190,10 @@ export const NEW_YORK: StateRules = {
     'The rate outside New York City, Long Island and Westchester.',
   ),
   unemployment: {
-    base: wageBases(UI, '12800', '17600', 'The schedule of the law before its amendment of 2025 had 13,000 for 2026.'),
+    base: beginning(
+      wageBase('2025-01-01', UI, '12800', 'The schedule of the law before its amendment of 2025 had 13,000 for 2026.'),
+      wageBase('2026-01-01', UI, '17600', 'The schedule of the law before its amendment of 2025 had 13,000 for 2026.'),
+    ),
     highestPlausibleRate: rate('0.12'),
   },
   programs: [
@@ -186,9 +203,12 @@ export const NEW_YORK: StateRules = {
       payer: 'employee',
       agency: { code: 'NY-WCB' },
       wages: 'gross',
-      terms: both(recalled(WCB, '§ 209(3): half of one percent, at most 0.60 a week'), [
-        { rate: rate('0.005'), mostPerWeek: dollars('0.60') },
-      ]),
+      terms: beginning(
+        row('2025-01-01', recalled(WCB, '§ 209(3): half of one percent, at most 0.60 a week'), [
+          { rate: rate('0.005'), mostPerWeek: dollars('0.60') },
+        ]),
+        again('2026-01-01'),
+      ),
     },
     {
       code: 'PFL',
@@ -196,15 +216,13 @@ export const NEW_YORK: StateRules = {
       payer: 'employee',
       agency: { code: 'NY-WCB' },
       wages: 'gross',
-      terms: yearly(
-        [
-          recalled(PFL('2025'), '0.388%, at most 354.53 a year'),
-          [{ rate: rate('0.00388'), mostPerYear: dollars('354.53') }],
-        ],
-        [
-          recalled(PFL('2026'), '0.432%, at most 411.91 a year'),
-          [{ rate: rate('0.00432'), mostPerYear: dollars('411.91') }],
-        ],
+      terms: beginning(
+        row('2025-01-01', recalled(PFL('2025'), '0.388%, at most 354.53 a year'), [
+          { rate: rate('0.00388'), mostPerYear: dollars('354.53') },
+        ]),
+        row('2026-01-01', recalled(PFL('2026'), '0.432%, at most 411.91 a year'), [
+          { rate: rate('0.00432'), mostPerYear: dollars('411.91') },
+        ]),
       ),
     },
     {
@@ -213,9 +231,12 @@ export const NEW_YORK: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(recalled(publication('New York Labor Law § 581-b', 'New York State', '2025'), 'rate'), [
-        { rate: rate('0.00075'), base: 'unemployment' },
-      ]),
+      terms: beginning(
+        row('2025-01-01', recalled(publication('New York Labor Law § 581-b', 'New York State', '2025'), 'rate'), [
+          { rate: rate('0.00075'), base: 'unemployment' },
+        ]),
+        again('2026-01-01'),
+      ),
     },
   ],
   local: {

@@ -1,7 +1,7 @@
 import { recalled } from '../dated.js';
 import type { Locality } from '../locality.js';
 import { type PlaceRates, localRates, placesAt, ratesTax } from '../places.js';
-import { both, publication } from '../state-words.js';
+import { again, beginning, publication, row } from '../state-words.js';
 
 const CITY = recalled(
   publication('Municipal income tax rate table', 'Ohio municipalities', '2025'),
@@ -69,7 +69,14 @@ const district = (code: string, name: string, by: string, base: 'traditional' | 
         payer: 'employee',
         wages: base === 'traditional' ? 'state-income' : 'income',
       },
-      both(SCHOOL, localRates(base === 'traditional' ? { resident: by, exemption: '650' } : { resident: by })),
+      beginning(
+        row(
+          '2025-01-01',
+          SCHOOL,
+          localRates(base === 'traditional' ? { resident: by, exemption: '650' } : { resident: by }),
+        ),
+        again('2026-01-01'),
+      ),
     ),
   ],
 });

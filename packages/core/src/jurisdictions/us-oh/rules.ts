@@ -1,7 +1,7 @@
 import { ALLOWANCES, certificate } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, steps, table, timesRate } from '../lines.js';
-import { PLAUSIBLE, agency, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { MUNICIPALITIES, SCHOOL_DISTRICTS } from './places.js';
 
@@ -20,8 +20,9 @@ export const OHIO: StateRules = {
   incomeTax: {
     kind: 'worksheet',
     certificate: certificate('Form IT 4', [ALLOWANCES], { allowances: 0 }, 'Withhold with no exemptions.'),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           TABLES('2025'),
           'optional computer formula',
@@ -42,8 +43,9 @@ export const OHIO: StateRules = {
           ]),
           timesRate('Multiplier', { '*': [['0', '1.001']] }),
         ),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           TABLES('2026'),
           'optional computer formula',
@@ -59,14 +61,15 @@ export const OHIO: StateRules = {
             ],
           }),
         ),
-      ],
+      ),
     ),
-    supplemental: yearly(
-      [recalled(TABLES('2025'), 'supplemental compensation'), flatSupplemental('0.035')],
-      [
+    supplemental: beginning(
+      row('2025-01-01', recalled(TABLES('2025'), 'supplemental compensation'), flatSupplemental('0.035')),
+      row(
+        '2026-01-01',
         recalled(TABLES('2026'), 'supplemental compensation', 'The flat rate follows the single rate of HB 96.'),
         flatSupplemental('0.0275'),
-      ],
+      ),
     ),
   },
   reciprocity: {
@@ -75,10 +78,17 @@ export const OHIO: StateRules = {
     ...recalled(publication('Form IT 4NR', TAXATION, '2025'), 'reciprocal states'),
   },
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'Ohio Department of Job and Family Services', '2025'),
-      '9000',
-      '9000',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Ohio Department of Job and Family Services', '2025'),
+        '9000',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Ohio Department of Job and Family Services', '2025'),
+        '9000',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

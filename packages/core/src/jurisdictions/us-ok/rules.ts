@@ -1,7 +1,7 @@
 import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, steps } from '../lines.js';
-import { PLAUSIBLE, agency, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAX = 'Oklahoma Tax Commission';
@@ -27,8 +27,9 @@ export const OKLAHOMA: StateRules = {
       SINGLE_ZERO,
       SINGLE_ZERO_SAYS,
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(OW2('2025'), 'percentage formula: to the whole dollar'),
         annualToDollar(
           columns,
@@ -54,8 +55,9 @@ export const OKLAHOMA: StateRules = {
             ],
           }),
         ),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(OW2('2026'), 'percentage formula (HB 2764): to the whole dollar'),
         annualToDollar(
           columns,
@@ -75,18 +77,25 @@ export const OKLAHOMA: StateRules = {
             ],
           }),
         ),
-      ],
+      ),
     ),
-    supplemental: yearly(
-      [recalled(OW2('2025'), 'supplemental wages'), flatSupplemental('0.0475')],
-      [recalled(OW2('2026'), 'supplemental wages'), flatSupplemental('0.045')],
+    supplemental: beginning(
+      row('2025-01-01', recalled(OW2('2025'), 'supplemental wages'), flatSupplemental('0.0475')),
+      row('2026-01-01', recalled(OW2('2026'), 'supplemental wages'), flatSupplemental('0.045')),
     ),
   },
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'Oklahoma Employment Security Commission', '2026'),
-      '28200',
-      '25000',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Oklahoma Employment Security Commission', '2026'),
+        '28200',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Oklahoma Employment Security Commission', '2026'),
+        '25000',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

@@ -1,7 +1,7 @@
 import type { Locality } from '../locality.js';
 import { recalled } from '../dated.js';
 import { localRates, ratesTax } from '../places.js';
-import { both, publication, yearly } from '../state-words.js';
+import { again, beginning, publication, row } from '../state-words.js';
 
 const PORTLAND = publication(
   'Metro SHS and Multnomah County PFA employer withholding',
@@ -18,14 +18,18 @@ const shs = ratesTax(
     wages: 'income',
     isShared: true,
   },
-  both(
-    recalled(PORTLAND, '1% of wages over 200,000 a year', 'The mandatory withholding mark may be indexed for 2026.'),
-    localRates({
-      tiers: [
-        ['0', '0'],
-        ['200000', '1.0'],
-      ],
-    }),
+  beginning(
+    row(
+      '2025-01-01',
+      recalled(PORTLAND, '1% of wages over 200,000 a year', 'The mandatory withholding mark may be indexed for 2026.'),
+      localRates({
+        tiers: [
+          ['0', '0'],
+          ['200000', '1.0'],
+        ],
+      }),
+    ),
+    again('2026-01-01'),
   ),
 );
 const pfa = ratesTax(
@@ -36,30 +40,35 @@ const pfa = ratesTax(
     wages: 'income',
     isShared: true,
   },
-  both(
-    recalled(
-      PORTLAND,
-      '1.5% of wages over 200,000 and 3.0% over 400,000 a year',
-      'The mandatory withholding marks may be indexed for 2026.',
+  beginning(
+    row(
+      '2025-01-01',
+      recalled(
+        PORTLAND,
+        '1.5% of wages over 200,000 and 3.0% over 400,000 a year',
+        'The mandatory withholding marks may be indexed for 2026.',
+      ),
+      localRates({
+        tiers: [
+          ['0', '0'],
+          ['200000', '1.5'],
+          ['400000', '3.0'],
+        ],
+      }),
     ),
-    localRates({
-      tiers: [
-        ['0', '0'],
-        ['200000', '1.5'],
-        ['400000', '3.0'],
-      ],
-    }),
+    again('2026-01-01'),
   ),
 );
 const transit = (code: string, label: string, of2025: string, of2026: string) =>
   ratesTax(
     { code, label, payer: 'employer', wages: 'gross', isShared: true },
-    yearly(
-      [recalled(TRANSIT, label), localRates({ resident: of2025, nonresident: of2025 })],
-      [
+    beginning(
+      row('2025-01-01', recalled(TRANSIT, label), localRates({ resident: of2025, nonresident: of2025 })),
+      row(
+        '2026-01-01',
         recalled(TRANSIT, label, 'The yearly increases are taken to have ended with 2025.'),
         localRates({ resident: of2026, nonresident: of2026 }),
-      ],
+      ),
     ),
   );
 const trimet = transit('TRIMET', 'TriMet transit payroll tax', '0.8237', '0.8237');
@@ -83,7 +92,10 @@ export const DISTRICTS: readonly Locality[] = [
     taxes: [
       ratesTax(
         { code: tax, label, payer: 'employer', wages: 'gross' },
-        both(recalled(CITY_TRANSIT, label), localRates({ resident: by, nonresident: by })),
+        beginning(
+          row('2025-01-01', recalled(CITY_TRANSIT, label), localRates({ resident: by, nonresident: by })),
+          again('2026-01-01'),
+        ),
       ),
     ],
   })),

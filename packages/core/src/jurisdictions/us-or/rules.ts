@@ -5,7 +5,7 @@ import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { addTax, annual, columnIs, credit, deduct, federalTax, fixed, table, tiers } from '../lines.js';
 import type { Program } from '../program.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { DISTRICTS } from './districts.js';
 
@@ -78,9 +78,12 @@ const paidLeave = (payer: 'employee' | 'employer', by: string): Program => ({
   payer,
   agency: 'unemployment',
   wages: 'social-security',
-  terms: both(recalled(PFML, '1.0%: 60% employee, 40% employers of 25 or more'), [
-    { rate: rate(by), base: 'oasdi', ...(payer === 'employer' ? { size: { atLeast: 25 } } : {}) },
-  ]),
+  terms: beginning(
+    row('2025-01-01', recalled(PFML, '1.0%: 60% employee, 40% employers of 25 or more'), [
+      { rate: rate(by), base: 'oasdi', ...(payer === 'employer' ? { size: { atLeast: 25 } } : {}) },
+    ]),
+    again('2026-01-01'),
+  ),
 });
 const assessment = (payer: 'employee' | 'employer'): Program => ({
   code: payer === 'employee' ? 'WBF-EE' : 'WBF-ER',
@@ -88,12 +91,16 @@ const assessment = (payer: 'employee' | 'employer'): Program => ({
   payer,
   agency: 'income',
   wages: 'gross',
-  terms: both(
-    recalled(
-      publication('Workers’ Benefit Fund assessment', 'Oregon Department of Consumer and Business Services', '2026'),
-      '2.0 cents an hour, half from each',
+  terms: beginning(
+    row(
+      '2025-01-01',
+      recalled(
+        publication('Workers’ Benefit Fund assessment', 'Oregon Department of Consumer and Business Services', '2026'),
+        '2.0 cents an hour, half from each',
+      ),
+      [{ rate: rate('0'), perHour: rate('0.01') }],
     ),
-    [{ rate: rate('0'), perHour: rate('0.01') }],
+    again('2026-01-01'),
   ),
 });
 
@@ -119,25 +126,30 @@ export const OREGON: StateRules = {
       { filingStatus: 'none', allowances: 0 },
       'Withhold at 8% of wages.',
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           FORMULAS('2025'),
           'formulas for wages up to and over 50,000',
           'That the constants of the formulas are whole dollars is recalled from the rate charts.',
         ),
         worksheet(['2835', '5670'], '256', 8500, NARROW_2025, WIDE_2025),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           FORMULAS('2026'),
           'formulas for wages up to and over 50,000',
           'Standard deduction, credit and brackets of 2026 are recalled from the indexing notice.',
         ),
         worksheet(['2910', '5820'], '263', 8750, NARROW_2026, WIDE_2026),
-      ],
+      ),
     ),
-    supplemental: both(recalled(FORMULAS('2025'), 'supplemental wages'), flatSupplemental('0.08')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(FORMULAS('2025'), 'supplemental wages'), flatSupplemental('0.08')),
+      again('2026-01-01'),
+    ),
   },
   creditors: creditorsMay(
     'Oregon Revised Statutes 18.385',
@@ -152,7 +164,10 @@ export const OREGON: StateRules = {
     'The amounts of July 1, 2024: less was exempt before, and they are raised each July since; the raised ones are not remembered.',
   ),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', EMPLOYMENT, '2026'), '54300', '56700'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', EMPLOYMENT, '2026'), '54300'),
+      wageBase('2026-01-01', publication('Taxable wage base', EMPLOYMENT, '2026'), '56700'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
@@ -162,13 +177,17 @@ export const OREGON: StateRules = {
       payer: 'employee',
       agency: 'income',
       wages: 'income',
-      terms: both(
-        recalled(
-          publication('Statewide transit tax', REVENUE, '2025'),
-          'rate',
-          'A doubling voted for 2026 was held back by a referendum petition.',
+      terms: beginning(
+        row(
+          '2025-01-01',
+          recalled(
+            publication('Statewide transit tax', REVENUE, '2025'),
+            'rate',
+            'A doubling voted for 2026 was held back by a referendum petition.',
+          ),
+          [{ rate: rate('0.001') }],
         ),
-        [{ rate: rate('0.001') }],
+        again('2026-01-01'),
       ),
     },
     paidLeave('employee', '0.006'),

@@ -1,7 +1,7 @@
 import { between, dated, recalled } from '../dated.js';
 import type { LocalTax, Locality } from '../locality.js';
 import { fee, feeTax, localRates, placeCode, ratesTax } from '../places.js';
-import { both, publication } from '../state-words.js';
+import { again, beginning, publication, row } from '../state-words.js';
 
 const REGISTER = publication(
   'Municipal statistics: earned income and local services taxes',
@@ -36,11 +36,11 @@ const municipality = (
   taxes: [
     ratesTax(
       { code: 'EIT', label: `${name} earned income tax`, payer: 'employee', wages: 'state-income' },
-      both(EIT, localRates({ resident, nonresident })),
+      beginning(row('2025-01-01', EIT, localRates({ resident, nonresident })), again('2026-01-01')),
     ),
     feeTax(
       { code: 'LST', label: `${name} local services tax`, payer: 'employee' },
-      both(LST, fee(services, 'year-spread', fromWages)),
+      beginning(row('2025-01-01', LST, fee(services, 'year-spread', fromWages)), again('2026-01-01')),
     ),
     ...more,
   ],
@@ -48,13 +48,17 @@ const municipality = (
 
 const PITTSBURGH_PAYROLL = ratesTax(
   { code: 'PET', label: 'Pittsburgh payroll expense tax', payer: 'employer', wages: 'gross' },
-  both(
-    recalled(
-      publication('Payroll expense tax', 'City of Pittsburgh Department of Finance', '2025'),
-      'rate',
-      'That employers without a profit purpose do not owe it is not looked at here.',
+  beginning(
+    row(
+      '2025-01-01',
+      recalled(
+        publication('Payroll expense tax', 'City of Pittsburgh Department of Finance', '2025'),
+        'rate',
+        'That employers without a profit purpose do not owe it is not looked at here.',
+      ),
+      localRates({ resident: '0.55', nonresident: '0.55' }),
     ),
-    localRates({ resident: '0.55', nonresident: '0.55' }),
+    again('2026-01-01'),
   ),
 );
 

@@ -6,12 +6,14 @@ import { ONE_COLUMN, annual, flat } from '../lines.js';
 import {
   DEFERRAL_ITEMS,
   PLAUSIBLE,
+  again,
   agency,
-  both,
+  beginning,
   flatSupplemental,
   movingIsExcluded,
   publication,
-  wageBases,
+  row,
+  wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { MUNICIPALITIES } from './municipalities.js';
@@ -31,8 +33,14 @@ export const PENNSYLVANIA: StateRules = {
   incomeTax: {
     kind: 'worksheet',
     certificate: certificate('Form REV-419', [], {}, 'Withhold in full; there are no allowances.'),
-    worksheets: both(recalled(GUIDE, '3.07% of taxable compensation'), annual(ONE_COLUMN, flat('0.0307'))),
-    supplemental: both(recalled(GUIDE, 'supplemental wages'), flatSupplemental('0.0307')),
+    worksheets: beginning(
+      row('2025-01-01', recalled(GUIDE, '3.07% of taxable compensation'), annual(ONE_COLUMN, flat('0.0307'))),
+      again('2026-01-01'),
+    ),
+    supplemental: beginning(
+      row('2025-01-01', recalled(GUIDE, 'supplemental wages'), flatSupplemental('0.0307')),
+      again('2026-01-01'),
+    ),
   },
   views: [
     movingIsExcluded(GUIDE),
@@ -56,7 +64,10 @@ export const PENNSYLVANIA: StateRules = {
   residents: 'none',
   creditors: creditorsMay('42 Pa. Cons. Stat. § 8127', { isForbidden: true }),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', LABOR, '2025'), '10000', '10000'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', LABOR, '2025'), '10000'),
+      wageBase('2026-01-01', publication('Taxable wage base', LABOR, '2025'), '10000'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
@@ -66,9 +77,12 @@ export const PENNSYLVANIA: StateRules = {
       payer: 'employee',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(recalled(publication('Employee UC contribution', LABOR, '2025'), '0.07% of all wages'), [
-        { rate: rate('0.0007') },
-      ]),
+      terms: beginning(
+        row('2025-01-01', recalled(publication('Employee UC contribution', LABOR, '2025'), '0.07% of all wages'), [
+          { rate: rate('0.0007') },
+        ]),
+        again('2026-01-01'),
+      ),
     },
   ],
   local: {

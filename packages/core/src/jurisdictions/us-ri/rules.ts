@@ -3,7 +3,7 @@ import { rate } from '../../money/rate.js';
 import { ALLOWANCES, certificate } from '../certificate-fields.js';
 import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, deduct, steps, tiers } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAXATION = 'Rhode Island Division of Taxation';
@@ -40,17 +40,24 @@ export const RHODE_ISLAND: StateRules = {
   incomeTax: {
     kind: 'worksheet',
     certificate: certificate('Form RI W-4', [ALLOWANCES], { allowances: 0 }, 'Withhold with no exemptions.'),
-    worksheets: yearly(
-      [recalled(TABLES('2025'), 'percentage method'), worksheet('79900', '181650', '283250')],
-      [
+    worksheets: beginning(
+      row('2025-01-01', recalled(TABLES('2025'), 'percentage method'), worksheet('79900', '181650', '283250')),
+      row(
+        '2026-01-01',
         recalled(TABLES('2026'), 'percentage method', 'Brackets as indexed for 2026 are recalled.'),
         worksheet('82050', '186450', '290800'),
-      ],
+      ),
     ),
-    supplemental: both(recalled(TABLES('2025'), 'supplemental wages'), flatSupplemental('0.0599')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(TABLES('2025'), 'supplemental wages'), flatSupplemental('0.0599')),
+      again('2026-01-01'),
+    ),
   },
   unemployment: {
-    base: wageBases(RATES('2026'), '29800', '30800', '1,500 more for employers at the highest rate.'),
+    base: beginning(
+      wageBase('2025-01-01', RATES('2026'), '29800', '1,500 more for employers at the highest rate.'),
+      wageBase('2026-01-01', RATES('2026'), '30800', '1,500 more for employers at the highest rate.'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
@@ -60,12 +67,13 @@ export const RHODE_ISLAND: StateRules = {
       payer: 'employee',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: yearly(
-        [recalled(RATES('2025'), 'TDI'), [{ rate: rate('0.013'), base: dollars('89200') }]],
-        [
+      terms: beginning(
+        row('2025-01-01', recalled(RATES('2025'), 'TDI'), [{ rate: rate('0.013'), base: dollars('89200') }]),
+        row(
+          '2026-01-01',
           recalled(RATES('2026'), 'TDI', 'The 2026 rate and base are recalled from the announcement.'),
           [{ rate: rate('0.011'), base: dollars('100000') }],
-        ],
+        ),
       ),
     },
     {
@@ -74,9 +82,12 @@ export const RHODE_ISLAND: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(recalled(RATES('2025'), 'job development assessment'), [
-        { rate: rate('0.0021'), base: 'unemployment' },
-      ]),
+      terms: beginning(
+        row('2025-01-01', recalled(RATES('2025'), 'job development assessment'), [
+          { rate: rate('0.0021'), base: 'unemployment' },
+        ]),
+        again('2026-01-01'),
+      ),
     },
   ],
 };

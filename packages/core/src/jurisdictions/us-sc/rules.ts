@@ -3,7 +3,7 @@ import { ALLOWANCES, certificate } from '../certificate-fields.js';
 import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, columnIs, count, deduct, share, steps } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const REVENUE = 'South Carolina Department of Revenue';
@@ -33,35 +33,44 @@ export const SOUTH_CAROLINA: StateRules = {
   incomeTax: {
     kind: 'worksheet',
     certificate: certificate('Form SC W-4', [ALLOWANCES], { allowances: 0 }, 'Withhold with no allowances.'),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           WH1603F('2025'),
           'steps 1 to 6',
           'Recalled twice and not alike: 7,500 and 5,000 for deduction and allowance here, 7,300 and 4,860 the other time.',
         ),
         worksheet('7500', '5000', '3560', '17830', '0.062'),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(
           WH1603F('2026'),
           'steps 1 to 6',
           'Thresholds, deduction and allowance of 2026 are recalled from the indexing.',
         ),
         worksheet('7650', '5090', '3640', '18230', '0.06'),
-      ],
+      ),
     ),
-    supplemental: yearly(
-      [recalled(WH1603F('2025'), 'supplemental wages'), flatSupplemental('0.062')],
-      [recalled(WH1603F('2026'), 'supplemental wages'), flatSupplemental('0.06')],
+    supplemental: beginning(
+      row('2025-01-01', recalled(WH1603F('2025'), 'supplemental wages'), flatSupplemental('0.062')),
+      row('2026-01-01', recalled(WH1603F('2026'), 'supplemental wages'), flatSupplemental('0.06')),
     ),
   },
   creditors: creditorsMay('South Carolina Code § 37-5-104', { isForbidden: true }),
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'South Carolina Department of Employment and Workforce', '2025'),
-      '14000',
-      '14000',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'South Carolina Department of Employment and Workforce', '2025'),
+        '14000',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'South Carolina Department of Employment and Workforce', '2025'),
+        '14000',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },
@@ -72,12 +81,16 @@ export const SOUTH_CAROLINA: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: both(
-        recalled(
-          publication('Contingency assessment', 'South Carolina Department of Employment and Workforce', '2025'),
-          'rate',
+      terms: beginning(
+        row(
+          '2025-01-01',
+          recalled(
+            publication('Contingency assessment', 'South Carolina Department of Employment and Workforce', '2025'),
+            'rate',
+          ),
+          [{ rate: rate('0.0006'), base: 'unemployment' }],
         ),
-        [{ rate: rate('0.0006'), base: 'unemployment' }],
+        again('2026-01-01'),
       ),
     },
   ],

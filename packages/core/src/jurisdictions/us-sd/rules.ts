@@ -3,7 +3,7 @@ import { rate } from '../../money/rate.js';
 import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
-import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
+import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const SOUTH_DAKOTA: StateRules = {
   code: 'SD',
@@ -19,11 +19,22 @@ export const SOUTH_DAKOTA: StateRules = {
     eachDependent: dollars('25'),
   }),
   unemployment: {
-    base: wageBasesFrom2024(
-      publication('Taxable wage base', 'South Dakota Department of Labor and Regulation', '2026'),
-      '15000',
-      '15000',
-      '15000',
+    base: beginning(
+      wageBase(
+        '2024-01-01',
+        publication('Taxable wage base', 'South Dakota Department of Labor and Regulation', '2026'),
+        '15000',
+      ),
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'South Dakota Department of Labor and Regulation', '2026'),
+        '15000',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'South Dakota Department of Labor and Regulation', '2026'),
+        '15000',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

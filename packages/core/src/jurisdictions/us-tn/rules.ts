@@ -2,7 +2,7 @@ import { dollars } from '../../money/cents.js';
 import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
-import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
+import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const TENNESSEE: StateRules = {
   code: 'TN',
@@ -18,11 +18,22 @@ export const TENNESSEE: StateRules = {
     'For each child under 16 who lives in the state.',
   ),
   unemployment: {
-    base: wageBasesFrom2024(
-      publication('Taxable wage base', 'Tennessee Department of Labor and Workforce Development', '2026'),
-      '7000',
-      '7000',
-      '7000',
+    base: beginning(
+      wageBase(
+        '2024-01-01',
+        publication('Taxable wage base', 'Tennessee Department of Labor and Workforce Development', '2026'),
+        '7000',
+      ),
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Tennessee Department of Labor and Workforce Development', '2026'),
+        '7000',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Tennessee Department of Labor and Workforce Development', '2026'),
+        '7000',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

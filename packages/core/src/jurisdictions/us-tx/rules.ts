@@ -1,7 +1,7 @@
 import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
-import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
+import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const TEXAS: StateRules = {
   code: 'TX',
@@ -13,11 +13,10 @@ export const TEXAS: StateRules = {
   },
   creditors: creditorsMay('Texas Constitution, article XVI, section 28', { isForbidden: true }),
   unemployment: {
-    base: wageBasesFrom2024(
-      publication('Taxable wage base', 'Texas Workforce Commission', '2026'),
-      '9000',
-      '9000',
-      '9000',
+    base: beginning(
+      wageBase('2024-01-01', publication('Taxable wage base', 'Texas Workforce Commission', '2026'), '9000'),
+      wageBase('2025-01-01', publication('Taxable wage base', 'Texas Workforce Commission', '2026'), '9000'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Texas Workforce Commission', '2026'), '9000'),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

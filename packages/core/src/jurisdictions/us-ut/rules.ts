@@ -1,7 +1,7 @@
 import { certificate, statusField } from '../certificate-fields.js';
 import { between, dated, recalled, year } from '../dated.js';
 import { byPeriodToDollar, byStatus, credit, flat, slide } from '../lines.js';
-import { PLAUSIBLE, TOGETHER, agency, both, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAX = 'Utah State Tax Commission';
@@ -62,13 +62,23 @@ export const UTAH: StateRules = {
         worksheet('0.045', '450', '900', '9107', '18213'),
       ),
     ],
-    supplemental: both(recalled(PUB14('2025'), 'no supplemental rate is published'), TOGETHER),
+    supplemental: beginning(
+      row('2025-01-01', recalled(PUB14('2025'), 'no supplemental rate is published'), TOGETHER),
+      again('2026-01-01'),
+    ),
   },
   unemployment: {
-    base: wageBases(
-      publication('Taxable wage base', 'Utah Department of Workforce Services', '2026'),
-      '48900',
-      '50700',
+    base: beginning(
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Utah Department of Workforce Services', '2026'),
+        '48900',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Utah Department of Workforce Services', '2026'),
+        '50700',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

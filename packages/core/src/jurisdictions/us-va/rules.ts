@@ -2,7 +2,7 @@ import { certificate, wholeField } from '../certificate-fields.js';
 import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { between, dated, recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, fixed, table } from '../lines.js';
-import { PLAUSIBLE, agency, both, flatSupplemental, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAXATION = 'Virginia Department of Taxation';
@@ -51,7 +51,10 @@ export const VIRGINIA: StateRules = {
         worksheet('8750'),
       ),
     ],
-    supplemental: both(recalled(GUIDE('January 2025'), 'supplemental wages'), flatSupplemental('0.0575')),
+    supplemental: beginning(
+      row('2025-01-01', recalled(GUIDE('January 2025'), 'supplemental wages'), flatSupplemental('0.0575')),
+      again('2026-01-01'),
+    ),
   },
   reciprocity: {
     with: ['DC', 'KY', 'MD', 'PA', 'WV'],
@@ -61,7 +64,10 @@ export const VIRGINIA: StateRules = {
   creditors: creditorsMay('Code of Virginia § 34-29', freeHours(40)),
   minimumWage: minimumWages('Virginia', ['12.00', '12.41', '12.77']),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Virginia Employment Commission', '2025'), '8000', '8000'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', 'Virginia Employment Commission', '2025'), '8000'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Virginia Employment Commission', '2025'), '8000'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
 };

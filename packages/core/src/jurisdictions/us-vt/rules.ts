@@ -3,7 +3,7 @@ import { ALLOWANCES, SINGLE_ZERO, SINGLE_ZERO_SAYS, certificate, statusField } f
 import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, steps } from '../lines.js';
-import { PLAUSIBLE, agency, both, publication, wageBases, yearly } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAXES = 'Vermont Department of Taxes';
@@ -33,8 +33,9 @@ export const VERMONT: StateRules = {
       SINGLE_ZERO,
       SINGLE_ZERO_SAYS,
     ),
-    worksheets: yearly(
-      [
+    worksheets: beginning(
+      row(
+        '2025-01-01',
         recalled(
           GUIDE('2025'),
           'percentage method',
@@ -60,8 +61,9 @@ export const VERMONT: StateRules = {
             ],
           }),
         ),
-      ],
-      [
+      ),
+      row(
+        '2026-01-01',
         recalled(GUIDE('2026'), 'percentage method', 'Carried over from 2025 with the indexing of about 2.8%.'),
         annual(
           columns,
@@ -83,18 +85,24 @@ export const VERMONT: StateRules = {
             ],
           }),
         ),
-      ],
+      ),
     ),
-    supplemental: both(recalled(GUIDE('2025'), '30% of the federal withholding'), {
-      is: 'share-of-federal',
-      rate: rate('0.30'),
-    }),
+    supplemental: beginning(
+      row('2025-01-01', recalled(GUIDE('2025'), '30% of the federal withholding'), {
+        is: 'share-of-federal',
+        rate: rate('0.30'),
+      }),
+      again('2026-01-01'),
+    ),
   },
   creditors: creditorsMay('12 Vermont Statutes § 3170', {
     ofConsumerCredit: { ofDisposable: rate('0.15'), ...freeHours(40, 'federal') },
   }),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'Vermont Department of Labor', '2026'), '14800', '15400'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', 'Vermont Department of Labor', '2026'), '14800'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'Vermont Department of Labor', '2026'), '15400'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
@@ -104,7 +112,10 @@ export const VERMONT: StateRules = {
       payer: 'employee',
       agency: 'income',
       wages: 'income',
-      terms: both(recalled(CHILD, 'at most a quarter of 0.44%'), [{ rate: rate('0.0011') }]),
+      terms: beginning(
+        row('2025-01-01', recalled(CHILD, 'at most a quarter of 0.44%'), [{ rate: rate('0.0011') }]),
+        again('2026-01-01'),
+      ),
     },
     {
       code: 'CCC-ER',
@@ -112,7 +123,10 @@ export const VERMONT: StateRules = {
       payer: 'employer',
       agency: 'income',
       wages: 'income',
-      terms: both(recalled(CHILD, '0.44% less the part withheld'), [{ rate: rate('0.0033') }]),
+      terms: beginning(
+        row('2025-01-01', recalled(CHILD, '0.44% less the part withheld'), [{ rate: rate('0.0033') }]),
+        again('2026-01-01'),
+      ),
     },
   ],
 };

@@ -2,7 +2,7 @@ import { rate } from '../../money/rate.js';
 import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { dated, recalled, year } from '../dated.js';
 import type { Program } from '../program.js';
-import { PLAUSIBLE, agency, since2024, publication, wageBasesFrom2024 } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const ESD = 'Washington Employment Security Department';
@@ -31,12 +31,17 @@ const compensation = (payer: 'employee' | 'employer'): Program => ({
   payer,
   agency: { code: 'WA-LNI' },
   wages: 'gross',
-  terms: since2024(
-    recalled(
-      publication('Workers’ compensation premiums', LNI, '2026'),
-      'by hours worked and class of risk; part of the premium may be taken from pay (RCW 51.16.140)',
+  terms: beginning(
+    row(
+      '2024-01-01',
+      recalled(
+        publication('Workers’ compensation premiums', LNI, '2026'),
+        'by hours worked and class of risk; part of the premium may be taken from pay (RCW 51.16.140)',
+      ),
+      [{ rate: rate('0'), ofClass: payer }],
     ),
-    [{ rate: rate('0'), ofClass: payer }],
+    again('2025-01-01'),
+    again('2026-01-01'),
   ),
 });
 
@@ -58,7 +63,11 @@ export const WASHINGTON: StateRules = {
   ),
   minimumWage: minimumWages('Washington', ['16.28', '16.66', '17.13']),
   unemployment: {
-    base: wageBasesFrom2024(publication('Taxable wage base', ESD, '2026'), '68500', '72800', '78200'),
+    base: beginning(
+      wageBase('2024-01-01', publication('Taxable wage base', ESD, '2026'), '68500'),
+      wageBase('2025-01-01', publication('Taxable wage base', ESD, '2026'), '72800'),
+      wageBase('2026-01-01', publication('Taxable wage base', ESD, '2026'), '78200'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
@@ -70,9 +79,13 @@ export const WASHINGTON: StateRules = {
       payer: 'employee',
       agency: 'unemployment',
       wages: 'gross',
-      terms: since2024(recalled(publication('WA Cares Fund premium', ESD, '2025'), '0.58%, no ceiling'), [
-        { rate: rate('0.0058') },
-      ]),
+      terms: beginning(
+        row('2024-01-01', recalled(publication('WA Cares Fund premium', ESD, '2025'), '0.58%, no ceiling'), [
+          { rate: rate('0.0058') },
+        ]),
+        again('2025-01-01'),
+        again('2026-01-01'),
+      ),
     },
     {
       code: 'EAF',
@@ -80,9 +93,13 @@ export const WASHINGTON: StateRules = {
       payer: 'employer',
       agency: 'unemployment',
       wages: 'unemployment',
-      terms: since2024(recalled(publication('EAF tax', ESD, '2025'), 'rate'), [
-        { rate: rate('0.0003'), base: 'unemployment' },
-      ]),
+      terms: beginning(
+        row('2024-01-01', recalled(publication('EAF tax', ESD, '2025'), 'rate'), [
+          { rate: rate('0.0003'), base: 'unemployment' },
+        ]),
+        again('2025-01-01'),
+        again('2026-01-01'),
+      ),
     },
     compensation('employee'),
     compensation('employer'),

@@ -5,7 +5,7 @@ import { recalled } from '../dated.js';
 import { annual, columnIs, count, deduct, rateTiers, steps } from '../lines.js';
 import type { Locality } from '../locality.js';
 import { fee, feeTax, placeCode } from '../places.js';
-import { PLAUSIBLE, agency, both, publication, wageBases } from '../state-words.js';
+import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 
 const TAX = 'West Virginia Tax Division';
@@ -19,7 +19,10 @@ const weekly = (name: string, amount: string): Locality => ({
   code: placeCode(name),
   name,
   taxes: [
-    feeTax({ code: 'CSF', label: `${name} city service fee`, payer: 'employee' }, both(FEES, fee(amount, 'week'))),
+    feeTax(
+      { code: 'CSF', label: `${name} city service fee`, payer: 'employee' },
+      beginning(row('2025-01-01', FEES, fee(amount, 'week')), again('2026-01-01')),
+    ),
   ],
 });
 
@@ -42,43 +45,50 @@ export const WEST_VIRGINIA: StateRules = {
       { allowances: 0 },
       'Withhold with no exemptions from the two-earner table.',
     ),
-    worksheets: both(
-      recalled(
-        IT1001A,
-        'two-earner table by default, one-earner table on request',
-        'A further cut of the rates within 2026 is not in it.',
+    worksheets: beginning(
+      row(
+        '2025-01-01',
+        recalled(
+          IT1001A,
+          'two-earner table by default, one-earner table on request',
+          'A further cut of the rates within 2026 is not in it.',
+        ),
+        annual(
+          [columnIs('one', { isOneEarner: true }), columnIs('two')],
+          deduct('Exemptions', count('allowances', '2000')),
+          steps({
+            two: [
+              ['0', '0.0222'],
+              ['6000', '0.0296'],
+              ['15000', '0.0333'],
+              ['24000', '0.0444'],
+              ['36000', '0.0482'],
+            ],
+            one: [
+              ['0', '0.0222'],
+              ['10000', '0.0296'],
+              ['25000', '0.0333'],
+              ['40000', '0.0444'],
+              ['60000', '0.0482'],
+            ],
+          }),
+        ),
       ),
-      annual(
-        [columnIs('one', { isOneEarner: true }), columnIs('two')],
-        deduct('Exemptions', count('allowances', '2000')),
-        steps({
-          two: [
-            ['0', '0.0222'],
-            ['6000', '0.0296'],
-            ['15000', '0.0333'],
-            ['24000', '0.0444'],
-            ['36000', '0.0482'],
-          ],
-          one: [
-            ['0', '0.0222'],
-            ['10000', '0.0296'],
-            ['25000', '0.0333'],
-            ['40000', '0.0444'],
-            ['60000', '0.0482'],
-          ],
-        }),
-      ),
+      again('2026-01-01'),
     ),
-    supplemental: both(recalled(IT1001A, 'supplemental wages by annual gross'), {
-      is: 'tiers',
-      rates: rateTiers([
-        ['0', '0.0222'],
-        ['10000', '0.0296'],
-        ['25000', '0.0333'],
-        ['40000', '0.0444'],
-        ['60000', '0.0482'],
-      ]),
-    }),
+    supplemental: beginning(
+      row('2025-01-01', recalled(IT1001A, 'supplemental wages by annual gross'), {
+        is: 'tiers',
+        rates: rateTiers([
+          ['0', '0.0222'],
+          ['10000', '0.0296'],
+          ['25000', '0.0333'],
+          ['40000', '0.0444'],
+          ['60000', '0.0482'],
+        ]),
+      }),
+      again('2026-01-01'),
+    ),
   },
   reciprocity: {
     with: ['KY', 'MD', 'OH', 'PA', 'VA'],
@@ -90,7 +100,10 @@ export const WEST_VIRGINIA: StateRules = {
     ...freeHours(50, 'federal'),
   }),
   unemployment: {
-    base: wageBases(publication('Taxable wage base', 'WorkForce West Virginia', '2025'), '9500', '9500'),
+    base: beginning(
+      wageBase('2025-01-01', publication('Taxable wage base', 'WorkForce West Virginia', '2025'), '9500'),
+      wageBase('2026-01-01', publication('Taxable wage base', 'WorkForce West Virginia', '2025'), '9500'),
+    ),
     highestPlausibleRate: PLAUSIBLE,
   },
   local: {

@@ -1,6 +1,6 @@
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
-import { PLAUSIBLE, agency, publication, wageBasesFrom2024 } from '../state-words.js';
+import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const WYOMING: StateRules = {
   code: 'WY',
@@ -11,11 +11,22 @@ export const WYOMING: StateRules = {
     ...recalled(publication('Wyoming Statutes', 'State of Wyoming', '2025'), 'no individual income tax'),
   },
   unemployment: {
-    base: wageBasesFrom2024(
-      publication('Taxable wage base', 'Wyoming Department of Workforce Services', '2026'),
-      '30900',
-      '32400',
-      '33800',
+    base: beginning(
+      wageBase(
+        '2024-01-01',
+        publication('Taxable wage base', 'Wyoming Department of Workforce Services', '2026'),
+        '30900',
+      ),
+      wageBase(
+        '2025-01-01',
+        publication('Taxable wage base', 'Wyoming Department of Workforce Services', '2026'),
+        '32400',
+      ),
+      wageBase(
+        '2026-01-01',
+        publication('Taxable wage base', 'Wyoming Department of Workforce Services', '2026'),
+        '33800',
+      ),
     ),
     highestPlausibleRate: PLAUSIBLE,
   },

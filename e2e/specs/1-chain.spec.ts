@@ -69,7 +69,8 @@ test('letters typed in the sheet stay in the sheet', async () => {
   await cell(preparer, 'Sprague', 'line').click();
   await preparer.keyboard.type('comm 50');
   await preparer.keyboard.press('Enter');
-  await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,821.05');
+  // A line typed over another takes its place: the usual 80 hours, and 50 more.
+  await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,562.00');
   await cell(preparer, 'Sprague', 'line').click();
   await preparer.keyboard.type('76 reg 5.5 ot sick 4');
   await preparer.keyboard.press('Enter');

@@ -11,7 +11,7 @@ import type { WorkClass } from '../paycheck/workers-compensation.js';
 import { dailyOvertimeOf } from '../paycheck/workweeks.js';
 import { ownRules, readRows } from '../rules/pack.js';
 import { ownPlaces, readPlaceRows } from '../rules/places.js';
-import { type TaxCode, isTaxCode } from '../taxes/registry.js';
+import { type TaxCode, isKnownTax, isTaxCode, placeOfOwnTax } from '../taxes/registry.js';
 import { type Kept, PLACES, RULES, kept } from './kept-parts.js';
 import { NO_CERTIFICATE, readFederalCertificate, readStateCertificate } from './read-certificates.js';
 import { readOwnRates, readRates } from './read-employer.js';
@@ -214,6 +214,23 @@ function readSettings(
   };
 }
 
+/** Codes made like those of a locality that no locality has, the firm's own included: they would be kept and not used. */
+function codesOfNoPlace(input: PaycheckInput): Issue[] {
+  const isOurs = (code: string): boolean => {
+    const place = isKnownTax(code) ? null : placeOfOwnTax(code);
+    return place === null || (input.places?.get(place.state) ?? []).some((own) => own.code === place.place);
+  };
+  const among = (codes: Iterable<string>, field: (code: string) => string): Issue[] =>
+    [...codes].filter((code) => !isOurs(code)).map((code) => problem('tax.not-ours', field(code), { tax: code }));
+  return [
+    ...among(input.exemptFrom, () => 'employee.exemptFrom'),
+    ...among(Object.keys(input.ownRates), (code) => `employer.rates.${code}`),
+    ...among(Object.keys(input.wagesToDate), (code) => `yearToDate.wages.${code}`),
+    ...among(Object.keys(input.taxesToDate), (code) => `yearToDate.taxes.${code}`),
+    ...among(input.withheld?.keys() ?? [], (code) => `withheld.${code}`),
+  ];
+}
+
 /** Reads one JSON value as a case. Never throws; everything that is wrong is in `issues`, all of it at once. */
 export function readCase(value: unknown): ReadCase {
   const issues: Issue[] = [];
@@ -300,5 +317,6 @@ export function readCase(value: unknown): ReadCase {
     deductionsThisMonth: readDeductionsToDate(inner(month, 'deductions'), issues),
     withheld: readWithheld(inner(reader, 'withheld'), issues),
   };
+  issues.push(...codesOfNoPlace(input));
   return { id, grossUp, expect, issues, input: issues.length > 0 || !checkDate || !payFrequency ? null : input };
 }

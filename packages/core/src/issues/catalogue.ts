@@ -136,6 +136,18 @@ export const ISSUE_TEXTS = {
     'Use a check date from {from} on, or add the rule.',
   ),
   'rule.state-unknown': entry('{state} is not a state.', 'Use the two letters of a state, such as NY.'),
+  'locality.not-given': entry(
+    'No locality of {where} in {state} is given: a tax of the place would not be withheld.',
+    'Enter the municipality or county of {where}, or `none` where there is no such tax.',
+  ),
+  'certificate.line-blank': entry(
+    '{form} says nothing for {line}: none are taken for {tax}.',
+    'Enter the line, or zero, on the certificate.',
+  ),
+  'tax.not-ours': entry(
+    'No locality of the rules has the tax {tax}.',
+    'Correct the code, or add the locality with its rate and source.',
+  ),
   'rule.locality-unknown': entry(
     'The rules of the locality {locality} ({state}) are not loaded.',
     'Known there: {choices}. Add it with a rule pack or a CSV file of localities.',

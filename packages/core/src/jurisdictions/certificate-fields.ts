@@ -63,5 +63,14 @@ export const certificate = (
   without: StateCertificate,
   says: string,
 ): CertificateForm => ({ form, fields: [...fields, EXTRA, EXEMPT], without: { certificate: without, says } });
+/** As `certificate`, where the law takes the filing status from the federal certificate when there is no other. */
+export const certificateAsFederal = (form: string, fields: readonly CertificateField[]): CertificateForm => ({
+  ...certificate(form, fields, { filingStatus: 'single' }, ''),
+  without: {
+    certificate: { filingStatus: 'single' },
+    says: 'The filing status of the federal Form W-4 is used.',
+    isFederal: true,
+  },
+});
 export const SINGLE_ZERO: StateCertificate = { filingStatus: 'single', allowances: 0 };
 export const SINGLE_ZERO_SAYS = 'Withhold as single with no allowances.';

@@ -34,13 +34,6 @@ export const countFromTable = (field: string, by: Dollars, tableUpTo: number): Q
   each: amounts(by),
   tableUpTo,
 });
-/** As count, with the number to take when this one is left blank. */
-export const countOr = (field: string, otherwise: string, by: Dollars): Quantity => ({
-  is: 'count',
-  field,
-  otherwise,
-  each: amounts(by),
-});
 export const given = (field: string, per: 'year' | 'period' = 'year'): Quantity => ({ is: 'given', field, per });
 export const share = (by: string, limits: { least?: Dollars; most?: Dollars } = {}): Quantity => ({
   is: 'share',
@@ -81,6 +74,14 @@ export const federalTax = (most?: TierText | Readonly<Record<string, TierText>>)
 export const socialInsurance = (most: string): Quantity => ({ is: 'social-insurance', most: dollars(most) });
 export const when = (field: string, then: Quantity, otherwise?: Quantity): Quantity =>
   otherwise === undefined ? { is: 'when', field, then } : { is: 'when', field, then, otherwise };
+/** As `when`, by whether the field is filled in: zero is an answer. */
+export const whenGiven = (field: string, then: Quantity, otherwise: Quantity): Quantity => ({
+  is: 'when',
+  field,
+  isGiven: true,
+  then,
+  otherwise,
+});
 
 export const deduct = (label: string, amount: Quantity): WorksheetLine => ({ do: 'deduct', label, amount });
 export const credit = (label: string, amount: Quantity): WorksheetLine => ({ do: 'credit', label, amount });

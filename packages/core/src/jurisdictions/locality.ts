@@ -47,6 +47,8 @@ export type LocalTaxTerms =
       readonly for: 'resident' | 'nonresident';
       /** The field of the state's certificate with an additional amount for this place. */
       readonly extraField: string;
+      /** The field whose allowances this place has of its own; left blank on a certificate, none are taken, and it is said. */
+      readonly asks?: string;
       readonly rows: readonly Dated<Worksheet>[];
       readonly supplemental: readonly Dated<Rate>[];
     }
@@ -81,6 +83,8 @@ export interface Locality {
 }
 
 export interface LocalRules {
+  /** Hardly a place of the state is without such a tax: that none is given is asked about. */
+  readonly isEverywhere?: true;
   readonly method: LocalMethod;
   readonly agency: string;
   readonly places: readonly Locality[];

@@ -81,7 +81,12 @@ export interface CertificateForm {
   readonly form: string;
   readonly fields: readonly CertificateField[];
   /** What the employer must do when there is no certificate. */
-  readonly without: { readonly certificate: StateCertificate; readonly says: string };
+  readonly without: {
+    readonly certificate: StateCertificate;
+    readonly says: string;
+    /** The filing status and the exemption of the federal certificate stand in for those of the state. */
+    readonly isFederal?: true;
+  };
 }
 
 /** How a state wants supplemental wages withheld on, when they are not taken together with regular wages. */

@@ -13,8 +13,6 @@ export type Quantity =
   | {
       readonly is: 'count';
       readonly field: string;
-      /** Another number that counts when this one is left out. */
-      readonly otherwise?: string;
       readonly each: ByColumn<Cents>;
       readonly atMost?: number;
       /** The publication prints a table of multiples up to this number, each rounded; above it, so many times one. */
@@ -45,8 +43,14 @@ export type Quantity =
   | { readonly is: 'federal-tax'; readonly most?: ByColumn<readonly Tier[]> }
   /** OASDI and HI of the employee on the same wages, period by period until the year's reach an amount. */
   | { readonly is: 'social-insurance'; readonly most: Cents }
-  /** One amount or another, as a whole number on the certificate is zero or not. */
-  | { readonly is: 'when'; readonly field: string; readonly then: Quantity; readonly otherwise?: Quantity };
+  /** One amount or another, as a field of the certificate is above zero or not; `isGiven`: filled in, be it with zero. */
+  | {
+      readonly is: 'when';
+      readonly field: string;
+      readonly isGiven?: true;
+      readonly then: Quantity;
+      readonly otherwise?: Quantity;
+    };
 
 /** From annual wages over `over` on, `amount`. */
 export interface Tier {

@@ -210,16 +210,28 @@ export function writeWorksheet(
   situation: Situation,
   place: Locality,
   tax: LocalTax,
-  terms: { readonly row: Dated<Worksheet>; readonly supplementalRate: Rate; readonly extraField: string },
+  terms: {
+    readonly row: Dated<Worksheet>;
+    readonly supplementalRate: Rate;
+    readonly extraField: string;
+    readonly asks: string | undefined;
+  },
   /** The place of work whose part of the pay it is; null: all of it. */
   index: number | null,
 ): void {
-  const { row, supplementalRate, extraField } = terms;
+  const { row, supplementalRate, extraField, asks } = terms;
   const { check, state } = situation;
   const code = localCode(state, place, tax);
   if (check.isExempt(code) || state.incomeTax.kind === 'none') return;
   const certificate = certificateFor(check, state, state.incomeTax);
   if (certificate['exempt'] === true) return;
+  const field = state.incomeTax.certificate.fields.find(({ name }) => name === asks);
+  if (field && check.input.stateCertificates[state.code] && certificate[field.name] === undefined)
+    check.warn('certificate.line-blank', `employee.certificates.${state.code}.${field.name}`, {
+      form: state.incomeTax.certificate.form,
+      line: field.label,
+      tax: tax.label,
+    });
   const all = check.wages.of('state-income', state.code);
   const isTogether = check.input.supplementalMethod === 'aggregate';
   const regular = partOf(check, isTogether ? add(all.regular, all.supplemental) : all.regular, index);

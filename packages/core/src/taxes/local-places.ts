@@ -60,6 +60,9 @@ function ownPlace(check: Check, state: StateRules, name: string): Locality | nul
   return own?.find((place) => exactly(place.name) === exactly(name) || plain(place.name) === plain(name)) ?? null;
 }
 
+/** What stands for a place without a tax of its own, so that an empty field stays a question. */
+const NO_PLACE = 'NONE';
+
 /** The locality of a state by its name, code or another name; an issue and null when its rules are not loaded. */
 export function findPlace(
   check: Check,
@@ -70,6 +73,7 @@ export function findPlace(
 ): Locality | null {
   const found = ownPlace(check, state, name) ?? lookUp(state, name);
   if (found) return found;
+  if (exactly(name) === NO_PLACE) return null;
   const choices = (state.local?.places ?? []).slice(0, 12).map((place) => place.name);
   const where = field === 'employee.work' ? `employee.work[${index}].locality` : field;
   check.problem('rule.locality-unknown', where, {

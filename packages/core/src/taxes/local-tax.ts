@@ -27,7 +27,7 @@ function cityTaxes(situation: Situation): void {
             situation,
             place,
             tax,
-            { row, supplementalRate: flat.value, extraField: tax.terms.extraField },
+            { row, supplementalRate: flat.value, extraField: tax.terms.extraField, asks: tax.terms.asks },
             index,
           );
       } else if (tax.terms.is === 'fee' || (tax.terms.is === 'rates' && (tax.payer === 'employer' || !isResident))) {
@@ -51,7 +51,7 @@ function cityTaxes(situation: Situation): void {
             situation,
             place,
             tax,
-            { row, supplementalRate: flat.value, extraField: tax.terms.extraField },
+            { row, supplementalRate: flat.value, extraField: tax.terms.extraField, asks: tax.terms.asks },
             null,
           );
       } else if (tax.terms.is === 'rates') {
@@ -125,11 +125,7 @@ function countyTax(situation: Situation): void {
   const { check, state, home, work } = situation;
   if (state.incomeTax.kind === 'none') return;
   const place = home[0] ?? work[0]?.place;
-  if (!place) {
-    if (check.input.residenceState === state.code)
-      check.warn('rule.county-missing', 'employee.residence.locality', { state: state.name });
-    return;
-  }
+  if (!place) return;
   const tax = place.taxes[0];
   const row = tax ? ratesOf(tax, check.input) : null;
   const sheet = check.inForce(state.incomeTax.worksheets);
@@ -190,6 +186,21 @@ function workIn(check: Check, state: StateRules): Situation['work'] {
   return work;
 }
 
+/** Where hardly anybody is without a local tax, a place that is not given is asked for: `none` is an answer. */
+function askPlaces(check: Check, state: StateRules, workPlaces: number): void {
+  const { input } = check;
+  const takes = state.local?.method;
+  const isHome = input.residenceState === state.code;
+  if (isHome && takes !== 'work-place' && input.residenceLocalities.length === 0)
+    check.warn('locality.not-given', 'employee.residence.locality', { state: state.name, where: 'residence' });
+  // A county looks to the work of those only who live in none of its state.
+  if ((takes === 'county' && isHome) || workPlaces > 0) return;
+  input.work.forEach((at, index) => {
+    if (at.state === state.code && at.localities.length === 0)
+      check.warn('locality.not-given', `employee.work[${index}].locality`, { state: state.name, where: 'work' });
+  });
+}
+
 /** Taxes of the localities of one state, for its residents and for work there. A state is done once a check. */
 export function localTaxesIn(check: Check, code: string, stateTax: Cents | null): void {
   const state = check.localDone.includes(code) ? null : findState(code);
@@ -198,8 +209,8 @@ export function localTaxesIn(check: Check, code: string, stateTax: Cents | null)
   const home = homeIn(check, state);
   const work = workIn(check, state);
   if (workerIsWithout(check.input.worker, 'income')) return;
-  // Where every resident has a county, none given is worth a word; elsewhere there is nothing to do.
-  if (home.length + work.length === 0 && state.local?.method !== 'county') return;
+  if (state.local?.isEverywhere) askPlaces(check, state, work.length);
+  if (home.length + work.length === 0) return;
   // Places a firm adds to a state without any of ours pay where the work is.
   METHODS[state.local?.method ?? 'work-place']({ check, state, home, work, stateTax });
 }

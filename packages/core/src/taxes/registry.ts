@@ -244,6 +244,13 @@ function ownLocalTax(code: string): Tax | null {
   return tax;
 }
 
+/** A code of the product's rules; others may be those of a locality that a firm added. */
+export const isKnownTax = (code: string): boolean => BY_CODE.has(code as TaxCode) || BASES.has(code);
+/** The state and the place in the code of a locality's tax. */
+export function placeOfOwnTax(code: string): { readonly state: string; readonly place: string } | null {
+  const [, state = '', place = ''] = OWN_LOCAL.exec(code) ?? [];
+  return state === '' ? null : { state, place };
+}
 export const isTaxCode = (code: string): code is TaxCode => BY_CODE.has(code as TaxCode) || ownLocalTax(code) !== null;
 export const WAGE_BASES: readonly WageBase[] = [...new Set(TAXES.map((tax) => tax.base))];
 const BASES = new Set<string>(WAGE_BASES);

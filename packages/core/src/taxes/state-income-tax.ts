@@ -7,6 +7,7 @@ import { showPercent, type Rate } from '../money/rate.js';
 import type { Check } from '../paycheck/check.js';
 import type { EarnedAmount } from '../paycheck/wages.js';
 import { shownParameter, type Tape } from '../working/tape.js';
+import { certificateInForce } from './federal-income-tax.js';
 import { incomeTaxCode, type TaxCode } from './registry.js';
 import { certificateAmount, rateAt } from './worksheet-amounts.js';
 import { worksheetOf, worksheetTaxOf, type WorksheetInput } from './worksheet-tax.js';
@@ -31,13 +32,29 @@ export function certificateFor(check: Check, state: StateRules, rule: WithheldIn
   const own = check.input.stateCertificates[state.code];
   if (own) return own;
   const { form, without } = rule.certificate;
+  const status = without.isFederal ? statusOf(check) : null;
   if (fieldsOf(rule) > 2)
     check.warn('certificate.none', `employee.certificates.${state.code}`, {
       form,
       state: state.name,
-      says: without.says,
+      says: status ? `${without.says} It is ${status.words}.` : without.says,
     });
-  return without.certificate;
+  return status ? { ...without.certificate, ...status.certificate } : without.certificate;
+}
+
+/** What a state that has no certificate of its own takes from the federal one that counts on the day. */
+function statusOf({ input }: Check): { readonly certificate: StateCertificate; readonly words: string } {
+  const { certificate } = certificateInForce(input.federal, input.checkDate);
+  const filingStatus =
+    certificate.form === '2020'
+      ? certificate.filingStatus
+      : certificate.maritalStatus === 'married'
+        ? 'married-jointly'
+        : 'single';
+  const words = filingStatus.replaceAll('-', ' ');
+  return certificate.exempt
+    ? { certificate: { filingStatus, exempt: true }, words: `${words}, exempt` }
+    : { certificate: { filingStatus }, words };
 }
 
 /** What the wages are made of that a state withholds on, and that they are a part only, where they are. */

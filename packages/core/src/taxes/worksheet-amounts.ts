@@ -33,7 +33,13 @@ export function certificateAmount(certificate: StateCertificate, field: string):
 }
 const certificateCount = (certificate: StateCertificate, field: string): number => Number(certificate[field] ?? 0);
 const claimedOn = (certificate: StateCertificate, given: Extract<Quantity, { is: 'count' }>): number =>
-  Number(certificate[given.field] ?? (given.otherwise === undefined ? 0 : (certificate[given.otherwise] ?? 0)));
+  Number(certificate[given.field] ?? 0);
+
+const chosenOf = (given: Extract<Quantity, { is: 'when' }>, certificate: StateCertificate): Quantity | undefined => {
+  const value = certificate[given.field];
+  const isSet = given.isGiven ? value !== undefined : value === true || Number(value ?? 0) > 0;
+  return isSet ? given.then : given.otherwise;
+};
 
 /** A year's amount as it stands in the worksheet: divided and rounded where the worksheet works on periods. */
 export const scaled = ({ basis, periods }: Setting, amount: Cents): Cents =>
@@ -96,9 +102,7 @@ export function amountOf(given: Quantity, setting: Setting, isCredit: boolean): 
       return exact(cents(smaller(setting.socialInsurance, room) * (isPeriod ? 1 : periods)));
     }
     case 'when': {
-      const value = certificate[given.field];
-      const isSet = value === true || Number(value ?? 0) > 0;
-      const chosen = isSet ? given.then : given.otherwise;
+      const chosen = chosenOf(given, certificate);
       return chosen ? amountOf(chosen, setting, isCredit) : exact(ZERO);
     }
   }
@@ -189,8 +193,7 @@ export function wordsOf(given: Quantity, setting: Setting, isCredit: boolean): A
       return { how: `${held}${byPeriods}`, parameter: showDollars(given.most) };
     }
     case 'when': {
-      const value = certificate[given.field];
-      const chosen = value === true || Number(value ?? 0) > 0 ? given.then : given.otherwise;
+      const chosen = chosenOf(given, certificate);
       return chosen ? wordsOf(chosen, setting, isCredit) : { parameter: showDollars(ZERO) };
     }
   }

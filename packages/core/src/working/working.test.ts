@@ -113,7 +113,7 @@ describe('an amount of a worksheet says how it came about', () => {
     // 10% of 78,000.00 is 7,800.00.
     expect(
       said('SC', 'Standard deduction, only with an allowance', '3000.00', certificate('SC', { allowances: 1 })),
-    ).toEqual(['−7,650.00', '10% of 78,000.00, at most 7,650.00', '10%']));
+    ).toEqual(['−7,500.00', '10% of 78,000.00, at most 7,500.00', '10%']));
   it('a deduction that slides, by a rate or by steps', () => {
     // 52,000.00 − 17,780.00 = 34,220.00; 12% of it is 4,106.40.
     expect(

@@ -93,7 +93,7 @@ describe('one’s own sign-in', () => {
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Change' }).disabled).toBe(true);
     type('New password', 'a-much-longer-one');
     await press('Change');
-    expect(await screen.findByText('changed')).toBeTruthy();
+    expect(await screen.findByText('changed; your other sessions have ended')).toBeTruthy();
     expect(changes()).toEqual(['PUT /api/session/password {"current":"old-and-worn-out","next":"a-much-longer-one"}']);
   });
   it('sets up a second factor with a key that can be typed, and takes it into use with six digits', async () => {

@@ -18,7 +18,15 @@ import type { StateRules } from '../state.js';
 const REVENUE = 'Arkansas Department of Finance and Administration';
 const formula = (edition: string) => publication('Withholding Tax Formula', REVENUE, edition);
 const lines = [credit('Personal tax credits', count('allowances', '29'))];
-const tables = table([
+/** Each base is the rate at the mark less the adjustment that the formula prints. */
+const tables2025 = table([
+  ['0', '0', '0'],
+  ['5500', '0.02', '0.02'],
+  ['10900', '108.03', '0.03'],
+  ['15600', '249.03', '0.034'],
+  ['25700', '592.44', '0.039'],
+]);
+const tables2026 = table([
   ['0', '0', '0'],
   ['5600', '0.02', '0.02'],
   ['11200', '112.03', '0.03'],
@@ -48,7 +56,7 @@ export const ARKANSAS: StateRules = {
           ONE_COLUMN,
           deduct('Standard deduction', fixed('2410')),
           { do: 'middle', label: 'Middle of the range of 50.00', step: dollars('50'), below: dollars('100000') },
-          tables,
+          tables2025,
           ...lines,
         ),
       ),
@@ -57,13 +65,13 @@ export const ARKANSAS: StateRules = {
         recalled(
           formula('2026'),
           'formula method',
-          'The brackets are carried over from 2025; only the deduction is of 2026. Whether the middle of a range of 50 is taken up to 50,000 or up to 100,000 is not sure.',
+          'The brackets and the deduction are indexed from those of 2025. Whether the middle of a range of 50 is taken up to 50,000 or up to 100,000 is not sure.',
         ),
         annual(
           ONE_COLUMN,
           deduct('Standard deduction', fixed('2470')),
           { do: 'middle', label: 'Middle of the range of 50.00', step: dollars('50'), below: dollars('100000') },
-          tables,
+          tables2026,
           ...lines,
         ),
       ),

@@ -115,7 +115,7 @@ export const CALIFORNIA: StateRules = {
       row(
         '2025-01-01',
         recalled(guide('2025'), 'Supplemental wage payments'),
-        flatSupplemental('0.066', { bonus: '0.1023', 'stock-option': '0.1023' }),
+        flatSupplemental('0.066', { bonus: '0.1023', 'discretionary-bonus': '0.1023', 'stock-option': '0.1023' }),
       ),
       again('2026-01-01'),
     ),

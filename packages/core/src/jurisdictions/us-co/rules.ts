@@ -1,9 +1,9 @@
 import { rate } from '../../money/rate.js';
-import { amountField, certificate, flagField, statusField } from '../certificate-fields.js';
+import { amountField, certificateAsFederal, flagField, statusField } from '../certificate-fields.js';
 import { creditorsMay, freeHours, minimumWages } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { overtimeByDay } from '../overtime.js';
-import { annual, byStatus, deduct, fixed, flat, given, when } from '../lines.js';
+import { annual, byStatus, deduct, fixed, flat, given, when, whenGiven } from '../lines.js';
 import type { Locality } from '../locality.js';
 import { fee, feeTax, placeCode } from '../places.js';
 import type { Program } from '../program.js';
@@ -51,7 +51,7 @@ const worksheet = annual(
   byStatus({ 'married-jointly': 'joint' }, 'other'),
   deduct(
     'Annual withholding allowance',
-    when(
+    whenGiven(
       'annualAllowance',
       given('annualAllowance'),
       when('hasAllowance', fixed('0'), fixed({ joint: '10000', other: '5000' })),
@@ -73,23 +73,18 @@ export const COLORADO: StateRules = {
   },
   incomeTax: {
     kind: 'worksheet',
-    certificate: certificate(
-      'Form DR 0004',
-      [
-        statusField(
-          ['single', 'married-jointly', 'married-separately', 'head-of-household'],
-          'As in step 1(c) of the federal Form W-4.',
-        ),
-        flagField(
-          'hasAllowance',
-          'Form DR 0004 given',
-          'The person gave Form DR 0004, with an allowance of zero when none is given here.',
-        ),
-        amountField('annualAllowance', 'Annual withholding allowance', 'DR 0004 line 2.'),
-      ],
-      { filingStatus: 'single' },
-      'Use the filing status of the federal Form W-4.',
-    ),
+    certificate: certificateAsFederal('Form DR 0004', [
+      statusField(
+        ['single', 'married-jointly', 'married-separately', 'head-of-household'],
+        'As in step 1(c) of the federal Form W-4.',
+      ),
+      flagField(
+        'hasAllowance',
+        'Form DR 0004 given',
+        'The person gave Form DR 0004, with an allowance of zero when none is given here.',
+      ),
+      amountField('annualAllowance', 'Annual withholding allowance', 'DR 0004 line 2.'),
+    ]),
     worksheets: beginning(
       row(
         '2025-01-01',

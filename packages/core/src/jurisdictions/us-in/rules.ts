@@ -65,6 +65,7 @@ export const INDIANA: StateRules = {
     highestPlausibleRate: PLAUSIBLE,
   },
   local: {
+    isEverywhere: true,
     method: 'county',
     agency: 'IN-DOR',
     provenance: recalled(

@@ -102,6 +102,7 @@ export const KENTUCKY: StateRules = {
     highestPlausibleRate: PLAUSIBLE,
   },
   local: {
+    isEverywhere: true,
     method: 'work-place',
     agency: 'KY-LOCAL',
     provenance: recalled(CITIES, 'rates'),

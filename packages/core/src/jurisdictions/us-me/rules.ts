@@ -32,7 +32,7 @@ export const MAINE: StateRules = {
         recalled(
           TABLES('2025'),
           'percentage method',
-          'The withholding standard deduction and where it fades are recalled less surely than the rates.',
+          'The withholding standard deduction (the federal one less 2,850 for everybody) and where it fades are recalled less surely than the rates.',
         ),
         annualToDollar(
           byStatus({ 'married-jointly': 'married' }, 'single'),
@@ -40,7 +40,7 @@ export const MAINE: StateRules = {
           deduct(
             'Standard deduction',
             fade(
-              { single: '12150', married: '28150' },
+              { single: '12150', married: '27150' },
               { single: '100000', married: '200050' },
               { single: '175000', married: '350050' },
             ),
@@ -72,7 +72,7 @@ export const MAINE: StateRules = {
           deduct(
             'Standard deduction',
             fade(
-              { single: '12500', married: '28900' },
+              { single: '12500', married: '27900' },
               { single: '102250', married: '204550' },
               { single: '177250', married: '354550' },
             ),

@@ -1,5 +1,5 @@
 import { dollars } from '../../money/cents.js';
-import { certificate, statusField } from '../certificate-fields.js';
+import { certificateAsFederal, statusField } from '../certificate-fields.js';
 import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, steps } from '../lines.js';
@@ -20,12 +20,9 @@ export const NORTH_DAKOTA: StateRules = {
   },
   incomeTax: {
     kind: 'worksheet',
-    certificate: certificate(
-      'Federal Form W-4',
-      [statusField(statuses, 'The filing status of the federal Form W-4.')],
-      { filingStatus: 'single' },
-      'Withhold as single.',
-    ),
+    certificate: certificateAsFederal('Federal Form W-4', [
+      statusField(statuses, 'The filing status of the federal Form W-4.'),
+    ]),
     worksheets: beginning(
       row(
         '2025-01-01',

@@ -1,6 +1,6 @@
 import { dollars } from '../../money/cents.js';
 import { rate } from '../../money/rate.js';
-import { certificate, statusField } from '../certificate-fields.js';
+import { certificateAsFederal, statusField } from '../certificate-fields.js';
 import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import { annual, byStatus, steps } from '../lines.js';
@@ -59,12 +59,9 @@ export const NEW_MEXICO: StateRules = {
   },
   incomeTax: {
     kind: 'worksheet',
-    certificate: certificate(
-      'Federal Form W-4 marked for New Mexico',
-      [statusField(statuses, 'The filing status of the federal Form W-4.')],
-      { filingStatus: 'single' },
-      'Withhold as single.',
-    ),
+    certificate: certificateAsFederal('Federal Form W-4 marked for New Mexico', [
+      statusField(statuses, 'The filing status of the federal Form W-4.'),
+    ]),
     worksheets: beginning(
       row(
         '2025-01-01',

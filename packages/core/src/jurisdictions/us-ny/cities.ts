@@ -1,7 +1,7 @@
 import type { Locality } from '../locality.js';
 import { rate } from '../../money/rate.js';
 import { between, dated, recalled } from '../dated.js';
-import { ONE_COLUMN, annual, byStatus, countOr, deduct, fixed, flat, noneUpTo, table, tiers } from '../lines.js';
+import { ONE_COLUMN, annual, byStatus, count, deduct, fixed, flat, noneUpTo, table, tiers } from '../lines.js';
 import { localRates, ratesTax } from '../places.js';
 import { again, beginning, publication, row } from '../state-words.js';
 
@@ -67,6 +67,7 @@ export const CITIES: readonly Locality[] = [
         terms: {
           is: 'worksheet',
           extraField: 'cityExtraWithholding',
+          asks: 'cityAllowances',
           for: 'resident',
           rows: beginning(
             row(
@@ -75,7 +76,7 @@ export const CITIES: readonly Locality[] = [
               annual(
                 columns,
                 deduct('Deduction allowance', fixed({ single: '5000', married: '5500' })),
-                deduct('Exemption allowances', countOr('cityAllowances', 'allowances', '1000')),
+                deduct('Exemption allowances', count('cityAllowances', '1000')),
                 table([
                   ['0', '0', '0.0205'],
                   ['8000', '164', '0.028'],

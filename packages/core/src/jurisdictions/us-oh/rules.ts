@@ -93,6 +93,7 @@ export const OHIO: StateRules = {
     highestPlausibleRate: PLAUSIBLE,
   },
   local: {
+    isEverywhere: true,
     method: 'city',
     agency: 'OH-CITY',
     provenance: recalled(publication('Municipal income tax rates', 'Ohio municipalities', '2025'), 'rates and credits'),

@@ -86,6 +86,7 @@ export const PENNSYLVANIA: StateRules = {
     },
   ],
   local: {
+    isEverywhere: true,
     method: 'higher-of-two',
     agency: 'PA-LOCAL',
     provenance: recalled(

@@ -39,18 +39,18 @@ export const SOUTH_CAROLINA: StateRules = {
         recalled(
           WH1603F('2025'),
           'steps 1 to 6',
-          'Recalled twice and not alike: 7,500 and 5,000 for deduction and allowance here, 7,300 and 4,860 the other time.',
+          'The deduction follows half of the federal one of the year before; 7,300 and 4,860 are recalled with it.',
         ),
-        worksheet('7500', '5000', '3560', '17830', '0.062'),
+        worksheet('7300', '4860', '3560', '17830', '0.062'),
       ),
       row(
         '2026-01-01',
         recalled(
           WH1603F('2026'),
           'steps 1 to 6',
-          'Thresholds, deduction and allowance of 2026 are recalled from the indexing.',
+          'Thresholds are recalled from the indexing; 7,500 and 5,000 follow the deduction of 2025 the same way.',
         ),
-        worksheet('7650', '5090', '3640', '18230', '0.06'),
+        worksheet('7500', '5000', '3640', '18230', '0.06'),
       ),
     ),
     supplemental: beginning(

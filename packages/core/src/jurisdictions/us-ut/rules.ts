@@ -1,4 +1,4 @@
-import { certificate, statusField } from '../certificate-fields.js';
+import { certificateAsFederal, statusField } from '../certificate-fields.js';
 import { between, dated, recalled, year } from '../dated.js';
 import { byPeriodToDollar, byStatus, credit, flat, slide } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
@@ -22,17 +22,12 @@ export const UTAH: StateRules = {
   },
   incomeTax: {
     kind: 'worksheet',
-    certificate: certificate(
-      'Federal Form W-4',
-      [
-        statusField(
-          ['single', 'married-jointly', 'married-separately', 'head-of-household'],
-          'The filing status of the federal Form W-4.',
-        ),
-      ],
-      { filingStatus: 'single' },
-      'Withhold as single.',
-    ),
+    certificate: certificateAsFederal('Federal Form W-4', [
+      statusField(
+        ['single', 'married-jointly', 'married-separately', 'head-of-household'],
+        'The filing status of the federal Form W-4.',
+      ),
+    ]),
     worksheets: [
       dated(
         between('2025-01-01', '2025-06-01'),

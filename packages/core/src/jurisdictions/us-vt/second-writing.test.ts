@@ -14,11 +14,11 @@ secondWriting(
     const zero = married ? (now ? 11475 : 11800) : now ? 3825 : 3925;
     const widths = married
       ? now
-        ? [79950, 193300, 294600]
-        : [82400, 199300, 303750]
+        ? [82500, 199450, 304000]
+        : [84800, 205050, 312500]
       : now
-        ? [47900, 116000, 242000]
-        : [49400, 119600, 249500];
+        ? [49400, 119700, 249700]
+        : [50800, 123050, 256700];
     return graduated(positive(annual.minus((now ? 5300 : 5400) * claimed('allowances')).minus(zero)), [
       [0, '0.0335'],
       [widths[0] ?? 0, '0.066'],

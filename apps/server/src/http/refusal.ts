@@ -1,14 +1,20 @@
-import { HttpException } from '@nestjs/common';
+import { HttpException, Logger } from '@nestjs/common';
 import type { Problem, ProblemDetail } from '@zakat/contract/problem';
 import { fix, sentence, type Issue } from '@zakat/core/issues/issue';
 
-export const detailOf = (issue: Issue): ProblemDetail => ({
-  code: issue.code,
-  field: issue.field,
-  severity: issue.severity,
-  sentence: sentence(issue),
-  fix: fix(issue),
-});
+const logger = new Logger('core');
+
+/** An issue as it leaves the house; a fault of ours is logged here, where every answer passes. */
+export function detailOf(issue: Issue): ProblemDetail {
+  if (issue.code === 'fault.ours') logger.error(`fault.ours ${issue.field} ${issue.values?.['what'] ?? ''}`);
+  return {
+    code: issue.code,
+    field: issue.field,
+    severity: issue.severity,
+    sentence: sentence(issue),
+    fix: fix(issue),
+  };
+}
 
 /** A refusal as problem details (RFC 9457). The detail is for people; the code is for programs. */
 export class Refusal extends HttpException {

@@ -140,6 +140,14 @@ export const ISSUE_TEXTS = {
     'No locality of {where} in {state} is given: a tax of the place would not be withheld.',
     'Enter the municipality or county of {where}, or `none` where there is no such tax.',
   ),
+  'exemption.ended': entry(
+    'The exemption from {tax} ended: wages of the year have reached {wages}.',
+    'End the exemption with the day of this check; what it left out is taken now.',
+  ),
+  'supplemental.no-regular': entry(
+    'The rate on supplemental wages ({state}) goes by regular wages, and none were paid before.',
+    'Pay it with regular wages, or check that these wages alone give the right rate.',
+  ),
   'certificate.line-blank': entry(
     '{form} says nothing for {line}: none are taken for {tax}.',
     'Enter the line, or zero, on the certificate.',
@@ -511,6 +519,10 @@ export const ISSUE_TEXTS = {
     'Prepare the form elsewhere; deposits and the ledger are kept here.',
   ),
   'gap.fact': entry('{what} is missing.', 'Enter it.'),
+  'gap.locality': entry(
+    'The home address is in {city}, which taxes its residents, and no locality of residence is given.',
+    'Enter {locality} as the locality of residence, or `none` where the home lies outside of it.',
+  ),
   'gap.trial': entry('A paycheck cannot be computed: {says}', '{fix}'),
   'gap.prenote': entry(
     'The prenote of the account {label} is not sent.',

@@ -36,7 +36,7 @@ export interface LocalRates {
 export interface LocalFee {
   readonly amount: Cents;
   readonly per: 'month' | 'year-spread' | 'week';
-  /** Due only when wages of the month (or, for a yearly fee, of the year) reach this. */
+  /** Due only when wages of the month reach this; a yearly fee, once they have, from those who were exempt. */
   readonly fromWages: Cents;
 }
 
@@ -67,6 +67,8 @@ export interface LocalTax {
   readonly payer: 'employee' | 'employer';
   /** One tax that reaches over several places: its code has no place in it, and one check owes it once. */
   readonly isShared?: true;
+  /** Whoever is exempt by the state's certificate is exempt from it. */
+  readonly followsCertificate?: true;
   /** What wages it takes: all pay, federal income tax wages, or Medicare wages. */
   readonly wages: 'gross' | 'income' | 'medicare' | 'state-income';
   readonly terms: LocalTaxTerms;

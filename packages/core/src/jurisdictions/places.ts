@@ -36,7 +36,7 @@ export const localRates = (given: PlaceRates): LocalRates => ({
     : { tiers: given.tiers.map(([over, by]) => ({ over: dollars(over), rate: percent(by) })) }),
 });
 export const ratesTax = (
-  tax: Pick<LocalTax, 'code' | 'label' | 'payer' | 'wages' | 'isShared'>,
+  tax: Pick<LocalTax, 'code' | 'label' | 'payer' | 'wages' | 'isShared' | 'followsCertificate'>,
   rows: readonly Dated<LocalRates>[],
 ): LocalTax => ({ ...tax, terms: { is: 'rates', rows } });
 export const feeTax = (

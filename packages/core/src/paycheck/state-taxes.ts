@@ -1,7 +1,7 @@
 import type { Bracket } from '../jurisdictions/brackets.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
-import { ZERO, add, cents, larger, notBelowZero, showDollars, subtract, sum, type Cents } from '../money/cents.js';
+import { ZERO, add, notBelowZero, showDollars, subtract, sum, type Cents } from '../money/cents.js';
 import { countyBrackets, findPlace } from '../taxes/local-places.js';
 import { localTaxesIn } from '../taxes/local-tax.js';
 import { incomeTaxCode, type TaxCode } from '../taxes/registry.js';
@@ -191,14 +191,24 @@ export function unemploymentState(check: Check): StateRules | null {
   return state;
 }
 
-/** Hours worked in the check, for premiums by the hour: those entered, or full time where none are (2,080 a year). */
+/**
+ * Thousandths of hours worked in the check, for premiums by the hour: those entered; where pay for work has none, full
+ * time (2,080 hours a year) less the leave of the check; and none for a bonus, severance or leave paid alone.
+ */
 export function hoursWorked(check: Check): number {
-  let thousandths = 0;
+  let worked = 0;
+  let leave = 0;
   let isEntered = false;
-  for (const earning of check.input.earnings) {
-    if (earning.hours === null || earning.item.isLeave || earning.item.isOnOtherHours) continue;
-    isEntered = true;
-    thousandths += Math.floor((earning.hours.n * 1000) / earning.hours.d);
+  let isForWork = false;
+  for (const { hours, item } of check.input.earnings) {
+    if (item.isOnOtherHours) continue;
+    const thousandths = hours === null ? 0 : Math.floor((hours.n * 1000) / hours.d);
+    if (item.isLeave) leave += thousandths;
+    else if (hours !== null) {
+      isEntered = true;
+      worked += thousandths;
+    } else if (item.code === 'salary' || item.code === 'regular' || item.code === 'piece-work') isForWork = true;
   }
-  return isEntered ? thousandths : larger(cents(Math.floor(2_080_000 / check.periods)), ZERO);
+  if (isEntered || !isForWork) return worked;
+  return Math.max(Math.floor(2_080_000 / check.periods) - leave, 0);
 }

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { date } from '../calendar/local-date.js';
 import { clientOnDay, personOnDay } from '../facts/on-day.js';
+import { warning } from '../issues/issue.js';
 import type { ClientStanding, PersonStanding } from './gap.js';
 import { gapsOf, questionLines } from './gaps.js';
 
@@ -134,7 +135,22 @@ describe('what is missing', () => {
       'prenote A 2026-10-30 client',
     ],
     ['a certificate', {}, { facts: { ...person.facts, certificates: {} } }, 'certificate NY 2026-10-30 client'],
+    ['a home in a city with a tax', {}, { city: 'Brooklyn' }, 'locality of the address 2026-10-30 client'],
+    [
+      'a locality that the trial asks for',
+      {},
+      {
+        trialProblems: [
+          warning('locality.not-given', 'employee.residence.locality', { state: 'Ohio', where: 'residence' }),
+        ],
+      },
+      'locality employee.residence.locality 2026-10-30 client',
+    ],
   ])('%s', (_, who, whom, expected) => expect(keys(who, whom)).toEqual([expected]));
+  it('a home in a city with a tax is no question once the locality is given, be it none', () => {
+    const place = { residence: { state: 'NY', locality: 'none' }, work: [{ state: 'NY', share: '1' }] };
+    expect(keys({}, { city: 'Brooklyn', facts: { ...person.facts, place } })).toEqual([]);
+  });
   it('a birth date of somebody hired long ago is not asked for', () =>
     expect(keys({}, { bornOn: null, isNewHireReported: true })).toEqual([]));
   it('the letter asks each thing once, about the business first', () => {

@@ -1,6 +1,7 @@
 import { text } from '../facts/fact-kind.js';
 import { fix, problem, sentence } from '../issues/issue.js';
 import { findState } from '../jurisdictions/states.js';
+import { localityNamed } from '../taxes/local-places.js';
 import type { Draft, PersonStanding, Purpose } from './gap.js';
 
 const PERSON_FIELDS: readonly {
@@ -91,8 +92,37 @@ export function personDrafts(person: PersonStanding): Draft[] {
       neededFor: ['paycheck'],
       blocksPaycheck: true,
     });
-  if (person.facts.place) drafts.push(...trialDrafts(person));
+  if (person.facts.place) drafts.push(...localityDrafts(person), ...trialDrafts(person));
   return drafts;
+}
+
+/** Places of work and residence that a tax goes by and that are not said: by the trial paycheck, and by the home address. */
+function localityDrafts(person: PersonStanding): Draft[] {
+  const ofTrial = person.trialProblems
+    .filter((issue) => issue.code === 'locality.not-given')
+    .map((issue): Draft => ({
+      key: `locality ${issue.field}`,
+      issue: { ...issue, severity: 'error' },
+      neededFor: ['paycheck'],
+      question: issue.field.includes('residence')
+        ? 'municipality or county of the home address'
+        : 'municipality or county of the place of work',
+    }));
+  const residence = person.facts.place?.residence;
+  const state = findState(String(residence?.['state'] ?? ''));
+  const isGiven = residence?.['locality'] !== undefined;
+  if (ofTrial.length > 0 || isGiven || !state || person.state !== state.code || person.city === '') return ofTrial;
+  const home = localityNamed(state, person.city);
+  const isTaxed = home?.taxes.some((tax) => tax.payer === 'employee' && tax.terms.is !== 'fee') ?? false;
+  if (!home || !isTaxed || state.local?.method === 'work-place') return [];
+  return [
+    {
+      key: 'locality of the address',
+      issue: problem('gap.locality', 'place', { city: person.city, locality: home.name }),
+      neededFor: ['paycheck'],
+      question: `whether the home is in ${home.name}`,
+    },
+  ];
 }
 
 /** States of work and residence with an own certificate that is not there. */

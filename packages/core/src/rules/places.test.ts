@@ -99,10 +99,16 @@ describe('fees of the firm’s own places', () => {
       'PA-EEL-WEIR-TOWNSHIP-EIT employee 24.00',
       'PA-EEL-WEIR-TOWNSHIP-LST employee 2.00',
     ]));
-  it('none is due under the wages it begins with', () =>
+  it('low wages alone exempt nobody: that takes a certificate', () =>
     expect(lines([income, { ...services, feeFromWages: '52000.01' }])).toContain(
-      'PA-EEL-WEIR-TOWNSHIP-LST employee 0.00',
+      'PA-EEL-WEIR-TOWNSHIP-LST employee 2.00',
     ));
+  it('half of a credit is no credit: the other half is asked for', () =>
+    expect(
+      check('Eel Weir Township', 'Eel Weir Township', [{ ...income, creditShare: '50' }], 'PA').problems.map(
+        ({ field }) => field,
+      ),
+    ).toContain('places[0].creditRate'));
   it('a fee of the month for both payers', () => {
     const of = (tax: string, fee: string) =>
       place({ state: 'CO', name: 'Salt Fork', tax, fee, feePer: 'month', feeFromWages: '500' });

@@ -106,6 +106,13 @@ function readPlace(given: unknown, path: string, issues: Issue[]): OwnPlace[] {
     issues.push(problem('input.missing', `${path}.resident`, { what: 'the resident or the nonresident rate' }));
   const share = percent('creditShare');
   const rate = percent('creditRate');
+  // One without the other would be kept and not used.
+  for (const [one, other] of [
+    ['creditShare', 'creditRate'],
+    ['creditRate', 'creditShare'],
+  ] as const)
+    if (text(one) !== '' && text(other) === '')
+      issues.push(problem('input.missing', `${path}.${other}`, { what: `the ${other} beside the ${one}` }));
   const exemption = dollars('exemption');
   const base = dollars('base');
   const name = required('name');

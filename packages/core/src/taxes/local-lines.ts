@@ -4,9 +4,10 @@ import type { BaseFamily } from '../items/registry.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { OASDI_BASE } from '../jurisdictions/us/parameters.js';
 import type { Worksheet } from '../jurisdictions/worksheet.js';
-import { type Cents, ZERO, add, cents, notBelowZero, showDollars, smaller, subtract } from '../money/cents.js';
-import { dividedBy, exact, minus, round, showExact, times, type Exact } from '../money/exact.js';
+import { type Cents, ZERO, add, cents, dollars, notBelowZero, showDollars, smaller, subtract } from '../money/cents.js';
+import { dividedBy, exact, minus, plus, round, showExact, times, type Exact } from '../money/exact.js';
 import { type Rate, ZERO_RATE, showPercent } from '../money/rate.js';
+import { checkDatesOfMonth, checkDatesOfYear, checkDatesSoFar } from '../calendar/pay-frequency.js';
 import type { Check } from '../paycheck/check.js';
 import { shownParameter, type Tape } from '../working/tape.js';
 import { overMark, underBase } from './capped-tax.js';
@@ -66,6 +67,8 @@ export function writeRate(
   const { check, state } = situation;
   const code = localCode(state, place, tax);
   if (check.isExempt(code)) return ZERO;
+  // The exemption of the state's certificate is that of the district's tax as well (Form IT 4, recalled).
+  if (tax.followsCertificate && check.input.stateCertificates[state.code]?.['exempt'] === true) return ZERO;
   const own = check.input.ownRates[code];
   const { base, over, tiers } = row.value;
   const toDate = check.toDate(code);
@@ -74,10 +77,9 @@ export function writeRate(
   const most = base === 'oasdi' ? check.rule(OASDI_BASE, 'OASDI wage base')?.value : base;
   if (most !== undefined) taxed = underBase(taxed, toDate, most);
   if (over !== undefined) taxed = overMark(taxed, toDate, over);
-  const before = own === undefined && tiers ? tierTax(tiers, toDate) : ZERO;
-  const after = own === undefined && tiers ? tierTax(tiers, add(toDate, taxed)) : ZERO;
+  const ofTiers = (all: readonly LocalTier[]): Exact => minus(tierTax(all, add(toDate, taxed)), tierTax(all, toDate));
   const applied = own ?? rate;
-  const full = own === undefined && tiers ? exact(subtract(after, before)) : times(taxed, applied);
+  const full = own === undefined && tiers ? ofTiers(tiers) : times(taxed, applied);
   const amount = notBelowZero(round(minus(full, credit), 'half-up'));
   if (check.tape)
     writeRateLines(check.tape, situation, tax, code, row, {
@@ -133,14 +135,49 @@ function writeRateLines(
   }));
 }
 
-function tierTax(tiers: readonly { readonly over: Cents; readonly rate: Rate }[], amount: Cents): Cents {
-  let total = ZERO;
+type LocalTier = NonNullable<LocalRates['tiers']>[number];
+/** Not rounded: the tax of a check is the difference of two of these, rounded once. */
+function tierTax(tiers: readonly LocalTier[], amount: Cents): Exact {
+  let total = exact(ZERO);
   tiers.forEach((tier, index) => {
     const next = tiers[index + 1];
     const upper = next ? smaller(amount, next.over) : amount;
-    if (upper > tier.over) total = add(total, round(times(subtract(upper, tier.over), tier.rate), 'half-up'));
+    if (upper > tier.over) total = plus(total, times(subtract(upper, tier.over), tier.rate));
   });
   return total;
+}
+
+/** A services tax of the year up to this is taken with the first check (Act 7 of 2007, recalled). */
+const AT_ONCE = dollars('10');
+
+/**
+ * A check's part of a tax of the year: divided by the check dates of the year and rounded down to the cent, what was
+ * taken in the year and in the month before counted, so that a second check of a period takes nothing (Act 7 of 2007,
+ * 53 P.S. § 6924.301.1, recalled). Low income exempts by a certificate only, never by one small check.
+ */
+function servicesTax({ input }: Check, code: TaxCode, fee: Cents): [amount: Cents, how: string] {
+  const { checkDate, payFrequency } = input;
+  const left = notBelowZero(subtract(fee, input.taxesToDate[code] ?? ZERO));
+  if (fee <= AT_ONCE) return [left, `${showDollars(fee)} a year, taken at once`];
+  const number = checkDatesOfYear(payFrequency, checkDate);
+  const each = round(dividedBy(fee, number), 'down');
+  const ofMonth = checkDatesOfMonth(payFrequency, checkDate);
+  const due =
+    ofMonth === null
+      ? each
+      : smaller(each, notBelowZero(subtract(cents(each * ofMonth), input.taxesThisMonth[code] ?? ZERO)));
+  const how = `${showDollars(fee)} a year ÷ ${number} check dates, rounded down`;
+  return [smaller(due, left), due < each ? `${how}; taken already with a check of the period` : how];
+}
+
+/** What an exemption from the services tax leaves due when the wages of the year pass its mark: all at once. */
+function afterExemption(check: Check, code: TaxCode, { amount: fee, fromWages }: LocalFee, wages: Cents): Cents | null {
+  const { input } = check;
+  if (add(check.toDate('US-HI'), wages) < fromWages || fromWages === ZERO) return null;
+  const number = checkDatesOfYear(input.payFrequency, input.checkDate);
+  const passed = checkDatesSoFar(input.payFrequency, input.checkDate);
+  const owed = cents(round(dividedBy(fee, number), 'down') * passed);
+  return notBelowZero(subtract(owed, input.taxesToDate[code] ?? ZERO));
 }
 
 export function writeFee(
@@ -152,15 +189,20 @@ export function writeFee(
 ): void {
   const { check, state } = situation;
   const code = localCode(state, place, tax);
-  if (check.isExempt(code) || wages <= 0) return;
+  if (wages <= 0) return;
   const { amount: fee, per, fromWages } = row.value;
+  const isOver = check.isExempt(code) && per === 'year-spread';
+  const caughtUp = isOver ? afterExemption(check, code, row.value, wages) : null;
+  if (check.isExempt(code) && caughtUp === null) return;
   const periods = check.periods;
   let amount: Cents;
   let how: string;
-  if (per === 'year-spread') {
-    // Rounded down to the cent (Act 7 of 2007); a low-income exemption follows the expected wages of the year.
-    amount = wages * periods < fromWages ? ZERO : round(dividedBy(fee, periods), 'down');
-    how = `${showDollars(fee)} a year ÷ ${periods} periods, rounded down`;
+  if (caughtUp !== null) {
+    amount = caughtUp;
+    how = `the exemption ended with wages of ${showDollars(fromWages)}: what the check dates so far would have taken, less what they took`;
+    check.warn('exemption.ended', 'employee.exemptFrom', { tax: tax.label, wages: showDollars(fromWages) });
+  } else if (per === 'year-spread') {
+    [amount, how] = servicesTax(check, code, fee);
   } else if (per === 'week') {
     amount = round(times(fee, { n: 52, d: periods }), 'half-up');
     how = `${showDollars(fee)} a week`;

@@ -54,6 +54,9 @@ function lookUp(state: StateRules, name: string): Locality | null {
   return found;
 }
 
+/** A locality of the product's rules by any of its names; null where none is loaded. */
+export const localityNamed = (state: StateRules, name: string): Locality | null => lookUp(state, name);
+
 /** A locality that the firm added stands before the product's of the same name. */
 function ownPlace(check: Check, state: StateRules, name: string): Locality | null {
   const own = check.input.places?.get(state.code);

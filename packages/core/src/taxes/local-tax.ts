@@ -1,8 +1,8 @@
 import type { LocalMethod, Locality } from '../jurisdictions/locality.js';
 import type { StateRules } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
-import { type Cents, ZERO, add, showDollars } from '../money/cents.js';
-import { exact, isBelowZero, minus, plus, times } from '../money/exact.js';
+import { type Cents, ZERO, add, notBelowZero, showDollars, subtract } from '../money/cents.js';
+import { exact, isBelowZero, minus, plus, round, times } from '../money/exact.js';
 import { ZERO_RATE, showPercent } from '../money/rate.js';
 import type { Check } from '../paycheck/check.js';
 import { workerIsWithout } from '../paycheck/kinds.js';
@@ -124,26 +124,42 @@ function higherOfTwo(situation: Situation): void {
 function countyTax(situation: Situation): void {
   const { check, state, home, work } = situation;
   if (state.incomeTax.kind === 'none') return;
-  const place = home[0] ?? work[0]?.place;
+  const [at] = home.length > 0 ? [] : work;
+  const place = home[0] ?? at?.place;
   if (!place) return;
   const tax = place.taxes[0];
   const row = tax ? ratesOf(tax, check.input) : null;
-  const sheet = check.inForce(state.incomeTax.worksheets);
+  const method = check.inForce(state.incomeTax.worksheets);
   const rate = row?.value.resident;
-  if (!tax || !row || !sheet || !rate) return;
+  if (!tax || !row || !method || !rate) return;
   const code = localCode(state, place, tax);
   if (check.isExempt(code)) return;
   const certificate = check.input.stateCertificates[state.code] ?? state.incomeTax.certificate.without.certificate;
   if (certificate['exempt'] === true) return;
-  const subject = wagesFor(check, state, tax);
+  // People of other states owe the county of work on the pay of its place only.
+  const part = (amount: Cents): Cents => (at === undefined ? amount : check.partAt(amount, at.index));
+  const subject = part(wagesFor(check, state, tax));
+  const all = check.wages.of('state-income', state.code);
+  // As in the state's own tax: the deductions are those of a pay period, a supplemental payment has none.
+  const isFlat = check.inForce(state.incomeTax.supplemental)?.value.is === 'flat';
+  const supplemental = isFlat && check.input.supplementalMethod === 'flat' ? part(all.supplemental) : ZERO;
   // The state's own deductions, then the county's rate in place of the state's.
   const lines = [
-    ...sheet.value.lines.filter((line) => line.do === 'deduct'),
+    ...method.value.lines.filter((line) => line.do === 'deduct'),
     { do: 'tax', label: tax.label, tables: { '*': [{ over: ZERO, base: ZERO, rate }] } } as const,
   ];
   // A county looks at nothing of the check but the wages.
-  const county = { ...sheet, source: row.source, place: row.place, value: { ...sheet.value, lines } };
-  const amount = worksheetTaxOf(check, worksheetOf(check, code, county, certificate, check.tape), subject);
+  const county = { ...method, source: row.source, place: row.place, value: { ...method.value, lines } };
+  const sheet = worksheetOf(check, code, county, certificate, check.tape);
+  const onSupplemental = round(times(supplemental, rate), 'half-up');
+  const amount = add(worksheetTaxOf(check, sheet, notBelowZero(subtract(subject, supplemental))), onSupplemental);
+  if (onSupplemental > 0)
+    check.tape?.write(code, () => ({
+      label: 'Supplemental wages, county rate',
+      value: showDollars(onSupplemental),
+      how: `${showDollars(supplemental)} × ${showPercent(rate)}`,
+      rounding: 'half a cent up',
+    }));
   check.tape?.write(code, () => ({
     label: tax.label,
     value: showDollars(amount),
@@ -154,8 +170,25 @@ function countyTax(situation: Situation): void {
   check.localIncomeTaxes = add(check.localIncomeTaxes, amount);
 }
 
+/** Residents pay another rate than others who work there. */
+const asksHome = (check: Check, place: Locality): boolean =>
+  place.taxes.some((tax) => {
+    const rates = ratesOf(tax, check.input)?.value;
+    if (tax.payer === 'employer' || !rates || rates.tiers) return false;
+    const [ours, others] = [rates.resident ?? ZERO_RATE, rates.nonresident ?? ZERO_RATE];
+    return ours.n * others.d !== others.n * ours.d;
+  });
+
 /** The place of work only, at the rate for its residents or for others. */
 function workPlaceTaxes(situation: Situation): void {
+  const { check, state, work } = situation;
+  const { residenceState, residenceLocalities } = check.input;
+  if (
+    residenceState === state.code &&
+    residenceLocalities.length === 0 &&
+    work.some(({ place }) => asksHome(check, place))
+  )
+    check.warn('locality.not-given', 'employee.residence.locality', { state: state.name, where: 'residence' });
   for (const { place, index } of situation.work)
     for (const tax of place.taxes) writeAtWork(situation, place, tax, index);
 }

@@ -130,6 +130,8 @@ function onSupplemental(check: Check, figure: TaxCode, row: Dated<Supplemental>,
       return left > 0 ? add(tax, flat(own.rate, left)) : tax;
     }
     case 'tiers': {
+      if (wages.regular <= 0 && !check.input.lastRegular)
+        check.warn('supplemental.no-regular', 'settings.lastRegular', { state: figure.slice(0, 2) });
       return flat(
         rateAt(own.rates, annualWages(check, wages)),
         wages.supplemental,

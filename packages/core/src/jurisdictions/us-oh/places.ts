@@ -67,6 +67,7 @@ const district = (code: string, name: string, by: string, base: 'traditional' | 
         code: 'SDIT',
         label: `${name} school district tax (${base} base)`,
         payer: 'employee',
+        followsCertificate: true,
         wages: base === 'traditional' ? 'state-income' : 'income',
       },
       beginning(

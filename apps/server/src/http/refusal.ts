@@ -6,7 +6,7 @@ const logger = new Logger('core');
 
 /** An issue as it leaves the house; a fault of ours is logged here, where every answer passes. */
 export function detailOf(issue: Issue): ProblemDetail {
-  if (issue.code === 'fault.ours') logger.error(`fault.ours ${issue.field} ${issue.values?.['what'] ?? ''}`);
+  if (issue.code === 'fault.ours') logger.error(`fault.ours ${issue.field} ${issue.parameters['what'] ?? ''}`);
   return {
     code: issue.code,
     field: issue.field,

@@ -154,11 +154,11 @@ export const ISSUE_TEXTS = {
   ),
   'tax.not-ours': entry(
     'No locality of the rules has the tax {tax}.',
-    'Correct the code, or add the locality with its rate and source.',
+    'Correct the code, or add the locality with its rate and source under Rules.',
   ),
   'rule.locality-unknown': entry(
     'The rules of the locality {locality} ({state}) are not loaded.',
-    'Known there: {choices}. Add it with a rule pack or a CSV file of localities.',
+    'Known there: {choices}. Add it with its rate and source under Rules, or with a CSV file of localities.',
   ),
   'rules.format': entry('This is not a rule pack: {what}.', 'Start from an exported one.'),
   'rules.unknown-parameter': entry(

@@ -68,6 +68,53 @@ function choose(given: File): void {
   fireEvent.change(input, { target: { files: [given] } });
 }
 
+describe('a locality entered on the spot', () => {
+  const fill = (label: RegExp | string, value: string): void =>
+    void fireEvent.change(screen.getByLabelText(label), { target: { value } });
+  it('is proposed as a pack of its own, with only what belongs to its tax', async () => {
+    serve(answers({ 'POST /api/rules/packs': { status: 201, body: { id: 'p9' } } }));
+    openRules('/rules?at=OH');
+    fireEvent.click(await screen.findByRole('button', { name: 'add a locality' }));
+    fill('Municipality or county', 'Lower Harbor');
+    fill(/^Rate of residents/, '2.0');
+    fill('Tax', 'LST');
+    fill('Amount', '52.00');
+    fill('For', 'year-spread');
+    fill(/^Publication/, 'Tax register');
+    fill('Publisher', 'Lower Harbor');
+    fireEvent.click(screen.getByRole('button', { name: 'Propose it' }));
+    const sent = (): string[] => asked.filter((line) => !line.startsWith('GET'));
+    await waitFor(() => expect(sent()).toHaveLength(1));
+    const [, path, body] = /^(\S+ \S+) (.*)$/.exec(sent()[0] ?? '') ?? [];
+    expect(path).toBe('POST /api/rules/packs');
+    const { places, name } = (JSON.parse(body ?? '{}') as { content: { places: unknown[]; name: string } }).content;
+    expect(name).toBe('Lower Harbor, OH: local services tax');
+    expect(places).toEqual([
+      {
+        state: 'OH',
+        name: 'Lower Harbor',
+        tax: 'LST',
+        fee: '52.00',
+        feePer: 'year-spread',
+        from: expect.stringMatching(/-01-01$/),
+        publication: 'Tax register',
+        publisher: 'Lower Harbor',
+        edition: expect.any(String),
+        standing: 'recalled',
+      },
+    ]);
+  });
+  it('that is refused keeps what was typed, and says what is missing', async () => {
+    serve(answers({ 'POST /api/rules/packs': refusal(422, 'The publication is missing.') }));
+    openRules();
+    fireEvent.click(await screen.findByRole('button', { name: 'add a locality' }));
+    fill('Municipality or county', 'Lower Harbor');
+    fireEvent.click(screen.getByRole('button', { name: 'Propose it' }));
+    expect(await screen.findByText(/The publication is missing/)).toBeTruthy();
+    expect(screen.getByLabelText<HTMLInputElement>('Municipality or county').value).toBe('Lower Harbor');
+  });
+});
+
 describe('the rules', () => {
   it('say from when, until which day, and where each value is printed', async () => {
     serve(answers());

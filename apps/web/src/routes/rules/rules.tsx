@@ -15,6 +15,7 @@ import { Day } from '../../kit/day.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
+import { LocalityEntry } from './locality-entry.js';
 import { packWord } from './pack-word.js';
 
 /** Reads a chosen file as a pack; a file that is no JSON is told before anything is sent. */
@@ -35,6 +36,8 @@ function Packs(): ReactNode {
   const propose = useProposeRulePack();
   const navigate = useNavigate();
   const [unread, setUnread] = useState<string | null>(null);
+  const [isAdding, setAdding] = useState(false);
+  const [search] = useSearchParams();
   const nextYear = Number(session?.today.slice(0, 4) ?? '2026') + 1;
   const choose = (file: File | null): void => {
     if (!file) return;
@@ -55,6 +58,11 @@ function Packs(): ReactNode {
           <a href="/api/rules/export" download="rules.json">
             everything loaded
           </a>
+          {!isAdding && (
+            <button type="button" className="plain" onClick={() => setAdding(true)}>
+              add a locality
+            </button>
+          )}
           <FileButton onChange={choose} accept="application/json,.json">
             {(props) => (
               <Button {...props} loading={propose.isPending}>
@@ -70,6 +78,9 @@ function Packs(): ReactNode {
         </div>
       )}
       <RefusedNote error={propose.error} />
+      {isAdding && session && (
+        <LocalityEntry state={search.get('at') ?? ''} today={session.today} onClose={() => setAdding(false)} />
+      )}
       <Waiting query={packs}>
         {(rows) =>
           rows.length === 0 ? (

@@ -85,7 +85,18 @@ test('what was typed is there after a reload; a line that cannot be read is said
   await preparer.keyboard.type('8 holidays');
   await preparer.keyboard.press('Enter');
   await expect(preparer.getByRole('alert')).toHaveText(/holidays is not known/);
+  // It stays where it was typed and holds the review, also after a reload.
+  await expect(preparer.getByText('Saved', { exact: true })).toBeVisible();
+  await preparer.reload();
+  await expect(cell(preparer, 'Sprague', 'line')).toHaveText('8 holidays');
+  await preparer.getByRole('button', { name: 'Review' }).click();
+  await expect(preparer.getByRole('alert').filter({ hasText: /holidays/ })).not.toHaveCount(0);
+  await expect(statusOf(preparer)).toHaveText('open');
+  await cell(preparer, 'Sprague', 'line').click();
+  await preparer.keyboard.type('76 reg 5.5 ot sick 4');
+  await preparer.keyboard.press('Enter');
   await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,771.05');
+  await expect(preparer.getByRole('alert')).toHaveCount(0);
 });
 
 test('two people cannot both change a payroll: the second one is told, and nothing is lost', async () => {

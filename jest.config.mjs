@@ -37,6 +37,7 @@ export default {
     project('contract', './packages/contract'),
     project('agencies', './apps/agencies'),
     project('web', './apps/web', {
+      ...gathered,
       testEnvironment: 'jsdom',
       setupFiles: ['<rootDir>/test/browser.ts'],
       setupFilesAfterEnv: ['<rootDir>/test/patience.ts'],

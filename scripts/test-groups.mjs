@@ -3,14 +3,14 @@ import { join, relative } from 'node:path';
 import { ROOT } from './run.mjs';
 
 /** Projects whose suites are gathered, and into how many files. */
-const GROUPS = { 'packages/core': 2, 'apps/server': 4 };
+const GROUPS = { 'packages/core': 2, 'apps/server': 4, 'apps/web': 4 };
 const SKIPPED = ['node_modules', 'dist', '.test-groups'];
 
 function suitesOf(folder) {
   return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
     const path = join(folder, entry.name);
     if (entry.isDirectory()) return SKIPPED.includes(entry.name) ? [] : suitesOf(path);
-    return entry.name.endsWith('.test.ts') ? [path] : [];
+    return /\.test\.tsx?$/.test(entry.name) ? [path] : [];
   });
 }
 
@@ -23,7 +23,7 @@ export function gatherSuites() {
     const suites = suitesOf(join(ROOT, project)).sort();
     for (let group = 0; group < count; group += 1) {
       const own = suites.filter((_, index) => index % count === group);
-      const lines = own.map((path) => `import '${relative(folder, path).replace(/\.ts$/, '.js')}';`);
+      const lines = own.map((path) => `import '${relative(folder, path).replace(/\.tsx?$/, '.js')}';`);
       writeFileSync(join(folder, `group-${group + 1}.test.ts`), `${lines.join('\n')}\n`);
     }
     return folder;

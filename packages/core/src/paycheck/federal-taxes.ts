@@ -68,7 +68,10 @@ export function federalIncome(check: Check): void {
   );
   check.issues.push(...result.problems);
   if (result.problems.some((issue) => issue.severity === 'error')) return;
-  check.federalOnRegular = result.onRegular;
+  // States that take the federal tax off wages take what is withheld, be it by another program.
+  const elsewhere = input.withheld?.get('US-FIT');
+  check.federalOnRegular =
+    elsewhere === undefined ? result.onRegular : notBelowZero(subtract(elsewhere, result.onSupplemental));
   check.federalOnSupplemental = result.onSupplemental;
   check.push('US-FIT', wages.total, wages.total, result.tax);
 }

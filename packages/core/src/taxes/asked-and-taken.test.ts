@@ -72,6 +72,30 @@ describe('the federal certificate as that of the state', () => {
   });
 });
 
+describe('the federal tax that Alabama takes off wages', () => {
+  const alabama = (more: Case, federal: Case = {}) =>
+    amount(
+      runCase(
+        make(
+          'AL',
+          { earnings: salary('2000.00'), ...more },
+          {
+            federal: { form: '2020', filingStatus: 'single', ...federal },
+            certificates: { AL: { filingStatus: 'single', dependents: 0 } },
+          },
+        ),
+      ),
+      'AL-SIT',
+    );
+  it('is what is withheld: with the additional amount, and by another program', () => {
+    const plain = Number(alabama({}));
+    // 100.00 more of federal tax is 5% of 100.00 less for the state.
+    expect(plain - Number(alabama({}, { extraWithholding: '100.00' }))).toBeCloseTo(5, 2);
+    const federal = Number(amount(runCase(make('AL', { earnings: salary('2000.00') })), 'US-FIT'));
+    expect(plain - Number(alabama({ withheld: { 'US-FIT': (federal + 100).toFixed(2) } }))).toBeCloseTo(5, 2);
+  });
+});
+
 describe('New York City allowances left blank', () => {
   const city = {
     residence: { state: 'NY', locality: 'New York City' },

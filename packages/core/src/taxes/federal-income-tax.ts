@@ -33,6 +33,7 @@ export interface FederalWithholdingInput extends OneAInput {
 export interface FederalWithholding {
   readonly tax: Cents;
   /** The parts of it, without the extra withholding of step 4(c). */
+  /** With the additional amount of the certificate. */
   readonly onRegular: Cents;
   readonly onSupplemental: Cents;
   readonly problems: readonly Issue[];
@@ -253,5 +254,5 @@ export function federalIncomeTax(input: FederalWithholdingInput, tape?: Tape): F
   const onSupplemental = add(aggregated, supplemental);
   const tax = larger(add(add(regular, extra), onSupplemental), ZERO);
   if (tape) writeTotal(tax, input.toDollar, tape);
-  return { tax, onRegular: regular, onSupplemental, problems };
+  return { tax, onRegular: add(regular, extra), onSupplemental, problems };
 }

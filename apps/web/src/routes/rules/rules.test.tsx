@@ -75,6 +75,7 @@ describe('a locality entered on the spot', () => {
     serve(answers({ 'POST /api/rules/packs': { status: 201, body: { id: 'p9' } } }));
     openRules('/rules?at=OH');
     fireEvent.click(await screen.findByRole('button', { name: 'add a locality' }));
+    await screen.findByLabelText('Municipality or county');
     fill('Municipality or county', 'Lower Harbor');
     fill(/^Rate of residents/, '2.0');
     fill('Tax', 'LST');
@@ -108,6 +109,7 @@ describe('a locality entered on the spot', () => {
     serve(answers({ 'POST /api/rules/packs': refusal(422, 'The publication is missing.') }));
     openRules();
     fireEvent.click(await screen.findByRole('button', { name: 'add a locality' }));
+    await screen.findByLabelText('Municipality or county');
     fill('Municipality or county', 'Lower Harbor');
     fireEvent.click(screen.getByRole('button', { name: 'Propose it' }));
     expect(await screen.findByText(/The publication is missing/)).toBeTruthy();

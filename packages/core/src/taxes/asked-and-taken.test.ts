@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { runCase } from '../casefile/run-case.js';
+import { add, dollars, toDollars } from '../money/cents.js';
 import { amount, make, problems } from '../testing/whole-checks.js';
 
 type Case = Record<string, unknown>;
@@ -88,11 +89,11 @@ describe('the federal tax that Alabama takes off wages', () => {
       'AL-SIT',
     );
   it('is what is withheld: with the additional amount, and by another program', () => {
-    const plain = Number(alabama({}));
+    const cents = (more: Case, federal: Case = {}): number => dollars(alabama(more, federal) ?? '0');
     // 100.00 more of federal tax is 5% of 100.00 less for the state.
-    expect(plain - Number(alabama({}, { extraWithholding: '100.00' }))).toBeCloseTo(5, 2);
-    const federal = Number(amount(runCase(make('AL', { earnings: salary('2000.00') })), 'US-FIT'));
-    expect(plain - Number(alabama({ withheld: { 'US-FIT': (federal + 100).toFixed(2) } }))).toBeCloseTo(5, 2);
+    expect(cents({}) - cents({}, { extraWithholding: '100.00' })).toBe(500);
+    const federal = dollars(amount(runCase(make('AL', { earnings: salary('2000.00') })), 'US-FIT') ?? '0');
+    expect(cents({}) - cents({ withheld: { 'US-FIT': toDollars(add(federal, dollars('100'))) } })).toBe(500);
   });
 });
 

@@ -102,7 +102,7 @@ export function LocalityEntry({ state, today, onClose }: Props): ReactNode {
         </>
       ) : (
         <>
-          {choice('wages', 'On', WAGES)}
+          {choice('wages', 'Wages it takes', WAGES)}
           {field('resident', 'Rate of residents', 'Percent')}
           {field('nonresident', 'Rate of others who work there', 'Percent; left blank, none')}
           {field('creditShare', 'Credit for tax where the work is', 'Percent of that tax')}
@@ -114,7 +114,7 @@ export function LocalityEntry({ state, today, onClose }: Props): ReactNode {
       {field('publication', 'Publication', 'Ordinance, register or notice with the rate')}
       {field('publisher', 'Publisher')}
       {field('edition', 'Edition')}
-      {choice('standing', 'Standing', STANDINGS)}
+      {choice('standing', 'Rate and source are', STANDINGS)}
     </EntryForm>
   );
 }

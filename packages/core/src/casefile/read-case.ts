@@ -1,6 +1,7 @@
 import { makeDate } from '../calendar/local-date.js';
 import { PAY_FREQUENCIES } from '../calendar/pay-frequency.js';
 import { type Issue, problem } from '../issues/issue.js';
+import type { OwnPlaces } from '../jurisdictions/locality.js';
 import type { EarningItem } from '../items/registry.js';
 import type { StateCertificate } from '../jurisdictions/state.js';
 import { type Cents, ZERO } from '../money/cents.js';
@@ -214,12 +215,15 @@ function readSettings(
   };
 }
 
+/** A tax code is that of a rule of the product, or of a locality among these. */
+export function isOfSomePlace(code: string, places: OwnPlaces | null): boolean {
+  const place = isKnownTax(code) ? null : placeOfOwnTax(code);
+  return place === null || (places?.get(place.state) ?? []).some((own) => own.code === place.place);
+}
+
 /** Codes made like those of a locality that no locality has, the firm's own included: they would be kept and not used. */
 function codesOfNoPlace(input: PaycheckInput): Issue[] {
-  const isOurs = (code: string): boolean => {
-    const place = isKnownTax(code) ? null : placeOfOwnTax(code);
-    return place === null || (input.places?.get(place.state) ?? []).some((own) => own.code === place.place);
-  };
+  const isOurs = (code: string): boolean => isOfSomePlace(code, input.places);
   const among = (codes: Iterable<string>, field: (code: string) => string): Issue[] =>
     [...codes].filter((code) => !isOurs(code)).map((code) => problem('tax.not-ours', field(code), { tax: code }));
   return [

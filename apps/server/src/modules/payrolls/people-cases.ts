@@ -1,7 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { PayrollEntry, PayrollKind } from '@zakat/contract/payrolls';
 import { composeCase, type OwnRows } from '@zakat/core/casefile/compose';
-import { readCase } from '@zakat/core/casefile/read-case';
+import { isOfSomePlace, readCase } from '@zakat/core/casefile/read-case';
+import { isObject } from '@zakat/core/casefile/reader';
+import { ownPlaces, readPlaceRows } from '@zakat/core/rules/places';
 import { addMonths, date, yearOf } from '@zakat/core/calendar/local-date';
 import type { PayFrequency } from '@zakat/core/calendar/pay-frequency';
 import {
@@ -187,6 +189,37 @@ interface LastRegular {
   readonly withheld: string;
 }
 
+interface BaseOfCase {
+  readonly employee: Record<string, unknown>;
+  readonly employer: Record<string, unknown>;
+  readonly yearToDate: YearToDate;
+  readonly monthToDate?: MonthToDate;
+}
+/**
+ * A case without the codes of the firm's own localities that move no tax in it: what was paid where the rules no longer
+ * count or where nobody is any more stays in the ledger, and an exemption or a rate of another state waits there.
+ */
+function ofTheseRules<Base extends BaseOfCase>(base: Base, own: OwnRows | null, states: ReadonlySet<string>): Base {
+  const places = ownPlaces(readPlaceRows(own?.places ?? [], 'places', []));
+  const isHere = (code: string): boolean => isOfSomePlace(code, places);
+  const mayBeHere = (code: string): boolean => isHere(code) || states.has(code.slice(0, 2));
+  const only = <Value>(values: Record<string, Value>, keep: (code: string) => boolean): Record<string, Value> =>
+    Object.fromEntries(Object.entries(values).filter(([code]) => keep(code)));
+  const { employee, employer, yearToDate, monthToDate } = base;
+  const { exemptFrom } = employee;
+  const { rates } = employer;
+  return {
+    ...base,
+    employee: {
+      ...employee,
+      ...(Array.isArray(exemptFrom) ? { exemptFrom: exemptFrom.filter((code) => mayBeHere(String(code))) } : {}),
+    },
+    employer: { ...employer, ...(isObject(rates) ? { rates: only(rates, mayBeHere) } : {}) },
+    yearToDate: { ...yearToDate, wages: only(yearToDate.wages, isHere), taxes: only(yearToDate.taxes, isHere) },
+    ...(monthToDate ? { monthToDate: { ...monthToDate, taxes: only(monthToDate.taxes, isHere) } } : {}),
+  };
+}
+
 /** The last check of each person that was of regular wages alone: supplemental wages paid apart are taken together with it. */
 async function lastRegularOf(
   manager: EntityManager,
@@ -369,8 +402,9 @@ export class PeopleCases {
       const usual = isPast ? NOTHING_USUAL : usualLines(own, clientDay, frequency, taken(employee.id), spans);
       return { employee, facts: own, base, usual, lastDay };
     });
-    const ownRows = forStates(await ownRowsOn(manager, checkDate), statesOf(cases.map((person) => person.facts)));
-    return cases.map((person) => ({ ...person, own: ownRows }));
+    const states = statesOf(cases.map((person) => person.facts));
+    const ownRows = forStates(await ownRowsOn(manager, checkDate), states);
+    return cases.map((person) => ({ ...person, base: ofTheseRules(person.base, ownRows, states), own: ownRows }));
   }
 }
 

@@ -140,6 +140,14 @@ export const ISSUE_TEXTS = {
     'No locality of {where} in {state} is given: a tax of the place would not be withheld.',
     'Enter the municipality or county of {where}, or `none` where there is no such tax.',
   ),
+  'deduction.health-share': entry(
+    'The premium for health coverage takes {taken}, and an employee in {state} bears at most {share} of pay, {most} here.',
+    'Take no more than that, nor more than half of the premium; the employer bears the rest.',
+  ),
+  'program.condition': entry(
+    '{tax} is at the lower rate of small employers, which also asks for {asks}.',
+    'Compare with the notice of the agency, and enter the rate as the client’s own.',
+  ),
   'exemption.ended': entry(
     'The exemption from {tax} ended: wages of the year have reached {wages}.',
     'End the exemption with the day of this check; what it left out is taken now.',

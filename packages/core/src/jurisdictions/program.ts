@@ -18,6 +18,8 @@ export interface ProgramTerms {
   readonly perQuarter?: Cents;
   /** Instead of a share of wages: this payer's part of the premium by the hour of the person's class of work. */
   readonly ofClass?: 'employee' | 'employer';
+  /** What else this variant asks for that is not known here: said until the client's own rate is entered. */
+  readonly asks?: string;
   /** Only for employers of at least, or below, so many employees. */
   readonly size?: { readonly atLeast?: number; readonly below?: number };
 }

@@ -152,6 +152,8 @@ export interface StateRules {
   readonly creditors?: readonly Dated<CreditorLimits>[];
   /** Overtime by the workday, beside the federal law's by the workweek. */
   readonly overtime?: readonly Dated<DailyOvertime>[];
+  /** The most of a check's pay that an employee bears of the premium for health coverage. */
+  readonly healthShare?: readonly Dated<Rate>[];
   /** Hourly; only where a limit follows it. */
   readonly minimumWage?: readonly Dated<Cents>[];
 }

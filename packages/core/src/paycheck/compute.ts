@@ -13,6 +13,7 @@ import { earningAmounts } from './earnings.js';
 import { federalIncome, federalUnemployment, socialInsurance, stateUnemployment } from './federal-taxes.js';
 import { type GarnishmentLine, garnishments } from './garnishment.js';
 import type { Earning, PaycheckInput } from './input.js';
+import { healthShareWarnings } from './health-share.js';
 import { leftOutWarnings } from './left-out.js';
 import { minimumWageWarnings } from './minimum-wage.js';
 import { earningLine } from './named.js';
@@ -45,6 +46,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
     tape,
   );
   check.issues.push(...deductions.issues, ...minimumWageWarnings(input, earned));
+  check.issues.push(...healthShareWarnings(input, gross, deductions.lines));
   if (input.leftOut.length > 0) check.issues.push(...leftOutWarnings(input.leftOut));
 
   federalIncome(check);

@@ -197,6 +197,8 @@ function programTax(check: Check, state: StateRules, own: ProgramTax): void {
     pushMade(check, state, own, row, feeOfQuarter(check, code, terms.perQuarter));
     return;
   }
+  if (terms.asks !== undefined && check.input.ownRates[code] === undefined)
+    check.warn('program.condition', `employer.rates.${code}`, { tax: program.label, asks: terms.asks });
   const rate = check.input.ownRates[code] ?? (terms.rate === 'own' ? program.ownRateOtherwise : terms.rate);
   if (rate === undefined) {
     check.problem('employer.own-rate-missing', `employer.rates.${code}`, { tax: program.label });

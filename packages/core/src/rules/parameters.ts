@@ -43,7 +43,7 @@ function ofState(state: StateRules): Parameter[] {
     jurisdiction,
     rows,
   });
-  const { minimumWage, creditors, overtime } = state;
+  const { minimumWage, healthShare, creditors, overtime } = state;
   return [
     ...(state.incomeTax.kind === 'none'
       ? []
@@ -54,6 +54,7 @@ function ofState(state: StateRules): Parameter[] {
     own('unemployment.base', 'unemployment wage base', state.unemployment.base),
     ...(overtime ? [own('overtime', 'overtime by the workday', overtime)] : []),
     ...(minimumWage ? [own('minimum-wage', 'minimum wage', minimumWage)] : []),
+    ...(healthShare ? [own('health-share', 'premium for health coverage, employee’s share', healthShare)] : []),
     ...(Array.isArray(creditors) ? [own('garnishment', 'what a creditor may garnish', creditors)] : []),
     ...(state.programs ?? []).map((program) => own(program.code, program.label, program.terms)),
     ...placeParameters(state, own),

@@ -180,6 +180,25 @@ describe('hours that were not worked', () => {
   });
 });
 
+describe('what the state asks of an employer beside its taxes', () => {
+  const has = (code: string, given: Case): boolean => problems(runCase(given)).includes(code);
+  it('Hawaii lets an employee bear 1.5% of wages of the premium for health coverage', () => {
+    const premium = (amount: string, state = 'HI') =>
+      make(state, { deductions: [{ item: 'section-125-health', amount }] });
+    // 1.5% of 3,000.00 (HRS § 393-13, recalled).
+    expect(has('deduction.health-share', premium('45.00'))).toBe(false);
+    expect(has('deduction.health-share', premium('45.01'))).toBe(true);
+    expect(has('deduction.health-share', premium('45.01', 'OR'))).toBe(false);
+  });
+  it('Minnesota’s rate of small employers is said to ask for more, until it is the client’s own', () => {
+    const small = (employees: number, rates: Case = {}) =>
+      make('MN', { employer: { employees, unemploymentRates: { MN: '1.0' }, rates } });
+    expect(has('program.condition', small(30))).toBe(true);
+    expect(has('program.condition', small(31))).toBe(false);
+    expect(has('program.condition', small(30, { 'MN-PFML-ER': '0.22' }))).toBe(false);
+  });
+});
+
 describe('a county of Indiana', () => {
   const marion = { state: 'IN', locality: 'Marion' };
   const county = (earnings: unknown[], employee: Case = { residence: marion, work: [marion] }) =>

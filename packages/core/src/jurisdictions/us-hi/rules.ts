@@ -80,6 +80,18 @@ export const HAWAII: StateRules = {
     ),
   },
   views: [movingIsExcluded(BOOKLET)],
+  healthShare: beginning(
+    row(
+      '2025-01-01',
+      recalled(
+        publication('Prepaid Health Care Act, HRS § 393-13', 'State of Hawaii', '2025'),
+        'the employee bears at most half of the premium and at most 1.5% of wages',
+        'Half of the premium is not looked at, because the premium is not known here; nor are the hours from which the act covers an employee.',
+      ),
+      rate('0.015'),
+    ),
+    again('2026-01-01'),
+  ),
   creditors: creditorsMay(
     'Hawaii Revised Statutes § 652-1',
     {

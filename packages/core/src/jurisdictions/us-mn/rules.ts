@@ -154,7 +154,12 @@ export const MINNESOTA: StateRules = {
             'The small employer rate also asks for an average wage of at most 150% of the state average.',
           ),
           [
-            { rate: rate('0.0022'), base: 'oasdi', size: { below: 31 } },
+            {
+              rate: rate('0.0022'),
+              base: 'oasdi',
+              size: { below: 31 },
+              asks: 'an average wage of at most 150% of the state average',
+            },
             { rate: rate('0.0044'), base: 'oasdi' },
           ],
         ),

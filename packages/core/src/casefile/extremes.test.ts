@@ -5,7 +5,7 @@ import { DEDUCTION_ITEMS, EARNING_ITEMS } from '../items/registry.js';
 import { STATE_CODES } from '../jurisdictions/state.js';
 import { dollars } from '../money/cents.js';
 import { GARNISHMENT_KINDS } from '../paycheck/garnishment.js';
-import { at, type Given } from '../testing/whole-checks.js';
+import { at, make, type Given } from '../testing/whole-checks.js';
 import { runCase, type CaseAnswer } from './run-case.js';
 
 /** Mostly what happens, sometimes what does not. */
@@ -89,6 +89,11 @@ const takenFrom = (answer: CaseAnswer): number =>
   sum((answer.garnishments ?? []).flatMap((line) => [line.amount, line.fee]));
 
 describe('whatever is typed', () => {
+  it('a salary of a day that becomes more than can be written is too large', () => {
+    const earnings = [{ item: 'salary', amount: '99999999999.99', per: 'daily' }];
+    const answer = runCase(make('TX', { payFrequency: 'semiannually', earnings }));
+    expect(answer.problems.map(({ code }) => code)).toContain('input.too-large');
+  });
   it('is answered with figures that add up, or with problems that say where: nothing is thrown', () => {
     const seen = { answered: 0, refused: 0 };
     fc.assert(

@@ -23,6 +23,9 @@ import { Wages } from './wages.js';
 import { takeWithheld } from './withheld-elsewhere.js';
 import { compensationLine } from './workers-compensation.js';
 
+/** Thirteen digits of dollars are the most that an amount is read with, so that every figure can be read back. */
+const MOST_GROSS = cents(999_999_999_999_999);
+
 function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
   const amounts = earningAmounts(input.earnings);
   const earned = input.earnings.map(({ item, own, job }, index) => ({
@@ -38,6 +41,7 @@ function compute(input: PaycheckInput, tape: Tape | undefined): PaycheckResult {
     if (item.isTips) tipped += amount;
   }
   const gross = cents(paid);
+  if (gross > MOST_GROSS) throw new MagnitudeError('gross pay beyond what can be written as an amount');
   const tips = cents(tipped);
   const deductions = deductionLines(input, gross, tape);
   const check = new Check(

@@ -34,8 +34,6 @@ const operations = (): Operation[] =>
     Object.keys(own).map((method) => ({ method: method.toUpperCase(), path: path.replace(/^\/api/, '') })),
   );
 const RIGHT = 'a-long-enough-password';
-const enter = (more: object) =>
-  stack.call('POST', '/session', { email: 'preparer@alder.example', password: RIGHT, ...more });
 
 describe('what is sent', () => {
   const UNSOUND: readonly [string, string][] = [

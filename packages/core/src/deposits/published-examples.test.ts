@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { date } from '../calendar/local-date.js';
-import { dollars } from '../money/cents.js';
+import { add, cents, dollars, subtract, type Cents } from '../money/cents.js';
 import { futaDueDates, federalDepositDue, scheduleFromLookback } from './federal-schedule.js';
 import { federalDeposits, scheduleOfYear } from './schedules.js';
 import { allowedShortfall, makeUpDate, shortfall } from './shortfall.js';
@@ -93,9 +93,8 @@ describe('Publication 15, section 11, recalled', () => {
     '"Accuracy of deposits rule": of %s a shortfall of %s is allowed (100 or 2%, whichever is more)',
     (required, most) => {
       expect(allowedShortfall(dollars(required))).toBe(dollars(most));
-      const short = (amount: string) =>
-        shortfall(dollars(required), dollars((Number(required) - Number(amount)).toFixed(2)));
-      expect([short(most).isAllowed, short(`${Number(most) + 0.01}`).isAllowed]).toEqual([true, false]);
+      const short = (amount: Cents) => shortfall(dollars(required), subtract(dollars(required), amount));
+      expect([short(dollars(most)).isAllowed, short(add(dollars(most), cents(1))).isAllowed]).toEqual([true, false]);
     },
   );
   it('"Makeup date for deposit shortfall": monthly, with the return of the quarter', () =>

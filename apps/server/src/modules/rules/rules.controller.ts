@@ -5,7 +5,6 @@ import {
   HttpCode,
   Inject,
   Param,
-  ParseIntPipe,
   ParseUUIDPipe,
   Post,
   Query,

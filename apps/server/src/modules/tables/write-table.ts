@@ -14,6 +14,7 @@ const NUMBER = /^-?(\d+|\d{1,3}(,\d{3})+)(\.\d+)?%?$/;
  * signs are turned into the narrow ones by some programs.
  */
 const FORMULA =
+  // eslint-disable-next-line no-control-regex -- control characters are what is looked for
   /^[\s\u0000-\u001f\u00a0\u200b-\u200f\u2028-\u202e\u2060-\u2069\ufeff'"]*[=+\-@|%\uff0b\uff0d\uff1d\uff20]/u;
 /** A cell that a spreadsheet would take for a formula is written as text. */
 export const harmless = (cell: string): string =>

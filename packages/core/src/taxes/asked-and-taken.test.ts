@@ -25,6 +25,11 @@ describe('a place that is not given', () => {
     expect(notGiven(answer)).toEqual([]);
     expect(runCase(answer).taxes.filter((tax) => /-(EIT|LST)$/.test(tax.code))).toEqual([]);
   });
+  it.each(['IN', 'MD'])('none is no answer in %s, which is all counties', (state) =>
+    expect(warned(at({ state, locality: 'none' }, { state }))).toContain(
+      'rule.locality-unknown employee.residence.locality',
+    ),
+  );
   it('work in an Indiana county by people of other states', () =>
     expect(notGiven(at({ state: 'IL' }, { state: 'IN' }))).toEqual(['locality.not-given employee.work[0].locality']));
   it('the residence, where residents of the place of work pay another rate', () => {

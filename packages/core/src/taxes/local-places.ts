@@ -76,7 +76,9 @@ export function findPlace(
 ): Locality | null {
   const found = ownPlace(check, state, name) ?? lookUp(state, name);
   if (found) return found;
-  if (exactly(name) === NO_PLACE) return null;
+  // Counties cover the whole of their state: there nobody lives or works in none.
+  const isInCounty = state.local?.method === 'county' || state.local?.method === 'with-state';
+  if (exactly(name) === NO_PLACE && !isInCounty) return null;
   const choices = (state.local?.places ?? []).slice(0, 12).map((place) => place.name);
   const where = field === 'employee.work' ? `employee.work[${index}].locality` : field;
   check.problem('rule.locality-unknown', where, {

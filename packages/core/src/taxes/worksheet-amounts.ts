@@ -33,7 +33,7 @@ export function certificateAmount(certificate: StateCertificate, field: string):
 }
 const certificateCount = (certificate: StateCertificate, field: string): number => Number(certificate[field] ?? 0);
 const claimedOn = (certificate: StateCertificate, given: Extract<Quantity, { is: 'count' }>): number =>
-  Number(certificate[given.field] ?? 0);
+  certificateCount(certificate, given.field);
 
 const chosenOf = (given: Extract<Quantity, { is: 'when' }>, certificate: StateCertificate): Quantity | undefined => {
   const value = certificate[given.field];

@@ -186,7 +186,7 @@ export const MORE_CLIENTS = [
     client: client('BAKERY', 'Rising Tide Bakery LLC', 'Rising Tide', '83-1234563', SLIP, ['Marisol Vane', 'Member'], {
       facts: [employer('business', 'limited-liability', '941'), schedule('weekly', '2026-10-24', 6)],
     }),
-    accounts: [irs('83-1234563'), account('CA-EDD', '000-1234-5', '3.4')],
+    accounts: [irs('83-1234563'), account('CA-EDD', '000-1234-5', '3.4', { depositFrequency: 'monthly' })],
     bank: bank('Operating', '5500012401'),
     people: [
       person(
@@ -241,9 +241,9 @@ export const MORE_CLIENTS = [
     }),
     accounts: [
       irs('84-1234564'),
-      account('PA-DOR', '0012 3456', null),
+      account('PA-DOR', '0012 3456', null, { depositFrequency: 'monthly' }),
       account('PA-DLI', '00-12345', '3.822'),
-      account('PA-LOCAL', 'W-700-114'),
+      account('PA-LOCAL', 'W-700-114', null, { depositFrequency: 'quarterly' }),
     ],
     bank: bank('Payroll', '5500012402'),
     extraFacts: [
@@ -290,7 +290,11 @@ export const MORE_CLIENTS = [
         facts: [employer('nonprofit', 'association', '941'), schedule('semimonthly', '2026-10-31', 4)],
       },
     ),
-    accounts: [irs('85-1234565'), account('MN-DOR', '0123456'), account('MN-DEED', '00123456', '1.1')],
+    accounts: [
+      irs('85-1234565'),
+      account('MN-DOR', '0123456', null, { depositFrequency: 'monthly' }),
+      account('MN-DEED', '00123456', '1.1'),
+    ],
     bank: bank('Theatre', '5500012403'),
     balances: THEATRE_BALANCES,
     people: [
@@ -330,7 +334,7 @@ export const MORE_CLIENTS = [
     ),
     accounts: [
       irs('86-1234566'),
-      account('CO-DOR', '00123456'),
+      account('CO-DOR', '00123456', null, { depositFrequency: 'monthly' }),
       account('CO-DLE', '0123456.00-9', '1.7'),
       account('CO-FAMLI', 'F-00123'),
     ],
@@ -378,7 +382,7 @@ export const MORE_CLIENTS = [
     ),
     accounts: [
       irs('87-1234567'),
-      account('OH-TAX', '50-123456'),
+      account('OH-TAX', '50-123456', null, { depositFrequency: 'monthly' }),
       account('OH-JFS', '0012345-00-6', '2.7'),
       applied('OH-CITY'),
     ],
@@ -427,9 +431,9 @@ export const MORE_CLIENTS = [
     ),
     accounts: [
       irs('88-1234568'),
-      account('NY-TAX', '881234568'),
+      account('NY-TAX', '881234568', null, { depositFrequency: '5-day' }),
       account('NY-DOL', '00-12346', '3.1'),
-      account('NY-WCB', 'DB-884401'),
+      account('NY-WCB', 'DB-884401', null, { depositFrequency: 'quarterly' }),
     ],
     bank: bank('Orchard', '5500012406'),
     people: [
@@ -462,10 +466,10 @@ export const MORE_CLIENTS = [
     ),
     accounts: [
       irs('90-1234569'),
-      account('NY-TAX', '901234569'),
+      account('NY-TAX', '901234569', null, { depositFrequency: '5-day' }),
       account('NY-DOL', '00-12347', '4.1'),
-      account('NY-WCB', 'DB-884402'),
-      account('NJ-TAX', '901-234-569/000'),
+      account('NY-WCB', 'DB-884402', null, { depositFrequency: 'quarterly' }),
+      account('NJ-TAX', '901-234-569/000', null, { depositFrequency: 'monthly' }),
       account('NJ-DOL', '901-234-569/000', '2.8'),
     ],
     bank: bank('Studio', '5500012407'),
@@ -506,9 +510,9 @@ export const MORE_CLIENTS = [
     ),
     accounts: [
       irs('91-1234560'),
-      account('NY-TAX', '911234560'),
+      account('NY-TAX', '911234560', null, { depositFrequency: '5-day' }),
       account('NY-DOL', '00-12348', '5.1'),
-      account('NY-WCB', 'DB-884403'),
+      account('NY-WCB', 'DB-884403', null, { depositFrequency: 'quarterly' }),
     ],
     bank: bank('Inn', '5500012408'),
     people: [
@@ -541,9 +545,9 @@ export const MORE_CLIENTS = [
     ),
     accounts: [
       irs('91-1234560'),
-      account('NY-TAX', '911234560'),
+      account('NY-TAX', '911234560', null, { depositFrequency: '5-day' }),
       account('NY-DOL', '00-12348', '5.1'),
-      account('NY-WCB', 'DB-884403'),
+      account('NY-WCB', 'DB-884403', null, { depositFrequency: 'quarterly' }),
     ],
     bank: bank('Kitchen', '5500012409'),
     people: [

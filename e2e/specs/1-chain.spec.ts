@@ -137,7 +137,7 @@ test('a premium of a state program is owed to its carrier, and paid like a tax',
 
 test('a deposit is planned, approved by a second person, released once and settles', async () => {
   await openClient(preparer, CLIENT, 'Deposits');
-  const row = preparer.getByRole('row').filter({ hasText: 'Form 941 taxes' }).filter({ hasText: 'Monthly depositor' });
+  const row = preparer.getByRole('row').filter({ hasText: 'Form 941 taxes' }).filter({ hasText: 'Form 941 taxes' });
   await row.getByRole('button', { name: 'plan' }).click();
   await preparer.getByRole('button', { name: /Plan the remittance/ }).click();
   await expect(statusOf(preparer)).toHaveText('planned');
@@ -169,8 +169,7 @@ test('a deposit is planned, approved by a second person, released once and settl
 
 test('Form 941 is checked, signed, released, and accepted', async () => {
   await openClient(preparer, CLIENT, 'Returns');
-  await preparer.getByLabel('Quarter').selectOption('3');
-  await preparer.getByRole('button', { name: 'Begin the return' }).click();
+  await preparer.getByRole('button', { name: 'Begin Form 941, Q3 2026' }).click();
   await expect(statusOf(preparer)).toHaveText('draft');
   await preparer.getByRole('button', { name: /^Line 5a.1/ }).click();
   await expect(preparer.getByRole('link', { name: 'Open the entries that make it' })).toBeVisible();
@@ -212,9 +211,7 @@ test('a rejection leads to the field, back again, and to a second attempt that i
 
 test('the W-2s wait for the end of the year, then go out and are accepted', async () => {
   await openClient(preparer, CLIENT, 'Returns');
-  await preparer.getByLabel('Form', { exact: true }).selectOption('W-2');
-  await preparer.getByLabel('Year').fill('2026');
-  await preparer.getByRole('button', { name: 'Begin the W-2s' }).click();
+  await preparer.getByRole('button', { name: 'Begin Forms W-2 and W-3, 2026' }).click();
   await expect(preparer.getByText(/The period ends on Thu 31 Dec 2026; it is not over/)).toBeVisible();
   await expect(preparer.getByRole('link', { name: 'Achterberg, Desmond P' })).toBeVisible();
   await moveDate('2027-01-11');

@@ -5,7 +5,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { bankDaysAfter, isBankOpen } from './calendar.js';
-import { judgeForm941 } from './returns/form-941-reader.js';
+import { judgeReturn } from './returns/return-reader.js';
 import { makeService, type Settings } from './service.js';
 import { judgeWageFile } from './wages/efw2-reader.js';
 
@@ -233,7 +233,7 @@ describe('the bank', () => {
 });
 
 const return941 = (change: (xml: string) => string = (xml) => xml): string =>
-  change(`<?xml version="1.0"?><Return><ReturnHeader><TaxPeriodEndDt>2026-09-30</TaxPeriodEndDt><Filer><EIN>471234561</EIN><BusinessNameControlTxt>GANN</BusinessNameControlTxt></Filer>
+  change(`<?xml version="1.0"?><Return><ReturnHeader><TaxPeriodEndDt>2026-09-30</TaxPeriodEndDt><ReturnTypeCd>941</ReturnTypeCd><Filer><EIN>471234561</EIN><BusinessNameControlTxt>GANN</BusinessNameControlTxt></Filer>
     <BusinessOfficerGrp><TaxpayerPIN>31415</TaxpayerPIN></BusinessOfficerGrp><PreparerPersonGrp><PTIN>P00000001</PTIN></PreparerPersonGrp></ReturnHeader><ReturnData><IRS941>
     <FederalIncomeTaxWithheldAmt>240.00</FederalIncomeTaxWithheldAmt><SocialSecurityTaxCashWagesAmt>4050.00</SocialSecurityTaxCashWagesAmt><SocialSecurityTaxAmt>502.20</SocialSecurityTaxAmt>
     <TaxableMedicareWagesTipsAmt>4050.00</TaxableMedicareWagesTipsAmt><TaxOnMedicareWagesTipsAmt>117.45</TaxOnMedicareWagesTipsAmt><TaxableWagesTipsSubjAddnlMedAmt>0.00</TaxableWagesTipsSubjAddnlMedAmt><TaxOnWageTipsSubjAddnlMedcrAmt>0.00</TaxOnWageTipsSubjAddnlMedcrAmt>
@@ -242,7 +242,7 @@ const return941 = (change: (xml: string) => string = (xml) => xml): string =>
 
 describe('the tax agency', () => {
   const codes = (xml: string, taxpayers = [{ ein: '471234561', nameControl: 'GANN' }]): string[] =>
-    judgeForm941(xml, taxpayers, '2026-10-22').refusals.map((refusal) => refusal.code);
+    judgeReturn(xml, taxpayers, '2026-10-22').refusals.map((refusal) => refusal.code);
   it('accepts a return that adds up', () => expect(codes(return941())).toEqual([]));
   it.each<[string, string, string]>([
     ['R0000-922-01', 'GANN', 'OTHR'],
@@ -253,6 +253,50 @@ describe('the tax agency', () => {
     ['F941-014', '<BalanceDueAmt>0.00', '<BalanceDueAmt>1.00'],
     ['R0000-098', '2026-09-30', '2026-12-31'],
   ])('refuses with %s', (code, from, to) => expect(codes(return941((xml) => xml.replace(from, to)))).toContain(code));
+  it('refuses a type of return that it does not take, and a balance paid with more than is owed', () => {
+    expect(codes(return941((xml) => xml.replace('<ReturnTypeCd>941', '<ReturnTypeCd>9410')))).toContain('R0000-904-03');
+    const payment = (amount: string, on: string) =>
+      return941((xml) =>
+        xml.replace(
+          '</ReturnData>',
+          `<IRSPayment><RoutingTransitNum>000000123</RoutingTransitNum><BankAccountNum>1</BankAccountNum><PaymentAmt>${amount}</PaymentAmt><RequestedPaymentDt>${on}</RequestedPaymentDt></IRSPayment></ReturnData>`,
+        ),
+      );
+    expect(codes(payment('0.00', '2026-10-30'))).toEqual([]);
+    expect(codes(payment('0.01', '2026-10-21'))).toEqual(['FPYMT-072', 'FPYMT-086']);
+  });
+  const return940 = (change: (xml: string) => string = (xml) => xml): string =>
+    change(`<?xml version="1.0"?><Return><ReturnHeader><TaxPeriodEndDt>2025-12-31</TaxPeriodEndDt><ReturnTypeCd>940</ReturnTypeCd>
+<Filer><EIN>471234561</EIN><BusinessNameControlTxt>GANN</BusinessNameControlTxt></Filer><BusinessOfficerGrp><TaxpayerPIN>31415</TaxpayerPIN></BusinessOfficerGrp>
+<PreparerPersonGrp><PTIN>P00000001</PTIN></PreparerPersonGrp></ReturnHeader><ReturnData><IRS940><MultiStateContributionInd>X</MultiStateContributionInd>
+<TotalWagesAmt>71000.00</TotalWagesAmt><ExemptWagesAmt>1000.00</ExemptWagesAmt><WagesOverLimitAmt>7000.00</WagesOverLimitAmt>
+<TotalExemptWagesAmt>8000.00</TotalExemptWagesAmt><TotalTaxableWagesAmt>63000.00</TotalTaxableWagesAmt><FUTATaxBeforeAdjustmentsAmt>378.00</FUTATaxBeforeAdjustmentsAmt>
+<MaximumCreditAmt>0.00</MaximumCreditAmt><AdjustmentsToFUTATaxAmt>0.00</AdjustmentsToFUTATaxAmt><CreditReductionAmt>672.00</CreditReductionAmt>
+<FUTATaxAfterAdjustmentsAmt>1050.00</FUTATaxAfterAdjustmentsAmt><TotalTaxDepositedAmt>378.00</TotalTaxDepositedAmt><BalanceDueAmt>672.00</BalanceDueAmt>
+<OverpaymentAmt>0.00</OverpaymentAmt><OtherExemptPaymentsInd>X</OtherExemptPaymentsInd><QuarterlyLiabilityGrp><Quarter1LiabilityAmt>378.00</Quarter1LiabilityAmt>
+<Quarter4LiabilityAmt>672.00</Quarter4LiabilityAmt></QuarterlyLiabilityGrp></IRS940><IRS940ScheduleA>
+<StateGrp><StateAbbreviationCd>CA</StateAbbreviationCd><FUTATaxableWagesAmt>56000.00</FUTATaxableWagesAmt><ReductionRt>0.012</ReductionRt><CreditReductionAmt>672.00</CreditReductionAmt></StateGrp>
+<StateGrp><StateAbbreviationCd>TX</StateAbbreviationCd><FUTATaxableWagesAmt>7000.00</FUTATaxableWagesAmt><ReductionRt>0</ReductionRt><CreditReductionAmt>0.00</CreditReductionAmt></StateGrp>
+<TotalCreditReductionAmt>672.00</TotalCreditReductionAmt></IRS940ScheduleA></ReturnData></Return>`);
+  it('accepts a Form 940 that adds up', () => expect(codes(return940())).toEqual([]));
+  it.each<[string, string, string]>([
+    ['F940-004', '<OtherExemptPaymentsInd>X</OtherExemptPaymentsInd>', ''],
+    ['F940-006', '<TotalExemptWagesAmt>8000.00', '<TotalExemptWagesAmt>8000.01'],
+    ['F940-007', '<TotalTaxableWagesAmt>63000.00', '<TotalTaxableWagesAmt>62000.00'],
+    ['F940-008', '<FUTATaxBeforeAdjustmentsAmt>378.00', '<FUTATaxBeforeAdjustmentsAmt>378.01'],
+    ['F940-009', '<MaximumCreditAmt>0.00', '<MaximumCreditAmt>1.00'],
+    ['F940-012', '<FUTATaxAfterAdjustmentsAmt>1050.00', '<FUTATaxAfterAdjustmentsAmt>1049.99'],
+    ['F940-014', '<BalanceDueAmt>672.00', '<BalanceDueAmt>600.00'],
+    ['F940-017', '<Quarter1LiabilityAmt>378.00', '<Quarter1LiabilityAmt>377.00'],
+    ['F940-021', '<ReductionRt>0.012', '<ReductionRt>0.015'],
+    ['F940-023', '<FUTATaxableWagesAmt>7000.00', '<FUTATaxableWagesAmt>7000.01'],
+  ])('refuses a Form 940 with %s', (code, from, to) =>
+    expect(codes(return940((xml) => xml.replace(from, to)))).toContain(code),
+  );
+  it('asks for Schedule A with several states or a credit reduction', () =>
+    expect(codes(return940((xml) => xml.replace(/<IRS940ScheduleA>[^]*<\/IRS940ScheduleA>/, '')))).toEqual([
+      'F940-020',
+    ]));
   it('refuses what is no XML', () => expect(codes('<Return>')).toEqual(['X0000-005']));
 });
 

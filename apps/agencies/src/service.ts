@@ -2,7 +2,7 @@ import express, { type Express, type Request, type Response } from 'express';
 import { entryReturns, startOfDay, takeFile, type EntryReturn } from './bank/bank.js';
 import { isDay } from './calendar.js';
 import { consolePage } from './console/page.js';
-import { judgeForm941, type Taxpayer } from './returns/form-941-reader.js';
+import { judgeReturn, type Taxpayer } from './returns/return-reader.js';
 import { Store, type Mood, type Party, type Submission } from './store.js';
 import { judgeWageFile } from './wages/efw2-reader.js';
 
@@ -44,7 +44,7 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
       return;
     }
     const { today } = store.records;
-    const refusals = party === 'returns' ? judgeReturn(submission, today) : judgeWages(submission, today);
+    const refusals = party === 'returns' ? judgeTaxReturn(submission, today) : judgeWages(submission, today);
     const first = store.records.moods[party] === 'refuse' ? (refusals[0] ?? forced(party)) : refusals[0];
     submission.state = 'received';
     submission.notes['verdict'] = first ? 'rejected' : 'accepted';
@@ -55,16 +55,17 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
         message: refusals.length > 1 ? `${first.message} (and ${refusals.length - 1} more)` : first.message,
       });
   };
-  const judgeReturn = (submission: Submission, today: string) => {
-    const { refusals, ein, period, total } = judgeForm941(submission.content, settings.taxpayers, today);
+  const judgeTaxReturn = (submission: Submission, today: string) => {
+    const { refusals, type, ein, period, total } = judgeReturn(submission.content, settings.taxpayers, today);
     const twin = store.records.returns.find(
       (other) =>
         other !== submission &&
         other.state === 'accepted' &&
+        other.notes['type'] === type &&
         other.notes['ein'] === ein &&
         other.notes['period'] === period,
     );
-    submission.notes = { ein, period, total };
+    submission.notes = { type, ein, period, total };
     return twin
       ? [
           ...refusals,

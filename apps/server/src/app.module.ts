@@ -45,6 +45,9 @@ import { PayrollPays } from './modules/direct-deposits/payroll-pay.js';
 import { EmployeesController } from './modules/employees/employees.controller.js';
 import { EmployeesService } from './modules/employees/employees.service.js';
 import { FilingAnswers } from './modules/filings/filing-answers.js';
+import { FilingForms } from './modules/filings/filing-forms.js';
+import { FilingPayment } from './modules/filings/filing-payment.js';
+import { FilingPostings } from './modules/filings/filing-postings.js';
 import { FilingContent } from './modules/filings/filing-content.js';
 import { FilingSlip } from './modules/filings/filing-slip.js';
 import { FilingViews } from './modules/filings/filing-view.js';
@@ -171,6 +174,9 @@ const PROVIDERS = [
   DirectDepositAnswers,
   FilingSource,
   FilingContent,
+  FilingForms,
+  FilingPayment,
+  FilingPostings,
   FilingSlip,
   FilingViews,
   FilingsService,

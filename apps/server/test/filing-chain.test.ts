@@ -16,8 +16,8 @@ interface Filing {
   events: { stage: string; code: string | null; field: string | null; attempt: number }[];
   problems: { code: string; field: string }[];
 }
-const begin = async (form: string, quarter: number | null): Promise<string> =>
-  ((await preparer('POST', `/clients/${client.id}/filings`, { form, year: 2026, quarter })).body as { id: string }).id;
+const begin = async (kind: string, period: string): Promise<string> =>
+  ((await preparer('POST', `/clients/${client.id}/filings`, { kind, period })).body as { id: string }).id;
 const look = async (id: string): Promise<Filing> => (await preparer('GET', `/filings/${id}`)).body as Filing;
 const act = async (caller: Caller, id: string, name: string, more: Record<string, unknown> = {}) =>
   caller('POST', `/filings/${id}/${name}`, { version: (await look(id)).version, ...more });
@@ -45,7 +45,7 @@ afterAll(() => stack.stop(), 30_000);
 describe('Form 941', () => {
   let id: string;
   it('is computed from the ledger: every line follows from the one payroll', async () => {
-    id = await begin('941', 3);
+    id = await begin('us-941', '2026-Q3');
     const filing = await look(id);
     // Three people at 2,512.00: OASDI 155.74 and HI 36.42 each, the employer's halves on 7,536.00.
     expect([
@@ -63,16 +63,17 @@ describe('Form 941', () => {
   });
   it('a second one for the same quarter is refused', async () =>
     expect(
-      (await preparer('POST', `/clients/${client.id}/filings`, { form: '941', year: 2026, quarter: 3 })).status,
+      (await preparer('POST', `/clients/${client.id}/filings`, { kind: 'us-941', period: '2026-Q3' })).status,
     ).toBe(409));
   it.each([
-    [{ form: '941', year: 2026, quarter: null }],
-    [{ form: 'W-2', year: 2026, quarter: 1 }],
-    [{ form: '941', year: 2026, quarter: 5 }],
-    [{ form: '945', year: 2026, quarter: null }],
-  ])('%j is refused', async (body) =>
-    expect([400, 422]).toContain((await preparer('POST', `/clients/${client.id}/filings`, body)).status),
-  );
+    [{ kind: 'us-941', period: '2026' }, 'period'],
+    [{ kind: 'us-w2', period: '2026-Q1' }, 'period'],
+    [{ kind: 'us-941', period: '2026-Q5' }, 'period'],
+    [{ kind: 'us-945', period: '2026' }, 'kind'],
+  ])('%j is refused, and the field named', async (body, field) => {
+    const refused = await preparer('POST', `/clients/${client.id}/filings`, body);
+    expect([refused.status, refused.body.problems[0].field]).toEqual([422, field]);
+  });
   it('waits for the end of the quarter, and says so', async () => {
     const refused = await act(preparer, id, 'check');
     expect([refused.status, refused.body.problems.map((problem: { code: string }) => problem.code)]).toEqual([
@@ -86,9 +87,9 @@ describe('Form 941', () => {
     expect((await act(preparer, id, 'check')).body.status).toBe('checked');
     const unsigned = await act(reviewer, id, 'release');
     expect([unsigned.status, unsigned.body.detail]).toEqual([422, expect.stringMatching(/PIN is not entered/)]);
-    expect((await act(preparer, id, 'sign', { pin: '00000' })).status).toBe(422);
-    expect((await act(preparer, id, 'sign', { pin: '1234x' })).status).toBe(422);
-    expect((await act(preparer, id, 'sign', { pin: '31415' })).status).toBe(200);
+    expect((await act(preparer, id, 'sign', { pin: '00000', payment: null })).status).toBe(422);
+    expect((await act(preparer, id, 'sign', { pin: '1234x', payment: null })).status).toBe(422);
+    expect((await act(preparer, id, 'sign', { pin: '31415', payment: null })).status).toBe(200);
     expect((await act(preparer, id, 'release')).status).toBe(422);
   });
   it('keeps no signature in the clear', async () => {
@@ -107,7 +108,7 @@ describe('Form 941', () => {
     expect([refused.status, refused.body.detail]).toEqual([422, expect.stringMatching(/has moved since the check/)]);
     await act(preparer, id, 'reopen');
     await act(preparer, id, 'check');
-    await act(preparer, id, 'sign', { pin: '31415' });
+    await act(preparer, id, 'sign', { pin: '31415', payment: null });
     expect(line(await look(id), '2')).toBe(1_507_200);
   });
   it('rejected, it keeps the reason and the field, and goes out again as a second attempt', async () => {
@@ -122,7 +123,7 @@ describe('Form 941', () => {
     await stack.console('mood', { party: 'returns', mood: 'normal' });
     expect((await act(preparer, id, 'reopen')).body.attempt).toBe(2);
     await act(preparer, id, 'check');
-    await act(preparer, id, 'sign', { pin: '31415' });
+    await act(preparer, id, 'sign', { pin: '31415', payment: null });
     await act(reviewer, id, 'release');
     expect((await settled(id)).status).toBe('accepted');
     expect((await stack.received('returns')).map((row) => row.state)).toEqual(['rejected', 'accepted']);
@@ -153,7 +154,7 @@ describe('Form 941', () => {
 describe('Forms W-2', () => {
   let id: string;
   it('wait for the end of the year', async () => {
-    id = await begin('W-2', null);
+    id = await begin('us-w2', '2026');
     expect((await look(id)).problems.map((problem) => problem.code)).toContain('check.period-open');
   });
   it('draw a draft that is kept nowhere', async () => {

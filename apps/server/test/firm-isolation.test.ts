@@ -47,7 +47,7 @@ describe('another firm', () => {
   it('changes nothing by knowing an identifier', async () => {
     expect((await birch('POST', `/payrolls/${payrollId}/reopen`, { version: 3 })).status).toBe(404);
     expect((await birch('POST', `/employees/${client.employeeIds[0] ?? ''}/number`)).status).toBe(404);
-    expect((await birch('POST', `/clients/${client.id}/filings`, { form: '941', year: 2026, quarter: 4 })).status).toBe(
+    expect((await birch('POST', `/clients/${client.id}/filings`, { kind: 'us-941', period: '2026-Q4' })).status).toBe(
       404,
     );
   });

@@ -3,7 +3,6 @@ import openapiTs, { astToString } from 'openapi-typescript';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { openApiDocument } from '../src/http/open-api.js';
-import { ourField } from '../src/modules/filings/filing-answers.js';
 import { MACHINES } from '../src/state-machines/machine.js';
 import { readConfig } from '../src/config/config.js';
 import { Stack, employee, takeOn, type Caller } from './stack.js';
@@ -147,7 +146,6 @@ describe('bad input is named, and nothing is kept', () => {
       kindOfEmployer: 'N',
       payFrequency: 'weekly',
       lookbackAmount: 0,
-      newYorkDays: 5,
     };
     expect(
       (
@@ -230,17 +228,6 @@ describe('state machines', () => {
       }
     },
   );
-});
-
-describe('an agency’s field', () => {
-  it.each([
-    ['BusinessNameControlTxt', 'client.nameControl'],
-    ['EIN', 'client.ein'],
-    ['TaxpayerPIN', 'filing.pin'],
-    ['RW 2 Social Security Number (SSN)', 'employee.p2.ssn'],
-    ['RW 1 Employee Last Name', 'employee.p1.lastName'],
-    ['something else', null],
-  ])('%s is %s', (theirs, ours) => expect(ourField(theirs, (record) => `p${record}`)).toBe(ours));
 });
 
 describe('the settings', () => {

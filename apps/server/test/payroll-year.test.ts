@@ -132,7 +132,6 @@ describe('a year of payrolls', () => {
       signerTitle: '',
       payFrequency: 'biweekly',
       lookbackAmount: 0,
-      newYorkDays: 5,
     };
     const { id } = (await preparer('POST', '/clients', { ...fields, key: 'THEATRE', kindOfEmployer: 'T' })).body as {
       id: string;

@@ -169,8 +169,8 @@ describe('a period that is closed', () => {
     const client = await takeOn(preparer, 'CLOSED', 1);
     await postPayroll(preparer, client.id);
     await stack.dataSource.query(
-      `INSERT INTO filing (id, firm_id, client_id, form, year, quarter, due, status, prepared_by, created_at)
-       SELECT gen_random_uuid(), firm_id, $1, '941', 2026, 4, '2027-02-01', 'accepted', id, now() FROM app_user WHERE role = 'reviewer' LIMIT 1`,
+      `INSERT INTO filing (id, firm_id, client_id, kind, jurisdiction, period_start, period_end, due, status, prepared_by, created_at)
+       SELECT gen_random_uuid(), firm_id, $1, 'us-941', 'US', '2026-10-01', '2026-12-31', '2027-02-01', 'accepted', id, now() FROM app_user WHERE role = 'reviewer' LIMIT 1`,
       [client.id],
     );
     const [deposit] = (await preparer('GET', `/clients/${client.id}/deposits`)).body.filter(
@@ -187,7 +187,7 @@ describe('a period that is closed', () => {
     ]);
     const draft = await open(client.id, PERIOD, 'extra');
     expect(draft.closed.map(({ what }) => what)).toEqual([
-      'Form 941 for Q4 2026 was released.',
+      'Released: Form 941, Q4 2026.',
       expect.stringMatching(/^Form 941 taxes of [\d,.]+ \(ZK\w+\) was deposited, settling/),
     ]);
     expect(draft.closed[0]?.follows).toMatch(/941-X/);

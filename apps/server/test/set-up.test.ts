@@ -345,7 +345,7 @@ describe('what a client files and what a person is', () => {
     const id = await made('ORCHARD', {
       facts: [fact('employer', { kind: 'agricultural', entity: 'sole-proprietor', formFamily: '943' })],
     });
-    const refused = await preparer('POST', `/clients/${id}/filings`, { form: '941', year: 2026, quarter: 3 });
+    const refused = await preparer('POST', `/clients/${id}/filings`, { kind: 'us-941', period: '2026-Q3' });
     expect([refused.status, codes(refused), refused.body.detail]).toEqual([
       422,
       ['field form'],

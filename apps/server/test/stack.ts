@@ -271,20 +271,21 @@ export async function takeOn(
     kindOfEmployer: 'N',
     payFrequency: 'biweekly',
     lookbackAmount: 2_000_000,
-    newYorkDays: 5,
     ...SHARED_EIN,
   });
   const { id } = client.body as { id: string };
-  for (const [agency, accountNumber, rate] of [
-    ['NY-DOL', '49-00123', '4.1'],
-    ['TX-TWC', '99-001234-5', '2.7'],
-    ['NY-TAX', '47-1234561', null],
+  for (const [agency, accountNumber, rate, depositFrequency] of [
+    ['NY-DOL', '49-00123', '4.1', ''],
+    ['TX-TWC', '99-001234-5', '2.7', ''],
+    ['NY-TAX', '47-1234561', null, '5-day'],
+    ['NY-WCB', 'DB-884400', null, 'quarterly'],
   ])
     await preparer('POST', `/clients/${id}/tax-accounts`, {
       agency,
       accountNumber,
       unemploymentRate: rate,
       from: '2024-01-01',
+      depositFrequency,
     });
   const bank = await preparer('POST', `/clients/${id}/bank-accounts`, {
     label: 'Operating',

@@ -135,7 +135,7 @@ describe('balances of a former provider', () => {
     expect(rungs.filter((rung) => rung.clientId === client.id && ['return', 'deposit'].includes(rung.kind))).toEqual(
       [],
     );
-    const twice = await preparer('POST', `/clients/${client.id}/filings`, { form: '941', year: 2026, quarter: 1 });
+    const twice = await preparer('POST', `/clients/${client.id}/filings`, { kind: 'us-941', period: '2026-Q1' });
     expect([twice.status, twice.body.problems[0].field]).toEqual([422, 'quarter']);
   });
 

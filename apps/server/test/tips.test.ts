@@ -35,7 +35,8 @@ async function pay(checkDate: string, earnings: Record<string, string>[]): Promi
 async function file(body: Record<string, unknown>, isSigned: boolean) {
   const { id } = (await preparer('POST', `/clients/${client.id}/filings`, body)).body as { id: string };
   let { version } = (await preparer('POST', `/filings/${id}/check`, { version: 1 })).body as { version: number };
-  if (isSigned) ({ version } = (await preparer('POST', `/filings/${id}/sign`, { version, pin: '41873' })).body);
+  if (isSigned)
+    ({ version } = (await preparer('POST', `/filings/${id}/sign`, { version, pin: '41873', payment: null })).body);
   expect((await reviewer('POST', `/filings/${id}/release`, { version })).status).toBe(200);
   const { body: filing } = await until(
     () => preparer('GET', `/filings/${id}`),
@@ -58,7 +59,7 @@ describe('tips', () => {
     await stack.console('date', { today: '2027-01-04' });
   });
   it('stand on lines of their own of Form 941, which the agency takes', async () => {
-    const filing = await file({ form: '941', year: 2026, quarter: 4 }, true);
+    const filing = await file({ kind: 'us-941', period: '2026-Q4' }, true);
     const line = (id: string): number =>
       (filing.lines as { id: string; value: number }[]).find((one) => one.id === id)?.value ?? NaN;
     expect([filing.status, line('5a.1'), line('5b.1')]).toEqual(['accepted', 130_000, 340_000]);
@@ -74,8 +75,7 @@ describe('tips', () => {
     expect(returns.every((difference) => difference.cause === 'rounding')).toBe(true);
   });
   it('are box 7 of Form W-2, and not in box 3', async () => {
-    const { id } = (await preparer('POST', `/clients/${client.id}/filings`, { form: 'W-2', year: 2026, quarter: null }))
-      .body;
+    const { id } = (await preparer('POST', `/clients/${client.id}/filings`, { kind: 'us-w2', period: '2026' })).body;
     const filing = (await preparer('GET', `/filings/${String(id)}`)).body;
     expect(filing.w2s[0]).toMatchObject({ box3: 130_000, box7: 340_000, box5: 470_000 });
   });

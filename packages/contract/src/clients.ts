@@ -5,7 +5,6 @@ import { Amount, Choice, Day, Flag, Id, Json, List, Text, Texts, Whole } from '.
 import { ProblemDetail } from './problem.js';
 
 export const KINDS_OF_EMPLOYER = ['F', 'S', 'T', 'Y', 'N'] as const;
-export const DEPOSIT_SCHEDULES = ['monthly', 'semiweekly'] as const;
 export const WORKER_KINDS = ['employee', 'partner', 'contractor'] as const;
 export const FACT_KINDS = EMPLOYEE_FACT_KINDS;
 
@@ -45,7 +44,6 @@ export class CreateClient extends ClientIdentity {
   @Choice(KINDS_OF_EMPLOYER, { optional: true }) kindOfEmployer?: (typeof KINDS_OF_EMPLOYER)[number];
   @Choice(PAY_FREQUENCIES, { optional: true }) payFrequency?: (typeof PAY_FREQUENCIES)[number];
   @Amount({ optional: true }) lookbackAmount?: number;
-  @Whole({ min: 3, optional: true }) newYorkDays?: number;
   /** The EIN typed a second time; where it is given it must be the same. */
   @Text(12, { optional: true }) einAgain?: string;
   @List(() => ClientFact, { optional: true, most: 200 }) facts?: ClientFact[];
@@ -93,7 +91,8 @@ export class ClientRow {
   @Text() tradeName!: string;
   @Text() einTail!: string;
   @Text() state!: string;
-  @Choice(DEPOSIT_SCHEDULES) depositSchedule!: (typeof DEPOSIT_SCHEDULES)[number];
+  /** How its federal taxes are deposited: `monthly`, `semiweekly`; blank where it is not known. */
+  @Text(30) depositSchedule!: string;
   @Whole() people!: number;
 }
 export class ClientList {
@@ -111,7 +110,8 @@ export class ClientView extends ClientIdentity {
   @Text() key!: string;
   @Text() kindOfEmployer!: string;
   @Text() payFrequency!: string;
-  @Choice(DEPOSIT_SCHEDULES) depositSchedule!: (typeof DEPOSIT_SCHEDULES)[number];
+  /** How its federal taxes are deposited: `monthly`, `semiweekly`; blank where it is not known. */
+  @Text(30) depositSchedule!: string;
   @Text() depositScheduleWhy!: string;
   @Whole() version!: number;
   @List(() => TaxAccountView) taxAccounts!: TaxAccountView[];

@@ -4,17 +4,30 @@ import { ProblemDetail } from './problem.js';
 
 export const FILING_STATUSES = ['draft', 'checked', 'released', 'received', 'accepted', 'rejected'] as const;
 export type FilingStatus = (typeof FILING_STATUSES)[number];
-export const FORMS = ['941', 'W-2'] as const;
-export type FormName = (typeof FORMS)[number];
-
 export class CreateFiling {
-  @Choice(FORMS) form!: FormName;
-  @Whole({ min: 2025, max: 2199 }) year!: number;
-  @Whole({ nullable: true, min: 1 }) quarter!: number | null;
+  /** Code of the kind, `us-941`. */
+  @Text(30, { min: 1 }) kind!: string;
+  /** `2026`, `2026-Q1` or `2026-03`, as the kind has periods. */
+  @Text(10, { min: 4 }) period!: string;
+}
+/** A balance that is paid with the return. */
+export class PayWithReturn {
+  @Id() bankAccountId!: string;
+  @Day() on!: string;
 }
 export class SignFiling {
   @Whole({ min: 1 }) version!: number;
   @Text(5, { min: 5 }) pin!: string;
+  @Part(() => PayWithReturn, { nullable: true }) payment!: PayWithReturn | null;
+}
+export class EnteredAmount {
+  @Text(30) name!: string;
+  @Amount() amount!: number;
+}
+/** Amounts on the return that no ledger knows. */
+export class EnterAmounts {
+  @Whole({ min: 1 }) version!: number;
+  @List(() => EnteredAmount, { most: 50 }) amounts!: EnteredAmount[];
 }
 export class ReturnLineView {
   @Text() id!: string;
@@ -22,11 +35,31 @@ export class ReturnLineView {
   @Whole() value!: number;
   @Choice(['count', 'amount']) kind!: 'count' | 'amount';
   @List(() => TapeLineView) working!: TapeLineView[];
-  @Flag() hasEntries!: boolean;
+  /** Codes of the taxes whose ledger entries make it, with commas between; null: none do. */
+  @Text(400, { nullable: true }) taxes!: string | null;
+  @Choice(['liabilities', 'payments'], { nullable: true }) of!: 'liabilities' | 'payments' | null;
 }
-export class DayAmount {
-  @Day() date!: string;
+export class FilingColumn {
+  @Text() label!: string;
+  @Choice(['text', 'day', 'amount']) kind!: 'text' | 'day' | 'amount';
+}
+/** Rows that belong to a return beside its lines, such as a schedule. */
+export class FilingTableView {
+  @Text() title!: string;
+  @List(() => FilingColumn) columns!: FilingColumn[];
+  /** Cells in the order of the columns; days as text, amounts in cents. */
+  @Json() rows!: (string | number)[][];
+}
+export class AskedAmountView extends EnteredAmount {
+  @Text() line!: string;
+  @Text(300) label!: string;
+  @Text(300) help!: string;
+}
+/** What is still owed with a return, and how it is paid with it. */
+export class ReturnBalance {
   @Amount() amount!: number;
+  @Text(200, { nullable: true }) from!: string | null;
+  @Day({ nullable: true }) on!: string | null;
 }
 export class W2Row {
   @Id() employeeId!: string;
@@ -64,9 +97,12 @@ export class FilingRow {
   @Id() clientId!: string;
   @Text() clientName!: string;
   @Text() einTail!: string;
-  @Choice(FORMS) form!: FormName;
-  @Whole() year!: number;
-  @Whole({ nullable: true }) quarter!: number | null;
+  @Text(30) kind!: string;
+  /** `Form 941, Q3 2026`. */
+  @Text() title!: string;
+  /** What one is called: `return`, `wage file`. */
+  @Text() noun!: string;
+  @Text(10) period!: string;
   @Choice(FILING_STATUSES) status!: FilingStatus;
   @Whole() attempt!: number;
   @Whole() version!: number;
@@ -74,8 +110,17 @@ export class FilingRow {
 }
 export class FilingView extends FilingRow {
   @List(() => ReturnLineView) lines!: ReturnLineView[];
-  @List(() => DayAmount, { nullable: true }) scheduleB!: DayAmount[] | null;
-  @List(() => W2Row) w2s!: W2Row[];
+  @List(() => FilingTableView) tables!: FilingTableView[];
+  /** One for each person, of kinds that have them. */
+  @List(() => W2Row, { nullable: true }) w2s!: W2Row[] | null;
+  @List(() => AskedAmountView) asks!: AskedAmountView[];
+  /** Null: nothing can be paid with it. */
+  @Part(() => ReturnBalance, { nullable: true }) balance!: ReturnBalance | null;
+  /** The authorization whose PIN signs it; null: it goes unsigned. */
+  @Text(60, { nullable: true }) signedWith!: string | null;
+  /** A later day that holds because everything was deposited on time. */
+  @Day({ nullable: true }) laterDue!: string | null;
+  @Text(60) amendedBy!: string;
   @List(() => ProblemDetail) problems!: ProblemDetail[];
   @List(() => FilingEventView) events!: FilingEventView[];
   @Text(200) preparedBy!: string;
@@ -84,6 +129,22 @@ export class FilingView extends FilingRow {
   @Id({ nullable: true }) documentId!: string | null;
   @Text(300, { nullable: true }) delivery!: string | null;
   @Flag() isSnapshot!: boolean;
+}
+/** A form that a client files, or does not, for a period. */
+export class FormOwed {
+  @Text(30) kind!: string;
+  @Text() title!: string;
+  @Text() noun!: string;
+  @Text(10) period!: string;
+  @Day() due!: string;
+  @Flag() isOver!: boolean;
+  /** Whether the client files it; if not, `why` says why not. */
+  @Flag() files!: boolean;
+  @Text(200) why!: string;
+  /** A former provider filed it. */
+  @Flag() isElsewhere!: boolean;
+  @Id({ nullable: true }) filingId!: string | null;
+  @Choice(FILING_STATUSES, { nullable: true }) status!: FilingStatus | null;
 }
 export class LedgerEntryView {
   @Text() id!: string;
@@ -113,6 +174,8 @@ export class PendingView {
 }
 export class TieOutRowView {
   @Text() key!: string;
+  /** A part of the row before it. */
+  @Flag() isShare!: boolean;
   @Text() label!: string;
   @Text() group!: string;
   @Json() stations!: Record<string, number | null>;
@@ -126,8 +189,7 @@ export class TieOutView {
 }
 export class Rung {
   @Text() key!: string;
-  @Choice(['payroll', 'deposit', 'return', 'wage-statements']) kind!:
-    'payroll' | 'deposit' | 'return' | 'wage-statements';
+  @Choice(['payroll', 'deposit', 'return']) kind!: 'payroll' | 'deposit' | 'return';
   @Id() clientId!: string;
   @Text() clientName!: string;
   @Text() title!: string;

@@ -4,7 +4,8 @@ import {
   type Identification,
   type PaymentMethod,
 } from '@zakat/core/deposits/agency-payments';
-import { Amount, Choice, Day, Flag, Id, List, Text, Whole } from './field.js';
+import { Amount, Choice, Day, Flag, Id, List, Part, Text, Whole } from './field.js';
+import { ProblemDetail } from './problem.js';
 
 export const REMITTANCE_STATUSES = ['planned', 'approved', 'released', 'settled', 'returned', 'withdrawn'] as const;
 export type RemittanceStatus = (typeof REMITTANCE_STATUSES)[number];
@@ -22,10 +23,12 @@ export class DepositView {
   @Text() familyLabel!: string;
   @Text() agency!: string;
   @Text() agencyName!: string;
-  @Day() due!: string;
-  @Day() sendBy!: string;
+  /** Null: the day is not known until the question is answered. */
+  @Day({ nullable: true }) due!: string | null;
+  @Day({ nullable: true }) sendBy!: string | null;
   @Day() settles!: string;
   @Text(400) rule!: string;
+  @Part(() => ProblemDetail, { nullable: true }) question!: ProblemDetail | null;
   @Amount() owed!: number;
   @Amount() underWay!: number;
   @Flag() isLate!: boolean;

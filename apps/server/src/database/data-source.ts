@@ -11,6 +11,7 @@ import { ClientSetUp1764000000000 } from './migrations/client-set-up.js';
 import { AgencyPayments1773000000000 } from './migrations/agency-payments.js';
 import { ClosedPeriods1772000000000 } from './migrations/closed-periods.js';
 import { FirstSchema1760000000000 } from './migrations/first-schema.js';
+import { FilingKinds1775000000000 } from './migrations/filing-kinds.js';
 import { SealedAnswers1774000000000 } from './migrations/sealed-answers.js';
 import { RulePacks1763900000000 } from './migrations/rule-packs.js';
 import { DirectDeposits1769000000000 } from './migrations/direct-deposits.js';
@@ -56,6 +57,7 @@ export const makeDataSource = (url: string): DataSource =>
       ClosedPeriods1772000000000,
       AgencyPayments1773000000000,
       SealedAnswers1774000000000,
+      FilingKinds1775000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

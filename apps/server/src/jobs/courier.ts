@@ -5,7 +5,7 @@ import { FirmDatabase, type Actor } from '../database/firm-database.js';
 import { Documents } from '../modules/documents/documents.js';
 import { FilingAnswers, type AgencyAnswer } from '../modules/filings/filing-answers.js';
 import { DirectDepositAnswers } from '../modules/direct-deposits/direct-deposit-answers.js';
-import type { OutboxKind, OutboxRow } from '../modules/outbox/outbox.js';
+import type { OutboxRow, Receiver } from '../modules/outbox/outbox.js';
 import { RemittanceAnswers, type BankAnswer } from '../modules/remittances/remittance-answers.js';
 import { Jobs, type AttendJob } from './jobs.js';
 
@@ -74,18 +74,19 @@ export class Courier implements OnModuleInit {
     }
   }
 
-  private target(kind: OutboxKind): string {
-    return {
-      'ach-file': `${this.config.bankUrl}/files`,
-      'pay-file': `${this.config.bankUrl}/files`,
-      'return-941': `${this.config.returnsUrl}/submissions`,
-      'wage-file': `${this.config.wagesUrl}/submissions`,
-    }[kind];
+  /** Where each receiver takes what is sent to it: a new one is a line here and its address in the configuration. */
+  private target(receiver: Receiver): string {
+    const targets: Readonly<Record<Receiver, string>> = {
+      bank: `${this.config.bankUrl}/files`,
+      irs: `${this.config.returnsUrl}/submissions`,
+      ssa: `${this.config.wagesUrl}/submissions`,
+    };
+    return targets[receiver];
   }
 
   private async send(manager: EntityManager, row: OutboxRow): Promise<number> {
     const document = await this.documents.load(manager, row.document_id);
-    const response = await fetch(this.target(row.kind), {
+    const response = await fetch(this.target(row.receiver), {
       method: 'POST',
       body: new Uint8Array(document.content),
       headers: {
@@ -105,7 +106,7 @@ export class Courier implements OnModuleInit {
   }
 
   private async ask(manager: EntityManager, actor: Actor, row: OutboxRow): Promise<number | null> {
-    const response = await fetch(`${this.target(row.kind)}/${encodeURIComponent(row.agency_reference ?? '')}`, {
+    const response = await fetch(`${this.target(row.receiver)}/${encodeURIComponent(row.agency_reference ?? '')}`, {
       signal: AbortSignal.timeout(TIMEOUT),
     });
     if (!response.ok) throw new Error(`the receiver answered ${response.status}`);

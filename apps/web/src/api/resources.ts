@@ -79,10 +79,10 @@ export const remittancesQuery = (id: string) =>
     queryFn: () => take(api.GET('/api/clients/{id}/remittances', path(id))),
     refetchInterval: 4000,
   });
-export const filingsQuery = (id: string) =>
+export const formsQuery = (id: string, year: number) =>
   queryOptions({
-    queryKey: ['client', id, 'filings'],
-    queryFn: () => take(api.GET('/api/clients/{id}/filings', path(id))),
+    queryKey: ['client', id, 'forms', year],
+    queryFn: () => take(api.GET('/api/clients/{id}/forms', { params: { path: { id }, query: { year } } })),
     refetchInterval: 4000,
   });
 export const tieOutQuery = (id: string, year: number, quarter: string) =>
@@ -241,17 +241,23 @@ export const useUnrecordPaid = (id: string) =>
   useChange((body: Schemas['UnrecordPaid']) => take(api.POST('/api/remittances/{id}/unrecord', { ...path(id), body })));
 export const useCreateFiling = (id: string) =>
   useChange((body: Schemas['CreateFiling']) => take(api.POST('/api/clients/{id}/filings', { ...path(id), body })));
+/** What is done with a filing; a signature may pay the balance of the return with it. */
+export type FilingAct =
+  | { readonly act: 'check' | 'reopen' | 'release'; readonly version: number }
+  | ({ readonly act: 'sign' } & Schemas['SignFiling']);
 export const useFilingAct = (id: string) =>
-  useChange(
-    ({ act, version, pin }: { act: 'check' | 'reopen' | 'release' | 'sign'; version: number; pin?: string }) => {
-      if (act === 'sign')
-        return take(api.POST('/api/filings/{id}/sign', { ...path(id), body: { version, pin: pin ?? '' } }));
-      const body = { version };
-      if (act === 'check') return take(api.POST('/api/filings/{id}/check', { ...path(id), body }));
-      if (act === 'reopen') return take(api.POST('/api/filings/{id}/reopen', { ...path(id), body }));
-      return take(api.POST('/api/filings/{id}/release', { ...path(id), body }));
-    },
-  );
+  useChange((asked: FilingAct) => {
+    if (asked.act === 'sign') {
+      const { act: _act, ...body } = asked;
+      return take(api.POST('/api/filings/{id}/sign', { ...path(id), body }));
+    }
+    const body = { version: asked.version };
+    if (asked.act === 'check') return take(api.POST('/api/filings/{id}/check', { ...path(id), body }));
+    if (asked.act === 'reopen') return take(api.POST('/api/filings/{id}/reopen', { ...path(id), body }));
+    return take(api.POST('/api/filings/{id}/release', { ...path(id), body }));
+  });
+export const useEnterAmounts = (id: string) =>
+  useChange((body: Schemas['EnterAmounts']) => take(api.PUT('/api/filings/{id}/entered', { ...path(id), body })));
 
 export const useProposeRulePack = () =>
   useChange((body: Schemas['ProposeRulePack']) => take(api.POST('/api/rules/packs', { body })));

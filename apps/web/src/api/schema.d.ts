@@ -1408,6 +1408,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/forms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_owed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/filings/{id}": {
         parameters: {
             query?: never;
@@ -1433,6 +1449,22 @@ export interface paths {
         };
         get: operations["FilingsController_slip"];
         put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/entered": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["FilingsController_enter"];
         post?: never;
         delete?: never;
         options?: never;
@@ -1498,6 +1530,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["FilingsController_release"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/paper": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_paper"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1803,7 +1851,7 @@ export interface components {
         };
         ClientFactView: {
             /** @enum {string} */
-            kind: "employer" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrolment";
+            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrolment";
             /** Format: date */
             from: string;
             value: {
@@ -1856,7 +1904,7 @@ export interface components {
         };
         ClientFact: {
             /** @enum {string} */
-            kind: "employer" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrolment";
+            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrolment";
             /** Format: date */
             from: string;
             value: {
@@ -2319,7 +2367,7 @@ export interface components {
         Rung: {
             key: string;
             /** @enum {string} */
-            kind: "payroll" | "deposit" | "return" | "wage-statements";
+            kind: "payroll" | "deposit" | "return";
             /** Format: uuid */
             clientId: string;
             clientName: string;
@@ -2342,8 +2390,7 @@ export interface components {
             tradeName: string;
             einTail: string;
             state: string;
-            /** @enum {string} */
-            depositSchedule: "monthly" | "semiweekly";
+            depositSchedule: string;
             people: number;
         };
         ClientList: {
@@ -2401,8 +2448,7 @@ export interface components {
             key: string;
             kindOfEmployer: string;
             payFrequency: string;
-            /** @enum {string} */
-            depositSchedule: "monthly" | "semiweekly";
+            depositSchedule: string;
             depositScheduleWhy: string;
             version: number;
             taxAccounts: components["schemas"]["TaxAccountView"][];
@@ -2431,7 +2477,6 @@ export interface components {
             /** @enum {string} */
             payFrequency?: "weekly" | "biweekly" | "semimonthly" | "monthly" | "quarterly" | "semiannually" | "annually" | "daily" | "miscellaneous";
             lookbackAmount?: number;
-            newYorkDays?: number;
             einAgain?: string;
             facts?: components["schemas"]["ClientFact"][];
             startFrom?: string;
@@ -2811,12 +2856,13 @@ export interface components {
             agency: string;
             agencyName: string;
             /** Format: date */
-            due: string;
+            due: string | null;
             /** Format: date */
-            sendBy: string;
+            sendBy: string | null;
             /** Format: date */
             settles: string;
             rule: string;
+            question: components["schemas"]["ProblemDetail"] | null;
             owed: number;
             underWay: number;
             isLate: boolean;
@@ -2999,10 +3045,10 @@ export interface components {
             clientId: string;
             clientName: string;
             einTail: string;
-            /** @enum {string} */
-            form: "941" | "W-2";
-            year: number;
-            quarter: number | null;
+            kind: string;
+            title: string;
+            noun: string;
+            period: string;
             /** @enum {string} */
             status: "draft" | "checked" | "released" | "received" | "accepted" | "rejected";
             attempt: number;
@@ -3010,11 +3056,25 @@ export interface components {
             /** Format: date */
             due: string;
         };
+        FormOwed: {
+            kind: string;
+            title: string;
+            noun: string;
+            period: string;
+            /** Format: date */
+            due: string;
+            isOver: boolean;
+            files: boolean;
+            why: string;
+            isElsewhere: boolean;
+            /** Format: uuid */
+            filingId: string | null;
+            /** @enum {string|null} */
+            status: "draft" | "checked" | "released" | "received" | "accepted" | "rejected" | null;
+        };
         CreateFiling: {
-            /** @enum {string} */
-            form: "941" | "W-2";
-            year: number;
-            quarter: number | null;
+            kind: string;
+            period: string;
         };
         ReturnLineView: {
             id: string;
@@ -3023,12 +3083,21 @@ export interface components {
             /** @enum {string} */
             kind: "count" | "amount";
             working: components["schemas"]["TapeLineView"][];
-            hasEntries: boolean;
+            taxes: string | null;
+            /** @enum {string|null} */
+            of: "liabilities" | "payments" | null;
         };
-        DayAmount: {
-            /** Format: date */
-            date: string;
-            amount: number;
+        FilingColumn: {
+            label: string;
+            /** @enum {string} */
+            kind: "text" | "day" | "amount";
+        };
+        FilingTableView: {
+            title: string;
+            columns: components["schemas"]["FilingColumn"][];
+            rows: {
+                [key: string]: unknown;
+            };
         };
         W2Row: {
             /** Format: uuid */
@@ -3054,6 +3123,19 @@ export interface components {
             box19: number;
             box20: string;
         };
+        AskedAmountView: {
+            name: string;
+            amount: number;
+            line: string;
+            label: string;
+            help: string;
+        };
+        ReturnBalance: {
+            amount: number;
+            from: string | null;
+            /** Format: date */
+            on: string | null;
+        };
         FilingEventView: {
             at: string;
             stage: string;
@@ -3069,10 +3151,10 @@ export interface components {
             clientId: string;
             clientName: string;
             einTail: string;
-            /** @enum {string} */
-            form: "941" | "W-2";
-            year: number;
-            quarter: number | null;
+            kind: string;
+            title: string;
+            noun: string;
+            period: string;
             /** @enum {string} */
             status: "draft" | "checked" | "released" | "received" | "accepted" | "rejected";
             attempt: number;
@@ -3080,8 +3162,14 @@ export interface components {
             /** Format: date */
             due: string;
             lines: components["schemas"]["ReturnLineView"][];
-            scheduleB: components["schemas"]["DayAmount"][] | null;
-            w2s: components["schemas"]["W2Row"][];
+            tables: components["schemas"]["FilingTableView"][];
+            w2s: components["schemas"]["W2Row"][] | null;
+            asks: components["schemas"]["AskedAmountView"][];
+            balance: components["schemas"]["ReturnBalance"] | null;
+            signedWith: string | null;
+            /** Format: date */
+            laterDue: string | null;
+            amendedBy: string;
             problems: components["schemas"]["ProblemDetail"][];
             events: components["schemas"]["FilingEventView"][];
             preparedBy: string;
@@ -3092,9 +3180,24 @@ export interface components {
             delivery: string | null;
             isSnapshot: boolean;
         };
+        EnteredAmount: {
+            name: string;
+            amount: number;
+        };
+        EnterAmounts: {
+            version: number;
+            amounts: components["schemas"]["EnteredAmount"][];
+        };
+        PayWithReturn: {
+            /** Format: uuid */
+            bankAccountId: string;
+            /** Format: date */
+            on: string;
+        };
         SignFiling: {
             version: number;
             pin: string;
+            payment: components["schemas"]["PayWithReturn"] | null;
         };
         JobCostOfPeriod: {
             job: string;
@@ -3117,6 +3220,7 @@ export interface components {
         };
         TieOutRowView: {
             key: string;
+            isShare: boolean;
             label: string;
             group: string;
             stations: {
@@ -5634,6 +5738,29 @@ export interface operations {
             };
         };
     };
+    FilingsController_owed: {
+        parameters: {
+            query: {
+                year: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FormOwed"][];
+                };
+            };
+        };
+    };
     FilingsController_view: {
         parameters: {
             query?: never;
@@ -5672,6 +5799,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReleaseSlip"];
+                };
+            };
+        };
+    };
+    FilingsController_enter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EnterAmounts"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilingView"];
                 };
             };
         };
@@ -5773,6 +5925,25 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["FilingView"];
                 };
+            };
+        };
+    };
+    FilingsController_paper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -11,6 +11,7 @@ import { parseDate } from '@zakat/core/calendar/local-date';
 import type { OwnRules } from '@zakat/core/jurisdictions/dated';
 import { dailyOvertimeOf } from '@zakat/core/paycheck/workweeks';
 import type { OwnItem } from '@zakat/core/casefile/compose';
+import { isStateIncomeTax, taxOf, type TaxCode } from '@zakat/core/taxes/registry';
 
 export const HOUR_COLUMNS = ['regular', 'overtime', 'holiday', 'sick', 'vacation'] as const;
 export const AMOUNT_COLUMNS = ['salary', 'bonus'] as const;
@@ -327,9 +328,9 @@ function inHandOf(lines: readonly TypedLine[]): { inHand?: InHand } {
   return net ? { inHand: { item: net.item, net: net.value, job: net.job } } : {};
 }
 
-export const taxOfCheck = (check: CalcCheck, matches: (code: string) => boolean): number =>
+export const taxOfCheck = (check: CalcCheck, matches: (code: TaxCode) => boolean): number =>
   check.taxes
-    .filter((tax) => tax.payer === 'employee' && matches(tax.code))
+    .filter((tax) => tax.payer === 'employee' && matches(tax.code as TaxCode))
     .reduce((total, tax) => total + tax.amount, 0);
 /** The computed columns: heading, the figure whose working they show, and how to find the amount. */
 export const COMPUTED: readonly {
@@ -355,13 +356,14 @@ export const COMPUTED: readonly {
     id: 'hi',
     label: 'Medicare',
     figure: () => 'US-HI-EE',
-    amount: (check) => taxOfCheck(check, (code) => code.startsWith('US-HI')),
+    amount: (check) => taxOfCheck(check, (code) => taxOf(code).kind === 'medicare'),
   },
   {
     id: 'sit',
     label: 'State',
-    figure: (row) => row.check.taxes.find((tax) => tax.code.endsWith('-SIT'))?.code ?? `${row.state}-SIT`,
-    amount: (check) => taxOfCheck(check, (code) => code.endsWith('-SIT')),
+    figure: (row) =>
+      row.check.taxes.find((tax) => isStateIncomeTax(taxOf(tax.code as TaxCode)))?.code ?? `${row.state}-SIT`,
+    amount: (check) => taxOfCheck(check, (code) => isStateIncomeTax(taxOf(code))),
   },
   {
     id: 'other',

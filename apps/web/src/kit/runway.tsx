@@ -1,5 +1,5 @@
 import { addDays, dayNumber, parseDate, weekday, type LocalDate } from '@zakat/core/calendar/local-date';
-import { holidayOn } from '@zakat/core/calendar/holidays';
+import { BANKING, holidayOn } from '@zakat/core/calendar/holidays';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { max } from 'd3-array';
 import { scaleBand, scaleSqrt } from 'd3-scale';
@@ -69,7 +69,7 @@ export function Runway({ from, days, marks, range, onRange }: Props): ReactNode 
         {all.map((day) => {
           const left = x(day) ?? 0;
           const width = x.bandwidth();
-          const isClosed = weekday(day) === 0 || weekday(day) === 6 || holidayOn(day, 'banking') !== null;
+          const isClosed = weekday(day) === 0 || weekday(day) === 6 || holidayOn(day, BANKING) !== null;
           const money = out.get(day) ?? 0;
           const isMonday = weekday(day) === 1 || day === from;
           const parsed = parseDate(day);

@@ -7,6 +7,8 @@ import { useWorking, type Working } from './working.js';
 export interface TieRow {
   readonly key: string;
   readonly label: string;
+  /** A part of the row before it. */
+  readonly isShare?: boolean;
   readonly stations: Readonly<Record<string, unknown>>;
   readonly differences: readonly {
     readonly from: string;
@@ -109,7 +111,7 @@ export function TieOutSheet({ rows, cellWorking }: Props): ReactNode {
         </thead>
         <tbody>
           {rows.map((row) => (
-            <tr key={row.key} data-part={row.key.endsWith('-EE') || undefined}>
+            <tr key={row.key} data-part={row.isShare || undefined}>
               <td>{row.label}</td>
               {STATION_LABELS.map(([key, label], index) => {
                 const before = STATION_LABELS[index - 1];

@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import Holidays from 'date-holidays';
 import fc from 'fast-check';
 import { addBusinessDays, isBusinessDay, onOrAfter, onOrBefore } from './business-days.js';
-import { holidayOn, holidaysOf } from './holidays.js';
+import { BANKING, LEGAL, holidayOn, holidaysOf } from './holidays.js';
 import { addDays, addMonths, date, dayNumber, fromDayNumber, parseDate, showDate, weekday } from './local-date.js';
 import { nextPeriod } from './pay-frequency.js';
 import { lastDayOf, monthOfQuarter, quarterOf } from './quarter.js';
@@ -38,40 +38,37 @@ describe('holidays', () => {
   const federal = new Holidays('US', { types: ['public'] });
 
   it.each([2024, 2025, 2026, 2027, 2028])('of %s: the legal holidays agree with an independent list', (year) => {
-    const ours = holidaysOf(year, 'legal').map((holiday) => holiday.day);
+    const ours = holidaysOf(year, LEGAL).map((holiday) => holiday.day);
     const theirs = new Set(
       [...outside.getHolidays(year), ...federal.getHolidays(year)].map((holiday) => holiday.date.slice(0, 10)),
     );
     expect(ours.filter((day) => !theirs.has(day))).toEqual([]);
   });
   it('Independence Day 2026 is a Saturday: legal on Friday, while the banks are open', () => {
-    expect(holidayOn(date('2026-07-03'), 'legal')?.name).toBe('Independence Day');
-    expect(holidayOn(date('2026-07-03'), 'banking')).toBeNull();
-    expect(isBusinessDay(date('2026-07-03'), 'banking')).toBe(true);
+    expect(holidayOn(date('2026-07-03'), LEGAL)?.name).toBe('Independence Day');
+    expect(holidayOn(date('2026-07-03'), BANKING)).toBeNull();
+    expect(isBusinessDay(date('2026-07-03'), BANKING)).toBe(true);
   });
   it('New Year’s Day 2028 is a Saturday: the legal holiday is kept in 2027', () =>
-    expect(holidayOn(date('2027-12-31'), 'legal')?.name).toBe("New Year's Day"));
+    expect(holidayOn(date('2027-12-31'), LEGAL)?.name).toBe("New Year's Day"));
   it('a Sunday holiday is kept on Monday by both', () =>
     expect(
-      [holidayOn(date('2027-07-05'), 'legal'), holidayOn(date('2027-07-05'), 'banking')].map(
-        (holiday) => holiday?.name,
-      ),
+      [holidayOn(date('2027-07-05'), LEGAL), holidayOn(date('2027-07-05'), BANKING)].map((holiday) => holiday?.name),
     ).toEqual(['Independence Day', 'Independence Day']));
 });
 
 describe('business days', () => {
-  it('15 November 2026 is a Sunday, so Monday', () =>
-    expect(onOrAfter(date('2026-11-15'), 'legal')).toBe('2026-11-16'));
+  it('15 November 2026 is a Sunday, so Monday', () => expect(onOrAfter(date('2026-11-15'), LEGAL)).toBe('2026-11-16'));
   it('step over weekends and holidays', () => {
-    expect(addBusinessDays(date('2026-11-25'), 1, 'banking')).toBe('2026-11-27');
-    expect(addBusinessDays(date('2026-11-27'), -1, 'banking')).toBe('2026-11-25');
-    expect(onOrBefore(date('2026-12-27'), 'banking')).toBe('2026-12-24');
+    expect(addBusinessDays(date('2026-11-25'), 1, BANKING)).toBe('2026-11-27');
+    expect(addBusinessDays(date('2026-11-27'), -1, BANKING)).toBe('2026-11-25');
+    expect(onOrBefore(date('2026-12-27'), BANKING)).toBe('2026-12-24');
   });
   it('go there and back', () => {
     fc.assert(
       fc.property(anyDay, fc.integer({ min: 1, max: 20 }), (number, count) => {
-        const start = onOrAfter(fromDayNumber(number), 'banking');
-        return addBusinessDays(addBusinessDays(start, count, 'banking'), -count, 'banking') === start;
+        const start = onOrAfter(fromDayNumber(number), BANKING);
+        return addBusinessDays(addBusinessDays(start, count, BANKING), -count, BANKING) === start;
       }),
     );
   });

@@ -1,6 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import fc from 'fast-check';
 import { isBusinessDay } from './business-days.js';
+import { BANKING } from './holidays.js';
 import { addDays, date, fromDayNumber, endOfMonth } from './local-date.js';
 import { canEndPeriod, payrollsFrom, type PaySchedule } from './pay-schedule.js';
 
@@ -51,7 +52,7 @@ describe('a pay schedule', () => {
             const before = found[index - 1];
             return (
               one.start <= one.end &&
-              isBusinessDay(one.checkDate, 'banking') &&
+              isBusinessDay(one.checkDate, BANKING) &&
               (!before || one.start === addDays(before.end, 1))
             );
           });

@@ -1,4 +1,5 @@
 import { onOrAfter, onOrBefore } from './business-days.js';
+import { BANKING } from './holidays.js';
 import { addDays, dayOf, endOfMonth, showDate, type LocalDate } from './local-date.js';
 import { PERIODS_PER_YEAR, nextPeriod, type PayFrequency } from './pay-frequency.js';
 
@@ -49,7 +50,7 @@ export const canEndPeriod = (frequency: PayFrequency, day: LocalDate): boolean =
 
 function checkDateOf(schedule: PaySchedule, end: LocalDate): Pick<ScheduledPayroll, 'checkDate' | 'movedFrom'> {
   const nominal = addDays(end, schedule.daysToCheck);
-  const checkDate = schedule.whenClosed === 'before' ? onOrBefore(nominal, 'banking') : onOrAfter(nominal, 'banking');
+  const checkDate = schedule.whenClosed === 'before' ? onOrBefore(nominal, BANKING) : onOrAfter(nominal, BANKING);
   return { checkDate, movedFrom: checkDate === nominal ? null : nominal };
 }
 

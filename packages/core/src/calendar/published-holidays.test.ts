@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import Holidays from 'date-holidays';
-import { holidaysOf } from './holidays.js';
+import { BANKING, LEGAL, holidaysOf } from './holidays.js';
 
 /**
  * The days on which federal holidays are kept, as the Office of Personnel Management lists them by year ("Federal Holidays",
@@ -23,7 +23,7 @@ const ONLY_OF_THE_DISTRICT = /Emancipation/;
 describe('federal holidays as published', () => {
   it.each(Object.entries(LISTED))('%s', (year, days) =>
     expect(
-      holidaysOf(Number(year), 'legal')
+      holidaysOf(Number(year), LEGAL)
         .filter(({ name }) => !ONLY_OF_THE_DISTRICT.test(name))
         .map(({ observed }) => observed),
     ).toEqual(days.map((day) => (day.length === 5 ? `${year}-${day}` : day))),
@@ -39,7 +39,7 @@ describe('federal holidays, compared with a library of the registry (date-holida
       .getHolidays(year)
       .filter(({ type, name, substitute }) => type === 'public' && !substitute && NAMES.test(name))
       .map(({ date: day }) => day.slice(0, 10));
-    const ours = holidaysOf(year, 'banking').map(({ day }) => day as string);
+    const ours = holidaysOf(year, BANKING).map(({ day }) => day as string);
     expect(ours).toEqual([...new Set(theirs)].sort());
   });
 });

@@ -6,6 +6,7 @@ import { grossUp } from '../paycheck/gross-up.js';
 import type { PaycheckResult, TaxLine } from '../paycheck/result.js';
 import { Tape, type TapeLine } from '../working/tape.js';
 import { readCase } from './read-case.js';
+import { taxOf } from '../taxes/registry.js';
 
 export interface CaseProblem {
   readonly code: string;
@@ -122,7 +123,7 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
   );
   if (errors.length > 0) {
     const keepsFederal = !grossed && errors.every((issue) => LEAVES_THE_FEDERAL_LINES.has(issue.code));
-    const taxes = keepsFederal ? result.taxes.filter((tax) => tax.code.startsWith('US-')).map(shownTax) : [];
+    const taxes = keepsFederal ? result.taxes.filter((tax) => taxOf(tax.code).level === 'federal').map(shownTax) : [];
     return { id: read.id, gross: null, net: null, taxes, problems };
   }
   const unexpected = unexpectedOf(figuresOf(result), read.expect);

@@ -1,7 +1,7 @@
 import { checkRouting } from '../identity/numbers.js';
 import { problem, type Issue } from '../issues/issue.js';
-import { AGENCIES, TAXES, type AgencyCode } from '../taxes/registry.js';
-import { familyOf, type DepositFamily } from './family.js';
+import { AGENCIES, type AgencyCode } from '../taxes/registry.js';
+import { DEPOSIT_FAMILIES, type DepositFamily } from './family.js';
 
 /** `ach-credit`: pushed from the client's account by a file of ours. `elsewhere`: paid on the agency's own site or by check, and recorded here. */
 export const PAYMENT_METHODS = ['ach-credit', 'elsewhere'] as const;
@@ -22,14 +22,9 @@ export interface AgencyPayment {
   readonly taxTypes: Readonly<Record<string, string>>;
 }
 
-const FAMILIES = new Map<AgencyCode, DepositFamily[]>();
-for (const tax of TAXES) {
-  const family = familyOf(tax.code);
-  const known = FAMILIES.get(tax.agency) ?? [];
-  if (!known.some((one) => one.code === family.code)) FAMILIES.set(tax.agency, [...known, family]);
-}
 /** The deposits that go to an agency; none for one that only takes reports. */
-export const familiesOf = (agency: AgencyCode): readonly DepositFamily[] => FAMILIES.get(agency) ?? [];
+export const familiesOf = (agency: AgencyCode): readonly DepositFamily[] =>
+  DEPOSIT_FAMILIES.filter((family) => family.agency === agency);
 /** Every agency that is paid. */
 export const PAID_AGENCIES = (Object.keys(AGENCIES) as AgencyCode[]).filter((agency) => familiesOf(agency).length > 0);
 

@@ -1,8 +1,9 @@
 import { describe, expect, it } from '@jest/globals';
 import { date } from '../calendar/local-date.js';
 import { add, cents, dollars, subtract, type Cents } from '../money/cents.js';
-import { futaDueDates, federalDepositDue, scheduleFromLookback } from './federal-schedule.js';
-import { federalDeposits, scheduleOfYear } from './schedules.js';
+import { NOTHING_SAID, followed } from '../testing/deposits.js';
+import { classFromLookback, classOfYear, type ClassFacts, type ClassFound } from './deposit-class.js';
+import { findFamily } from './family.js';
 import { allowedShortfall, makeUpDate, shortfall } from './shortfall.js';
 
 /**
@@ -10,39 +11,45 @@ import { allowedShortfall, makeUpDate, shortfall } from './shortfall.js';
  * example are those of the year named, checked by the weekday the example gives.
  */
 type Line = readonly [day: string, amount: string];
-const follow = (schedule: 'monthly' | 'semiweekly', ...lines: Line[]) => {
-  const followed = federalDeposits(
-    lines.map(([day, amount]) => ({ date: date(day), amount: dollars(amount) })),
-    () => ({ schedule, why: '' }),
-  );
-  const due = (day: string): string =>
-    federalDepositDue(date(day), followed.on(date(day)).schedule, followed.nextDays.get(date(day)) ?? null).due;
-  return { due, on: (day: string) => followed.on(date(day)).schedule };
+const follow = (depositClass: 'monthly' | 'semiweekly', ...lines: Line[]) => {
+  // A turn by the next-day rule is looked for against a class that the year begins with.
+  const facts: ClassFacts = {
+    ...NOTHING_SAID,
+    entered: () => dollars(depositClass === 'monthly' ? '0' : '50000.01'),
+  };
+  const { dues, classOn } = followed('US-941', facts, ...lines);
+  return {
+    due: (day: string): string => dues.get(date(day))?.due ?? '',
+    on: (day: string) => classOn(date(day)).class,
+  };
 };
-const quarters = (...amounts: [string, string][]) => ({
-  entered: null,
+const RULES = findFamily('US-941')?.calendar?.rules.at(-1)?.value;
+const fromLookback = (total: Cents): string | null =>
+  RULES?.lookback ? classFromLookback(RULES, RULES.lookback, total).class : null;
+const ofYear = (year: number, facts: ClassFacts): ClassFound | null => (RULES ? classOfYear(RULES, year, facts) : null);
+const quarters = (...amounts: [string, string][]): ClassFacts => ({
+  ...NOTHING_SAID,
   liabilities: amounts.map(([day, amount]) => ({ date: date(day), amount: dollars(amount) })),
   completeFrom: date('2020-01-01'),
-  otherwise: dollars('0'),
 });
 
 describe('Publication 15, section 11, recalled', () => {
   it('"Lookback period": Rose Co. is monthly for 2025, since four quarters of 12,000 are not more than 50,000', () =>
     expect(
-      scheduleOfYear(
+      ofYear(
         2025,
         quarters(['2023-09-29', '12000'], ['2023-12-29', '12000'], ['2024-03-29', '12000'], ['2024-06-28', '12000']),
-      ).schedule,
+      )?.class,
     ).toBe('monthly'));
   it('"Lookback period": and semiweekly for 2026, since 12,000, 12,000, 12,000 and 15,000 are', () =>
     expect(
-      scheduleOfYear(
+      ofYear(
         2026,
         quarters(['2024-09-30', '12000'], ['2024-12-31', '12000'], ['2025-03-31', '12000'], ['2025-06-30', '15000']),
-      ).schedule,
+      )?.class,
     ).toBe('semiweekly'));
   it('"Adjustments and the lookback rule": 45,000 as first reported stays monthly, whatever Form 941-X adds', () =>
-    expect(scheduleFromLookback(dollars('45000')).schedule).toBe('monthly'));
+    expect(fromLookback(dollars('45000'))).toBe('monthly'));
   it('"Monthly deposit schedule": Spruce Co. pays each Friday of May, and deposits by June 15', () => {
     const { due } = follow('monthly', ['2026-05-01', '900'], ['2026-05-08', '900'], ['2026-05-29', '900']);
     expect(['2026-05-01', '2026-05-08', '2026-05-29'].map(due)).toEqual(['2026-06-15', '2026-06-15', '2026-06-15']);
@@ -107,11 +114,11 @@ describe('Publication 15, section 11, recalled', () => {
 
 describe('26 CFR 31.6302-1(d), examples, recalled', () => {
   it('Example 1: an employer of 42,000 in its lookback period is a monthly depositor', () =>
-    expect(scheduleFromLookback(dollars('42000')).schedule).toBe('monthly'));
+    expect(fromLookback(dollars('42000'))).toBe('monthly'));
   it('Example 1: what a monthly depositor accumulates in January 1993 is due by February 16, since the 15th is a legal holiday', () =>
     expect(follow('monthly', ['1993-01-08', '3500']).due('1993-01-08')).toBe('1993-02-16'));
   it('Example 2: an employer of 88,000 is a semiweekly depositor; a Friday, January 8, 1993, is due by Wednesday, January 13', () => {
-    expect(scheduleFromLookback(dollars('88000')).schedule).toBe('semiweekly');
+    expect(fromLookback(dollars('88000'))).toBe('semiweekly');
     expect(follow('semiweekly', ['1993-01-08', '4000']).due('1993-01-08')).toBe('1993-01-13');
   });
   it('Example 4: 110,000 on Monday, January 4, 1993, are due by Tuesday, January 5', () =>
@@ -125,8 +132,7 @@ describe('26 CFR 31.6302-1(d), examples, recalled', () => {
 });
 
 describe('Publication 15, section 14, and the instructions for Form 940, recalled', () => {
-  const due = (...lines: Line[]) =>
-    futaDueDates(lines.map(([day, amount]) => ({ date: date(day), amount: dollars(amount) })));
+  const due = (...lines: Line[]) => followed('US-940', NOTHING_SAID, ...lines).dues;
   it('500 or less for a quarter is carried to the next, and deposited when the sum is more', () => {
     const found = due(['2026-03-31', '500'], ['2026-06-30', '0.01']);
     expect(found.get(date('2026-03-31'))?.due).toBe('2026-07-31');

@@ -1,4 +1,5 @@
 import { addBusinessDays } from '../calendar/business-days.js';
+import { BANKING } from '../calendar/holidays.js';
 import type { LocalDate } from '../calendar/local-date.js';
 
 /** Where the prenotification of an account stands: a zero entry that shows whether the bank knows the account. */
@@ -15,7 +16,7 @@ export interface SentEntry {
 const DAYS_TO_ANSWER = 3;
 
 /** The first day on which a prenote that has not come back counts as confirmed. */
-export const prenoteConfirmed = (settles: LocalDate): LocalDate => addBusinessDays(settles, DAYS_TO_ANSWER, 'banking');
+export const prenoteConfirmed = (settles: LocalDate): LocalDate => addBusinessDays(settles, DAYS_TO_ANSWER, BANKING);
 
 /**
  * The standing of an account on a day. `recorded` is what the person's record says: to be sent, not wanted, or confirmed

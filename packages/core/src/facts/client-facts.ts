@@ -1,4 +1,5 @@
 import { PAY_FREQUENCIES } from '../calendar/pay-frequency.js';
+import { FILING_KINDS, findKind } from '../filings/registry.js';
 import { problem } from '../issues/issue.js';
 import { isPlausibleFactor } from '../items/factor.js';
 import { findItem, type BaseFamily } from '../items/registry.js';
@@ -57,6 +58,7 @@ const EMPLOYER: FactKind = {
     { name: 'firstWages', label: 'First day with wages', kind: 'date' },
     { name: 'lastWages', label: 'Last day with wages', kind: 'date', help: 'When the business closes' },
     { name: 'successor', label: 'Taken over by', kind: 'text', most: 57 },
+    { name: 'predecessor', label: 'Took over the business of', kind: 'text', most: 57 },
     { name: 'fiscalYearEnds', label: 'Fiscal year ends', kind: 'month-day', help: 'Month and day, 12-31' },
     { name: 'employees', label: 'Employees', kind: 'whole', help: 'Where a premium depends on the size' },
     { name: 'quarterlyPayroll', label: 'Payroll a quarter', kind: 'amount', help: 'Where a rate depends on it' },
@@ -88,9 +90,40 @@ const EMPLOYER: FactKind = {
       text(value, 'firstWages') === '' ? '' : `wages from ${text(value, 'firstWages')}`,
       text(value, 'lastWages') === '' ? '' : `closed, last wages ${text(value, 'lastWages')}`,
       text(value, 'successor') === '' ? '' : `taken over by ${text(value, 'successor')}`,
+      text(value, 'predecessor') === '' ? '' : `took over ${text(value, 'predecessor')}`,
     ];
     return parts.filter((part) => part !== '').join(', ');
   },
+};
+
+/** A form that a client files, or does not, against what follows from what it is and pays. */
+const FORM: FactKind = {
+  kind: 'form',
+  label: 'Form it files or does not',
+  slot: 'form',
+  fields: [
+    {
+      name: 'form',
+      label: 'Form',
+      kind: 'choice',
+      isRequired: true,
+      choices: FILING_KINDS.map((kind) => [kind.code, kind.name] as const),
+    },
+    {
+      name: 'files',
+      label: 'Files it',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['yes', 'yes'],
+        ['no', 'no'],
+      ],
+    },
+    { name: 'reason', label: 'Reason', kind: 'text', isRequired: true, most: 160 },
+    UNTIL,
+  ],
+  says: (value) =>
+    `${text(value, 'files') === 'yes' ? 'Files' : 'Does not file'} ${findKind(text(value, 'form'))?.name ?? text(value, 'form')}: ${text(value, 'reason')}${untilWords(value)}`,
 };
 
 const SCHEDULE: FactKind = {
@@ -434,6 +467,7 @@ const ENROLMENT: FactKind = {
 /** Every kind of fact about a client, in the order in which its page shows them. */
 export const CLIENT_FACTS = new FactKinds([
   EMPLOYER,
+  FORM,
   SCHEDULE,
   LOOKBACK,
   WITHHOLDING,

@@ -41,6 +41,7 @@ export interface ClientOnDay {
   readonly items: readonly FactValue[];
   readonly classes: readonly FactValue[];
   readonly departments: readonly FactValue[];
+  readonly forms: readonly FactValue[];
 }
 
 /** The share that is left for the first place of work: the others are written down with theirs. One that cannot be read is told by the reader of the case, which gets it as it is. */
@@ -126,5 +127,6 @@ export function clientOnDay(facts: readonly DatedFact[], day: string): ClientOnD
     items: all('pay-item'),
     classes: all('work-class'),
     departments: all('department'),
+    forms: all('form'),
   };
 }

@@ -3,7 +3,7 @@ import nacha from '@midlandsbank/node-nacha';
 import { date } from '../calendar/local-date.js';
 import { ZERO, cents, dollars } from '../money/cents.js';
 import { EFW2_RECORDS, RA, RE, RT, RW } from './efw2/layout.js';
-import { writeEfw2, type Efw2Input } from './efw2/file.js';
+import { writeEfw2, type Efw2Input } from '../filings/us-w2/file.js';
 import type { RecordLayout } from './fixed-width/field.js';
 import { layoutFaults } from './fixed-width/field.js';
 import { readRecord, writeRecord } from './fixed-width/writer.js';

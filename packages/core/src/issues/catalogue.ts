@@ -20,6 +20,14 @@ export const ISSUE_TEXTS = {
     'This check cannot be computed because of a fault of ours ({what}).',
     'Nothing was changed. Send the line to us; the others of the payroll can go on.',
   ),
+  'deposit.no-class': entry(
+    'How often {what} is deposited is not known, so it has no due date.',
+    'Enter the deposit frequency that the agency assigned: {choices}.',
+  ),
+  'deposit.no-calendar': entry(
+    'No deposit calendar is loaded for {what}, so it has no due date.',
+    'Ask the agency for the day, and record the payment when it is made.',
+  ),
   'percent.over-whole': entry('{percent}% is more than the whole.', 'Give a percentage of 100 or less.'),
   // Legal, but it costs money when it is a slip: looked at twice.
   'doubt.rate-moved': entry(
@@ -299,6 +307,17 @@ export const ISSUE_TEXTS = {
     'Schedule B adds up to {b}, line 12 is {line12}.',
     'Open the difference on the tie-out sheet.',
   ),
+  'check.futa-rate': entry('No rate of federal unemployment tax is known for {year}.', 'Load the rules of the year.'),
+  'check.credit-reduction': entry(
+    'The credit reductions of {year} are not known: they are published after November 10.',
+    'Load them with a rule pack once the Department of Labor has published them.',
+  ),
+  'check.quarters': entry('Lines 16a to 16d add up to {quarters}, line 12 is {total}.', 'Open the tie-out sheet.'),
+  'check.states': entry(
+    'The wages of the states add up to {states}, line 7 is {taxable}.',
+    'Look for people whose pay was moved between states after it was taxed.',
+  ),
+  'check.line-below-zero': entry('Line {line} is below zero.', 'Look for a reversal whose check is in another year.'),
   'check.wages-differ': entry(
     '{what}: the W-2s add up to {w2}, the ledger to {ledger}.',
     'Open the difference on the tie-out sheet.',

@@ -1,6 +1,7 @@
 import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
 import type { Dated, Provenance } from './dated.js';
+import type { TaxKind } from './tax-kind.js';
 import type { Worksheet } from './worksheet.js';
 
 /** How the places of a state tax pay: each a method of its own in taxes/local-tax.ts. */
@@ -63,6 +64,7 @@ export type LocalTaxTerms =
 export interface LocalTax {
   /** Last part of the tax code: `LIT`, `EIT`, `LST`. */
   readonly code: string;
+  readonly kind: TaxKind;
   readonly label: string;
   readonly payer: 'employee' | 'employer';
   /** One tax that reaches over several places: its code has no place in it, and one check owes it once. */

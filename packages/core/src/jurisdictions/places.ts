@@ -36,11 +36,11 @@ export const localRates = (given: PlaceRates): LocalRates => ({
     : { tiers: given.tiers.map(([over, by]) => ({ over: dollars(over), rate: percent(by) })) }),
 });
 export const ratesTax = (
-  tax: Pick<LocalTax, 'code' | 'label' | 'payer' | 'wages' | 'isShared' | 'followsCertificate'>,
+  tax: Pick<LocalTax, 'code' | 'kind' | 'label' | 'payer' | 'wages' | 'isShared' | 'followsCertificate'>,
   rows: readonly Dated<LocalRates>[],
 ): LocalTax => ({ ...tax, terms: { is: 'rates', rows } });
 export const feeTax = (
-  tax: Pick<LocalTax, 'code' | 'label' | 'payer'>,
+  tax: Pick<LocalTax, 'code' | 'kind' | 'label' | 'payer'>,
   rows: readonly Dated<LocalFee>[],
 ): LocalTax => ({
   ...tax,
@@ -61,7 +61,7 @@ export const placeCode = (name: string): string =>
 
 /** Many places with one tax each, at rates that hold in both years. */
 export const placesAt = (
-  tax: Pick<LocalTax, 'code' | 'payer' | 'wages'> & { readonly label: (name: string) => string },
+  tax: Pick<LocalTax, 'code' | 'kind' | 'payer' | 'wages'> & { readonly label: (name: string) => string },
   provenance: Provenance,
   rows: readonly (readonly [name: string, rates: PlaceRates, alsoKnownAs?: readonly string[]])[],
 ): readonly Locality[] =>
@@ -70,7 +70,7 @@ export const placesAt = (
     name,
     ...(alsoKnownAs ? { alsoKnownAs } : {}),
     taxes: [
-      ratesTax({ code: tax.code, label: tax.label(name), payer: tax.payer, wages: tax.wages }, [
+      ratesTax({ code: tax.code, kind: tax.kind, label: tax.label(name), payer: tax.payer, wages: tax.wages }, [
         dated(years(2025, 2026), provenance, localRates(rates)),
       ]),
     ],

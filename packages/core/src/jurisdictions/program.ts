@@ -1,6 +1,7 @@
 import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
 import type { Dated } from './dated.js';
+import type { TaxKind } from './tax-kind.js';
 
 /** What a premium or contribution is a share of. */
 export type ProgramWages = 'unemployment' | 'social-security' | 'gross' | 'income';
@@ -28,6 +29,7 @@ export interface ProgramTerms {
 export interface Program {
   /** Second half of the tax code: `SDI` of `CA-SDI`. */
   readonly code: string;
+  readonly kind: TaxKind;
   readonly label: string;
   readonly payer: 'employee' | 'employer';
   readonly agency: 'income' | 'unemployment' | { readonly code: string };

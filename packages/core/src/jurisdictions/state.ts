@@ -3,6 +3,7 @@ import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
 import type { CreditorLimits } from './creditor-limits.js';
 import type { Dated, Provenance } from './dated.js';
+import type { DepositCalendar } from './deposit-calendar.js';
 import type { LocalRules } from './locality.js';
 import type { DailyOvertime } from './overtime.js';
 import type { Program } from './program.js';
@@ -130,6 +131,8 @@ export interface ItemView {
 export interface StateRules {
   readonly code: StateCode;
   readonly name: string;
+  /** When what is withheld and owed is deposited, by kind of deposit. */
+  readonly deposits: readonly DepositCalendar[];
   readonly agencies: { readonly income?: Agency; readonly unemployment: Agency; readonly others?: readonly Agency[] };
   readonly incomeTax: IncomeTaxRule;
   readonly views?: readonly ItemView[];

@@ -2,8 +2,14 @@ import type { LocalDate } from '../calendar/local-date.js';
 import type { Cents } from '../money/cents.js';
 import type { TaxCode } from '../taxes/registry.js';
 
-/** What caused a ledger line. A `reversal` undoes another line; nothing is ever changed. */
-export type LedgerCause = 'payroll' | 'payment' | 'payment-returned' | 'reversal';
+/**
+ * What caused a ledger line. A `reversal` undoes another line; a `return` owes what only the return knows (lost credits,
+ * fractions of cents). Nothing is ever changed.
+ */
+export type LedgerCause = 'payroll' | 'payment' | 'payment-returned' | 'reversal' | 'return';
+
+export const LIABILITY_CAUSES: readonly LedgerCause[] = ['payroll', 'reversal', 'return'];
+export const PAYMENT_CAUSES: readonly LedgerCause[] = ['payment', 'payment-returned'];
 
 /** A line of the tax ledger as returns and the tie-out read it. Payments are negative: they lower what is owed. */
 export interface LedgerEntry {
@@ -18,5 +24,5 @@ export interface LedgerEntry {
   readonly amount: Cents;
 }
 
-export const isLiability = (entry: LedgerEntry): boolean => entry.cause === 'payroll' || entry.cause === 'reversal';
-export const isPayment = (entry: LedgerEntry): boolean => !isLiability(entry);
+export const isLiability = (entry: LedgerEntry): boolean => LIABILITY_CAUSES.includes(entry.cause);
+export const isPayment = (entry: LedgerEntry): boolean => PAYMENT_CAUSES.includes(entry.cause);

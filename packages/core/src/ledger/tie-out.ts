@@ -1,5 +1,6 @@
 import { ZERO, cents, subtract, sum, type Cents } from '../money/cents.js';
-import { TAXES, taxOf, type TaxGroup } from '../taxes/registry.js';
+import type { TaxKind } from '../jurisdictions/tax-kind.js';
+import { TAXES, taxOf, type TaxCode, type TaxGroup } from '../taxes/registry.js';
 import { isLiability, isPayment, type LedgerEntry } from './entry.js';
 
 export const STATIONS = ['register', 'ledger', 'deposits', 'returns', 'wage-statements'] as const;
@@ -16,6 +17,8 @@ export interface TieOutDifference {
 /** One row of the tie-out: an amount for each station where the tax has one, null where it has not. */
 export interface TieOutRow {
   readonly key: string;
+  /** A part of the row before it: what of the tax was withheld from employees. */
+  readonly isShare: boolean;
   readonly label: string;
   readonly group: TaxGroup;
   readonly stations: Readonly<Record<Station, Cents | null>>;
@@ -24,31 +27,41 @@ export interface TieOutRow {
   readonly pending: { readonly amount: Cents; readonly says: string } | null;
 }
 
+/** Taxes on the returns of one kind in the period. */
+export interface ReturnedTaxes {
+  readonly amounts: ReadonlyMap<TaxGroup, Cents>;
+  /** What is to be added to all of them to make the ledger, such as fractions of cents, and what it is. */
+  readonly adjustments: Cents;
+  readonly words: string;
+  /** The taxes that it can be in. */
+  readonly adjusted: readonly TaxGroup[];
+}
+
 export interface TieOutInput {
   /** Computed amounts of the paychecks themselves, by tax. */
   readonly register: ReadonlyMap<string, Cents>;
   readonly entries: readonly LedgerEntry[];
-  /** Amounts on returns as last released (or as they stand), by tax group; absent when there is no return. */
-  readonly returned: ReadonlyMap<TaxGroup, Cents>;
-  /** Lines 7 to 9 of the returns: fractions of cents, and employee tax that somebody else withheld or nobody could. */
-  readonly adjustments: Cents;
-  /** Amounts on the wage statements by tax group (employee share); absent before they exist. */
+  /** What returns say as last released (or as they stand), each kind of return once; none where there is no return. */
+  readonly returned: readonly ReturnedTaxes[];
+  /** Amounts on the wage statements by tax group; absent before they exist. */
   readonly wageStatements: ReadonlyMap<string, Cents>;
+  /** Groups whose statements have the employee's share only: it gets a row of its own. */
+  readonly ofEmployees: readonly TaxGroup[];
   /** Liabilities not yet due, by tax group: the ones that explain a deposit still to come. */
   readonly notYetDue: ReadonlyMap<TaxGroup, Cents>;
   /** Payments on their way, by tax group. */
   readonly underWay: ReadonlyMap<TaxGroup, Cents>;
 }
 
-const COMBINED: Readonly<Record<string, string>> = {
-  'US-OASDI': 'Social security (OASDI)',
-  'US-HI': 'Medicare (HI) with the additional tax',
+const COMBINED: Readonly<Partial<Record<TaxKind, string>>> = {
+  'social-security': 'Social security (OASDI)',
+  medicare: 'Medicare (HI) with the additional tax',
 };
 
 /** What a row of the tie-out is called: a tax that both pay is one row. */
 function labelOf(group: TaxGroup, entries: readonly LedgerEntry[]): string {
-  const first = entries[0];
-  const label = COMBINED[group] ?? taxOf(first ? first.tax : (group as never)).label;
+  const tax = taxOf(entries[0]?.tax ?? TAXES.find((one) => one.group === group)?.code ?? (group as TaxCode));
+  const label = COMBINED[tax.kind] ?? tax.label;
   const payers = new Set(entries.map((entry) => taxOf(entry.tax).payer));
   return payers.size > 1 ? `${label.replace(/, (?:employe[er]|worker)$/, '')}, employee and employer` : label;
 }
@@ -77,13 +90,13 @@ export function tieOut(input: TieOutInput): TieOutRow[] {
   const groups = [
     ...new Set([
       ...input.entries.map((entry) => taxOf(entry.tax).group),
-      ...[...input.register.keys()].map((code) => taxOf(code as never).group),
+      ...[...input.register.keys()].map((code) => taxOf(code as TaxCode).group),
     ]),
   ];
   groups.sort((a, b) => orderOf(a) - orderOf(b) || (a < b ? -1 : 1));
   return groups.flatMap((group) => {
     const rows = [groupRow(group, input)];
-    if (group === 'US-OASDI' || group === 'US-HI') rows.push(employeeShareRow(group, input));
+    if (input.ofEmployees.includes(group)) rows.push(employeeShareRow(group, input));
     return rows;
   });
 }
@@ -94,12 +107,12 @@ const registerSum = (input: TieOutInput, keep: (code: string) => boolean): Cents
 
 function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
   const entries = input.entries.filter(inGroup(group));
-  const register = registerSum(input, (code) => taxOf(code as never).group === group);
+  const register = registerSum(input, (code) => taxOf(code as TaxCode).group === group);
   const ledger = sum(entries.filter(isLiability).map((entry) => entry.amount));
   const deposits = cents(-sum(entries.filter(isPayment).map((entry) => entry.amount)));
-  const returned = input.returned.get(group) ?? null;
-  const isIncomeTax = group.endsWith('-FIT') || group.endsWith('-SIT');
-  const statements = isIncomeTax ? (input.wageStatements.get(group) ?? null) : null;
+  const side = input.returned.find(({ amounts }) => amounts.has(group));
+  const returned = side?.amounts.get(group) ?? null;
+  const statements = input.ofEmployees.includes(group) ? null : (input.wageStatements.get(group) ?? null);
   const open = input.notYetDue.get(group) ?? ZERO;
   const underWay = input.underWay.get(group) ?? ZERO;
   const pending = cents(open + underWay);
@@ -109,11 +122,12 @@ function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
     says: amount < 0 ? 'not deposited, and due' : 'deposited without a liability',
   });
   const explainReturn = (): Pick<TieOutDifference, 'cause' | 'says'> =>
-    (group === 'US-OASDI' || group === 'US-HI') && returnAddsUp(input)
-      ? { cause: 'rounding', says: 'fractions of cents and adjustments, lines 7 to 9' }
+    side?.adjusted.includes(group) && returnAddsUp(side, input.entries)
+      ? { cause: 'rounding', says: side.words }
       : { cause: 'to-fix', says: 'the return differs from the ledger' };
   return {
     key: group,
+    isShare: false,
     group,
     label: labelOf(group, entries),
     stations: { register, ledger, deposits, returns: returned, 'wage-statements': statements },
@@ -134,28 +148,28 @@ function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
   };
 }
 
-const RETURN_GROUPS: readonly TaxGroup[] = ['US-FIT', 'US-OASDI', 'US-HI'];
-
-/** Whether line 12 of the returns (their taxes and lines 7 to 9) is the ledger to the cent. */
-function returnAddsUp(input: TieOutInput): boolean {
+/** Whether the taxes of a return and its adjustments are the ledger to the cent. */
+function returnAddsUp({ amounts, adjustments }: ReturnedTaxes, entries: readonly LedgerEntry[]): boolean {
   const ledger = sum(
-    input.entries
-      .filter((entry) => isLiability(entry) && RETURN_GROUPS.includes(taxOf(entry.tax).group))
-      .map((entry) => entry.amount),
+    entries.filter((entry) => isLiability(entry) && amounts.has(taxOf(entry.tax).group)).map((entry) => entry.amount),
   );
-  const returned = sum(RETURN_GROUPS.map((group) => input.returned.get(group) ?? ZERO));
-  return returned + input.adjustments === ledger;
+  return sum(amounts.values()) + adjustments === ledger;
 }
 
+/** The key of the row with what of a tax was withheld from employees. */
+export const shareKey = (group: TaxGroup): string => `${group}-EE`;
+
 function employeeShareRow(group: TaxGroup, input: TieOutInput): TieOutRow {
-  const isShare = (code: string) => taxOf(code as never).group === group && taxOf(code as never).payer === 'employee';
+  const isShare = (code: string) =>
+    taxOf(code as TaxCode).group === group && taxOf(code as TaxCode).payer === 'employee';
   const register = registerSum(input, isShare);
   const ledger = sum(
     input.entries.filter((entry) => isLiability(entry) && isShare(entry.tax)).map((entry) => entry.amount),
   );
   const statements = input.wageStatements.get(group) ?? null;
   return {
-    key: `${group}-EE`,
+    key: shareKey(group),
+    isShare: true,
     group,
     label: 'of which withheld from employees',
     stations: { register, ledger, deposits: null, returns: null, 'wage-statements': statements },

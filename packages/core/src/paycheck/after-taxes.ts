@@ -3,7 +3,7 @@ import { accrue, leaveHours, showLeaveHours } from '../leave/accrual.js';
 import { type Cents, ZERO, add, cents, notBelowZero, showDollars, smaller, subtract, sum } from '../money/cents.js';
 import { round, showExact, times } from '../money/exact.js';
 import { showRate, type Rate } from '../money/rate.js';
-import { type TaxCode, taxOf } from '../taxes/registry.js';
+import { type TaxCode, isStateIncomeTax, taxOf } from '../taxes/registry.js';
 import type { Tape } from '../working/tape.js';
 import { Check } from './check.js';
 import { qualifiedPremium, regularPay, regularRate } from './earnings.js';
@@ -108,7 +108,11 @@ function writeOther(check: Check, tape: Tape): void {
 /** The figure that gathers them. */
 export const OTHER = 'other';
 
-export const isOther = (code: string): boolean => !code.startsWith('US-') && !code.endsWith('-SIT');
+/** Neither a federal tax nor the income tax of a state. */
+export const isOther = (code: TaxCode): boolean => {
+  const tax = taxOf(code);
+  return tax.level !== 'federal' && !isStateIncomeTax(tax);
+};
 
 /** A rate of pay with its cents, and with more decimals where it has them. */
 function inCents(rate: Rate): string {

@@ -1,4 +1,6 @@
-import { text } from '../facts/fact-kind.js';
+import { employerOf } from '../facts/employer-of.js';
+import { text, type FactValue } from '../facts/fact-kind.js';
+import { FILING_KINDS } from '../filings/registry.js';
 import { checkEin } from '../identity/numbers.js';
 import { problem } from '../issues/issue.js';
 import { agencyName, taxOf, unemploymentStateOf } from '../taxes/registry.js';
@@ -75,7 +77,7 @@ export function clientDrafts(client: ClientStanding, people: readonly PersonStan
       question:
         'What kind of business is it (corporation, partnership, sole proprietor ...), and which federal form was filed last?',
     });
-  else if (!['941'].includes(text(facts.employer, 'formFamily')))
+  else if (!hasReturn(facts.employer))
     drafts.push({
       key: 'form-family',
       issue: problem('gap.form-not-built', 'employer', { form: formWords(text(facts.employer, 'formFamily')) }),
@@ -127,6 +129,13 @@ export function clientDrafts(client: ClientStanding, people: readonly PersonStan
         issue: problem('gap.payment', `payment ${agency}`, { agency: agencyName(agency) }),
         neededFor: ['deposit'],
       });
+  for (const issue of client.depositQuestions)
+    drafts.push({
+      key: issue.field,
+      issue,
+      neededFor: ['deposit'],
+      question: `How often is ${issue.parameters['what'] ?? ''} deposited, by the agency’s last notice?`,
+    });
   if (people.length === 0)
     drafts.push({
       key: 'people',
@@ -136,6 +145,12 @@ export function clientDrafts(client: ClientStanding, people: readonly PersonStan
     });
   return drafts;
 }
+/** Whether the return on which the client reports its income tax withheld is prepared here. */
+const hasReturn = (employer: FactValue): boolean =>
+  FILING_KINDS.some(
+    (kind) =>
+      kind.tieOut.station === 'returns' && kind.owedFor.includes('US-FIT') && kind.files(employerOf(employer)).is,
+  );
 const formWords = (family: string): string => (family === 'schedule-h' ? 'Schedule H' : `Form ${family}`);
 
 function accountDrafts(client: ClientStanding, agency: string, year: number): Draft[] {

@@ -61,6 +61,8 @@ export interface ClientStanding {
   readonly accounts: readonly AccountStanding[];
   /** Agencies that the firm has said how to pay. */
   readonly agenciesSetUp: ReadonlySet<string>;
+  /** What has to be answered before what people’s checks owe has a due date. */
+  readonly depositQuestions: readonly Issue[];
   readonly facts: ClientOnDay;
 }
 export interface PersonStanding {

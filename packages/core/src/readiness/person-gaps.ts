@@ -3,6 +3,7 @@ import { fix, problem, sentence } from '../issues/issue.js';
 import { findState } from '../jurisdictions/states.js';
 import { localityNamed } from '../taxes/local-places.js';
 import type { Draft, PersonStanding, Purpose } from './gap.js';
+import { isStateIncomeTax, taxOf } from '../taxes/registry.js';
 
 const PERSON_FIELDS: readonly {
   readonly field: 'street' | 'city' | 'state' | 'zip' | 'hiredOn' | 'bornOn';
@@ -129,7 +130,12 @@ function localityDrafts(person: PersonStanding): Draft[] {
 function certificateStates(person: PersonStanding): string[] {
   const { place, certificates } = person.facts;
   if (!place) return [];
-  const states = new Set(person.taxes.filter((code) => code.endsWith('-SIT')).map((code) => code.slice(0, 2)));
+  const states = new Set(
+    person.taxes
+      .map(taxOf)
+      .filter(isStateIncomeTax)
+      .map((tax) => tax.jurisdiction),
+  );
   return [...states].filter((state) => {
     const rule = findState(state)?.incomeTax;
     return rule?.kind === 'worksheet' && rule.certificate.fields.length > 2 && !certificates[state];

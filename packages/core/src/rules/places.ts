@@ -164,6 +164,7 @@ export function ownPlaces(rows: readonly OwnPlace[]): OwnPlaces | null {
         return [
           {
             code: kind,
+            kind: found.kind,
             label: `${name} ${found.label}`,
             payer: found.payer,
             wages,

@@ -1,5 +1,5 @@
 import { plain, type PeopleColumn, type PeopleColumnKind } from '../people-file/columns.js';
-import { isTaxCode, taxOf, type TaxCode } from '../taxes/registry.js';
+import { isStateUnemployment, isTaxCode, taxOf, type TaxCode } from '../taxes/registry.js';
 
 /** A deduction that a file of balances may have a column for: a standard item, or one of the client's own. */
 export interface BalanceItem {
@@ -46,7 +46,8 @@ const FIXED: readonly BalanceColumn[] = [
 ];
 
 /** Taxes whose wages before the base are asked for as well: quarterly and yearly returns show both. */
-const hasBase = (code: TaxCode): boolean => code === 'US-OASDI-EE' || code === 'US-FUTA' || code.endsWith('-SUI');
+const hasBase = (code: TaxCode): boolean =>
+  code === 'US-OASDI-EE' || code === 'US-FUTA' || isStateUnemployment(taxOf(code));
 
 /** What former providers' reports call the federal columns. Common practice. */
 const KNOWN: Readonly<Record<string, readonly string[]>> = {

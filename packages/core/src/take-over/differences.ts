@@ -6,7 +6,7 @@ import { ADDITIONAL_HI, FUTA, HI_RATE, OASDI_BASE, OASDI_RATE } from '../jurisdi
 import { ZERO, notBelowZero, showDollars, subtract, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import { showPercent, type Rate } from '../money/rate.js';
-import { taxOf, type TaxCode } from '../taxes/registry.js';
+import { isStateUnemployment, taxOf, type TaxCode } from '../taxes/registry.js';
 import type { Balance } from './read-balances.js';
 import { askedFigures, quarterOfBalance, reportedOf, totalsByTax, type ReportedFigure } from './reported.js';
 
@@ -71,7 +71,8 @@ function rateDifferences(who: string, own: readonly Balance[], day: LocalDate): 
 function baseOf(tax: TaxCode, day: LocalDate): Cents | null {
   if (tax === 'US-OASDI-EE') return inForce(OASDI_BASE, day)?.value ?? null;
   if (tax === 'US-FUTA') return inForce(FUTA, day)?.value.base ?? null;
-  const state = tax.endsWith('-SUI') ? findState(tax.slice(0, 2)) : null;
+  const { jurisdiction } = taxOf(tax);
+  const state = isStateUnemployment(taxOf(tax)) ? findState(jurisdiction) : null;
   return state ? (inForce(state.unemployment.base, day)?.value ?? null) : null;
 }
 

@@ -1,4 +1,5 @@
 import { onOrAfter } from '../calendar/business-days.js';
+import { LEGAL } from '../calendar/holidays.js';
 import { makeDate, yearOf, type LocalDate } from '../calendar/local-date.js';
 import { PERIODS_PER_YEAR } from '../calendar/pay-frequency.js';
 import { problem, warning, type Issue } from '../issues/issue.js';
@@ -90,7 +91,7 @@ const BLANK: Extract<FederalCertificate, { form: '2020' }> = {
 };
 
 /** The last day of an exemption claimed for a year: February 15 of the next, or the business day after (Publication 15, section 9). */
-const exemptionEnd = (exemptYear: number): LocalDate => onOrAfter(makeDate(exemptYear + 1, 2, 15), 'legal');
+const exemptionEnd = (exemptYear: number): LocalDate => onOrAfter(makeDate(exemptYear + 1, 2, 15), LEGAL);
 
 /** The certificate as it counts on the day: an exemption ends in February of the next year, or under a lock-in letter. */
 export function certificateInForce(

@@ -2,11 +2,16 @@ import { ALL_STATES, findState } from '../jurisdictions/states.js';
 import type { LocalTax, Locality } from '../jurisdictions/locality.js';
 import type { Program } from '../jurisdictions/program.js';
 import type { StateCode, StateRules } from '../jurisdictions/state.js';
+import type { TaxKind } from '../jurisdictions/tax-kind.js';
 
 /** The one list of taxes: `<jurisdiction>-<tax>[-EE|-ER]`. */
 export interface Tax {
   readonly code: TaxCode;
   readonly label: string;
+  readonly kind: TaxKind;
+  /** Who levies it: the United States, a state, or a place of a state. */
+  readonly level: 'federal' | 'state' | 'local';
+  readonly jurisdiction: 'US' | StateCode;
   readonly payer: 'employee' | 'employer';
   /** Whose money it becomes. */
   readonly agency: AgencyCode;
@@ -24,22 +29,31 @@ export type WageBase = 'US-FIT' | 'US-OASDI' | 'US-HI' | 'US-FUTA' | StateTaxCod
 export type TaxGroup = WageBase;
 export type AgencyCode = 'IRS' | `${StateCode}-${string}`;
 
-const federal = (code: FederalTaxCode, label: string, payer: Tax['payer'], base: WageBase): Tax => ({
+const federal = (
+  code: FederalTaxCode,
+  kind: TaxKind,
+  label: string,
+  payer: Tax['payer'],
+  base: WageBase & TaxGroup,
+): Tax => ({
   code,
   label,
+  kind,
+  level: 'federal',
+  jurisdiction: 'US',
   payer,
   agency: 'IRS',
   base,
   group: base,
 });
 const FEDERAL: readonly Tax[] = [
-  federal('US-FIT', 'Federal income tax', 'employee', 'US-FIT'),
-  federal('US-OASDI-EE', 'Social security (OASDI), employee', 'employee', 'US-OASDI'),
-  federal('US-OASDI-ER', 'Social security (OASDI), employer', 'employer', 'US-OASDI'),
-  federal('US-HI-EE', 'Medicare (HI), employee', 'employee', 'US-HI'),
-  federal('US-HI-ER', 'Medicare (HI), employer', 'employer', 'US-HI'),
-  federal('US-HI-ADD', 'Additional Medicare', 'employee', 'US-HI'),
-  federal('US-FUTA', 'Federal unemployment', 'employer', 'US-FUTA'),
+  federal('US-FIT', 'income', 'Federal income tax', 'employee', 'US-FIT'),
+  federal('US-OASDI-EE', 'social-security', 'Social security (OASDI), employee', 'employee', 'US-OASDI'),
+  federal('US-OASDI-ER', 'social-security', 'Social security (OASDI), employer', 'employer', 'US-OASDI'),
+  federal('US-HI-EE', 'medicare', 'Medicare (HI), employee', 'employee', 'US-HI'),
+  federal('US-HI-ER', 'medicare', 'Medicare (HI), employer', 'employer', 'US-HI'),
+  federal('US-HI-ADD', 'medicare', 'Additional Medicare', 'employee', 'US-HI'),
+  federal('US-FUTA', 'unemployment', 'Federal unemployment', 'employer', 'US-FUTA'),
 ];
 
 const codeAt = (state: StateRules, place: Locality, tax: LocalTax): StateTaxCode =>
@@ -97,26 +111,34 @@ function agencyOf(state: StateRules, program: Program): AgencyCode {
 function taxesOf(state: StateRules): Tax[] {
   const { code, agencies } = state;
   const taxes: Tax[] = [];
-  const own = (suffix: string, label: string, payer: Tax['payer'], agency: string): Tax => ({
+  const own = (
+    suffix: string,
+    { kind, label, payer }: Pick<Tax, 'kind' | 'label' | 'payer'>,
+    agency: string,
+    level: Tax['level'] = 'state',
+  ): Tax => ({
     code: `${code}-${suffix}`,
     label,
+    kind,
+    level,
+    jurisdiction: code,
     payer,
     agency: agency as AgencyCode,
     base: `${code}-${suffix}`,
     group: groupOf(`${code}-${suffix}`),
   });
   if (state.incomeTax.kind !== 'none' && agencies.income)
-    taxes.push(own('SIT', `${state.name} income tax`, 'employee', agencies.income.code));
-  taxes.push(
-    own('SUI', state.unemployment.label ?? `${state.name} unemployment`, 'employer', agencies.unemployment.code),
-  );
-  for (const program of state.programs ?? [])
-    taxes.push(own(program.code, program.label, program.payer, agencyOf(state, program)));
+    taxes.push(
+      own('SIT', { kind: 'income', label: `${state.name} income tax`, payer: 'employee' }, agencies.income.code),
+    );
+  const label = state.unemployment.label ?? `${state.name} unemployment`;
+  taxes.push(own('SUI', { kind: 'unemployment', label, payer: 'employer' }, agencies.unemployment.code));
+  for (const program of state.programs ?? []) taxes.push(own(program.code, program, agencyOf(state, program)));
   for (const place of state.local?.places ?? [])
     for (const tax of place.taxes) {
-      const suffix = codeAt(state, place, tax).slice(code.length + 1);
+      const suffix = tax.isShared ? tax.code : `${place.code}-${tax.code}`;
       if (tax.isShared && taxes.some((known) => known.code === `${code}-${suffix}`)) continue;
-      taxes.push(own(suffix, tax.label, tax.payer, state.local?.agency ?? ''));
+      taxes.push(own(suffix, tax, state.local?.agency ?? '', 'local'));
     }
   return taxes;
 }
@@ -139,11 +161,13 @@ const RETIRED: ReadonlyMap<string, StateTaxCode> = new Map([
 
 /** The tax with this code; throws for a code that is not in the list (a programmer's error). */
 export function taxOf(code: TaxCode): Tax {
-  const tax = BY_CODE.get(code) ?? rarerTax(code);
+  const tax = taxNamed(code);
   if (!tax) throw new RangeError(`no tax ${code}`);
   return tax;
 }
-function rarerTax(code: TaxCode): Tax | null {
+/** The same for a code that comes from outside; null when there is no such tax. */
+export const taxNamed = (code: string): Tax | null => BY_CODE.get(code as TaxCode) ?? rarerTax(code);
+function rarerTax(code: string): Tax | null {
   const known = RETIRED.get(code);
   return known ? (BY_CODE.get(known) ?? null) : ownLocalTax(code);
 }
@@ -202,21 +226,22 @@ export function statementPartOf(code: TaxCode): WageStatementPart | null {
 
 interface LocalTaxKind {
   readonly label: string;
+  readonly kind: TaxKind;
   readonly payer: Tax['payer'];
   /** A fixed amount for a time instead of a share of pay. */
   readonly isFee?: true;
 }
 /** Kinds of local tax a firm can add a place with, by the last part of the code. */
 export const LOCAL_TAX_KINDS: Readonly<Record<string, LocalTaxKind>> = {
-  LIT: { label: 'income tax', payer: 'employee' },
-  EIT: { label: 'earned income tax', payer: 'employee' },
-  OLF: { label: 'occupational license fee', payer: 'employee' },
-  SDIT: { label: 'school district tax', payer: 'employee' },
-  PET: { label: 'payroll tax', payer: 'employer' },
-  LST: { label: 'local services tax', payer: 'employee', isFee: true },
-  CSF: { label: 'city service fee', payer: 'employee', isFee: true },
-  'OPT-EE': { label: 'occupational privilege tax, employee', payer: 'employee', isFee: true },
-  'OPT-ER': { label: 'occupational privilege tax, employer', payer: 'employer', isFee: true },
+  LIT: { kind: 'income', label: 'income tax', payer: 'employee' },
+  EIT: { kind: 'income', label: 'earned income tax', payer: 'employee' },
+  OLF: { kind: 'occupational', label: 'occupational license fee', payer: 'employee' },
+  SDIT: { kind: 'income', label: 'school district tax', payer: 'employee' },
+  PET: { kind: 'payroll', label: 'payroll tax', payer: 'employer' },
+  LST: { kind: 'occupational', label: 'local services tax', payer: 'employee', isFee: true },
+  CSF: { kind: 'occupational', label: 'city service fee', payer: 'employee', isFee: true },
+  'OPT-EE': { kind: 'occupational', label: 'occupational privilege tax, employee', payer: 'employee', isFee: true },
+  'OPT-ER': { kind: 'occupational', label: 'occupational privilege tax, employer', payer: 'employer', isFee: true },
 };
 const OWN_LOCAL = new RegExp(`^([A-Z]{2})-([A-Z0-9-]+)-(${Object.keys(LOCAL_TAX_KINDS).join('|')})$`);
 const ownLocal = new Map<string, Tax>();
@@ -235,6 +260,9 @@ function ownLocalTax(code: string): Tax | null {
   const tax: Tax = {
     code: own,
     label: `${name.join(' ')} ${found.label}`,
+    kind: found.kind,
+    level: 'local',
+    jurisdiction: rules.code,
     payer: found.payer,
     agency,
     base: own,
@@ -252,6 +280,17 @@ export function placeOfOwnTax(code: string): { readonly state: string; readonly 
   return state === '' ? null : { state, place };
 }
 export const isTaxCode = (code: string): code is TaxCode => BY_CODE.has(code as TaxCode) || ownLocalTax(code) !== null;
+/** The income tax that the state itself has withheld, not that of a place in it. */
+export const isStateIncomeTax = ({ kind, level }: Tax): boolean => kind === 'income' && level === 'state';
+/** The unemployment contribution of the employer to a state. */
+export const isStateUnemployment = ({ kind, level, payer }: Tax): boolean =>
+  kind === 'unemployment' && level === 'state' && payer === 'employer';
+/** The group of a state's own income tax; null where it has none. */
+export const incomeTaxGroup = (state: string): TaxGroup | null =>
+  TAXES.find((tax) => tax.jurisdiction === state && isStateIncomeTax(tax))?.group ?? null;
+/** Codes of the taxes that answer a question, for a query over the ledger. */
+export const codesWhere = (asks: (tax: Tax) => boolean): readonly TaxCode[] =>
+  TAXES.filter(asks).map((tax) => tax.code);
 export const WAGE_BASES: readonly WageBase[] = [...new Set(TAXES.map((tax) => tax.base))];
 const BASES = new Set<string>(WAGE_BASES);
 export const isWageBase = (name: string): name is WageBase => BASES.has(name) || ownLocalTax(name) !== null;

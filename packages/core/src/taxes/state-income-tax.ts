@@ -8,7 +8,7 @@ import type { Check } from '../paycheck/check.js';
 import type { EarnedAmount } from '../paycheck/wages.js';
 import { shownParameter, type Tape } from '../working/tape.js';
 import { certificateInForce } from './federal-income-tax.js';
-import { incomeTaxCode, type TaxCode } from './registry.js';
+import { incomeTaxCode, taxOf, type TaxCode } from './registry.js';
 import { certificateAmount, rateAt } from './worksheet-amounts.js';
 import { worksheetOf, worksheetTaxOf, type WorksheetInput } from './worksheet-tax.js';
 
@@ -131,7 +131,7 @@ function onSupplemental(check: Check, figure: TaxCode, row: Dated<Supplemental>,
     }
     case 'tiers': {
       if (wages.regular <= 0 && !check.input.lastRegular)
-        check.warn('supplemental.no-regular', 'settings.lastRegular', { state: figure.slice(0, 2) });
+        check.warn('supplemental.no-regular', 'settings.lastRegular', { state: taxOf(figure).jurisdiction });
       return flat(
         rateAt(own.rates, annualWages(check, wages)),
         wages.supplemental,

@@ -1,4 +1,4 @@
-import type { W2Person } from '../yearend/w2.js';
+import type { W2Person } from '../filings/us-w2/form.js';
 
 /** A person as a wage statement carries one, for tests; all of it invented. */
 export const w2Person = (employeeId: string, ssn = '899123401'): W2Person => ({

@@ -20,6 +20,7 @@ import { ask, problem, type Issue } from '@zakat/core/issues/issue';
 import { cents } from '@zakat/core/money/cents';
 import { parsePercent, parseRate, ratePerThousand, showRate, type Rate } from '@zakat/core/money/rate';
 import { findState } from '@zakat/core/jurisdictions/states';
+import { depositClassesOf } from '@zakat/core/deposits/family';
 import { AGENCIES, agencyName, unemploymentStateOf } from '@zakat/core/taxes/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
@@ -105,7 +106,7 @@ export class ClientsService {
           tradeName: String(row['trade_name']),
           einTail: String(row['ein']).slice(-4),
           state: String(row['state']),
-          depositSchedule: schedules.get(String(row['id']))?.schedule ?? 'monthly',
+          depositSchedule: schedules.get(String(row['id']))?.class ?? '',
           people: Number(row['people']),
         })),
         total: counted[0]?.total ?? 0,
@@ -121,7 +122,10 @@ export class ClientsService {
     const client = await findClient(manager, id);
     const accounts = await manager.find(TaxAccount, { where: { clientId: id }, order: { agency: 'ASC', from: 'ASC' } });
     const banks = await manager.find(BankAccount, { where: { clientId: id }, order: { label: 'ASC' } });
-    const { schedule, why } = (await this.schedules.of(manager, client)).on(await this.clock.today(manager));
+    const deposits = await this.schedules.of(manager, client);
+    const { class: depositClass, why } = deposits
+      .of(deposits.family('US-FIT'))
+      .classOn(await this.clock.today(manager));
     const identity = Object.fromEntries(IDENTITY_FIELDS.map((field) => [field, client[field]])) as unknown as Record<
       (typeof IDENTITY_FIELDS)[number],
       string
@@ -132,7 +136,7 @@ export class ClientsService {
       key: client.key,
       kindOfEmployer: client.kindOfEmployer,
       payFrequency: client.payFrequency,
-      depositSchedule: schedule,
+      depositSchedule: depositClass ?? '',
       depositScheduleWhy: why,
       version: client.version,
       taxAccounts: accounts.map(accountView),
@@ -151,17 +155,7 @@ export class ClientsService {
   create(actor: Actor, input: CreateClient): Promise<{ id: string }> {
     const ein = normalDigits(input.ein);
     const issues = [...keyIssues(input.key), ...clientIssues(input)];
-    const {
-      newYorkDays = 5,
-      lookbackAmount = 0,
-      startFrom = '',
-      einAgain: _again,
-      facts = [],
-      confirmed,
-      ...rest
-    } = input;
-    if (newYorkDays !== 3 && newYorkDays !== 5)
-      issues.push(problem('input.not-one-of', 'newYorkDays', { value: String(newYorkDays), choices: '3, 5' }));
+    const { lookbackAmount = 0, startFrom = '', einAgain: _again, facts = [], confirmed, ...rest } = input;
     const errors = issues.filter((issue) => issue.severity === 'error');
     if (errors.length > 0) throw refuse(errors);
     return this.database.run(actor, async (manager) => {
@@ -174,7 +168,6 @@ export class ClientsService {
         id,
         firmId: actor.firmId,
         ein,
-        newYorkDays: newYorkDays === 3 ? 3 : 5,
         lookbackAmount: cents(lookbackAmount),
         nameControl: input.nameControl || proposeNameControl(input.legalName),
         version: 1,
@@ -234,6 +227,12 @@ export class ClientsService {
       throw refuse([
         problem('input.not-one-of', 'agency', { value: input.agency, choices: Object.keys(AGENCIES).join(', ') }),
       ]);
+    const frequencies = depositClassesOf(input.agency).map(({ code }) => code);
+    const { depositFrequency = '' } = input;
+    if (depositFrequency !== '' && !frequencies.includes(depositFrequency))
+      throw refuse([
+        problem('input.not-one-of', 'depositFrequency', { value: depositFrequency, choices: frequencies.join(', ') }),
+      ]);
     const rate = input.unemploymentRate === null ? null : parsePercent(input.unemploymentRate);
     if (input.unemploymentRate !== null && !rate)
       throw refuse([problem('input.not-a-decimal', 'unemploymentRate', { value: input.unemploymentRate })]);
@@ -262,7 +261,7 @@ export class ClientsService {
         from: input.from,
         isApplied: input.isApplied ?? false,
         isAsPrinted: input.isAsPrinted ?? false,
-        depositFrequency: input.depositFrequency ?? '',
+        depositFrequency,
       });
       await this.audit.record(manager, actor, 'tax-account.add', 'client', clientId, {
         agency: input.agency,

@@ -46,7 +46,6 @@ export class Client {
   @Column('text', { name: 'pay_frequency' }) payFrequency!: string;
   /** Lookback taxes as said when the client was taken on; what is entered for a year stands before it. */
   @Column('bigint', { name: 'lookback_amount', transformer: centsColumn }) lookbackAmount!: Cents;
-  @Column('int', { name: 'new_york_days' }) newYorkDays!: 3 | 5;
   @Column('int') version!: number;
 }
 

@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { ContactHome, ContactRow, CreateContact, DoneForClient } from '@zakat/contract/contacts';
 import { familyLabel } from '@zakat/core/deposits/family';
+import { kindOf } from '@zakat/core/filings/registry';
 import { agencyName } from '@zakat/core/taxes/registry';
 import argon2 from 'argon2';
 import { randomUUID } from 'node:crypto';
@@ -13,6 +14,8 @@ import { refuseWeak } from '../identity/passwords.js';
 import { emailIssues } from '../clients/client-checks.js';
 import { findClient } from '../clients/clients.service.js';
 import { Filing } from '../filings/entities.js';
+import { periodOf } from '../filings/filing-content.js';
+import { titleOf } from '../filings/titles.js';
 import { refuseUnlessAdministrator } from '../firm/administrator.js';
 import { Remittance } from '../remittances/entities.js';
 
@@ -126,8 +129,8 @@ export class ContactsService {
       .filter((row) => SHOWN_FILINGS.includes(row.status))
       .map((row): DoneForClient => ({
         kind: 'return',
-        what: row.form === '941' ? `Form 941, Q${row.quarter} ${row.year}` : `Forms W-2 and W-3, ${row.year}`,
-        to: row.form === '941' ? agencyName('IRS') : 'Social Security Administration',
+        what: titleOf(kindOf(row.kind), periodOf(row)),
+        to: kindOf(row.kind).agency.name,
         amount: null,
         day: row.due,
         standing: row.status,

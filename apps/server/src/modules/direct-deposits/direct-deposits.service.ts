@@ -2,8 +2,9 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { DirectDepositRow, PayrollPay, PrenoteView } from '@zakat/contract/direct-deposits';
 import type { ReleaseSlip } from '@zakat/contract/remittances';
 import { onOrBefore } from '@zakat/core/calendar/business-days';
+import { BANKING } from '@zakat/core/calendar/holidays';
 import { date } from '@zakat/core/calendar/local-date';
-import { earliestSettlement } from '@zakat/core/deposits/due';
+import { earliestSettlement } from '@zakat/core/deposits/ach-days';
 import { traceNumber } from '@zakat/core/formats/nacha/file';
 import { ZERO, sum, type Cents } from '@zakat/core/money/cents';
 import { randomUUID } from 'node:crypto';
@@ -67,7 +68,7 @@ export class DirectDepositsService {
       if (credits.length === 0)
         throw conflict('Nobody of this payroll has an account that may receive pay. Pay by check, or send prenotes.');
       const earliest = earliestSettlement(await this.clock.today(manager));
-      const wanted = onOrBefore(date(payroll.checkDate), 'banking');
+      const wanted = onOrBefore(date(payroll.checkDate), BANKING);
       await this.plan(
         manager,
         actor,
@@ -133,6 +134,8 @@ export class DirectDepositsService {
         version,
         clientId: deposit.clientId,
         kind: 'pay-file',
+        receiver: 'bank',
+        documentKind: 'pay-file',
         attempt: 1,
         name: `${deposit.reference}.ach`,
         mediaType: 'text/plain',

@@ -1,4 +1,4 @@
-import type { FilingStatus, FormName } from '@zakat/contract/filings';
+import type { FilingStatus } from '@zakat/contract/filings';
 import { Column, Entity, PrimaryColumn } from 'typeorm';
 
 @Entity('filing')
@@ -6,15 +6,25 @@ export class Filing {
   @PrimaryColumn('uuid') id!: string;
   @Column('uuid', { name: 'firm_id' }) firmId!: string;
   @Column('uuid', { name: 'client_id' }) clientId!: string;
-  @Column('text') form!: FormName;
-  @Column('int') year!: number;
-  @Column('int', { nullable: true }) quarter!: 1 | 2 | 3 | 4 | null;
+  /** Code of its kind in the core's registry. */
+  @Column('text') kind!: string;
+  @Column('text') jurisdiction!: string;
+  @Column('date', { name: 'period_start' }) periodStart!: string;
+  @Column('date', { name: 'period_end' }) periodEnd!: string;
+  /** The filing that this one amends. */
+  @Column('uuid', { nullable: true }) corrects!: string | null;
+  @Column('int') sequence!: number;
   @Column('date') due!: string;
   @Column('text') status!: FilingStatus;
   @Column('int') version!: number;
   @Column('int') attempt!: number;
+  /** Amounts in cents that somebody entered, by the name under which the kind asks for them. */
+  @Column('jsonb') entered!: Record<string, number>;
   @Column('jsonb', { nullable: true }) snapshot!: unknown;
+  @Column('int', { name: 'snapshot_version', nullable: true }) snapshotVersion!: number | null;
   @Column('text', { name: 'snapshot_digest', nullable: true }) snapshotDigest!: string | null;
+  @Column('uuid', { name: 'payment_account_id', nullable: true }) paymentAccountId!: string | null;
+  @Column('date', { name: 'payment_on', nullable: true }) paymentOn!: string | null;
   @Column('uuid', { name: 'prepared_by' }) preparedBy!: string;
   @Column('uuid', { name: 'signed_by', nullable: true }) signedBy!: string | null;
   @Column('bytea', { name: 'signer_pin_cipher', nullable: true }) signerPinCipher!: Buffer | null;

@@ -4,7 +4,8 @@ import type { Actor } from '../../database/firm-database.js';
 import { Executor } from '../../state-machines/executor.js';
 import { FILING_MACHINE } from '../../state-machines/machine.js';
 import { Clock } from '../clock/clock.js';
-import { Filing } from './entities.js';
+import { FilingContent, type Loaded } from './filing-content.js';
+import { FilingPostings } from './filing-postings.js';
 
 /** What an agency says of a submission. */
 export interface AgencyAnswer {
@@ -16,35 +17,12 @@ export interface AgencyAnswer {
   readonly isFinal: boolean;
 }
 
-/** Where a refused field of an agency lives in our records. */
-const OUR_FIELDS: readonly (readonly [agency: RegExp, ours: string])[] = [
-  [/BusinessNameControlTxt/, 'client.nameControl'],
-  [/\bEIN\b/, 'client.ein'],
-  [/BusinessNameLine1Txt|Employer Name/, 'client.legalName'],
-  [/TaxpayerPIN/, 'filing.pin'],
-  [/PTIN/, 'firm.preparerPtin'],
-];
-const PERSON_FIELDS: readonly (readonly [agency: RegExp, ours: string])[] = [
-  [/Social Security Number/, 'ssn'],
-  [/First Name/, 'firstName'],
-  [/Last Name/, 'lastName'],
-  [/Delivery Address|City|State|ZIP/, 'street'],
-];
-
-export function ourField(field: string, personOfRecord: (record: number) => string | null): string | null {
-  const record = /^RW (\d+) /.exec(field);
-  if (record) {
-    const person = personOfRecord(Number(record[1]));
-    const own = PERSON_FIELDS.find(([pattern]) => pattern.test(field));
-    return person === null ? null : `employee.${person}.${own?.[1] ?? 'lastName'}`;
-  }
-  return OUR_FIELDS.find(([pattern]) => pattern.test(field))?.[1] ?? null;
-}
-
 @Injectable()
 export class FilingAnswers {
   constructor(
     @Inject(Executor) private readonly executor: Executor,
+    @Inject(FilingContent) private readonly contents: FilingContent,
+    @Inject(FilingPostings) private readonly postings: FilingPostings,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -56,54 +34,75 @@ export class FilingAnswers {
     answer: AgencyAnswer,
   ): Promise<void> {
     await manager.query('SELECT id FROM filing WHERE id = $1 FOR UPDATE', [filingId]);
-    const filing = await manager.findOneByOrFail(Filing, { id: filingId });
-    if (answer.state === 'received' && filing.status === 'released') {
-      await this.executor.apply(manager, actor, FILING_MACHINE, {
-        id: filingId,
-        act: 'receive',
-        version: null,
-        set: { submission_id: reference },
-      });
-      await this.note(manager, actor, filing, 'received', reference, 'Taken in; not yet accepted.', null);
-    }
-    const isOpen = filing.status === 'released' || filing.status === 'received';
-    if (answer.state === 'accepted' && isOpen) {
-      await this.executor.apply(manager, actor, FILING_MACHINE, {
-        id: filingId,
-        act: 'accept',
-        version: null,
-        set: { submission_id: reference },
-        detail: { reference },
-      });
-      await this.note(manager, actor, filing, 'accepted', reference, answer.message ?? 'Accepted.', null);
-    }
-    if (answer.state === 'rejected' && isOpen) {
-      const field = answer.field ? ourField(answer.field, (record) => personAt(filing.snapshot, record)) : null;
-      await this.executor.apply(manager, actor, FILING_MACHINE, {
-        id: filingId,
-        act: 'reject',
-        version: null,
-        set: { submission_id: reference },
-        detail: { code: answer.code },
-      });
-      await this.note(manager, actor, filing, 'rejected', answer.code, answer.message ?? 'Rejected.', field);
-      if (filing.form === 'W-2')
-        await this.note(
-          manager,
-          actor,
-          filing,
-          'wage-file-identifier',
-          reference.slice(-6),
-          'Wage File Identifier of the rejected file.',
-          null,
-        );
-    }
+    const loaded = await this.contents.load(manager, filingId);
+    const { status } = loaded.filing;
+    const isOpen = status === 'released' || status === 'received';
+    if (answer.state === 'received' && status === 'released') await this.received(manager, actor, loaded, reference);
+    if (answer.state === 'accepted' && isOpen) await this.accepted(manager, actor, loaded, reference, answer);
+    if (answer.state === 'rejected' && isOpen) await this.rejected(manager, actor, loaded, reference, answer);
+  }
+
+  private async received(manager: EntityManager, actor: Actor, loaded: Loaded, reference: string): Promise<void> {
+    await this.executor.apply(manager, actor, FILING_MACHINE, {
+      id: loaded.filing.id,
+      act: 'receive',
+      version: null,
+      set: { submission_id: reference },
+    });
+    await this.note(manager, actor, loaded, 'received', reference, 'Taken in; not yet accepted.', null);
+  }
+
+  private async accepted(
+    manager: EntityManager,
+    actor: Actor,
+    loaded: Loaded,
+    reference: string,
+    answer: AgencyAnswer,
+  ): Promise<void> {
+    await this.executor.apply(manager, actor, FILING_MACHINE, {
+      id: loaded.filing.id,
+      act: 'accept',
+      version: null,
+      set: { submission_id: reference },
+      detail: { reference },
+    });
+    await this.postings.accept(manager, actor, loaded);
+    await this.note(manager, actor, loaded, 'accepted', reference, answer.message ?? 'Accepted.', null);
+  }
+
+  private async rejected(
+    manager: EntityManager,
+    actor: Actor,
+    loaded: Loaded,
+    reference: string,
+    answer: AgencyAnswer,
+  ): Promise<void> {
+    const { filing, kind } = loaded;
+    const field = answer.field ? kind.fieldOf(answer.field, await this.contents.shown(manager, loaded)) : null;
+    await this.executor.apply(manager, actor, FILING_MACHINE, {
+      id: filing.id,
+      act: 'reject',
+      version: null,
+      set: { submission_id: reference },
+      detail: { code: answer.code },
+    });
+    await this.note(manager, actor, loaded, 'rejected', answer.code, answer.message ?? 'Rejected.', field);
+    if (kind.identifies)
+      await this.note(
+        manager,
+        actor,
+        loaded,
+        'file-identifier',
+        kind.identifies.of(reference),
+        `${kind.identifies.label} of the rejected file.`,
+        null,
+      );
   }
 
   private async note(
     manager: EntityManager,
     actor: Actor,
-    filing: Filing,
+    { filing }: Loaded,
     stage: string,
     code: string | null,
     message: string,
@@ -114,10 +113,4 @@ export class FilingAnswers {
       [actor.firmId, filing.id, await this.clock.now(manager), stage, code, message, field, filing.attempt],
     );
   }
-}
-
-/** The person of the nth wage record of a stored wage file. */
-function personAt(snapshot: unknown, record: number): string | null {
-  const forms = (snapshot as { set?: { forms?: { person: { employeeId: string } }[] } } | null)?.set?.forms;
-  return forms?.[record - 1]?.person.employeeId ?? null;
 }

@@ -1,9 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
+import type { FilingKind } from '@zakat/core/filings/kind';
+import { periodWith, type FilingPeriod } from '@zakat/core/filings/period';
+import { kindOf } from '@zakat/core/filings/registry';
 import { date } from '@zakat/core/calendar/local-date';
-import { firstDayOf, lastDayOf, type Quarter } from '@zakat/core/calendar/quarter';
-import { checkForm941, checkW2Set, type W2Set } from '@zakat/core/checks/return-checks';
 import type { Issue } from '@zakat/core/issues/issue';
-import type { Form941 } from '@zakat/core/returns/form-941';
 import { createHash } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { Secrets } from '../../database/secrets.js';
@@ -13,24 +13,17 @@ import type { Client } from '../clients/entities.js';
 import { Filing } from './entities.js';
 import { FilingSource } from './filing-source.js';
 
-export type Content =
-  { readonly form: '941'; readonly form941: Form941 } | { readonly form: 'W-2'; readonly set: W2Set };
-
-/** A snapshot keeps no identity number: a mark shows whether it is still the same person's. */
-function storable(content: Content, mark: (text: string) => string): unknown {
-  if (content.form === '941') return content;
-  return {
-    ...content,
-    set: {
-      ...content.set,
-      forms: content.set.forms.map((form) => ({
-        ...form,
-        person: { ...form.person, ssn: '', ssnTail: form.person.ssn.slice(-4), ssnMark: mark(form.person.ssn) },
-      })),
-    },
-  };
+/** A filing with its client, its kind and what the kind made of it. */
+export interface Loaded {
+  readonly filing: Filing;
+  readonly client: Client;
+  readonly kind: FilingKind;
+  readonly period: FilingPeriod;
 }
+
 export const digestOf = (stored: unknown): string => createHash('sha256').update(JSON.stringify(stored)).digest('hex');
+export const periodOf = (filing: Pick<Filing, 'kind' | 'periodStart'>): FilingPeriod =>
+  periodWith(kindOf(filing.kind).period, date(filing.periodStart));
 
 /** What a filing holds: computed from the ledger, checked, and made ready to be stored. */
 @Injectable()
@@ -40,31 +33,31 @@ export class FilingContent {
     @Inject(Secrets) private readonly secrets: Secrets,
   ) {}
 
-  async load(manager: EntityManager, id: string): Promise<{ filing: Filing; client: Client }> {
+  async load(manager: EntityManager, id: string): Promise<Loaded> {
     const filing = await manager.findOneBy(Filing, { id });
     if (!filing) throw notFound('filing');
-    return { filing, client: await findClient(manager, filing.clientId) };
+    const client = await findClient(manager, filing.clientId);
+    return { filing, client, kind: kindOf(filing.kind), period: periodOf(filing) };
   }
 
-  async compute(manager: EntityManager, client: Client, filing: Filing): Promise<Content> {
-    if (filing.quarter !== null)
-      return {
-        form: '941',
-        form941: await this.source.form941(manager, client, { year: filing.year, quarter: filing.quarter }),
-      };
-    return { form: 'W-2', set: await this.source.w2Set(manager, client, filing.year) };
+  async compute(manager: EntityManager, { filing, client, kind, period }: Loaded): Promise<unknown> {
+    return kind.compute(await this.source.input(manager, client, kind, period, filing.entered));
   }
 
-  async issuesOf(manager: EntityManager, client: Client, filing: Filing, content: Content): Promise<Issue[]> {
-    const period: Quarter | null = filing.quarter === null ? null : { year: filing.year, quarter: filing.quarter };
-    const from = period ? firstDayOf(period) : date(`${filing.year}-01-01`);
-    const to = period ? lastDayOf(period) : date(`${filing.year}-12-31`);
-    const facts = await this.source.facts(manager, client, from, to);
-    return content.form === '941' ? checkForm941(content.form941, facts) : checkW2Set(content.set, facts);
+  /** The content as it was checked, where it was; else as the ledger has it now. */
+  async shown(manager: EntityManager, loaded: Loaded): Promise<unknown> {
+    const { filing, kind } = loaded;
+    return filing.snapshot === null
+      ? this.compute(manager, loaded)
+      : kind.read(filing.snapshot, filing.snapshotVersion ?? kind.snapshotVersion);
+  }
+
+  async issuesOf(manager: EntityManager, { client, kind, period }: Loaded, content: unknown): Promise<Issue[]> {
+    return kind.check(content, await this.source.facts(manager, client, period));
   }
 
   /** The content as it is kept and compared: without identity numbers. */
-  stored(content: Content): unknown {
-    return storable(content, (text) => this.secrets.mark(text).toString('hex').slice(0, 24));
+  stored(kind: FilingKind, content: unknown): unknown {
+    return kind.store(content, (text) => this.secrets.mark(text).toString('hex').slice(0, 24));
   }
 }

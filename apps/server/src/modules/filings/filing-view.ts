@@ -1,96 +1,126 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { FilingEventView, FilingRow, FilingView, ReturnLineView, W2Row } from '@zakat/contract/filings';
-import { ZERO, showDollars, sum, type Cents } from '@zakat/core/money/cents';
-import type { Form941 } from '@zakat/core/returns/form-941';
-import type { FormW2 } from '@zakat/core/yearend/w2';
+import { periodKey } from '@zakat/core/filings/period';
+import { kindOf } from '@zakat/core/filings/registry';
+import type { ReturnLine } from '@zakat/core/filings/return-lines';
+import type { FormW2 } from '@zakat/core/filings/us-w2/form';
+import { showDollars, sum, type Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import { detailOf } from '../../http/refusal.js';
-import type { Client } from '../clients/entities.js';
+import { BankAccount, type Client } from '../clients/entities.js';
 import { Outbox } from '../outbox/outbox.js';
 import type { Filing } from './entities.js';
-import { FilingContent, type Content } from './filing-content.js';
+import { FilingContent, periodOf, type Loaded } from './filing-content.js';
+import { FilingSource } from './filing-source.js';
+import { titleOf } from './titles.js';
 
 /** A filing as the screens show it. */
 @Injectable()
 export class FilingViews {
   constructor(
     @Inject(FilingContent) private readonly contents: FilingContent,
+    @Inject(FilingSource) private readonly source: FilingSource,
     @Inject(Outbox) private readonly outbox: Outbox,
   ) {}
 
   async of(manager: EntityManager, id: string): Promise<FilingView> {
-    const { filing, client } = await this.contents.load(manager, id);
+    const loaded = await this.contents.load(manager, id);
+    const { filing, client, kind } = loaded;
     const isSnapshot = filing.snapshot !== null;
-    const content = isSnapshot ? (filing.snapshot as Content) : await this.contents.compute(manager, client, filing);
-    const problems =
-      isSnapshot && filing.status !== 'checked'
-        ? []
-        : await this.contents.issuesOf(manager, client, filing, await this.contents.compute(manager, client, filing));
+    const content = await this.contents.shown(manager, loaded);
+    const hasLeft = isSnapshot && filing.status !== 'checked';
+    const problems = hasLeft
+      ? []
+      : await this.contents.issuesOf(manager, loaded, await this.contents.compute(manager, loaded));
     const events = (await manager.query(
       'SELECT at, stage, code, message, field, attempt FROM filing_event WHERE filing_id = $1 ORDER BY id',
       [id],
     )) as (Omit<FilingEventView, 'at'> & { at: Date })[];
-    const names = (await manager.query('SELECT id, name FROM app_user')) as { id: string; name: string }[];
+    const names = (await manager.query('SELECT id, name FROM app_user WHERE id = ANY($1)', [
+      [filing.preparedBy, filing.signedBy],
+    ])) as { id: string; name: string }[];
     const nameOf = (userId: string | null): string | null => names.find((user) => user.id === userId)?.name ?? null;
     return {
       ...rowOf(filing, client),
-      lines: content.form === '941' ? linesOf(content.form941) : [],
-      scheduleB:
-        content.form === '941' && content.form941.scheduleB
-          ? content.form941.scheduleB.map((day) => ({ ...day }))
-          : null,
-      w2s: content.form === 'W-2' ? content.set.forms.map((form) => w2Row(form)) : [],
+      lines: kind.lines(content).map(lineView),
+      tables: kind.tables(content).map((table) => ({
+        title: table.title,
+        columns: table.columns.map((column) => ({ ...column })),
+        rows: table.rows.map((row) => [...row]),
+      })),
+      w2s: kind.statements ? kind.statements(content).map(w2Row) : null,
+      asks: kind.asks.map((ask) => ({ ...ask, amount: filing.entered[ask.name] ?? 0 })),
+      balance: await this.balance(manager, loaded, content),
       problems: problems.map(detailOf),
       events: events.map((event) => ({ ...event, at: event.at.toISOString() })),
       preparedBy: nameOf(filing.preparedBy) ?? '',
+      signedWith: kind.signedBy,
       signedBy: nameOf(filing.signedBy),
       submissionId: filing.submissionId,
       documentId: filing.documentId,
       delivery: await this.outbox.standing(manager, id),
+      laterDue: hasLeft ? null : await this.laterDue(manager, loaded),
+      amendedBy: kind.amendedBy,
       isSnapshot,
     };
   }
+
+  private async balance(
+    manager: EntityManager,
+    { filing, kind }: Loaded,
+    content: unknown,
+  ): Promise<FilingView['balance']> {
+    const amount = kind.pays?.balance(content) ?? 0;
+    if (amount <= 0) return null;
+    const bank = filing.paymentAccountId
+      ? await manager.findOneByOrFail(BankAccount, { id: filing.paymentAccountId })
+      : null;
+    return {
+      amount,
+      from: bank && `${bank.label}, ${bank.bankName}, ending ${bank.accountTail}`,
+      on: filing.paymentOn,
+    };
+  }
+
+  private async laterDue(manager: EntityManager, { client, kind, period }: Loaded): Promise<string | null> {
+    if (!kind.laterWhenDeposited || !kind.pays) return null;
+    const isOnTime = await this.source.isDepositedOnTime(manager, client, kind.pays.family, period);
+    return isOnTime ? kind.laterWhenDeposited(period) : null;
+  }
 }
 
-export const rowOf = (filing: Filing, client: Client): FilingRow => ({
-  id: filing.id,
-  clientId: client.id,
-  clientName: client.legalName,
-  einTail: client.ein.slice(-4),
-  form: filing.form,
-  year: filing.year,
-  quarter: filing.quarter,
-  status: filing.status,
-  attempt: filing.attempt,
-  version: filing.version,
-  due: filing.due,
+export function rowOf(filing: Filing, client: Client): FilingRow {
+  const kind = kindOf(filing.kind);
+  const period = periodOf(filing);
+  return {
+    id: filing.id,
+    clientId: client.id,
+    clientName: client.legalName,
+    einTail: client.ein.slice(-4),
+    kind: kind.code,
+    title: titleOf(kind, period),
+    noun: kind.noun,
+    period: periodKey(period),
+    status: filing.status,
+    attempt: filing.attempt,
+    version: filing.version,
+    due: filing.due,
+  };
+}
+const lineView = (line: ReturnLine): ReturnLineView => ({
+  id: line.id,
+  label: line.label,
+  value: line.value,
+  kind: line.kind,
+  working: line.working as ReturnLineView['working'],
+  taxes: line.entries?.taxes.join(',') ?? null,
+  of: line.entries?.of ?? null,
 });
-const linesOf = (form: Form941): ReturnLineView[] =>
-  form.lines.map((line) => ({
-    id: line.id,
-    label: line.label,
-    value: line.value,
-    kind: line.kind,
-    working: line.working as ReturnLineView['working'],
-    hasEntries: line.entries !== null,
-  }));
 
-/** A set released before a box was prepared here does not have it. */
-const released = (form: FormW2): FormW2 => ({
-  ...form,
-  box7: (form as Partial<FormW2>).box7 ?? ZERO,
-  box8: (form as Partial<FormW2>).box8 ?? ZERO,
-  box10: (form as Partial<FormW2>).box10 ?? ZERO,
-  box11: (form as Partial<FormW2>).box11 ?? ZERO,
-  withheldByInsurer: (form as Partial<FormW2>).withheldByInsurer ?? { incomeTax: ZERO, oasdi: ZERO, hi: ZERO },
-  box14: (form as Partial<FormW2>).box14 ?? [],
-  locals: (form as Partial<FormW2>).locals ?? [],
-});
 const inWords = (lines: readonly { readonly label: string; readonly amount: Cents }[]): string =>
   lines.map(({ label, amount }) => `${label} ${showDollars(amount)}`).join(', ');
 
-function w2Row(given: FormW2): W2Row {
-  const form = released(given);
+function w2Row(form: FormW2): W2Row {
   const person = form.person as FormW2['person'] & { ssnTail?: string };
   return {
     employeeId: person.employeeId,

@@ -8,13 +8,16 @@ import {
   Param,
   ParseUUIDPipe,
   Post,
+  Put,
+  Query,
   StreamableFile,
 } from '@nestjs/common';
 import { Accepted } from '@zakat/contract/clients';
-import { CreateFiling, FilingRow, FilingView, SignFiling } from '@zakat/contract/filings';
+import { CreateFiling, EnterAmounts, FilingRow, FilingView, FormOwed, SignFiling } from '@zakat/contract/filings';
 import { AtVersion } from '@zakat/contract/payrolls';
 import { ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
+import { ParseYearPipe } from '../../http/year-pipe.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
 import { FilingsService } from './filings.service.js';
@@ -27,6 +30,16 @@ export class FilingsController {
   @Answers(FilingRow, 'list')
   list(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<FilingRow[]> {
     return this.filings.list(session, id);
+  }
+
+  @Get('clients/:id/forms')
+  @Answers(FormOwed, 'list')
+  owed(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query('year', ParseYearPipe) year: number,
+  ): Promise<FormOwed[]> {
+    return this.filings.owed(session, id, year);
   }
 
   @Post('clients/:id/filings')
@@ -49,6 +62,16 @@ export class FilingsController {
   @Answers(ReleaseSlip)
   slip(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<ReleaseSlip> {
     return this.filings.slip(session, id);
+  }
+
+  @Put('filings/:id/entered')
+  @Answers(FilingView)
+  enter(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: EnterAmounts,
+  ): Promise<FilingView> {
+    return this.filings.enter(session, id, body);
   }
 
   @Post('filings/:id/check')
@@ -93,6 +116,13 @@ export class FilingsController {
     @Body() body: AtVersion,
   ): Promise<FilingView> {
     return this.filings.release(session, id, body.version);
+  }
+
+  @Get('filings/:id/paper')
+  @Header('Cache-Control', 'no-store')
+  async paper(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<StreamableFile> {
+    const { content, mediaType, name } = await this.filings.returnPdf(session, id);
+    return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
   }
 
   @Get('filings/:id/w2/:employeeId')

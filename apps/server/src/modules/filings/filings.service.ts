@@ -1,8 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { CreateFiling, FilingRow, FilingView, SignFiling } from '@zakat/contract/filings';
+import type { CreateFiling, EnterAmounts, FilingRow, FilingView, FormOwed, SignFiling } from '@zakat/contract/filings';
 import type { ReleaseSlip } from '@zakat/contract/remittances';
-import { form941Due, formW2Due } from '@zakat/core/deposits/due';
-import type { FormW2 } from '@zakat/core/yearend/w2';
+import { date } from '@zakat/core/calendar/local-date';
+import { parsePeriod } from '@zakat/core/filings/period';
+import { filesKind, findKind } from '@zakat/core/filings/registry';
+import type { FormW2 } from '@zakat/core/filings/us-w2/form';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -17,19 +19,35 @@ import type { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
 import { Documents, type StoredDocument } from '../documents/documents.js';
 import { Releases, refuseFailed } from '../outbox/releases.js';
-import { Filing } from './entities.js';
 import { filedElsewhere } from '../take-overs/take-over-store.js';
-import { FilingContent, digestOf } from './filing-content.js';
+import { Filing } from './entities.js';
+import { FilingContent, digestOf, type Loaded } from './filing-content.js';
+import { FilingForms } from './filing-forms.js';
+import { FilingPayment } from './filing-payment.js';
 import { FilingSlip } from './filing-slip.js';
 import { FilingSource } from './filing-source.js';
 import { FilingViews, rowOf } from './filing-view.js';
+import { drawReturn } from './return-pdf.js';
+import { titleOf } from './titles.js';
 import { drawW2 } from './w2-pdf.js';
+
+type Paper = Pick<StoredDocument, 'name' | 'mediaType' | 'content'>;
+/** What a new attempt begins without. */
+const UNSIGNED = {
+  signed_by: null,
+  signer_pin_cipher: null,
+  signed_on: null,
+  payment_account_id: null,
+  payment_on: null,
+};
 
 @Injectable()
 export class FilingsService {
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(FilingContent) private readonly contents: FilingContent,
+    @Inject(FilingForms) private readonly forms: FilingForms,
+    @Inject(FilingPayment) private readonly payment: FilingPayment,
     @Inject(FilingSlip) private readonly slips: FilingSlip,
     @Inject(FilingViews) private readonly views: FilingViews,
     @Inject(FilingSource) private readonly source: FilingSource,
@@ -45,58 +63,65 @@ export class FilingsService {
   list(actor: Actor, clientId: string): Promise<FilingRow[]> {
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
-      const filings = await manager.find(Filing, { where: { clientId }, order: { due: 'DESC', form: 'ASC' } });
+      const filings = await manager.find(Filing, { where: { clientId }, order: { due: 'DESC', kind: 'ASC' } });
       return filings.map((filing) => rowOf(filing, client));
     });
   }
 
+  /** The forms of a year: which the client files, for which periods, and how each stands. */
+  owed(actor: Actor, clientId: string, year: number): Promise<FormOwed[]> {
+    return this.database.run(actor, async (manager) =>
+      this.forms.ofYear(manager, await findClient(manager, clientId), year),
+    );
+  }
+
   create(actor: Actor, clientId: string, input: CreateFiling): Promise<{ id: string }> {
-    const isQuarterly = input.form === '941';
-    if (isQuarterly !== (input.quarter !== null) || (input.quarter !== null && input.quarter > 4))
+    const kind = findKind(input.kind);
+    if (!kind)
+      throw refuseField('kind', 'This form is not prepared here.', 'Choose one of the list, or prepare it elsewhere.');
+    const period = parsePeriod(input.period);
+    if (!period || period.kind !== kind.period)
       throw refuseField(
-        'quarter',
-        'Form 941 is for a quarter, Forms W-2 for a year.',
-        'Give a quarter from 1 to 4 for Form 941 only.',
+        'period',
+        `${kind.name} is for a ${kind.period}.`,
+        `Write the ${kind.period} like ${{ month: '2026-03', quarter: '2026-Q1', year: '2026' }[kind.period]}.`,
       );
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
-      const id = randomUUID();
-      const quarter = input.quarter as 1 | 2 | 3 | 4 | null;
-      const other =
-        quarter === null ? null : await this.source.otherFamily(manager, client, { year: input.year, quarter });
-      if (other !== null)
+      const { employer, choices } = await this.source.employer(manager, client, period);
+      const files = filesKind(kind, employer, choices);
+      if (!files.is)
         throw refuseField(
-          'form',
-          `This client files ${other === 'schedule-h' ? 'Schedule H' : `Form ${other}`}, not Form 941.`,
-          'Change the kind of employer in its facts, or prepare the other form elsewhere.',
+          'kind',
+          `This client does not file ${kind.name}: ${files.why}`,
+          'Change what it is or which forms it files in its facts, or prepare the form elsewhere.',
         );
       const elsewhere = await filedElsewhere(manager, clientId);
-      if (elsewhere.some((form) => form.year === input.year && form.quarter === quarter))
+      if (elsewhere.some((one) => one.kind === kind.code && one.period.start === period.start))
         throw refuseField(
-          'quarter',
-          `Form 941 for this quarter was filed by the former provider.`,
-          'Choose a quarter that is filed from here.',
+          'period',
+          `${titleOf(kind, period)} was filed by the former provider.`,
+          'Choose a period that is filed from here.',
         );
-      const { due } = quarter === null ? formW2Due(input.year) : form941Due(input.year, quarter);
+      const id = randomUUID();
       await manager.insert(Filing, {
         id,
         firmId: actor.firmId,
         clientId,
-        form: input.form,
-        year: input.year,
-        quarter,
-        due,
+        kind: kind.code,
+        jurisdiction: kind.jurisdiction,
+        periodStart: period.start,
+        periodEnd: period.end,
+        sequence: 1,
+        due: kind.due(period).due,
         status: 'draft',
         version: 1,
         attempt: 1,
+        entered: {},
         preparedBy: actor.userId ?? '',
         createdAt: await this.clock.now(manager),
       });
-      await this.audit.record(manager, actor, 'filing.create', 'filing', id, {
-        form: input.form,
-        year: input.year,
-        quarter,
-      });
+      await this.audit.record(manager, actor, 'filing.create', 'filing', id, { kind: kind.code, period: input.period });
       return { id };
     });
   }
@@ -105,25 +130,48 @@ export class FilingsService {
     return this.database.run(actor, (manager) => this.views.of(manager, id));
   }
 
+  /** Amounts that no ledger knows: entered on a draft, one for each line that the kind asks for. */
+  enter(actor: Actor, id: string, input: EnterAmounts): Promise<FilingView> {
+    return this.database.run(actor, async (manager) => {
+      const { filing, kind } = await this.contents.load(manager, id);
+      if (filing.status !== 'draft') throw conflict(`This filing is ${filing.status}; open it again to change it.`);
+      const unknown = input.amounts.find(({ name }) => !kind.asks.some((ask) => ask.name === name));
+      if (unknown)
+        throw refuseField('amounts', `${kind.name} has no amount ${unknown.name} to enter.`, 'Leave it out.');
+      const negative = input.amounts.findIndex(({ amount }) => amount < 0);
+      if (negative >= 0) throw refuseField(`amounts[${negative}]`, 'This is below zero.', 'Give zero or more.');
+      const entered = Object.fromEntries(
+        input.amounts.filter(({ amount }) => amount !== 0).map(({ name, amount }) => [name, amount]),
+      );
+      const result = await manager.update(
+        Filing,
+        { id, version: input.version, status: 'draft' },
+        { entered, version: input.version + 1 },
+      );
+      if (result.affected !== 1) throw conflict('Somebody changed this filing meanwhile. Look again before you save.');
+      await this.audit.record(manager, actor, 'filing.enter', 'filing', id, { from: filing.entered, to: entered });
+      return this.views.of(manager, id);
+    });
+  }
+
   /** Runs every check; with an error it stays a draft, else the figures are kept as the snapshot that will be released. */
   check(actor: Actor, id: string, version: number): Promise<FilingView> {
     return this.database.run(actor, async (manager) => {
-      const { filing, client } = await this.contents.load(manager, id);
-      const content = await this.contents.compute(manager, client, filing);
-      const issues = await this.contents.issuesOf(manager, client, filing, content);
+      const loaded = await this.contents.load(manager, id);
+      const content = await this.contents.compute(manager, loaded);
+      const issues = await this.contents.issuesOf(manager, loaded, content);
       const errors = issues.filter((issue) => issue.severity === 'error');
       if (errors.length > 0) throw refuse(errors);
-      const snapshot = this.contents.stored(content);
+      const snapshot = this.contents.stored(loaded.kind, content);
       await this.executor.apply(manager, actor, FILING_MACHINE, {
         id,
         act: 'check',
         version,
         set: {
           snapshot: JSON.stringify(snapshot),
+          snapshot_version: loaded.kind.snapshotVersion,
           snapshot_digest: digestOf(snapshot),
-          signed_by: null,
-          signer_pin_cipher: null,
-          signed_on: null,
+          ...UNSIGNED,
         },
       });
       return this.views.of(manager, id);
@@ -138,30 +186,26 @@ export class FilingsService {
         id,
         act: 'reopen',
         version,
-        set: {
-          attempt,
-          snapshot: null,
-          snapshot_digest: null,
-          signed_by: null,
-          signer_pin_cipher: null,
-          signed_on: null,
-        },
+        set: { attempt, snapshot: null, snapshot_version: null, snapshot_digest: null, ...UNSIGNED },
       });
       return this.views.of(manager, id);
     });
   }
 
-  /** Records the signer's PIN for the checked return. The figures are then what was signed. */
+  /** Records the signer's PIN for the checked return, and how its balance is paid. The figures are then what was signed. */
   sign(actor: Actor, id: string, input: SignFiling): Promise<FilingView> {
-    if (!/^\d{5}$/.test(input.pin) || input.pin === '00000')
-      throw refuseField(
-        'pin',
-        'A signature PIN has five digits, not all zero.',
-        'Ask the signer for the PIN on Form 8879-EMP.',
-      );
     return this.database.run(actor, async (manager) => {
-      const { filing } = await this.contents.load(manager, id);
+      const loaded = await this.contents.load(manager, id);
+      const { filing, kind } = loaded;
+      if (kind.signedBy === null) throw conflict(`${kind.name} go without a signature.`);
+      if (!/^\d{5}$/.test(input.pin) || input.pin === '00000')
+        throw refuseField(
+          'pin',
+          'A signature PIN has five digits, not all zero.',
+          `Ask the signer for the PIN on ${kind.signedBy}.`,
+        );
       if (filing.status !== 'checked') throw conflict(`This filing is ${filing.status}; only a checked one is signed.`);
+      if (input.payment) await this.payment.refuseUnlessSound(manager, loaded, input.payment);
       const result = await manager.update(
         Filing,
         { id, version: input.version, status: 'checked' },
@@ -169,11 +213,13 @@ export class FilingsService {
           signedBy: actor.userId,
           signerPinCipher: this.secrets.seal(input.pin),
           signedOn: await this.clock.today(manager),
+          paymentAccountId: input.payment?.bankAccountId ?? null,
+          paymentOn: input.payment?.on ?? null,
           version: input.version + 1,
         },
       );
       if (result.affected !== 1) throw conflict('Somebody changed this filing meanwhile. Look again before you sign.');
-      await this.audit.record(manager, actor, 'filing.sign', 'filing', id);
+      await this.audit.record(manager, actor, 'filing.sign', 'filing', id, { payment: input.payment?.on ?? null });
       return this.views.of(manager, id);
     });
   }
@@ -185,25 +231,41 @@ export class FilingsService {
   async release(actor: Actor, id: string, version: number): Promise<FilingView> {
     const view = await this.database.run(actor, async (manager) => {
       await manager.query('SELECT id FROM filing WHERE id = $1 FOR UPDATE', [id]);
-      const { filing, client, content, slip } = await this.slips.rehearse(manager, actor, id);
-      if (filing.status === 'checked') refuseFailed(slip);
-      const isReturn = filing.form === '941';
+      const rehearsed = await this.slips.rehearse(manager, actor, id);
+      const { filing, client, kind, period, content, slip } = rehearsed;
+      if (filing.status === 'checked') {
+        refuseFailed(slip);
+        if (filing.paymentAccountId && filing.paymentOn)
+          await this.payment.refuseUnlessSound(manager, rehearsed, {
+            bankAccountId: filing.paymentAccountId,
+            on: filing.paymentOn,
+          });
+      }
       const documentId = await this.releases.release(manager, actor, FILING_MACHINE, {
         id,
         version,
         clientId: client.id,
-        kind: isReturn ? 'return-941' : 'wage-file',
+        kind: 'filing',
+        receiver: kind.receiver,
+        documentKind: kind.code,
         attempt: filing.attempt,
-        name: isReturn
-          ? `941-${filing.year}Q${filing.quarter}-${client.ein}.xml`
-          : `W2-${filing.year}-${client.ein}.txt`,
-        mediaType: isReturn ? 'application/xml' : 'text/plain',
+        name: kind.fileName(period, client.ein),
+        mediaType: kind.mediaType,
         content: Buffer.from(slip.file, 'utf8'),
         set: { submission_id: null },
-        detail: { form: filing.form, attempt: filing.attempt },
+        detail: { kind: kind.code, attempt: filing.attempt },
       });
-      if (content.form === 'W-2')
-        for (const form of content.set.forms) await this.storeW2(manager, actor, client, filing, form);
+      for (const form of kind.statements?.(content) ?? []) await this.storeW2(manager, actor, client, filing, form);
+      if (kind.lines(content).length > 0)
+        await this.documents.store(
+          manager,
+          actor,
+          client.id,
+          'return-paper',
+          `${id}/${filing.attempt}`,
+          'application/pdf',
+          await this.paperOf(manager, rehearsed, content, false),
+        );
       await this.note(manager, actor, filing, 'released', null, `Released by ${actor.role}.`, null, documentId);
       return this.views.of(manager, id);
     });
@@ -211,21 +273,44 @@ export class FilingsService {
     return view;
   }
 
-  /** The W-2 of one person as PDF: the stored one once released, before that a draft that is kept nowhere. */
-  w2Pdf(actor: Actor, id: string, employeeId: string): Promise<Pick<StoredDocument, 'name' | 'mediaType' | 'content'>> {
+  /** The return as PDF: as it was sent once it was released, before that a draft that is kept nowhere. */
+  returnPdf(actor: Actor, id: string): Promise<Paper> {
     return this.database.run(actor, async (manager) => {
-      const { filing, client } = await this.contents.load(manager, id);
+      const loaded = await this.contents.load(manager, id);
+      const { filing, client, kind } = loaded;
+      const name = kind.fileName(loaded.period, client.ein).replace(/\.\w+$/, '');
+      const hasLeft = filing.status !== 'draft' && filing.status !== 'checked';
+      const stored = hasLeft
+        ? await this.documents.latest(manager, client.id, 'return-paper', `${id}/${filing.attempt}`)
+        : null;
+      if (stored) return { ...(await this.documents.load(manager, stored)), name: `${name}.pdf` };
+      const content = await this.contents.shown(manager, loaded);
+      if (kind.lines(content).length === 0) throw notFound('PDF');
+      return {
+        name: `${name}-draft.pdf`,
+        mediaType: 'application/pdf',
+        content: await this.paperOf(manager, loaded, content, !hasLeft),
+      };
+    });
+  }
+
+  /** The W-2 of one person as PDF: the stored one once released, before that a draft that is kept nowhere. */
+  w2Pdf(actor: Actor, id: string, employeeId: string): Promise<Paper> {
+    return this.database.run(actor, async (manager) => {
+      const loaded = await this.contents.load(manager, id);
+      const { filing, client, kind } = loaded;
+      const year = filing.periodStart.slice(0, 4);
       const stored = await this.documents.latest(manager, client.id, 'w2', `${id}/${employeeId}`);
       if (stored && filing.status !== 'draft')
-        return { ...(await this.documents.load(manager, stored)), name: `W-2-${filing.year}.pdf` };
-      const set = await this.source.w2Set(manager, client, filing.year);
-      const form = set.forms.find((candidate) => candidate.person.employeeId === employeeId);
+        return { ...(await this.documents.load(manager, stored)), name: `W-2-${year}.pdf` };
+      const forms = kind.statements?.(await this.contents.compute(manager, loaded)) ?? [];
+      const form = forms.find((candidate) => candidate.person.employeeId === employeeId);
       if (!form) throw notFound('W-2');
       return {
-        name: `W-2-${filing.year}-draft.pdf`,
+        name: `W-2-${year}-draft.pdf`,
         mediaType: 'application/pdf',
         content: await drawW2({
-          year: filing.year,
+          year: Number(year),
           form,
           employer: { ...client, name: client.legalName },
           isDraft: true,
@@ -243,6 +328,17 @@ export class FilingsService {
     });
   }
 
+  private async paperOf(manager: EntityManager, loaded: Loaded, content: unknown, isDraft: boolean): Promise<Buffer> {
+    const { filing, client, kind, period } = loaded;
+    return drawReturn({
+      kind,
+      content,
+      facts: await this.source.facts(manager, client, period),
+      isDraft,
+      signedOn: filing.signedOn === null ? null : date(filing.signedOn),
+    });
+  }
+
   private async storeW2(
     manager: EntityManager,
     actor: Actor,
@@ -251,7 +347,7 @@ export class FilingsService {
     form: FormW2,
   ): Promise<void> {
     const pdf = await drawW2({
-      year: filing.year,
+      year: Number(filing.periodStart.slice(0, 4)),
       form,
       employer: { ...client, name: client.legalName },
       isDraft: false,

@@ -1,5 +1,5 @@
 import { showDollars, type Cents } from '@zakat/core/money/cents';
-import type { FormW2 } from '@zakat/core/yearend/w2';
+import type { FormW2 } from '@zakat/core/filings/us-w2/form';
 import PDFDocument from 'pdfkit';
 
 export interface W2Paper {

@@ -1,24 +1,22 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { Rung } from '@zakat/contract/filings';
 import { addBusinessDays } from '@zakat/core/calendar/business-days';
-import { addDays, addMonths, date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
-import { quarterOf } from '@zakat/core/calendar/quarter';
-import { achSendBy, form941Due, formW2Due } from '@zakat/core/deposits/due';
+import { BANKING } from '@zakat/core/calendar/holidays';
+import { addDays, date, showDate, yearOf, type LocalDate } from '@zakat/core/calendar/local-date';
+import { achSendBy } from '@zakat/core/deposits/ach-days';
 import { sum } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
-import { formFamilyOf } from '../clients/form-family.js';
 import { Client, Firm } from '../clients/entities.js';
 import { toldApart } from '../clients/told-apart.js';
 import { Clock } from '../clock/clock.js';
 import { PayrollPays } from '../direct-deposits/payroll-pay.js';
 import { FactStore } from '../facts/fact-store.js';
-import { Filing } from '../filings/entities.js';
+import { FilingForms } from '../filings/filing-forms.js';
 import { Payroll } from '../payrolls/entities.js';
 import { nextPayroll } from '../payrolls/next-payroll.js';
 import { Deposits } from '../remittances/deposits.js';
-import { filedElsewhere } from '../take-overs/take-over-store.js';
 
 /** How long before its check date a payroll that nobody has begun stands on the ladder. */
 const DAYS_AHEAD = 14;
@@ -34,6 +32,7 @@ export class LadderService {
     @Inject(Clock) private readonly clock: Clock,
     @Inject(FactStore) private readonly facts: FactStore,
     @Inject(PayrollPays) private readonly pays: PayrollPays,
+    @Inject(FilingForms) private readonly forms: FilingForms,
   ) {}
 
   rungs(actor: Actor): Promise<Rung[]> {
@@ -45,7 +44,7 @@ export class LadderService {
         rungs.push(
           ...(await this.payrollRungs(manager, client, today)),
           ...(await this.payRungs(manager, client, today)),
-          ...(await this.depositRungs(manager, client)),
+          ...(await this.depositRungs(manager, client, today)),
           ...(await this.returnRungs(manager, client, today)),
         );
       }
@@ -61,7 +60,7 @@ export class LadderService {
     );
     const expected = open.length === 0 ? await this.expectedPayroll(manager, client, today) : [];
     const begun = open.map((payroll): Rung => {
-      const sendBy = addBusinessDays(date(payroll.checkDate), -1, 'banking');
+      const sendBy = addBusinessDays(date(payroll.checkDate), -1, BANKING);
       return {
         key: `payroll ${payroll.id}`,
         kind: 'payroll',
@@ -84,7 +83,7 @@ export class LadderService {
   private async expectedPayroll(manager: EntityManager, client: Client, today: LocalDate): Promise<Rung[]> {
     const next = await nextPayroll(manager, this.facts, client);
     if (!next || next.checkDate > addDays(today, DAYS_AHEAD)) return [];
-    const sendBy = addBusinessDays(date(next.checkDate), -1, 'banking');
+    const sendBy = addBusinessDays(date(next.checkDate), -1, BANKING);
     return [
       {
         key: `payroll ${client.id} ${next.periodEnd}`,
@@ -139,7 +138,7 @@ export class LadderService {
     return rungs;
   }
 
-  private async depositRungs(manager: EntityManager, client: Client): Promise<Rung[]> {
+  private async depositRungs(manager: EntityManager, client: Client, today: LocalDate): Promise<Rung[]> {
     const live = (await manager.query(
       `SELECT DISTINCT i.tax, i.liability_date, r.id, r.status FROM remittance_item i JOIN remittance r ON r.id = i.remittance_id WHERE i.client_id = $1 AND i.is_live`,
       [client.id],
@@ -157,16 +156,19 @@ export class LadderService {
       const moves: Readonly<Record<string, string>> = { planned: 'Reviewer: approve', approved: 'Reviewer: release' };
       return [
         {
-          key: `deposit ${client.id} ${deposit.family} ${deposit.due}`,
+          key: `deposit ${client.id} ${deposit.family} ${deposit.due ?? ''}`,
           kind: 'deposit',
           clientId: client.id,
           clientName: client.legalName,
           title: deposit.familyLabel,
-          sendBy: deposit.sendBy,
-          due: deposit.due,
+          // Without a date it may be due any day: it stands where it is seen first.
+          sendBy: deposit.sendBy ?? today,
+          due: deposit.due ?? today,
           amount: deposit.owed,
-          standing: own?.status ?? 'open',
-          move: moves[own?.status ?? ''] ?? 'Preparer: plan the remittance',
+          standing: deposit.question ? 'no date' : (own?.status ?? 'open'),
+          move: deposit.question
+            ? 'Preparer: say how often it is deposited'
+            : (moves[own?.status ?? ''] ?? 'Preparer: plan the remittance'),
           isLate: deposit.isLate,
           path: own ? `/remittances/${own.id}` : `/clients/${client.id}/deposits`,
         },
@@ -174,83 +176,38 @@ export class LadderService {
     });
   }
 
+  /** Returns of this year and the last whose period is over and that have not left. */
   private async returnRungs(manager: EntityManager, client: Client, today: LocalDate): Promise<Rung[]> {
-    const filings = await manager.find(Filing, { where: { clientId: client.id } });
-    const rungs: Rung[] = [];
-    const last = quarterOf(addMonths(today, -3));
-    const paid = (await manager.query(
-      `SELECT extract(year FROM liability_date)::int AS year, extract(quarter FROM liability_date)::int AS quarter FROM ledger_entry
-       WHERE client_id = $1 AND cause IN ('payroll', 'reversal') GROUP BY 1, 2 HAVING sum(CASE cause WHEN 'payroll' THEN 1 ELSE -1 END) > 0`,
-      [client.id],
-    )) as { year: number; quarter: 1 | 2 | 3 | 4 }[];
-    const elsewhere = await filedElsewhere(manager, client.id);
-    // Forms of other families are not prepared here; their own readiness line says so.
-    const files941 = (await formFamilyOf(manager, this.facts, client, today)) === '941';
-    for (const { year, quarter } of files941 ? paid : []) {
-      const filing = filings.find(
-        (candidate) => candidate.form === '941' && candidate.year === year && candidate.quarter === quarter,
-      );
-      const isOver = year < last.year || (year === last.year && quarter <= last.quarter);
-      if (elsewhere.some((form) => form.year === year && form.quarter === quarter)) continue;
-      if (!isOver || (filing && ['released', 'received', 'accepted'].includes(filing.status))) continue;
-      rungs.push(
-        this.returnRung(
-          client,
-          today,
-          `Form 941, Q${quarter} ${year}`,
-          'return',
-          form941Due(year, quarter).due,
-          filing,
-          `/clients/${client.id}/returns?form=941&year=${year}&quarter=${quarter}`,
-        ),
-      );
-    }
-    for (const year of [...new Set(paid.map((row) => row.year))]) {
-      const filing = filings.find((candidate) => candidate.form === 'W-2' && candidate.year === year);
-      if (today <= `${year}-12-31` || (filing && ['released', 'received', 'accepted'].includes(filing.status)))
-        continue;
-      rungs.push(
-        this.returnRung(
-          client,
-          today,
-          `Forms W-2 and W-3, ${year}`,
-          'wage-statements',
-          formW2Due(year).due,
-          filing,
-          `/clients/${client.id}/returns?form=W-2&year=${year}`,
-        ),
-      );
-    }
-    return rungs;
-  }
-
-  private returnRung(
-    client: Client,
-    today: LocalDate,
-    title: string,
-    kind: Rung['kind'],
-    due: LocalDate,
-    filing: Filing | undefined,
-    path: string,
-  ): Rung {
+    const forms = [
+      ...(await this.forms.ofYear(manager, client, yearOf(today) - 1)),
+      ...(await this.forms.ofYear(manager, client, yearOf(today))),
+    ];
     const moves: Readonly<Record<string, string>> = {
       draft: 'Preparer: check',
       checked: 'Sign, then reviewer: release',
       rejected: 'Correct and send again',
     };
-    return {
-      key: `${kind} ${client.id} ${title}`,
-      kind,
-      clientId: client.id,
-      clientName: client.legalName,
-      title,
-      sendBy: due,
-      due,
-      amount: null,
-      standing: filing?.status ?? 'open',
-      move: moves[filing?.status ?? ''] ?? 'Preparer: begin the return',
-      isLate: today > due,
-      path: filing ? `/filings/${filing.id}` : path,
-    };
+    return forms.flatMap((form): Rung[] => {
+      const hasLeft = form.status === 'released' || form.status === 'received' || form.status === 'accepted';
+      if (!form.isOver || !form.files || form.isElsewhere || hasLeft) return [];
+      return [
+        {
+          key: `return ${client.id} ${form.title}`,
+          kind: 'return',
+          clientId: client.id,
+          clientName: client.legalName,
+          title: form.title,
+          sendBy: form.due,
+          due: form.due,
+          amount: null,
+          standing: form.status ?? 'open',
+          move: moves[form.status ?? ''] ?? `Preparer: begin the ${form.noun}`,
+          isLate: today > form.due,
+          path: form.filingId
+            ? `/filings/${form.filingId}`
+            : `/clients/${client.id}/returns?kind=${form.kind}&period=${form.period}`,
+        },
+      ];
+    });
   }
 }

@@ -1,7 +1,7 @@
 import { Injectable } from '@nestjs/common';
 import type { LedgerEntryView } from '@zakat/contract/filings';
 import { date, type LocalDate } from '@zakat/core/calendar/local-date';
-import type { LedgerEntry } from '@zakat/core/ledger/entry';
+import { LIABILITY_CAUSES, PAYMENT_CAUSES, type LedgerEntry } from '@zakat/core/ledger/entry';
 import { isTaxCode, taxOf, type TaxCode } from '@zakat/core/taxes/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
@@ -53,8 +53,8 @@ export class LedgerReader {
       filter.of === 'payments'
         ? ['payment', 'payment-returned']
         : filter.of === 'liabilities'
-          ? ['payroll', 'reversal']
-          : ['payroll', 'reversal', 'payment', 'payment-returned'];
+          ? LIABILITY_CAUSES
+          : [...LIABILITY_CAUSES, ...PAYMENT_CAUSES];
     const rows = (await manager.query(
       `SELECT l.*, CASE WHEN e.id IS NULL THEN NULL ELSE concat_ws(' ', e.first_name, e.last_name) END AS employee FROM ledger_entry l LEFT JOIN employee e ON e.id = l.employee_id
        WHERE l.client_id = $1 AND l.liability_date BETWEEN $2 AND $3 AND l.cause = ANY($4) AND ($5::text[] IS NULL OR l.tax = ANY($5)) ORDER BY l.liability_date, l.id LIMIT 5000`,

@@ -14,6 +14,8 @@ export interface NewEntry {
   readonly remittanceId: string | null;
   /** The take-over that says this was paid elsewhere. */
   readonly takeOverId?: string;
+  /** The return that owes it, or that paid it. */
+  readonly filingId?: string;
   readonly cause: LedgerCause;
   readonly tax: TaxCode;
   readonly agency: string;
@@ -29,6 +31,7 @@ export interface NewJournal {
   readonly memo: string;
   readonly payrollId: string | null;
   readonly remittanceId: string | null;
+  readonly filingId?: string;
   readonly lines: readonly JournalLine[];
 }
 
@@ -43,9 +46,9 @@ export class LedgerWriter {
     postedAt: Date,
   ): Promise<void> {
     await manager.query(
-      `INSERT INTO ledger_entry (firm_id, client_id, employee_id, payroll_id, remittance_id, take_over_id, cause, tax, agency, subject, wages, amount, liability_date, effective_date, posted_by, posted_at)
-       SELECT $1, $2, r."employeeId", r."payrollId", r."remittanceId", r."takeOverId", r.cause, r.tax, r.agency, r.subject, r.wages, r.amount, r."liabilityDate", r."effectiveDate", $3, $4
-       FROM jsonb_to_recordset($5::jsonb) AS r("employeeId" uuid, "payrollId" uuid, "remittanceId" uuid, "takeOverId" uuid, cause text, tax text, agency text, subject bigint, wages bigint, amount bigint, "liabilityDate" date, "effectiveDate" date)`,
+      `INSERT INTO ledger_entry (firm_id, client_id, employee_id, payroll_id, remittance_id, take_over_id, filing_id, cause, tax, agency, subject, wages, amount, liability_date, effective_date, posted_by, posted_at)
+       SELECT $1, $2, r."employeeId", r."payrollId", r."remittanceId", r."takeOverId", r."filingId", r.cause, r.tax, r.agency, r.subject, r.wages, r.amount, r."liabilityDate", r."effectiveDate", $3, $4
+       FROM jsonb_to_recordset($5::jsonb) AS r("employeeId" uuid, "payrollId" uuid, "remittanceId" uuid, "takeOverId" uuid, "filingId" uuid, cause text, tax text, agency text, subject bigint, wages bigint, amount bigint, "liabilityDate" date, "effectiveDate" date)`,
       [actor.firmId, clientId, actor.userId, postedAt, JSON.stringify(entries)],
     );
   }
@@ -53,8 +56,17 @@ export class LedgerWriter {
   async writeJournal(manager: EntityManager, actor: Actor, journal: NewJournal): Promise<void> {
     const id = randomUUID();
     await manager.query(
-      'INSERT INTO journal_entry (id, firm_id, client_id, day, memo, payroll_id, remittance_id) VALUES ($1,$2,$3,$4,$5,$6,$7)',
-      [id, actor.firmId, journal.clientId, journal.day, journal.memo, journal.payrollId, journal.remittanceId],
+      'INSERT INTO journal_entry (id, firm_id, client_id, day, memo, payroll_id, remittance_id, filing_id) VALUES ($1,$2,$3,$4,$5,$6,$7,$8)',
+      [
+        id,
+        actor.firmId,
+        journal.clientId,
+        journal.day,
+        journal.memo,
+        journal.payrollId,
+        journal.remittanceId,
+        journal.filingId ?? null,
+      ],
     );
     await manager.query(
       `INSERT INTO journal_line (journal_entry_id, firm_id, position, account, detail, amount)

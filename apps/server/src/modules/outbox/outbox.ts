@@ -1,13 +1,17 @@
 import { Injectable } from '@nestjs/common';
+import type { ReceiverCode } from '@zakat/core/filings/kind';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 
-export type OutboxKind = 'ach-file' | 'pay-file' | 'return-941' | 'wage-file';
+/** Whose business it is here; who takes it is its receiver. */
+export type OutboxKind = 'ach-file' | 'pay-file' | 'filing';
+export type Receiver = 'bank' | ReceiverCode;
 
 export interface OutboxRow {
   readonly id: string;
   readonly kind: OutboxKind;
+  readonly receiver: Receiver;
   readonly subject_id: string;
   readonly idempotency_key: string;
   readonly document_id: string;
@@ -24,14 +28,14 @@ export class Outbox {
   async put(
     manager: EntityManager,
     actor: Actor,
-    kind: OutboxKind,
+    { kind, receiver }: { readonly kind: OutboxKind; readonly receiver: Receiver },
     subjectId: string,
     attempt: number,
     documentId: string,
   ): Promise<void> {
     await manager.query(
-      'INSERT INTO outbox (id, firm_id, kind, subject_id, idempotency_key, document_id) VALUES ($1,$2,$3,$4,$5,$6)',
-      [randomUUID(), actor.firmId, kind, subjectId, `${kind}:${subjectId}:${attempt}`, documentId],
+      'INSERT INTO outbox (id, firm_id, kind, receiver, subject_id, idempotency_key, document_id) VALUES ($1,$2,$3,$4,$5,$6,$7)',
+      [randomUUID(), actor.firmId, kind, receiver, subjectId, `${kind}:${subjectId}:${attempt}`, documentId],
     );
   }
 

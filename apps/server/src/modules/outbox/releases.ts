@@ -6,7 +6,7 @@ import { Refusal } from '../../http/refusal.js';
 import { Executor } from '../../state-machines/executor.js';
 import type { Machine } from '../../state-machines/machine.js';
 import { Documents } from '../documents/documents.js';
-import { Outbox, type OutboxKind } from './outbox.js';
+import { Outbox, type OutboxKind, type Receiver } from './outbox.js';
 
 /** What goes out, and the subject whose release it is. */
 export interface Leaving {
@@ -14,6 +14,9 @@ export interface Leaving {
   readonly version: number;
   readonly clientId: string;
   readonly kind: OutboxKind;
+  readonly receiver: Receiver;
+  /** What the stored file is. */
+  readonly documentKind: string;
   readonly attempt: number;
   readonly name: string;
   readonly mediaType: string;
@@ -39,8 +42,9 @@ export class Releases {
     machine: Machine<S>,
     leaving: Leaving,
   ): Promise<string> {
-    const { id, version, clientId, kind, attempt, name, mediaType, content, set, detail } = leaving;
-    const documentId = await this.documents.store(manager, actor, clientId, kind, name, mediaType, content);
+    const { id, version, clientId, kind, receiver, documentKind, attempt, name, mediaType, content, set, detail } =
+      leaving;
+    const documentId = await this.documents.store(manager, actor, clientId, documentKind, name, mediaType, content);
     await this.executor.apply(manager, actor, machine, {
       id,
       act: 'release',
@@ -48,7 +52,7 @@ export class Releases {
       set: { released_by: actor.userId, document_id: documentId, ...set },
       detail,
     });
-    await this.outbox.put(manager, actor, kind, id, attempt, documentId);
+    await this.outbox.put(manager, actor, { kind, receiver }, id, attempt, documentId);
     return documentId;
   }
 }

@@ -1,7 +1,8 @@
 import type { SlipCheck } from '@zakat/contract/remittances';
 import { isBusinessDay } from '@zakat/core/calendar/business-days';
+import { BANKING } from '@zakat/core/calendar/holidays';
 import { showDate, type LocalDate } from '@zakat/core/calendar/local-date';
-import { ACH_CUTOFF, earliestSettlement } from '@zakat/core/deposits/due';
+import { ACH_CUTOFF, earliestSettlement } from '@zakat/core/deposits/ach-days';
 import { sentence, type Issue } from '@zakat/core/issues/issue';
 import { showDollars, type Cents } from '@zakat/core/money/cents';
 import type { Actor } from '../../database/firm-database.js';
@@ -29,7 +30,7 @@ export function achChecks(
     },
     {
       label: 'The settlement day is a banking day',
-      isPassed: isBusinessDay(settles, 'banking'),
+      isPassed: isBusinessDay(settles, BANKING),
       says: showDate(settles),
     },
     {

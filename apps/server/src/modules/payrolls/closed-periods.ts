@@ -1,21 +1,18 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { ClosedPeriod } from '@zakat/contract/payrolls';
-import { date, showDate, yearOf } from '@zakat/core/calendar/local-date';
-import { quarterOf } from '@zakat/core/calendar/quarter';
+import { date, showDate } from '@zakat/core/calendar/local-date';
 import { familyLabel } from '@zakat/core/deposits/family';
+import type { FilingKind } from '@zakat/core/filings/kind';
+import { kindOf } from '@zakat/core/filings/registry';
 import { showDollars } from '@zakat/core/money/cents';
 import type { TaxCode } from '@zakat/core/taxes/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import type { Client } from '../clients/entities.js';
+import { periodOf } from '../filings/filing-content.js';
+import { titleOf } from '../filings/titles.js';
 import { Deposits } from '../remittances/deposits.js';
 import { filedElsewhere } from '../take-overs/take-over-store.js';
-
-/** What follows when wages are posted after a form with their figures has left. */
-const AMENDED: Readonly<Record<string, string>> = {
-  '941': 'What is posted now is not on it: it is put right with Form 941-X.',
-  'W-2': 'What is posted now is not on them: they are put right with Forms W-2c and W-3c.',
-};
 
 /** What has left already of the quarter, the year and the deposit that a check date falls into. */
 @Injectable()
@@ -28,25 +25,25 @@ export class ClosedPeriods {
     checkDay: string,
     taxes: readonly TaxCode[],
   ): Promise<ClosedPeriod[]> {
-    const checkDate = date(checkDay);
-    const { year, quarter } = quarterOf(checkDate);
     const filings = (await manager.query(
-      `SELECT form, year, quarter FROM filing WHERE client_id = $1 AND status IN ('released', 'received', 'accepted')
-         AND year = $2 AND (quarter IS NULL OR quarter = $3) ORDER BY form`,
-      [client.id, yearOf(checkDate), quarter],
-    )) as { form: string; year: number; quarter: number | null }[];
+      `SELECT kind, period_start AS "periodStart" FROM filing WHERE client_id = $1 AND status IN ('released', 'received', 'accepted')
+         AND $2 BETWEEN period_start AND period_end ORDER BY kind`,
+      [client.id, checkDay],
+    )) as { kind: string; periodStart: string }[];
     const elsewhere = (await filedElsewhere(manager, client.id)).filter(
-      (form) => form.year === year && form.quarter === quarter,
+      ({ period }) => period.start <= checkDay && period.end >= checkDay,
     );
+    const follows = ({ amendedBy }: FilingKind): string =>
+      `What is posted now is not in it: it is put right with ${amendedBy}.`;
     return [
-      ...filings.map((filing) => ({
-        what: `${filing.quarter === null ? `Forms ${filing.form} for ${filing.year} were` : `Form ${filing.form} for Q${filing.quarter} ${filing.year} was`} released.`,
-        follows: AMENDED[filing.form] ?? 'What is posted now is not on it: it has to be amended.',
-      })),
-      ...elsewhere.map((form) => ({
-        what: `Form 941 for Q${form.quarter} ${form.year} was filed by the former provider.`,
-        follows: AMENDED['941'] ?? '',
-      })),
+      ...filings.map((filing) => {
+        const kind = kindOf(filing.kind);
+        return { what: `Released: ${titleOf(kind, periodOf(filing))}.`, follows: follows(kind) };
+      }),
+      ...elsewhere.map((form) => {
+        const kind = kindOf(form.kind);
+        return { what: `Filed by the former provider: ${titleOf(kind, form.period)}.`, follows: follows(kind) };
+      }),
       ...(await this.deposited(manager, client, checkDay, taxes)),
     ];
   }

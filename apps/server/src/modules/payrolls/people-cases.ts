@@ -36,6 +36,7 @@ import { FactStore, type StoredFact } from '../facts/fact-store.js';
 import { forStates, ownRowsOn } from '../rules/own-rules.js';
 import type { Payroll } from './entities.js';
 import { leaveStands, takenBefore } from './standing-balances.js';
+import { taxNamed } from '@zakat/core/taxes/registry';
 
 /** A person of a payroll with everything but what is typed. */
 export interface PersonCase {
@@ -202,7 +203,10 @@ interface BaseOfCase {
 function ofTheseRules<Base extends BaseOfCase>(base: Base, own: OwnRows | null, states: ReadonlySet<string>): Base {
   const places = ownPlaces(readPlaceRows(own?.places ?? [], 'places', []));
   const isHere = (code: string): boolean => isOfSomePlace(code, places);
-  const mayBeHere = (code: string): boolean => isHere(code) || states.has(code.slice(0, 2));
+  const mayBeHere = (code: string): boolean => {
+    const jurisdiction = taxNamed(code)?.jurisdiction;
+    return isHere(code) || jurisdiction === undefined || states.has(jurisdiction);
+  };
   const only = <Value>(values: Record<string, Value>, keep: (code: string) => boolean): Record<string, Value> =>
     Object.fromEntries(Object.entries(values).filter(([code]) => keep(code)));
   const { employee, employer, yearToDate, monthToDate } = base;

@@ -1,11 +1,15 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { PassGap, ReadinessView } from '@zakat/contract/people';
 import { addBusinessDays } from '@zakat/core/calendar/business-days';
+import { BANKING } from '@zakat/core/calendar/holidays';
 import { addDays, date, yearOf, type LocalDate } from '@zakat/core/calendar/local-date';
-import { quarterOf } from '@zakat/core/calendar/quarter';
-import { form941Due, formW2Due } from '@zakat/core/deposits/due';
 import { text } from '@zakat/core/facts/fact-kind';
+import type { TieOutSide } from '@zakat/core/filings/kind';
+import { periodWith } from '@zakat/core/filings/period';
+import { FILING_KINDS } from '@zakat/core/filings/registry';
 import { clientOnDay, type ClientOnDay } from '@zakat/core/facts/on-day';
+import type { Issue } from '@zakat/core/issues/issue';
+import type { TaxCode } from '@zakat/core/taxes/registry';
 import type { ClientStanding, Gap, PurposeDates } from '@zakat/core/readiness/gap';
 import { gapsOf, questionLines } from '@zakat/core/readiness/gaps';
 import type { EntityManager } from 'typeorm';
@@ -18,6 +22,7 @@ import { Clock } from '../clock/clock.js';
 import { PayAccounts } from '../direct-deposits/pay-accounts.js';
 import { Employee } from '../employees/entities.js';
 import { FactStore } from '../facts/fact-store.js';
+import { DepositSchedules } from '../remittances/deposit-schedules.js';
 import { agenciesSetUp } from '../remittances/agency-payments.service.js';
 import { PeopleCases, computeEntry, usualEntry, type PersonCase } from '../payrolls/people-cases.js';
 import { nextPayroll } from '../payrolls/next-payroll.js';
@@ -34,6 +39,7 @@ export class ReadinessService {
     @Inject(FactStore) private readonly store: FactStore,
     @Inject(PeopleCases) private readonly peopleCases: PeopleCases,
     @Inject(PayAccounts) private readonly accounts: PayAccounts,
+    @Inject(DepositSchedules) private readonly schedules: DepositSchedules,
   ) {}
 
   view(actor: Actor, clientId: string): Promise<ReadinessView> {
@@ -83,6 +89,12 @@ export class ReadinessService {
         client,
         checkDate,
         next !== null && (await lacksBalances(manager, client, next, cases)),
+        await this.depositQuestions(
+          manager,
+          client,
+          people.flatMap((person) => person.taxes),
+          checkDate,
+        ),
       ),
       [...people, ...partners],
       dates(next ? checkDate : null, today),
@@ -117,11 +129,25 @@ export class ReadinessService {
     });
   }
 
+  /** What has to be answered before the taxes of the next checks have due dates, once for each deposit. */
+  private async depositQuestions(
+    manager: EntityManager,
+    client: Client,
+    taxes: readonly TaxCode[],
+    checkDate: LocalDate,
+  ): Promise<Issue[]> {
+    if (taxes.length === 0) return [];
+    const deposits = await this.schedules.of(manager, client);
+    const families = new Map(taxes.map((tax) => [deposits.family(tax).code, deposits.family(tax)]));
+    return [...families.values()].flatMap((family) => deposits.dueOn(family, checkDate)?.question ?? []);
+  }
+
   private async clientStanding(
     manager: EntityManager,
     client: Client,
     day: LocalDate,
     isWithoutBalances: boolean,
+    depositQuestions: readonly Issue[],
   ): Promise<ClientStanding> {
     const accounts = await manager.find(TaxAccount, { where: { clientId: client.id }, order: { from: 'ASC' } });
     const byAgency = new Map<string, ClientStanding['accounts'][number]>();
@@ -152,6 +178,7 @@ export class ReadinessService {
       lacksBalances: isWithoutBalances && !startsIn(facts, day),
       accounts: [...byAgency.values()],
       agenciesSetUp: await agenciesSetUp(manager),
+      depositQuestions,
       facts,
     };
   }
@@ -196,13 +223,16 @@ const NO_FACTS = {
 
 /** When each purpose comes next, from the next check date on. */
 function dates(checkDate: LocalDate | null, today: LocalDate): PurposeDates {
-  const quarter = quarterOf(checkDate ?? today);
   const paid = checkDate ?? today;
+  const nextDue = (station: TieOutSide['station']): LocalDate | null =>
+    FILING_KINDS.filter(({ tieOut }) => tieOut.station === station)
+      .map((kind) => kind.due(periodWith(kind.period, paid)).due)
+      .sort()[0] ?? null;
   return {
     paycheck: checkDate,
     'new-hire': null,
-    deposit: checkDate === null ? null : addBusinessDays(paid, 1, 'banking'),
-    return: form941Due(quarter.year, quarter.quarter).due,
-    'wage-statement': formW2Due(quarter.year).due,
+    deposit: checkDate === null ? null : addBusinessDays(paid, 1, BANKING),
+    return: nextDue('returns'),
+    'wage-statement': nextDue('wage-statements'),
   };
 }

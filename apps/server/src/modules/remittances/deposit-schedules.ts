@@ -1,93 +1,182 @@
-import { Injectable } from '@nestjs/common';
-import { date, type LocalDate } from '@zakat/core/calendar/local-date';
+import { Inject, Injectable } from '@nestjs/common';
+import { date, parseDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { firstDayOf, lastDayOf, quarterOf } from '@zakat/core/calendar/quarter';
-import type { DatedAmount } from '@zakat/core/deposits/federal-schedule';
 import {
-  federalDeposits,
+  classOfYear,
   lookbackQuarters,
-  scheduleOfYear,
-  type FederalDeposits,
-  type Scheduled,
-} from '@zakat/core/deposits/schedules';
+  type ClassFacts,
+  type ClassFound,
+  type DatedAmount,
+} from '@zakat/core/deposits/deposit-class';
+import { depositDates, type Accrued, type DepositDates, type DepositDue } from '@zakat/core/deposits/deposit-dates';
+import { familyOf, type DepositFamily, type FederalForm } from '@zakat/core/deposits/family';
+import { formOf } from '@zakat/core/facts/employer-of';
 import { text, type FactValue } from '@zakat/core/facts/fact-kind';
-import { ZERO, cents, parseDollars, sum, type Cents } from '@zakat/core/money/cents';
+import { inForce } from '@zakat/core/jurisdictions/dated';
+import { LIABILITY_CAUSES } from '@zakat/core/ledger/entry';
+import { ZERO, negate, parseDollars, sum, type Cents } from '@zakat/core/money/cents';
+import { codesWhere, isTaxCode, type TaxCode } from '@zakat/core/taxes/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import type { Client } from '../clients/entities.js';
+import { Clock } from '../clock/clock.js';
 
 const QUARTER_FIELDS = ['q3', 'q4', 'q1', 'q2'] as const;
-/** Taxes of Form 941: federal ones but for unemployment. */
-const OF_FORM_941 = `l.cause IN ('payroll','reversal') AND l.tax LIKE 'US-%' AND l.tax <> 'US-FUTA'`;
+/** Taxes that are on the return of a client and not on that of federal unemployment. */
+const ON_THE_RETURN = codesWhere((tax) => tax.level === 'federal' && tax.kind !== 'unemployment');
 const LONG_AGO = date('1900-01-01');
 
 type Whose = Pick<Client, 'id' | 'lookbackAmount'>;
 interface Known {
   readonly lookbacks: readonly FactValue[];
-  readonly firstWages: string;
-  readonly firstLiability: string | null;
+  readonly employer: FactValue;
+  readonly firstLiability: LocalDate | null;
+  readonly frequencies: readonly { readonly agency: string; readonly class: string; readonly since: LocalDate }[];
+}
+const NOTHING: Known = { lookbacks: [], employer: {}, firstLiability: null, frequencies: [] };
+interface Row {
+  readonly tax: string;
+  readonly liability_date: string;
+  readonly paid_on: string | null;
+  readonly is_quarter: boolean;
+  readonly amount: string;
 }
 
-/** The federal deposit schedule of clients: by year from the lookback, and from the day 100,000 are reached. */
+/** The deposits of one client: which there are, and when what accrued on a day is due. */
+export class ClientDeposits {
+  private readonly dates = new Map<string, DepositDates>();
+
+  constructor(
+    private readonly client: Whose,
+    private readonly known: Known,
+    private readonly rows: readonly (Row & { readonly tax: TaxCode })[],
+    private readonly form: FederalForm,
+  ) {}
+
+  family(tax: TaxCode): DepositFamily {
+    return familyOf(tax, this.form);
+  }
+
+  of(family: DepositFamily): DepositDates {
+    const known = this.dates.get(family.code) ?? this.read(family, []);
+    this.dates.set(family.code, known);
+    return known;
+  }
+
+  /** When something of a check date would be due besides what has accrued. */
+  dueOn(family: DepositFamily, day: LocalDate): DepositDue | null {
+    return this.read(family, [{ date: day, amount: ZERO }]).dues.get(day) ?? null;
+  }
+
+  private read(family: DepositFamily, more: readonly Accrued[]): DepositDates {
+    const own = this.rows.filter((row) => this.family(row.tax).code === family.code);
+    const accrued = own.map((row): Accrued => {
+      const amount = rawCents(row.amount);
+      const day = date(row.liability_date);
+      return row.paid_on === null
+        ? { date: day, amount, ...(row.is_quarter ? { isSummed: true } : {}) }
+        : { date: day, amount: ZERO, deposited: [{ date: date(row.paid_on), amount: negate(amount) }] };
+    });
+    const liabilities = accrued.filter(({ deposited }) => deposited === undefined);
+    return depositDates(
+      family,
+      family.calendar,
+      [...accrued, ...more],
+      factsOf(this.client, this.known, family, liabilities),
+    );
+  }
+}
+
+/** How often clients deposit: by year from the lookback, as entered with an account, and from the day a mark is reached. */
 @Injectable()
 export class DepositSchedules {
-  /** The schedule with which a year begins, for many clients at once. */
-  async ofYear(manager: EntityManager, clients: readonly Whose[], year: number): Promise<Map<string, Scheduled>> {
+  constructor(@Inject(Clock) private readonly clock: Clock) {}
+
+  /** How the federal taxes of many clients are deposited when a year begins. */
+  async ofYear(manager: EntityManager, clients: readonly Whose[], year: number): Promise<Map<string, ClassFound>> {
     const known = await this.known(
       manager,
       clients.map((client) => client.id),
     );
-    const [first] = lookbackQuarters(year);
-    const from = first ? firstDayOf(first) : LONG_AGO;
+    const familyFor = (id: string): DepositFamily => familyOf('US-FIT', formOf((known.get(id) ?? NOTHING).employer));
+    const firstOf = (id: string) => {
+      const rules = rulesOf(familyFor(id), year);
+      return rules?.lookback ? lookbackQuarters(rules.lookback.period, year)[0] : undefined;
+    };
     // Only where the ledger goes far enough back are its amounts looked at.
-    const complete = clients.filter((client) => {
-      const since = completeFrom(known.get(client.id));
+    const complete = clients.filter(({ id }) => {
+      const since = completeFrom(known.get(id) ?? NOTHING);
+      const first = firstOf(id);
       return since !== null && first !== undefined && since <= lastDayOf(first);
     });
+    const from = complete
+      .map(({ id }) => firstOf(id))
+      .flatMap((first) => (first ? [firstDayOf(first)] : []))
+      .sort()[0];
     const sums = await this.quarters(
       manager,
       complete.map((client) => client.id),
-      from,
+      from ?? LONG_AGO,
     );
     return new Map(
-      clients.map((client) => [client.id, startOf(client, known.get(client.id), sums.get(client.id) ?? [], year)]),
+      clients.map((client): [string, ClassFound] => {
+        const family = familyFor(client.id);
+        const rules = rulesOf(family, year);
+        const own = known.get(client.id) ?? NOTHING;
+        return [
+          client.id,
+          rules
+            ? classOfYear(rules, year, factsOf(client, own, family, sums.get(client.id) ?? []))
+            : { class: null, why: `No deposit calendar is loaded for ${family.label}.` },
+        ];
+      }),
     );
   }
 
-  /** The deposit periods of one client. */
-  async of(manager: EntityManager, client: Whose): Promise<FederalDeposits> {
-    const known = (await this.known(manager, [client.id])).get(client.id);
+  /** The deposits of one client. */
+  async of(manager: EntityManager, client: Whose): Promise<ClientDeposits> {
+    const known = (await this.known(manager, [client.id])).get(client.id) ?? NOTHING;
     const rows = (await manager.query(
       // A whole quarter brought in on one day says nothing about what accumulated in a deposit period.
-      `SELECT l.liability_date, p.kind = 'brought-in' AND p.period_start <> p.check_date AS is_quarter, sum(l.amount)::bigint AS amount
-       FROM ledger_entry l JOIN payroll p ON p.id = l.payroll_id WHERE l.client_id = $1 AND ${OF_FORM_941} GROUP BY 1, 2 ORDER BY 1`,
-      [client.id],
-    )) as { liability_date: string; is_quarter: boolean; amount: string }[];
-    const amounts = rows.map((row) => ({ ...row, date: date(row.liability_date), amount: cents(Number(row.amount)) }));
-    return federalDeposits(
-      amounts.filter((row) => !row.is_quarter),
-      (year) => startOf(client, known, amounts, year),
-    );
+      `SELECT l.tax, l.liability_date, CASE WHEN l.cause = ANY($2) THEN NULL ELSE l.effective_date END AS paid_on,
+         coalesce(p.kind = 'brought-in' AND p.period_start <> p.check_date, false) AS is_quarter, sum(l.amount)::bigint AS amount
+       FROM ledger_entry l LEFT JOIN payroll p ON p.id = l.payroll_id WHERE l.client_id = $1 GROUP BY 1, 2, 3, 4 ORDER BY 2, 1`,
+      [client.id, LIABILITY_CAUSES],
+    )) as Row[];
+    const read = rows.flatMap((row) => (isTaxCode(row.tax) ? [{ ...row, tax: row.tax }] : []));
+    return new ClientDeposits(client, known, read, formOf(known.employer));
   }
 
   private async known(manager: EntityManager, ids: readonly string[]): Promise<Map<string, Known>> {
+    const today = await this.clock.today(manager);
     const facts = (await manager.query(
-      `SELECT client_id, kind, value FROM client_fact WHERE client_id = ANY($1) AND kind IN ('lookback','employer') ORDER BY effective_from DESC, id DESC`,
-      [ids],
+      `SELECT client_id, kind, value FROM client_fact WHERE client_id = ANY($1) AND (kind = 'lookback' OR kind = 'employer' AND effective_from <= $2)
+       ORDER BY effective_from DESC, id DESC`,
+      [ids, today],
     )) as { client_id: string; kind: string; value: FactValue }[];
     const first = (await manager.query(
       `SELECT c.id, f.liability_date AS day FROM unnest($1::uuid[]) AS c(id) LEFT JOIN LATERAL
          (SELECT liability_date FROM ledger_entry WHERE client_id = c.id ORDER BY liability_date LIMIT 1) f ON true`,
       [ids],
     )) as { id: string; day: string | null }[];
+    const frequencies = (await manager.query(
+      `SELECT client_id, agency, deposit_frequency AS class, effective_from FROM tax_account WHERE client_id = ANY($1) AND deposit_frequency <> '' ORDER BY effective_from DESC`,
+      [ids],
+    )) as { client_id: string; agency: string; class: string; effective_from: string }[];
+    const byClient = new Map<string, { client_id: string; kind: string; value: FactValue }[]>();
+    for (const fact of facts) byClient.set(fact.client_id, [...(byClient.get(fact.client_id) ?? []), fact]);
     return new Map(
-      first.map(({ id, day }) => {
-        const own = facts.filter((fact) => fact.client_id === id);
+      first.map(({ id, day }): [string, Known] => {
+        const own = byClient.get(id) ?? [];
         return [
           id,
           {
             lookbacks: own.filter((fact) => fact.kind === 'lookback').map((fact) => fact.value),
-            firstWages: text(own.find((fact) => fact.kind === 'employer')?.value ?? {}, 'firstWages'),
-            firstLiability: day,
+            employer: own.find((fact) => fact.kind === 'employer')?.value ?? {},
+            firstLiability: day === null ? null : date(day),
+            frequencies: frequencies
+              .filter((row) => row.client_id === id)
+              .map((row) => ({ agency: row.agency, class: row.class, since: date(row.effective_from) })),
           },
         ];
       }),
@@ -103,8 +192,8 @@ export class DepositSchedules {
     if (ids.length === 0) return found;
     const rows = (await manager.query(
       `SELECT l.client_id, date_trunc('quarter', l.liability_date)::date AS day, sum(l.amount)::bigint AS amount
-       FROM ledger_entry l WHERE l.client_id = ANY($1) AND l.liability_date >= $2 AND ${OF_FORM_941} GROUP BY 1, 2`,
-      [ids, from],
+       FROM ledger_entry l WHERE l.client_id = ANY($1) AND l.liability_date >= $2 AND l.cause = ANY($3) AND l.tax = ANY($4) GROUP BY 1, 2`,
+      [ids, from, LIABILITY_CAUSES, ON_THE_RETURN],
     )) as { client_id: string; day: string; amount: string }[];
     for (const row of rows)
       found.set(row.client_id, [
@@ -115,27 +204,30 @@ export class DepositSchedules {
   }
 }
 
+const rulesOf = (family: DepositFamily, year: number) =>
+  family.calendar ? inForce(family.calendar.rules, date(`${year}-01-01`))?.value : undefined;
+
 /** Since when the ledger has everything: always, where it has the first wages that were ever paid. */
-function completeFrom(known: Known | undefined): LocalDate | null {
-  if (!known?.firstLiability) return null;
-  const first = date(known.firstLiability);
-  if (known.firstWages === '') return first;
-  return first <= lastDayOf(quarterOf(date(known.firstWages))) ? LONG_AGO : first;
+function completeFrom({ firstLiability, employer }: Known): LocalDate | null {
+  if (!firstLiability) return null;
+  const firstWages = parseDate(text(employer, 'firstWages'));
+  return firstWages !== null && firstLiability <= lastDayOf(quarterOf(firstWages)) ? LONG_AGO : firstLiability;
 }
 
-function startOf(
-  client: Whose,
-  known: Known | undefined,
-  liabilities: readonly DatedAmount[],
-  year: number,
-): Scheduled {
-  const entered = known?.lookbacks.find((value) => text(value, 'year') === String(year));
-  return scheduleOfYear(year, {
-    entered: entered ? amountOf(entered) : null,
+/** What is known of how often a client deposits the taxes of a family. */
+function factsOf(client: Whose, known: Known, family: DepositFamily, liabilities: readonly DatedAmount[]): ClassFacts {
+  const isReturn = family.agency === 'IRS' && family.code === familyOf('US-FIT', formOf(known.employer)).code;
+  return {
+    said: (day) => known.frequencies.find((row) => row.agency === family.agency && row.since <= day) ?? null,
+    entered: (year) => {
+      const found = isReturn ? known.lookbacks.find((value) => text(value, 'year') === String(year)) : undefined;
+      return found ? amountOf(found) : null;
+    },
     liabilities,
     completeFrom: completeFrom(known),
-    otherwise: client.lookbackAmount,
-  });
+    firstWages: parseDate(text(known.employer, 'firstWages')),
+    otherwise: isReturn ? client.lookbackAmount : null,
+  };
 }
 
 const amountOf = (lookback: FactValue): Cents =>

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date, makeDate, yearOf, type LocalDate } from '@zakat/core/calendar/local-date';
 import { lastDayOf, quarterOf } from '@zakat/core/calendar/quarter';
-import { amountTypeOf, familyOf, type DepositFamily } from '@zakat/core/deposits/family';
+import { amountTypeOf, findFamily, type DepositFamily } from '@zakat/core/deposits/family';
 import { writeTaxPayments, type TaxCredit, type TxpAmount } from '@zakat/core/formats/nacha/tax-payment';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { add, ZERO, type Cents } from '@zakat/core/money/cents';
@@ -13,9 +13,9 @@ import { BankAccount, Firm, type Client } from '../clients/entities.js';
 import { agencyPaymentOf } from './agency-payments.service.js';
 import type { Remittance, RemittanceItem } from './entities.js';
 
-/** The tax period of a payment: the quarter, and the year for Form 940, which is a return of the year. */
-const periodEndOf = ({ calendar }: DepositFamily, day: LocalDate): LocalDate =>
-  calendar === 'federal-unemployment' ? makeDate(yearOf(day), 12, 31) : lastDayOf(quarterOf(day));
+/** The tax period of a payment: that of the return that says it. */
+const periodEndOf = ({ period }: Pick<DepositFamily, 'period'>, day: LocalDate): LocalDate =>
+  period === 'year' ? makeDate(yearOf(day), 12, 31) : lastDayOf(quarterOf(day));
 
 /** Makes the ACH file of a remittance: one CCD+ credit for each quarter its liabilities fall in. */
 @Injectable()
@@ -46,10 +46,9 @@ export class PaymentFile {
         ? ''
         : await accountNumberOn(manager, client.id, remittance.agency, remittance.settles);
     const taxpayerId = account.replace(/[^0-9A-Za-z]/g, '') || client.ein;
-    const first = items[0];
-    if (!first) throw new Error('a remittance without liabilities');
-    const family = familyOf(first.tax as TaxCode);
-    const taxType = payee.taxTypes[family.code] ?? family.taxType;
+    // A locality that a firm added is paid under the code of its agency, by the quarter.
+    const family = findFamily(remittance.family) ?? { period: 'quarter' as const, taxType: '01100' };
+    const taxType = payee.taxTypes[remittance.family] ?? family.taxType;
     const quarters = new Map<string, Map<string, Cents>>();
     for (const item of items) {
       const end = periodEndOf(family, date(item.liabilityDate));

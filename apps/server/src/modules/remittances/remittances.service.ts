@@ -10,7 +10,7 @@ import type {
   UnrecordPaid,
 } from '@zakat/contract/remittances';
 import { date, daysBetween, showDate } from '@zakat/core/calendar/local-date';
-import { familyLabel, familyOf } from '@zakat/core/deposits/family';
+import { familyLabel } from '@zakat/core/deposits/family';
 import { showDollars, sum } from '@zakat/core/money/cents';
 import { agencyName, isTaxCode, taxOf } from '@zakat/core/taxes/registry';
 import { randomUUID } from 'node:crypto';
@@ -88,7 +88,7 @@ export class RemittancesService {
           throw conflict('Nothing is owed for one of these liabilities any more. Look again.');
         return line;
       });
-      const families = [...new Set(chosen.map((line) => familyOf(line.tax).code))];
+      const families = [...new Set(chosen.map((line) => line.family.code))];
       const family = families[0];
       if (!family || families.length > 1)
         throw refuseField(
@@ -103,7 +103,10 @@ export class RemittancesService {
         throw refuse([problem('payment.not-set-up', 'agency', { agency: agencyName(agency) })]);
       const id = randomUUID();
       const amount = sum(chosen.map((line) => line.owed));
-      const due = chosen.map((line) => line.due).sort()[0] ?? first.due;
+      const question = chosen.find((line) => line.due === null)?.question;
+      if (question) throw refuse([question]);
+      const due = chosen.flatMap((line) => line.due ?? []).sort()[0];
+      if (!due) throw conflict('Nothing of this has a due date.');
       await manager.insert(Remittance, {
         id,
         firmId: actor.firmId,
@@ -216,6 +219,8 @@ export class RemittancesService {
         version,
         clientId: remittance.clientId,
         kind: 'ach-file',
+        receiver: 'bank',
+        documentKind: 'ach-file',
         attempt: 1,
         name: `${remittance.reference}.ach`,
         mediaType: 'text/plain',

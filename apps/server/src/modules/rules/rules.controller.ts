@@ -1,14 +1,4 @@
-import {
-  Body,
-  Controller,
-  Get,
-  HttpCode,
-  Inject,
-  Param,
-  ParseUUIDPipe,
-  Post,
-  Query,
-} from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Query } from '@nestjs/common';
 import { Accepted } from '@zakat/contract/clients';
 import { JurisdictionRow, ProposeRulePack, RulePackRow, RulePackView, RuleRow } from '@zakat/contract/rules';
 import { AtVersion } from '@zakat/contract/payrolls';

@@ -3,14 +3,21 @@ import type { LocalDate } from '@zakat/core/calendar/local-date';
 import { text } from '@zakat/core/facts/fact-kind';
 import { clientOnDay } from '@zakat/core/facts/on-day';
 import { DEDUCTION_ITEMS, findItem } from '@zakat/core/items/registry';
-import { TAXES, unemploymentStateOf, type TaxCode } from '@zakat/core/taxes/registry';
+import {
+  TAXES,
+  codesWhere,
+  isStateIncomeTax,
+  isStateUnemployment,
+  type Tax,
+  type TaxCode,
+} from '@zakat/core/taxes/registry';
 import type { BalanceItem, BalanceScope } from '@zakat/core/take-over/columns';
 import type { EntityManager } from 'typeorm';
 import type { Client } from '../clients/entities.js';
 import { FactStore } from '../facts/fact-store.js';
 import { PeopleCases, computeEntry, usualEntry } from '../payrolls/people-cases.js';
 
-const FEDERAL: readonly TaxCode[] = TAXES.filter((tax) => tax.code.startsWith('US-')).map((tax) => tax.code);
+const FEDERAL: readonly TaxCode[] = codesWhere((tax) => tax.level === 'federal');
 const ORDER = new Map(TAXES.map((tax, index) => [tax.code, index]));
 
 /** Everything a client's file may have a column for, and what its people's usual checks have. */
@@ -41,9 +48,8 @@ export class BalanceScopes {
       client.id,
     ])) as { agency: string }[];
     for (const { agency } of accounts) {
-      const state = unemploymentStateOf(agency);
-      if (state) taxes.add(`${state}-SUI`);
-      for (const tax of TAXES) if (tax.agency === agency && tax.code.endsWith('-SIT')) taxes.add(tax.code);
+      const isAsked = (tax: Tax): boolean => isStateIncomeTax(tax) || isStateUnemployment(tax);
+      for (const tax of codesWhere((one) => one.agency === agency && isAsked(one))) taxes.add(tax);
     }
     const items = await this.itemsOf(manager, client, day);
     return {

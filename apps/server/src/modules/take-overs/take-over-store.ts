@@ -1,4 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
+import { firstDayOf } from '@zakat/core/calendar/quarter';
+import { periodWith, type FilingPeriod } from '@zakat/core/filings/period';
+import { FILING_KINDS } from '@zakat/core/filings/registry';
+import { ZERO, type Cents } from '@zakat/core/money/cents';
 import { takeOverDifferences, type Difference } from '@zakat/core/take-over/differences';
 import { readBalances, type Balance, type KnownPerson, type ReadBalances } from '@zakat/core/take-over/read-balances';
 import type { BalanceScope } from '@zakat/core/take-over/columns';
@@ -127,26 +131,30 @@ export class TakeOverStore {
   }
 }
 
-/** The return of a quarter as a former provider filed it, in cents. */
+/** A return as a former provider filed it. */
 export interface FiledElsewhere {
-  readonly year: number;
-  readonly quarter: 1 | 2 | 3 | 4;
-  readonly line: (code: string) => number;
+  /** Code of the kind. */
+  readonly kind: string;
+  readonly period: FilingPeriod;
+  /** What was entered of it, in cents. */
+  readonly line: (code: string) => Cents;
 }
 
-/** Forms 941 that a former provider filed for the quarters of accepted take-overs. */
+/** Returns that a former provider filed for the quarters of accepted take-overs. */
 export async function filedElsewhere(manager: EntityManager, clientId: string): Promise<FiledElsewhere[]> {
   const rows = (await manager.query(
     `SELECT year, reported FROM take_over WHERE client_id = $1 AND status = 'accepted'`,
     [clientId],
   )) as { year: number; reported: ReportedFigure[] }[];
   return rows.flatMap(({ year, reported }) =>
-    reported
-      .filter((figure) => figure.code === 'US-941.filed')
-      .map(({ quarter }): FiledElsewhere => ({
-        year,
-        quarter,
-        line: (code) => reported.find((figure) => figure.quarter === quarter && figure.code === code)?.amount ?? 0,
-      })),
+    FILING_KINDS.flatMap((kind) =>
+      reported
+        .filter((figure) => figure.code === `${kind.pays?.family ?? ''}.filed`)
+        .map(({ quarter }): FiledElsewhere => ({
+          kind: kind.code,
+          period: periodWith(kind.period, firstDayOf({ year, quarter })),
+          line: (code) => reported.find((figure) => figure.quarter === quarter && figure.code === code)?.amount ?? ZERO,
+        })),
+    ),
   );
 }

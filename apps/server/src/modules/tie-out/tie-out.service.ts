@@ -1,10 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { LedgerEntryView, TieOutView } from '@zakat/contract/filings';
-import { tieOut } from '@zakat/core/ledger/tie-out';
-import { ZERO, add, cents, subtract, sum, type Cents } from '@zakat/core/money/cents';
-import { columnTwo, lineValue, type Form941, type LineId } from '@zakat/core/returns/form-941';
+import { FILING_KINDS, kindOf } from '@zakat/core/filings/registry';
+import { shareKey, tieOut, type ReturnedTaxes } from '@zakat/core/ledger/tie-out';
+import { ZERO, add, subtract, sum, type Cents } from '@zakat/core/money/cents';
 import { TAXES, taxOf, type TaxCode, type TaxGroup } from '@zakat/core/taxes/registry';
-import type { FormW2 } from '@zakat/core/yearend/w2';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { rawCents } from '../../database/cents-column.js';
@@ -13,10 +12,10 @@ import { findClient } from '../clients/clients.service.js';
 import type { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
 import { Filing } from '../filings/entities.js';
-import { FilingSource } from '../filings/filing-source.js';
+import { FilingContent, periodOf, type Loaded } from '../filings/filing-content.js';
 import { LedgerReader } from '../ledger/ledger-reader.js';
 import { Deposits } from '../remittances/deposits.js';
-import { filedElsewhere, type FiledElsewhere } from '../take-overs/take-over-store.js';
+import { filedElsewhere } from '../take-overs/take-over-store.js';
 
 @Injectable()
 export class TieOutService {
@@ -24,7 +23,7 @@ export class TieOutService {
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(LedgerReader) private readonly ledger: LedgerReader,
     @Inject(Deposits) private readonly deposits: Deposits,
-    @Inject(FilingSource) private readonly source: FilingSource,
+    @Inject(FilingContent) private readonly contents: FilingContent,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -33,15 +32,14 @@ export class TieOutService {
       const client = await findClient(manager, clientId);
       const { from, to } = daysOf(period);
       const entries = await this.ledger.entries(manager, clientId, from, to);
-      const { returned, adjustments } = await this.returned(manager, clientId, period);
+      const filings = await this.filingsOf(manager, client, period);
       const { notYetDue, underWay } = await this.owing(manager, client, from, to);
       const rows = tieOut({
         register: await this.register(manager, clientId, from, to),
         entries,
-        returned,
-        adjustments,
-        wageStatements:
-          period.quarter === null ? await this.wageStatements(manager, client, period.year) : new Map<string, Cents>(),
+        returned: await this.returned(manager, client, period, filings),
+        wageStatements: await this.wageStatements(manager, filings),
+        ofEmployees: OF_EMPLOYEES,
         notYetDue,
         underWay,
       });
@@ -58,7 +56,7 @@ export class TieOutService {
     });
   }
 
-  /** The entries behind a cell of the tie-out: a group of taxes, as liabilities or as payments. */
+  /** The entries behind a cell of the tie-out or a line of a return: a group of taxes or several codes, as liabilities or as payments. */
   entries(
     actor: Actor,
     clientId: string,
@@ -69,10 +67,11 @@ export class TieOutService {
     return this.database.run(actor, async (manager) => {
       await findClient(manager, clientId);
       const { from, to } = daysOf(period);
+      const share = OF_EMPLOYEES.find((one) => shareKey(one) === group);
       const taxes = TAXES.filter((tax) =>
-        group.endsWith('-EE')
-          ? tax.group === group.slice(0, -3) && tax.payer === 'employee'
-          : tax.group === group || tax.code === group,
+        share
+          ? tax.group === share && tax.payer === 'employee'
+          : tax.group === group || group.split(',').includes(tax.code),
       ).map((tax) => tax.code);
       return this.ledger.view(manager, clientId, { from, to, taxes: group === 'all' ? null : taxes, of });
     });
@@ -91,45 +90,63 @@ export class TieOutService {
     return new Map(rows.map((row) => [row.tax, rawCents(row.amount)]));
   }
 
-  private async returned(
-    manager: EntityManager,
-    clientId: string,
-    period: Period,
-  ): Promise<{ returned: Map<TaxGroup, Cents>; adjustments: Cents }> {
-    const filings = await manager.find(Filing, { where: { clientId, form: '941', year: period.year } });
-    const isAsked = (quarter: number | null): boolean => period.quarter === null || quarter === period.quarter;
-    const forms = filings
-      .filter((filing) => filing.snapshot !== null && isAsked(filing.quarter))
-      .map((filing) => taxesOf((filing.snapshot as { form941: Form941 }).form941));
-    const elsewhere = (await filedElsewhere(manager, clientId))
-      .filter((form) => form.year === period.year && isAsked(form.quarter))
-      .map(taxesOfElsewhere);
-    const all = [...forms, ...elsewhere];
-    if (all.length === 0) return { returned: new Map(), adjustments: ZERO };
-    return {
-      returned: new Map<TaxGroup, Cents>([
-        ['US-FIT', sum(all.map((form) => form.incomeTax))],
-        ['US-OASDI', sum(all.map((form) => form.oasdi))],
-        ['US-HI', sum(all.map((form) => form.hi))],
-      ]),
-      adjustments: sum(all.map((form) => form.adjustments)),
-    };
+  /** The filings whose figures are compared: those of the period, and with a quarter none that is for longer. */
+  private async filingsOf(manager: EntityManager, client: Client, period: Period): Promise<Loaded[]> {
+    const { from, to } = daysOf(period);
+    const rows = await manager.find(Filing, { where: { clientId: client.id } });
+    return rows
+      .filter((filing) => filing.periodStart >= from && filing.periodEnd <= to)
+      .map((filing) => ({ filing, client, kind: kindOf(filing.kind), period: periodOf(filing) }));
   }
 
-  private async wageStatements(manager: EntityManager, client: Client, year: number): Promise<Map<string, Cents>> {
-    const filing = await manager.findOneBy(Filing, { clientId: client.id, form: 'W-2', year });
-    if (!filing) return new Map();
-    const stored = filing.snapshot as { set: { forms: FormW2[] } } | null;
-    const forms = stored ? stored.set.forms : (await this.source.w2Set(manager, client, year)).forms;
-    const totals = new Map<string, Cents>([
-      // What a payer of sick pay withheld is on the forms and in no deposit of this employer.
-      ['US-FIT', sum(forms.map((form) => subtract(form.box2, ofInsurer(form, 'incomeTax'))))],
-      ['US-OASDI', sum(forms.map((form) => subtract(form.box4, ofInsurer(form, 'oasdi'))))],
-      ['US-HI', sum(forms.map((form) => subtract(form.box6, ofInsurer(form, 'hi'))))],
-    ]);
-    for (const form of forms)
-      for (const line of form.states)
-        totals.set(`${line.state}-SIT`, add(totals.get(`${line.state}-SIT`) ?? ZERO, line.tax));
+  /** What returns say of their taxes, each kind once: as they were checked, or as a former provider filed them. */
+  private async returned(
+    manager: EntityManager,
+    client: Client,
+    period: Period,
+    filings: readonly Loaded[],
+  ): Promise<ReturnedTaxes[]> {
+    const { from, to } = daysOf(period);
+    const elsewhere = (await filedElsewhere(manager, client.id)).filter(
+      ({ period: filed }) => filed.start >= from && filed.end <= to,
+    );
+    const sides: ReturnedTaxes[] = [];
+    for (const kind of FILING_KINDS.filter(({ tieOut: side }) => side.station === 'returns')) {
+      const parts: { amounts: ReadonlyMap<TaxGroup, Cents>; adjustments: Cents }[] = [];
+      for (const loaded of filings) {
+        if (loaded.kind.code !== kind.code || loaded.filing.snapshot === null) continue;
+        const content = await this.contents.shown(manager, loaded);
+        const isInLedger = loaded.filing.status === 'accepted';
+        parts.push({
+          amounts: kind.tieOut.amounts(content),
+          // What only the return knows is in the ledger once it is accepted.
+          adjustments: kind.adds && isInLedger ? ZERO : kind.tieOut.adjustments(content),
+        });
+      }
+      for (const form of elsewhere) {
+        const part = form.kind === kind.code ? kind.elsewhere?.(form.line) : undefined;
+        if (part) parts.push(part);
+      }
+      if (parts.length === 0) continue;
+      sides.push({
+        amounts: new Map(
+          kind.tieOut.groups.map((group) => [group, sum(parts.map(({ amounts }) => amounts.get(group) ?? ZERO))]),
+        ),
+        adjustments: sum(parts.map((part) => part.adjustments)),
+        words: kind.tieOut.adjustmentWords,
+        adjusted: kind.tieOut.adjusted,
+      });
+    }
+    return sides;
+  }
+
+  private async wageStatements(manager: EntityManager, filings: readonly Loaded[]): Promise<Map<TaxGroup, Cents>> {
+    const totals = new Map<TaxGroup, Cents>();
+    for (const loaded of filings) {
+      if (loaded.kind.tieOut.station !== 'wage-statements') continue;
+      const amounts = loaded.kind.tieOut.amounts(await this.contents.shown(manager, loaded));
+      for (const [group, amount] of amounts) totals.set(group, add(totals.get(group) ?? ZERO, amount));
+    }
     return totals;
   }
 
@@ -153,39 +170,10 @@ export class TieOutService {
       const isReleased = released.some((row) => row.tax === line.tax && row.liability_date === line.liabilityDate);
       const onItsWay = isReleased ? line.underWay : ZERO;
       if (onItsWay !== 0) put(underWay, line.tax, onItsWay);
-      if (line.due >= today) put(notYetDue, line.tax, subtract(line.owed, onItsWay));
+      if (line.due === null || line.due >= today) put(notYetDue, line.tax, subtract(line.owed, onItsWay));
     }
     return { notYetDue, underWay };
   }
 }
 
-/** Forms that were released before it was kept apart have none. */
-const ofInsurer = (form: FormW2, tax: keyof FormW2['withheldByInsurer']): Cents =>
-  (form as Partial<FormW2>).withheldByInsurer?.[tax] ?? ZERO;
-
-/** The taxes a return says, as the tie-out compares them. */
-interface ReturnedTaxes {
-  readonly incomeTax: Cents;
-  readonly oasdi: Cents;
-  readonly hi: Cents;
-  /** Lines 7 to 9. */
-  readonly adjustments: Cents;
-}
-
-function taxesOf(form: Form941): ReturnedTaxes {
-  // A return of before lines 5b, 8 and 9 were prepared does not have them.
-  const line = (id: LineId): Cents => (form.lines.some((one) => one.id === id) ? cents(lineValue(form, id)) : ZERO);
-  return {
-    incomeTax: line('3'),
-    oasdi: add(line('5a.2'), line('5b.2')),
-    hi: add(line('5c.2'), line('5d.2')),
-    adjustments: sum([line('7'), line('8'), line('9')]),
-  };
-}
-
-/** The same of a return that somebody else filed: column 2 follows from column 1, line 7 from the total (Form 941). */
-function taxesOfElsewhere(form: FiledElsewhere): ReturnedTaxes {
-  const { oasdi, hi } = columnTwo({ '5a': form.line('941.5a'), '5c': form.line('941.5c'), '5d': form.line('941.5d') });
-  const incomeTax = cents(form.line('941.3'));
-  return { incomeTax, oasdi, hi, adjustments: subtract(cents(form.line('US-941.filed')), sum([incomeTax, oasdi, hi])) };
-}
+const OF_EMPLOYEES = FILING_KINDS.flatMap((kind) => kind.tieOut.ofEmployees ?? []);

@@ -8,3 +8,7 @@ export function accountPath(field: string, clientId: string, back: string): stri
 
 /** The agency of a state's unemployment tax; blank where the state is none. */
 export const unemploymentAgency = (state: string): string => findState(state)?.agencies.unemployment.code ?? '';
+
+/** Where the account with an agency is entered: its number, its rate, how often is deposited; and the way back. */
+export const agencyAccountPath = (clientId: string, agency: string, back: string): string =>
+  `/clients/${clientId}/facts?agency=${encodeURIComponent(agency)}&back=${encodeURIComponent(back)}`;

@@ -11,12 +11,13 @@ import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import type { Working } from '../../kit/working.js';
 import { cents, showDollars } from '@zakat/core/money/cents';
+import { agencyAccountPath } from './account-path.js';
 import { useClient } from './client-frame.js';
 
 type Deposit = Schemas['DepositView'];
 
 const working = (deposit: Deposit): Working => ({
-  title: `${deposit.familyLabel}, due ${deposit.due}`,
+  title: deposit.due ? `${deposit.familyLabel}, due ${deposit.due}` : deposit.familyLabel,
   lines: [
     ...deposit.liabilities.map((line) => ({
       label: line.label,
@@ -87,15 +88,21 @@ function DepositRows({
     <>
       <tr>
         <td>
-          <Day day={deposit.sendBy} />
+          {deposit.sendBy ? <Day day={deposit.sendBy} /> : 'not known'}
           {deposit.isLate && <div className="tag-wrong">the moment has passed</div>}
         </td>
-        <td>
-          <Day day={deposit.due} />
-        </td>
+        <td>{deposit.due ? <Day day={deposit.due} /> : 'not known'}</td>
         <td>
           {deposit.familyLabel}
           <div className="sub">{deposit.rule}</div>
+          {deposit.question && (
+            <div className="tag-wrong">
+              {deposit.question.sentence}{' '}
+              <Link to={agencyAccountPath(client.id, deposit.agency, `/clients/${client.id}/deposits`)}>
+                {deposit.question.fix}
+              </Link>
+            </div>
+          )}
         </td>
         <td className="num">
           <Figure
@@ -107,7 +114,7 @@ function DepositRows({
         </td>
         <td className="num">{deposit.underWay !== 0 && <Figure amount={deposit.underWay} />}</td>
         <td>
-          {!isUnderWay && deposit.owed > 0 && (
+          {!isUnderWay && deposit.owed > 0 && !deposit.question && (
             <button type="button" className="plain" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
               {isOpen ? 'close' : 'plan'}
             </button>

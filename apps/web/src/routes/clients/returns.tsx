@@ -1,8 +1,8 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { filingsQuery, useCreateFiling } from '../../api/resources.js';
+import type { Schemas } from '../../api/client.js';
+import { formsQuery, useCreateFiling } from '../../api/resources.js';
 import { Day } from '../../kit/day.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
@@ -10,112 +10,108 @@ import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
 import { usePeriod } from './period.js';
 
-const labelOf = (form: string, year: number, quarter: number | null): string =>
-  form === '941' ? `Form 941, Q${quarter ?? ''} ${year}` : `Forms W-2 and W-3, ${year}`;
+type Form = Schemas['FormOwed'];
 
-function NewReturn({
-  clientId,
-  year,
-  quarter,
-}: {
-  readonly clientId: string;
-  readonly year: number;
-  readonly quarter: string;
-}): ReactNode {
-  const [search] = useSearchParams();
+/** Where a form stands: begun, done by a former provider, not filed by this client, or still to be begun. */
+function Standing({ form }: { readonly form: Form }): ReactNode {
+  if (form.status) return <Status word={form.status} />;
+  if (form.isElsewhere) return 'filed by the former provider';
+  if (!form.files) return <span className="sub">{form.why}</span>;
+  return form.isOver ? 'to be begun' : 'its period goes on';
+}
+
+function FormRow({ form, clientId }: { readonly form: Form; readonly clientId: string }): ReactNode {
   const create = useCreateFiling(clientId);
   const navigate = useNavigate();
-  const [form, setForm] = useState<'941' | 'W-2'>(search.get('form') === 'W-2' ? 'W-2' : '941');
-  const [chosenYear, setYear] = useState(String(year));
-  const [chosenQuarter, setQuarter] = useState(quarter || '1');
-  const begin = (event: React.FormEvent): void => {
-    event.preventDefault();
-    create.mutate(
-      { form, year: Number(chosenYear), quarter: form === '941' ? Number(chosenQuarter) : null },
-      { onSuccess: ({ id }) => void navigate(`/filings/${id}`) },
-    );
-  };
+  const [search] = useSearchParams();
+  const button = useRef<HTMLButtonElement>(null);
+  const isAsked = search.get('kind') === form.kind && search.get('period') === form.period;
+  useEffect(() => {
+    if (isAsked) button.current?.focus();
+  }, [isAsked]);
+  const mayBegin = !form.filingId && form.files && !form.isElsewhere;
+  const begin = (): void =>
+    create.mutate({ kind: form.kind, period: form.period }, { onSuccess: ({ id }) => void navigate(`/filings/${id}`) });
   return (
-    <form onSubmit={begin}>
-      <div className="actions" style={{ alignItems: 'flex-end' }}>
-        <NativeSelect
-          label="Form"
-          value={form}
-          onChange={(event) => setForm(event.currentTarget.value as '941' | 'W-2')}
-          data={[
-            { value: '941', label: 'Form 941' },
-            { value: 'W-2', label: 'Forms W-2 and W-3' },
-          ]}
-        />
-        <TextInput label="Year" w={80} value={chosenYear} onChange={(event) => setYear(event.currentTarget.value)} />
-        {form === '941' && (
-          <NativeSelect
-            label="Quarter"
-            value={chosenQuarter}
-            onChange={(event) => setQuarter(event.currentTarget.value)}
-            data={['1', '2', '3', '4']}
-          />
+    <tr>
+      <td>{form.filingId ? <Link to={`/filings/${form.filingId}`}>{form.title}</Link> : form.title}</td>
+      <td>
+        <Day day={form.due} />
+      </td>
+      <td>
+        <Standing form={form} />
+        <RefusedNote error={create.error} />
+      </td>
+      <td>
+        {mayBegin && (
+          <button
+            ref={button}
+            type="button"
+            className="plain"
+            aria-label={`Begin ${form.title}`}
+            disabled={create.isPending}
+            onClick={begin}
+          >
+            begin the {form.noun}
+          </button>
         )}
-        <Button type="submit" loading={create.isPending}>
-          Begin the {form === '941' ? 'return' : 'W-2s'}
-        </Button>
-      </div>
-      <RefusedNote error={create.error} />
-    </form>
+      </td>
+    </tr>
   );
 }
 
+/** The returns and wage statements of a year: what the client files, for which periods, and how each stands. */
 export function ReturnsPage(): ReactNode {
   const client = useClient();
-  const navigate = useNavigate();
+  const [search, setSearch] = useSearchParams();
   const period = usePeriod();
-  const filings = useQuery(filingsQuery(client.id));
+  const asked = /^\d{4}/.exec(search.get('period') ?? '')?.[0];
+  const year = Number(search.get('year') ?? asked ?? period?.year ?? 0);
+  const forms = useQuery({ ...formsQuery(client.id, year), enabled: year > 0 });
   if (!period) return null;
+  const pick = (chosen: number): void => setSearch({ year: String(chosen) });
   return (
-    <>
-      <section className="section" style={{ marginTop: 0 }}>
-        <h2>Begin a return</h2>
-        <NewReturn clientId={client.id} year={period.year} quarter={period.quarter} />
-      </section>
-      <section className="section">
-        <h2>Returns and wage statements</h2>
-        <Waiting query={filings}>
-          {(rows) =>
-            rows.length === 0 ? (
-              <p className="empty">None yet.</p>
-            ) : (
-              <table className="ruled">
-                <thead>
-                  <tr>
-                    <th scope="col">Return</th>
-                    <th scope="col">Due</th>
-                    <th scope="col">Stands</th>
-                    <th scope="col" className="num">
-                      Attempt
-                    </th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {rows.map((row) => (
-                    <tr key={row.id} className="go" onClick={() => void navigate(`/filings/${row.id}`)}>
-                      <td>
-                        <Link to={`/filings/${row.id}`}>{labelOf(row.form, row.year, row.quarter)}</Link>
-                      </td>
-                      <td>
-                        <Day day={row.due} />
-                      </td>
-                      <td>
-                        <Status word={row.status} />
-                      </td>
-                      <td className="num">{row.attempt}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            )
-          }
-        </Waiting>
-      </section>
-    </>
+    <section className="section" style={{ marginTop: 0 }}>
+      <h2>Returns and wage statements of {year}</h2>
+      <div className="actions" role="group" aria-label="Year">
+        {[year - 1, year, year + 1].map((one) => (
+          <button
+            key={one}
+            type="button"
+            className="plain"
+            aria-pressed={one === year}
+            style={one === year ? { color: 'var(--ink)', textDecoration: 'none', fontWeight: 600 } : {}}
+            onClick={() => pick(one)}
+          >
+            {one}
+          </button>
+        ))}
+      </div>
+      <Waiting query={forms}>
+        {(rows) =>
+          rows.length === 0 ? (
+            <p className="empty">Nothing was paid in {year}, so no form is owed for it.</p>
+          ) : (
+            <table className="ruled">
+              <thead>
+                <tr>
+                  <th scope="col">Form</th>
+                  <th scope="col">Due</th>
+                  <th scope="col">Stands</th>
+                  <th scope="col">
+                    <span className="sr-only">Begin</span>
+                  </th>
+                </tr>
+              </thead>
+              <tbody>
+                {rows.map((form) => (
+                  <FormRow key={`${form.kind} ${form.period}`} form={form} clientId={client.id} />
+                ))}
+              </tbody>
+            </table>
+          )
+        }
+      </Waiting>
+    </section>
   );
 }

@@ -1,5 +1,6 @@
 import { Checkbox, NativeSelect, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
+import { depositClassesOf } from '@zakat/core/deposits/family';
 import { accountFormatOf, checkAccountNumber } from '@zakat/core/identity/account-formats';
 import { fix, sentence } from '@zakat/core/issues/issue';
 import { AGENCIES, agencyName, unemploymentStateOf } from '@zakat/core/taxes/registry';
@@ -24,6 +25,7 @@ interface AccountDraft {
   readonly from: string;
   readonly isApplied: boolean;
   readonly isAsPrinted: boolean;
+  readonly depositFrequency: string;
 }
 const NO_ACCOUNT: AccountDraft = {
   agency: '',
@@ -32,30 +34,36 @@ const NO_ACCOUNT: AccountDraft = {
   from: '',
   isApplied: false,
   isAsPrinted: false,
+  depositFrequency: '',
 };
 
 function AccountForm({
-  clientId,
+  client,
   today,
   agency,
   onDone,
   onClose,
 }: {
-  readonly clientId: string;
+  readonly client: Schemas['ClientView'];
   readonly today: string;
   /** The agency that is asked for; blank: any. */
   readonly agency: string;
   readonly onDone: () => void;
   readonly onClose: () => void;
 }): ReactNode {
-  const add = useAddTaxAccount(clientId);
-  const [draft, setDraft, clear] = useDraft<AccountDraft>(`account.${clientId}.${agency}`, {
+  const add = useAddTaxAccount(client.id);
+  /** What is on record of an agency: its number stands until another is given. */
+  const numberOf = (code: string): string =>
+    client.taxAccounts.filter((account) => account.agency === code).at(-1)?.accountNumber ?? '';
+  const [draft, setDraft, clear] = useDraft<AccountDraft>(`account.${client.id}.${agency}`, {
     ...NO_ACCOUNT,
     agency,
+    accountNumber: numberOf(agency),
     from: `${today.slice(0, 4)}-01-01`,
   });
   const format = accountFormatOf(draft.agency);
   const isUnemployment = unemploymentStateOf(draft.agency) !== undefined;
+  const frequencies = depositClassesOf(draft.agency);
   const issue =
     draft.isApplied || draft.isAsPrinted || draft.accountNumber === ''
       ? undefined
@@ -73,6 +81,7 @@ function AccountForm({
         from: draft.from,
         isApplied: draft.isApplied,
         isAsPrinted: draft.isAsPrinted,
+        depositFrequency: draft.depositFrequency,
       },
       {
         onSuccess: () => {
@@ -97,7 +106,10 @@ function AccountForm({
         value={draft.agency}
         data={[{ value: '', label: '' }, ...sorted]}
         error={errorOf('agency')}
-        onChange={(event) => setDraft({ ...draft, agency: event.currentTarget.value })}
+        onChange={(event) => {
+          const { value } = event.currentTarget;
+          setDraft({ ...draft, agency: value, accountNumber: numberOf(value), depositFrequency: '' });
+        }}
       />
       {!draft.isApplied && (
         <TextInput
@@ -115,6 +127,16 @@ function AccountForm({
           description={percentEcho(draft.rate) ?? 'As on the notice of the year: 2.7'}
           error={errorOf('unemploymentRate')}
           onChange={(event) => setDraft({ ...draft, rate: event.currentTarget.value })}
+        />
+      )}
+      {frequencies.length > 0 && (
+        <NativeSelect
+          label="Deposit frequency"
+          value={draft.depositFrequency}
+          description="As on the agency’s last notice"
+          data={[{ value: '', label: '' }, ...frequencies.map(({ code, label }) => ({ value: code, label }))]}
+          error={errorOf('depositFrequency')}
+          onChange={(event) => setDraft({ ...draft, depositFrequency: event.currentTarget.value })}
         />
       )}
       <TextInput
@@ -142,10 +164,13 @@ function AccountForm({
   );
 }
 
+const frequencyLabel = (agency: string, code: string): string =>
+  depositClassesOf(agency).find((one) => one.code === code)?.label ?? '';
+
 export function TaxAccounts({ client }: { readonly client: Schemas['ClientView'] }): ReactNode {
   const [search] = useSearchParams();
   const navigate = useNavigate();
-  const asked = unemploymentAgency(search.get('account') ?? '');
+  const asked = search.get('agency') ?? unemploymentAgency(search.get('account') ?? '');
   const [isOpen, setOpen] = useState(asked !== '');
   const back = wayBack(search.get('back'));
   const { data: session } = useQuery(sessionQuery);
@@ -160,6 +185,7 @@ export function TaxAccounts({ client }: { readonly client: Schemas['ClientView']
             <th scope="col">Agency</th>
             <th scope="col">Account</th>
             <th scope="col">Unemployment rate</th>
+            <th scope="col">Deposits</th>
             <th scope="col">From</th>
           </tr>
         </thead>
@@ -172,6 +198,7 @@ export function TaxAccounts({ client }: { readonly client: Schemas['ClientView']
                 {account.isAsPrinted && <small className="soft"> as on the agency&apos;s letter</small>}
               </td>
               <td>{account.rateInWords ?? ''}</td>
+              <td>{frequencyLabel(account.agency, account.depositFrequency ?? '')}</td>
               <td>{account.from}</td>
             </tr>
           ))}
@@ -179,7 +206,7 @@ export function TaxAccounts({ client }: { readonly client: Schemas['ClientView']
       </table>
       {isOpen && session ? (
         <AccountForm
-          clientId={client.id}
+          client={client}
           today={session.today}
           agency={asked}
           onDone={() => {
@@ -191,7 +218,7 @@ export function TaxAccounts({ client }: { readonly client: Schemas['ClientView']
       ) : (
         <div className="actions">
           <button type="button" className="plain" onClick={() => setOpen(true)}>
-            add an account or a new rate
+            add an account, a new rate or a deposit frequency
           </button>
         </div>
       )}

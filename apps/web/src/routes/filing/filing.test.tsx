@@ -16,26 +16,33 @@ const filing = (more: Partial<Schemas['FilingView']> = {}): Schemas['FilingView'
   clientId: 'c1',
   clientName: 'Gannet Boatyard',
   einTail: '4561',
-  form: '941',
-  year: 2026,
-  quarter: 3,
+  kind: 'us-941',
+  title: 'Form 941, Q3 2026',
+  noun: 'return',
+  period: '2026-Q3',
   status: 'draft',
   attempt: 1,
   version: 4,
   due: '2026-11-02',
   lines: [
-    { id: '1', label: 'Employees', value: 2, kind: 'count', working: [], hasEntries: false },
+    { id: '1', label: 'Employees', value: 2, kind: 'count', working: [], taxes: null, of: null },
     {
       id: '2',
       label: 'Wages, tips and other compensation',
       value: 3_218_430,
       kind: 'amount',
       working: [{ label: 'Wages of the quarter', value: '32,184.30', how: 'sum of the register' }],
-      hasEntries: true,
+      taxes: 'US-FIT',
+      of: 'liabilities',
     },
   ],
-  scheduleB: null,
-  w2s: [],
+  tables: [],
+  w2s: null,
+  asks: [],
+  balance: null,
+  signedWith: 'Form 8879-EMP',
+  laterDue: null,
+  amendedBy: 'Form 941-X',
   problems: [],
   events: [],
   preparedBy: 'Tobias Renn',
@@ -81,9 +88,18 @@ describe('a return', () => {
   });
   it('has Schedule B with a total that equals line 12', async () => {
     show({
-      scheduleB: [
-        { date: '2026-07-10', amount: 400_000 },
-        { date: '2026-07-24', amount: 410_422 },
+      tables: [
+        {
+          title: 'Schedule B, liability by day',
+          columns: [
+            { label: 'Check date', kind: 'day' },
+            { label: 'Liability', kind: 'amount' },
+          ],
+          rows: [
+            ['2026-07-10', 400_000],
+            ['2026-07-24', 410_422],
+          ] as unknown as Record<string, unknown>,
+        },
       ],
     });
     expect(await screen.findByText('8,104.22')).toBeTruthy();
@@ -116,7 +132,7 @@ describe('a return', () => {
     fireEvent.change(await screen.findByLabelText(/Signer’s PIN/), { target: { value: '123' } });
     await press('Enter the signature');
     expect(await screen.findByText(/A PIN has five digits/)).toBeTruthy();
-    expect(changes()).toEqual(['POST /api/filings/f1/sign {"version":4,"pin":"123"}']);
+    expect(changes()).toEqual(['POST /api/filings/f1/sign {"version":4,"pin":"123","payment":null}']);
   });
   it('is rehearsed from a draft, and released once from the slip however often it is clicked', async () => {
     show({ status: 'checked', signedBy: 'Ruth Gannet' }, { 'POST /api/filings/f1/release': { body: filing() } });
@@ -165,7 +181,7 @@ describe('a return', () => {
     );
     const row = within((await screen.findByText('R-12')).closest('tr') as HTMLElement);
     expect([row.getByText('2026-10-20 09:30'), row.getByText('EIN and name differ.')]).toHaveLength(2);
-    expect(screen.getByRole('link', { name: 'The file as it was sent' }).getAttribute('href')).toBe(
+    expect(screen.getByRole('link', { name: 'the file as it was sent' }).getAttribute('href')).toBe(
       '/api/filings/f1/file',
     );
     await press('Open it for another attempt');
@@ -180,40 +196,100 @@ describe('a return', () => {
 });
 
 describe('the returns of a client', () => {
-  const showList = (rows: object[], answers: Answers = {}): void => {
+  const form = (more: Partial<Schemas['FormOwed']> = {}): Schemas['FormOwed'] => ({
+    kind: 'us-941',
+    title: 'Form 941, Q3 2026',
+    noun: 'return',
+    period: '2026-Q3',
+    due: '2026-11-02',
+    isOver: true,
+    files: true,
+    why: 'It pays wages.',
+    isElsewhere: false,
+    filingId: null,
+    status: null,
+    ...more,
+  });
+  const showList = (rows: object[], answers: Answers = {}, query = 'year=2026'): void => {
     serve({
       'GET /api/session': { body: session },
       'GET /api/clients/c1': { body: ofClient },
-      'GET /api/clients/c1/filings': { body: rows },
+      'GET /api/clients/c1/forms?year=2026': { body: rows },
       ...answers,
     });
-    open('/clients/c1/returns?year=2026&quarter=3', inClient(<ReturnsPage />));
+    open(`/clients/c1/returns?${query}`, inClient(<ReturnsPage />));
   };
-  it('begin with the quarter that is looked at', async () => {
-    showList([], { 'POST /api/clients/c1/filings': { status: 201, body: { id: 'f9' } } });
-    await press('Begin the return');
+  it('begin on their own line, with the kind and the period it stands for', async () => {
+    showList([form()], { 'POST /api/clients/c1/filings': { status: 201, body: { id: 'f9' } } });
+    await press('Begin Form 941, Q3 2026');
     await waitFor(() => expect(where()).toBe('/filings/f9'));
-    expect(changes()).toEqual(['POST /api/clients/c1/filings {"form":"941","year":2026,"quarter":3}']);
+    expect(changes()).toEqual(['POST /api/clients/c1/filings {"kind":"us-941","period":"2026-Q3"}']);
   });
-  it('begin the wage statements of a year without a quarter', async () => {
-    showList([], { 'POST /api/clients/c1/filings': { status: 201, body: { id: 'f9' } } });
-    fireEvent.change(await screen.findByLabelText('Form'), { target: { value: 'W-2' } });
-    expect(screen.queryByLabelText('Quarter')).toBeNull();
-    fireEvent.change(screen.getByLabelText('Year'), { target: { value: '2025' } });
-    await press('Begin the W-2s');
+  it('have the one that was asked for under the keys', async () => {
+    showList(
+      [form({ kind: 'us-w2', title: 'Forms W-2 and W-3, 2026', period: '2026' }), form()],
+      {},
+      'kind=us-941&period=2026-Q3',
+    );
     await waitFor(() =>
-      expect(changes()).toEqual(['POST /api/clients/c1/filings {"form":"W-2","year":2025,"quarter":null}']),
+      expect(document.activeElement).toBe(screen.getByRole('button', { name: 'Begin Form 941, Q3 2026' })),
     );
   });
   it('say why one cannot be begun', async () => {
-    showList([], { 'POST /api/clients/c1/filings': refusal(409, 'The return of this quarter is begun.') });
-    await press('Begin the return');
+    showList([form()], { 'POST /api/clients/c1/filings': refusal(409, 'The return of this quarter is begun.') });
+    await press('Begin Form 941, Q3 2026');
     expect(await screen.findByText(/The return of this quarter is begun/)).toBeTruthy();
   });
-  it('stand by form and period, and open with a click on the line', async () => {
-    showList([filing(), filing({ id: 'f2', form: 'W-2', quarter: null, status: 'accepted' })]);
-    expect(await screen.findByRole('link', { name: 'Form 941, Q3 2026' })).toBeTruthy();
-    fireEvent.click(screen.getByText('Forms W-2 and W-3, 2026').closest('tr') as HTMLElement);
-    await waitFor(() => expect(where()).toBe('/filings/f2'));
+  it('lead to those that are begun, and offer none that the client does not file or that was filed elsewhere', async () => {
+    showList([
+      form({ filingId: 'f2', status: 'accepted' }),
+      form({ period: '2026-Q1', title: 'Form 941, Q1 2026', isElsewhere: true }),
+      form({ kind: 'us-940', title: 'Form 940, 2026', period: '2026', files: false, why: 'It is exempt.' }),
+    ]);
+    const link = await screen.findByRole('link', { name: 'Form 941, Q3 2026' });
+    expect(link.getAttribute('href')).toBe('/filings/f2');
+    expect(screen.getByText('It is exempt.')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /^Begin/ })).toBeNull();
+  });
+});
+
+describe('what only the return knows', () => {
+  const asks = [
+    { name: 'researchCredit', line: '11', label: 'Credit for research activities', help: 'From Form 8974', amount: 0 },
+  ];
+  it('is entered on a draft and goes with its version', async () => {
+    show({ asks }, { 'PUT /api/filings/f1/entered': { body: filing({ asks }) } });
+    const field = await screen.findByLabelText(/Line 11/);
+    fireEvent.change(field, { target: { value: '12x' } });
+    expect(screen.getByText('Write it like 1234.56.')).toBeTruthy();
+    fireEvent.change(field, { target: { value: '1,250.00' } });
+    await press('Put them on the return');
+    await waitFor(() =>
+      expect(changes()).toEqual([
+        'PUT /api/filings/f1/entered {"version":4,"amounts":[{"name":"researchCredit","amount":125000}]}',
+      ]),
+    );
+  });
+  it('a balance may be paid with the return when it is signed', async () => {
+    show(
+      { status: 'checked', isSnapshot: true, balance: { amount: 67_200, from: null, on: null } },
+      {
+        'GET /api/clients/c1': {
+          body: {
+            ...ofClient,
+            bankAccounts: [{ id: 'b1', label: 'Operating', bankName: 'Harbour', routing: '1', accountTail: '2345' }],
+          },
+        },
+        'POST /api/filings/f1/sign': { body: filing({ status: 'checked', signedBy: 'Tobias Renn' }) },
+      },
+    );
+    fireEvent.click(await screen.findByLabelText('Pay the balance of 672.00 with the return'));
+    fireEvent.change(screen.getByLabelText(/Signer’s PIN/), { target: { value: '31415' } });
+    await press('Enter the signature');
+    await waitFor(() =>
+      expect(changes()).toEqual([
+        'POST /api/filings/f1/sign {"version":4,"pin":"31415","payment":{"bankAccountId":"b1","on":"2026-11-02"}}',
+      ]),
+    );
   });
 });

@@ -1,4 +1,4 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
@@ -10,12 +10,12 @@ import { Problems, RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { correctionPath } from './fields.js';
+import { EnteredAmounts } from './entered-amounts.js';
 import { ReturnLines } from './return-lines.js';
+import { Signature } from './signature.js';
 import { WageStatements } from './wage-statements.js';
 
 type Filing = Schemas['FilingView'];
-const titleOf = (filing: Filing): string =>
-  filing.form === '941' ? `Form 941, Q${filing.quarter ?? ''} ${filing.year}` : `Forms W-2 and W-3, ${filing.year}`;
 
 function Slip({ filing, onClose }: { readonly filing: Filing; readonly onClose: () => void }): ReactNode {
   const slip = useQuery(filingSlipQuery(filing.id, filing.version));
@@ -23,41 +23,11 @@ function Slip({ filing, onClose }: { readonly filing: Filing; readonly onClose: 
   return (
     <FetchedSlip
       slip={slip}
-      actLabel={filing.form === '941' ? 'Release the return' : 'Release the wage file'}
+      actLabel={`Release the ${filing.noun}`}
       act={act}
       onAct={() => act.mutateAsync({ act: 'release', version: filing.version })}
       onClose={onClose}
     />
-  );
-}
-
-function Sign({ filing }: { readonly filing: Filing }): ReactNode {
-  const act = useFilingAct(filing.id);
-  const [pin, setPin] = useState('');
-  if (filing.form !== '941' || filing.status !== 'checked' || filing.signedBy) return null;
-  return (
-    <form
-      className="actions"
-      style={{ alignItems: 'flex-end' }}
-      onSubmit={(event) => {
-        event.preventDefault();
-        act.mutate({ act: 'sign', version: filing.version, pin });
-      }}
-    >
-      <TextInput
-        label="Signer’s PIN, from Form 8879-EMP"
-        w={220}
-        inputMode="numeric"
-        maxLength={5}
-        autoComplete="off"
-        value={pin}
-        onChange={(event) => setPin(event.currentTarget.value)}
-      />
-      <Button type="submit" loading={act.isPending}>
-        Enter the signature
-      </Button>
-      <RefusedNote error={act.error} />
-    </form>
   );
 }
 
@@ -69,7 +39,7 @@ function Acts({ filing }: { readonly filing: Filing }): ReactNode {
   if (!['draft', 'checked', 'rejected'].includes(status)) return null;
   return (
     <>
-      <Sign filing={filing} />
+      <Signature filing={filing} />
       <div className="actions">
         {status === 'draft' && (
           <Button loading={act.isPending} onClick={() => act.mutate({ act: 'check', version })}>
@@ -111,7 +81,7 @@ function Events({ filing }: { readonly filing: Filing }): ReactNode {
               <tr key={index}>
                 <td>{event.at.slice(0, 16).replace('T', ' ')}</td>
                 <td>attempt {event.attempt}</td>
-                <td>{event.stage === 'wage-file-identifier' ? 'identifier' : <Status word={event.stage} />}</td>
+                <td>{event.stage.endsWith('file-identifier') ? 'identifier' : <Status word={event.stage} />}</td>
                 <td>{event.code ?? ''}</td>
                 <td>
                   {event.message} {to && <Link to={to}>Go to the field</Link>}
@@ -136,7 +106,7 @@ export function FilingPage(): ReactNode {
             <Link to={`/clients/${data.clientId}/returns`}>{data.clientName}</Link>, EIN ending {data.einTail}
           </p>
           <div className="lead">
-            <h1>{titleOf(data)}</h1>
+            <h1>{data.title}</h1>
             <p className="beside">
               <Status word={data.status} />
               <br />
@@ -150,6 +120,10 @@ export function FilingPage(): ReactNode {
               ? 'These are the figures as they were checked.'
               : 'These figures follow the ledger until they are checked.'}
             {data.submissionId ? ` Submission ${data.submissionId}.` : ''}
+            {data.balance?.on ? ` Its balance is paid from ${data.balance.from ?? ''}, on ${data.balance.on}.` : ''}
+            {data.laterDue ? ' Everything was deposited on time, so it may be filed until ' : ''}
+            {data.laterDue && <Day day={data.laterDue} />}
+            {data.laterDue ? '.' : ''}
           </p>
           {data.delivery && (
             <p className="note" role="status">
@@ -163,12 +137,18 @@ export function FilingPage(): ReactNode {
           />
           <Acts filing={data} />
           <Events filing={data} />
-          {data.form === '941' ? <ReturnLines filing={data} /> : <WageStatements filing={data} />}
-          {data.documentId && (
-            <p>
-              <a href={`/api/filings/${data.id}/file`}>The file as it was sent</a>
-            </p>
-          )}
+          <EnteredAmounts filing={data} />
+          {data.lines.length > 0 && <ReturnLines filing={data} />}
+          {data.w2s && <WageStatements filing={data} rows={data.w2s} />}
+          <p>
+            {data.lines.length > 0 && (
+              <a href={`/api/filings/${data.id}/paper`} target="_blank" rel="noreferrer">
+                The {data.noun} as PDF
+              </a>
+            )}
+            {data.lines.length > 0 && data.documentId && ', '}
+            {data.documentId && <a href={`/api/filings/${data.id}/file`}>the file as it was sent</a>}
+          </p>
         </>
       )}
     </Waiting>

@@ -1,42 +1,87 @@
 import type { ReactNode } from 'react';
-import { cents, showDollars } from '@zakat/core/money/cents';
+import { quarterOf } from '@zakat/core/calendar/quarter';
+import { yearOf } from '@zakat/core/calendar/local-date';
+import { parsePeriod } from '@zakat/core/filings/period';
 import type { Schemas } from '../../api/client.js';
+import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import type { Working } from '../../kit/working.js';
 
 type Filing = Schemas['FilingView'];
 type Line = Schemas['ReturnLineView'];
+type Table = Schemas['FilingTableView'];
 
-const GROUP_OF: Readonly<Record<string, string>> = {
-  '2': 'US-FIT',
-  '3': 'US-FIT',
-  '5a.1': 'US-OASDI-EE',
-  '5b.1': 'US-OASDI-EE',
-  '5c.1': 'US-HI-EE',
-  '5d.1': 'US-HI-ADD',
-};
+/** The ledger's filter for the entries behind a line. */
+function entriesPath(filing: Filing, { taxes, of }: Line): string | null {
+  const period = parsePeriod(filing.period);
+  if (taxes === null || of === null || period === null) return null;
+  const query = new URLSearchParams({
+    year: String(yearOf(period.start)),
+    quarter: period.kind === 'year' ? '' : String(quarterOf(period.start).quarter),
+    group: taxes,
+    of,
+  });
+  return `/clients/${filing.clientId}/ledger?${query.toString()}`;
+}
 
-/** The return line by line; each amount writes out how it was made and leads to its entries. */
+function ScheduleTable({ table, isPencil }: { readonly table: Table; readonly isPencil: boolean }): ReactNode {
+  const rows = table.rows as unknown as (string | number)[][];
+  const totals = table.columns.map((column, index) =>
+    column.kind === 'amount' ? rows.reduce((total, row) => total + Number(row[index] ?? 0), 0) : null,
+  );
+  return (
+    <section className="section">
+      <h2>{table.title}</h2>
+      <table className="ruled">
+        <thead>
+          <tr>
+            {table.columns.map((column) => (
+              <th key={column.label} scope="col" className={column.kind === 'amount' ? 'num' : undefined}>
+                {column.label}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row, at) => (
+            <tr key={at}>
+              {table.columns.map(({ label, kind }, index) => (
+                <td key={label} className={kind === 'amount' ? 'num' : undefined}>
+                  {kind === 'amount' ? (
+                    <Figure amount={Number(row[index])} isPencil={isPencil} />
+                  ) : kind === 'day' ? (
+                    <Day day={String(row[index])} />
+                  ) : (
+                    row[index]
+                  )}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+        <tfoot>
+          <tr>
+            {totals.map((total, index) => (
+              <td key={index} className={total === null ? undefined : 'num'}>
+                {total === null ? index === 0 ? 'Total' : '' : <Figure amount={total} isPencil={isPencil} />}
+              </td>
+            ))}
+          </tr>
+        </tfoot>
+      </table>
+    </section>
+  );
+}
+
+/** The return line by line, with its schedules; each amount writes out how it was made and leads to its entries. */
 export function ReturnLines({ filing }: { readonly filing: Filing }): ReactNode {
   const isPencil = !['released', 'received', 'accepted'].includes(filing.status);
   const working = (line: Line): Working => {
-    const query = new URLSearchParams({
-      year: String(filing.year),
-      quarter: String(filing.quarter ?? ''),
-      group: GROUP_OF[line.id] ?? 'all',
-      of: line.id === '13' ? 'payments' : 'liabilities',
-    });
+    const to = entriesPath(filing, line);
     return {
-      title: `Form 941, line ${line.id}`,
+      title: `${filing.title}, line ${line.id}`,
       lines: line.working,
-      ...(line.hasEntries
-        ? {
-            link: {
-              to: `/clients/${filing.clientId}/ledger?${query.toString()}`,
-              label: 'Open the entries that make it',
-            },
-          }
-        : {}),
+      ...(to ? { link: { to, label: 'Open the entries that make it' } } : {}),
     };
   };
   return (
@@ -66,33 +111,9 @@ export function ReturnLines({ filing }: { readonly filing: Filing }): ReactNode 
           </tbody>
         </table>
       </section>
-      {filing.scheduleB && (
-        <section className="section">
-          <h2>
-            Schedule B <small>tax liability by check date</small>
-          </h2>
-          <table className="ruled">
-            <tbody>
-              {filing.scheduleB.map((day) => (
-                <tr key={day.date}>
-                  <td>{day.date}</td>
-                  <td className="num">
-                    <Figure amount={day.amount} isPencil={isPencil} />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-            <tfoot>
-              <tr>
-                <td>Total, equal to line 12</td>
-                <td className="num">
-                  {showDollars(cents(filing.scheduleB.reduce((total, day) => total + day.amount, 0)))}
-                </td>
-              </tr>
-            </tfoot>
-          </table>
-        </section>
-      )}
+      {filing.tables.map((table) => (
+        <ScheduleTable key={table.title} table={table} isPencil={isPencil} />
+      ))}
     </>
   );
 }

@@ -33,8 +33,8 @@ const row = (more: Partial<Schemas['W2Row']>): Schemas['W2Row'] => ({
 });
 const show = (w2s: Schemas['W2Row'][], status = 'prepared') => {
   serve({});
-  const filing = { id: 'f1', year: 2026, status, w2s } as unknown as Schemas['FilingView'];
-  open('/', <Route path="/" element={<WageStatements filing={filing} />} />);
+  const filing = { id: 'f1', period: '2026', status } as unknown as Schemas['FilingView'];
+  open('/', <Route path="/" element={<WageStatements filing={filing} rows={w2s} />} />);
 };
 const headings = (): string[] => screen.getAllByRole('columnheader').map((cell) => cell.textContent);
 

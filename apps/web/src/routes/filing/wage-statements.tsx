@@ -26,18 +26,24 @@ const BOXES: readonly (readonly [key: Exclude<Box, 'box12' | 'box14' | 'box20'>,
 ];
 
 /** Every W-2 of the year on a line, its totals the W-3 at the foot. */
-export function WageStatements({ filing }: { readonly filing: Schemas['FilingView'] }): ReactNode {
+export function WageStatements({
+  filing,
+  rows,
+}: {
+  readonly filing: Schemas['FilingView'];
+  readonly rows: readonly Row[];
+}): ReactNode {
   const isPencil = !['released', 'received', 'accepted'].includes(filing.status);
   const total = (key: (typeof BOXES)[number][0]): number =>
-    filing.w2s.reduce((running: number, row: Row) => running + row[key], 0);
-  const boxes = BOXES.filter(([key]) => !RARE.has(key) || filing.w2s.some((row: Row) => row[key] !== 0));
+    rows.reduce((running: number, row: Row) => running + row[key], 0);
+  const boxes = BOXES.filter(([key]) => !RARE.has(key) || rows.some((row: Row) => row[key] !== 0));
   const hasLocals = boxes.some(([key]) => key === 'box18');
-  const hasOthers = filing.w2s.some((row: Row) => row.box14 !== '');
-  if (filing.w2s.length === 0) return <p className="empty">Nobody had wages in {filing.year}.</p>;
+  const hasOthers = rows.some((row: Row) => row.box14 !== '');
+  if (rows.length === 0) return <p className="empty">Nobody had wages in {filing.period}.</p>;
   return (
     <section className="section">
       <h2>
-        Forms W-2 <small>{filing.w2s.length} people; the totals are Form W-3</small>
+        Forms W-2 <small>{rows.length} people; the totals are Form W-3</small>
       </h2>
       <div className="scroll">
         <table className="ruled many">
@@ -57,7 +63,7 @@ export function WageStatements({ filing }: { readonly filing: Schemas['FilingVie
             </tr>
           </thead>
           <tbody>
-            {filing.w2s.map((row) => (
+            {rows.map((row) => (
               <tr key={row.employeeId}>
                 <td>
                   <Link to={`/employees/${row.employeeId}?back=${encodeURIComponent(`/filings/${filing.id}`)}`}>

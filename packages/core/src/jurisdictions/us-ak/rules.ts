@@ -5,6 +5,7 @@ import { recalled } from '../dated.js';
 import { overtimeByDay } from '../overtime.js';
 import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { ALASKA_DEPOSITS } from './deposits.js';
 
 const LABOR = 'Alaska Department of Labor and Workforce Development';
 const RATES = (edition: string) => publication('Unemployment insurance tax rates', LABOR, edition);
@@ -12,6 +13,7 @@ const RATES = (edition: string) => publication('Unemployment insurance tax rates
 export const ALASKA: StateRules = {
   code: 'AK',
   name: 'Alaska',
+  deposits: ALASKA_DEPOSITS,
   agencies: { unemployment: agency('AK-DOLWD', LABOR, 'AK Labor') },
   incomeTax: {
     kind: 'none',
@@ -44,6 +46,7 @@ export const ALASKA: StateRules = {
   programs: [
     {
       code: 'SUI-EE',
+      kind: 'unemployment',
       label: 'Alaska unemployment, employee',
       payer: 'employee',
       agency: 'unemployment',

@@ -6,6 +6,7 @@ import { annual, byStatus, deduct, federalTax, fixed, stairs, steps, tiers } fro
 import { placesAt } from '../places.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { ALABAMA_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Alabama Department of Revenue';
 const TABLES = publication('Withholding Tax Tables and Instructions for Employers', REVENUE, 'January 2025');
@@ -14,6 +15,7 @@ const statuses = ['none', 'single', 'married-separately', 'married-jointly', 'he
 export const ALABAMA: StateRules = {
   code: 'AL',
   name: 'Alabama',
+  deposits: ALABAMA_DEPOSITS,
   agencies: {
     income: agency('AL-DOR', REVENUE, 'AL Revenue'),
     unemployment: agency('AL-DOL', 'Alabama Department of Workforce', 'AL Workforce'),
@@ -110,6 +112,7 @@ export const ALABAMA: StateRules = {
   programs: [
     {
       code: 'ESA',
+      kind: 'assessment',
       label: 'Alabama employment security assessment',
       payer: 'employer',
       agency: 'unemployment',
@@ -133,7 +136,13 @@ export const ALABAMA: StateRules = {
     agency: 'AL-CITY',
     provenance: recalled(publication('Occupational license fees', 'Alabama cities', '2025'), 'rates'),
     places: placesAt(
-      { code: 'OLF', payer: 'employee', wages: 'gross', label: (name) => `${name} occupational license fee` },
+      {
+        code: 'OLF',
+        kind: 'occupational',
+        payer: 'employee',
+        wages: 'gross',
+        label: (name) => `${name} occupational license fee`,
+      },
       recalled(
         publication('Occupational license fees', 'Alabama cities', '2025'),
         'rate',

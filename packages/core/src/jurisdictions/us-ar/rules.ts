@@ -14,6 +14,7 @@ import {
   wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { ARKANSAS_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Arkansas Department of Finance and Administration';
 const formula = (edition: string) => publication('Withholding Tax Formula', REVENUE, edition);
@@ -37,6 +38,7 @@ const tables2026 = table([
 export const ARKANSAS: StateRules = {
   code: 'AR',
   name: 'Arkansas',
+  deposits: ARKANSAS_DEPOSITS,
   agencies: {
     income: agency('AR-DFA', REVENUE, 'AR Finance'),
     unemployment: agency('AR-DWS', 'Arkansas Division of Workforce Services', 'AR Workforce'),

@@ -5,6 +5,7 @@ import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { ARIZONA_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Arizona Department of Revenue';
 const A4 = publication('Form A-4, Employee’s Arizona Withholding Election', REVENUE, '2025');
@@ -12,6 +13,7 @@ const A4 = publication('Form A-4, Employee’s Arizona Withholding Election', RE
 export const ARIZONA: StateRules = {
   code: 'AZ',
   name: 'Arizona',
+  deposits: ARIZONA_DEPOSITS,
   agencies: {
     income: agency('AZ-DOR', REVENUE, 'AZ Revenue'),
     unemployment: agency('AZ-DES', 'Arizona Department of Economic Security', 'AZ Economic Security'),

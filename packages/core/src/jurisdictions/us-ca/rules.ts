@@ -16,6 +16,7 @@ import {
   wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { CALIFORNIA_DEPOSITS } from './deposits.js';
 
 const EDD = 'Employment Development Department';
 const guide = (edition: string) => publication('California Employer’s Guide (DE 44)', EDD, edition);
@@ -43,6 +44,7 @@ const tables2026 = {
 export const CALIFORNIA: StateRules = {
   code: 'CA',
   name: 'California',
+  deposits: CALIFORNIA_DEPOSITS,
   agencies: { income: agency('CA-EDD', EDD, 'CA EDD'), unemployment: agency('CA-EDD', EDD, 'CA EDD') },
   incomeTax: {
     kind: 'worksheet',
@@ -154,6 +156,7 @@ export const CALIFORNIA: StateRules = {
   programs: [
     {
       code: 'SDI',
+      kind: 'disability',
       label: 'California disability insurance',
       payer: 'employee',
       agency: 'unemployment',
@@ -169,6 +172,7 @@ export const CALIFORNIA: StateRules = {
     },
     {
       code: 'ETT',
+      kind: 'training',
       label: 'California employment training tax',
       payer: 'employer',
       agency: 'unemployment',

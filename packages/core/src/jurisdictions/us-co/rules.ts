@@ -9,6 +9,7 @@ import { fee, feeTax, placeCode } from '../places.js';
 import type { Program } from '../program.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { COLORADO_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Colorado Department of Revenue';
 const DR1098 = (edition: string) =>
@@ -16,6 +17,7 @@ const DR1098 = (edition: string) =>
 const FAMLI = publication('FAMLI premium and benefits', 'Colorado Department of Labor and Employment', '2026');
 const famli = (payer: 'employee' | 'employer', of2025: string, of2026: string): Program => ({
   code: payer === 'employee' ? 'FAMLI-EE' : 'FAMLI-ER',
+  kind: 'paid-leave',
   label: `Colorado paid family and medical leave, ${payer}`,
   payer,
   agency: { code: 'CO-FAMLI' },
@@ -38,11 +40,21 @@ const place = (name: string, [employee, employer]: readonly [string, string], fr
   name,
   taxes: [
     feeTax(
-      { code: 'OPT-EE', label: `${name} occupational privilege tax, employee`, payer: 'employee' },
+      {
+        code: 'OPT-EE',
+        kind: 'occupational',
+        label: `${name} occupational privilege tax, employee`,
+        payer: 'employee',
+      },
       beginning(row('2025-01-01', OCCUPATIONAL, fee(employee, 'month', fromWages)), again('2026-01-01')),
     ),
     feeTax(
-      { code: 'OPT-ER', label: `${name} occupational privilege tax, employer`, payer: 'employer' },
+      {
+        code: 'OPT-ER',
+        kind: 'occupational',
+        label: `${name} occupational privilege tax, employer`,
+        payer: 'employer',
+      },
       beginning(row('2025-01-01', OCCUPATIONAL, fee(employer, 'month', fromWages)), again('2026-01-01')),
     ),
   ],
@@ -63,6 +75,7 @@ const worksheet = annual(
 export const COLORADO: StateRules = {
   code: 'CO',
   name: 'Colorado',
+  deposits: COLORADO_DEPOSITS,
   agencies: {
     income: agency('CO-DOR', REVENUE, 'CO Revenue'),
     unemployment: agency('CO-DLE', 'Colorado Department of Labor and Employment', 'CO Labor'),

@@ -5,6 +5,7 @@ import { recalled } from '../dated.js';
 import { addTax, annual, columnIs, credit, deduct, given, perPeriod, steps, tiers, timesRate } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { CONNECTICUT_DEPOSITS } from './deposits.js';
 
 const DRS = 'Connecticut Department of Revenue Services';
 const TPG = publication('TPG-211, Withholding Calculation Rules', DRS, '2025');
@@ -73,6 +74,7 @@ const credits = (
 export const CONNECTICUT: StateRules = {
   code: 'CT',
   name: 'Connecticut',
+  deposits: CONNECTICUT_DEPOSITS,
   agencies: {
     income: agency('CT-DRS', DRS, 'CT Revenue'),
     unemployment: agency('CT-DOL', 'Connecticut Department of Labor', 'CT Labor'),
@@ -188,6 +190,7 @@ export const CONNECTICUT: StateRules = {
   programs: [
     {
       code: 'PFL',
+      kind: 'paid-leave',
       label: 'Connecticut paid leave',
       payer: 'employee',
       agency: { code: 'CT-PFL' },

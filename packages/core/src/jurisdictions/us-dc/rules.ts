@@ -5,6 +5,7 @@ import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { DISTRICT_OF_COLUMBIA_DEPOSITS } from './deposits.js';
 
 const OTR = 'Office of Tax and Revenue';
 const FR230 = publication('FR-230, Income Tax Withholding Instructions and Tables', OTR, '2025');
@@ -12,6 +13,7 @@ const FR230 = publication('FR-230, Income Tax Withholding Instructions and Table
 export const DISTRICT_OF_COLUMBIA: StateRules = {
   code: 'DC',
   name: 'District of Columbia',
+  deposits: DISTRICT_OF_COLUMBIA_DEPOSITS,
   agencies: {
     income: agency('DC-OTR', OTR, 'DC Tax'),
     unemployment: agency('DC-DOES', 'Department of Employment Services', 'DC Employment'),
@@ -78,6 +80,7 @@ export const DISTRICT_OF_COLUMBIA: StateRules = {
   programs: [
     {
       code: 'UPL',
+      kind: 'paid-leave',
       label: 'District of Columbia universal paid leave',
       payer: 'employer',
       agency: 'unemployment',
@@ -96,6 +99,7 @@ export const DISTRICT_OF_COLUMBIA: StateRules = {
     },
     {
       code: 'ADM',
+      kind: 'assessment',
       label: 'District of Columbia administrative funding assessment',
       payer: 'employer',
       agency: 'unemployment',

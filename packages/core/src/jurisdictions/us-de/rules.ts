@@ -7,12 +7,14 @@ import { placesAt } from '../places.js';
 import type { Program } from '../program.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { DELAWARE_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Delaware Division of Revenue';
 const GUIDE = publication('Employer’s Guide: Withholding Regulations and Employer’s Duties', REVENUE, '2025');
 const LEAVE = publication('Delaware Paid Leave contribution rates', 'Delaware Department of Labor', '2026');
 const leave = (payer: 'employee' | 'employer'): Program => ({
   code: payer === 'employee' ? 'PFML-EE' : 'PFML-ER',
+  kind: 'paid-leave',
   label: `Delaware paid leave, ${payer}`,
   payer,
   agency: 'unemployment',
@@ -32,6 +34,7 @@ const leave = (payer: 'employee' | 'employer'): Program => ({
 export const DELAWARE: StateRules = {
   code: 'DE',
   name: 'Delaware',
+  deposits: DELAWARE_DEPOSITS,
   agencies: {
     income: agency('DE-DOR', REVENUE, 'DE Revenue'),
     unemployment: agency('DE-DOL', 'Delaware Department of Labor', 'DE Labor'),
@@ -89,7 +92,7 @@ export const DELAWARE: StateRules = {
     agency: 'DE-CITY',
     provenance: recalled(publication('Earned income tax', 'City of Wilmington', '2025'), 'rate'),
     places: placesAt(
-      { code: 'LIT', payer: 'employee', wages: 'gross', label: (name) => `${name} earned income tax` },
+      { code: 'LIT', kind: 'income', payer: 'employee', wages: 'gross', label: (name) => `${name} earned income tax` },
       recalled(publication('Earned income tax', 'City of Wilmington', '2025'), 'rate'),
       [['Wilmington', { resident: '1.25', nonresident: '1.25' }]],
     ),

@@ -1,11 +1,13 @@
 import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
+import { FLORIDA_DEPOSITS } from './deposits.js';
 import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const FLORIDA: StateRules = {
   code: 'FL',
   name: 'Florida',
+  deposits: FLORIDA_DEPOSITS,
   agencies: { unemployment: agency('FL-DOR', 'Florida Department of Revenue', 'FL Revenue') },
   incomeTax: {
     kind: 'none',

@@ -4,6 +4,7 @@ import { between, dated, recalled, year } from '../dated.js';
 import { annual, byStatus, count, deduct, fixed, flat } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { GEORGIA_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Georgia Department of Revenue';
 const guide = (edition: string) => publication('Employer’s Tax Guide', REVENUE, edition);
@@ -19,6 +20,7 @@ const worksheet = (by: string) =>
 export const GEORGIA: StateRules = {
   code: 'GA',
   name: 'Georgia',
+  deposits: GEORGIA_DEPOSITS,
   agencies: {
     income: agency('GA-DOR', REVENUE, 'GA Revenue'),
     unemployment: agency('GA-DOL', 'Georgia Department of Labor', 'GA Labor'),
@@ -76,6 +78,7 @@ export const GEORGIA: StateRules = {
   programs: [
     {
       code: 'ADM',
+      kind: 'assessment',
       label: 'Georgia administrative assessment',
       payer: 'employer',
       agency: 'unemployment',

@@ -16,6 +16,7 @@ import {
   wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { HAWAII_DEPOSITS } from './deposits.js';
 
 const TAXATION = 'Hawaii Department of Taxation';
 const BOOKLET = publication('Booklet A, Employer’s Tax Guide', TAXATION, '2025');
@@ -25,6 +26,7 @@ const TDI = publication('Temporary disability insurance: maximum weekly wage bas
 export const HAWAII: StateRules = {
   code: 'HI',
   name: 'Hawaii',
+  deposits: HAWAII_DEPOSITS,
   agencies: { income: agency('HI-DOTAX', TAXATION, 'HI Tax'), unemployment: agency('HI-DLIR', DLIR, 'HI Labor') },
   incomeTax: {
     kind: 'worksheet',
@@ -113,6 +115,7 @@ export const HAWAII: StateRules = {
   programs: [
     {
       code: 'TDI',
+      kind: 'disability',
       label: 'Hawaii temporary disability insurance',
       payer: 'employee',
       agency: 'unemployment',
@@ -130,6 +133,7 @@ export const HAWAII: StateRules = {
     },
     {
       code: 'ETA',
+      kind: 'training',
       label: 'Hawaii employment and training assessment',
       payer: 'employer',
       agency: 'unemployment',

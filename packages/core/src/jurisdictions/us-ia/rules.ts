@@ -6,6 +6,7 @@ import { recalled } from '../dated.js';
 import { annual, byStatus, credit, deduct, fixed, flat, given } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { IOWA_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Iowa Department of Revenue';
 const formula = (edition: string) => publication('Iowa Withholding Formula (44-001)', REVENUE, edition);
@@ -21,6 +22,7 @@ const worksheet = (other: string, head: string, joint: string) =>
 export const IOWA: StateRules = {
   code: 'IA',
   name: 'Iowa',
+  deposits: IOWA_DEPOSITS,
   agencies: {
     income: agency('IA-DOR', REVENUE, 'IA Revenue'),
     unemployment: agency('IA-IWD', 'Iowa Workforce Development', 'IA Workforce'),

@@ -3,6 +3,7 @@ import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { IDAHO_DEPOSITS } from './deposits.js';
 
 const TAX = 'Idaho State Tax Commission';
 const guide = (edition: string) => publication('A Guide to Idaho Income Tax Withholding (EPB00006)', TAX, edition);
@@ -25,6 +26,7 @@ const worksheet = (single: string, married: string, each: string) =>
 export const IDAHO: StateRules = {
   code: 'ID',
   name: 'Idaho',
+  deposits: IDAHO_DEPOSITS,
   agencies: {
     income: agency('ID-STC', TAX, 'ID Tax'),
     unemployment: agency('ID-DOL', 'Idaho Department of Labor', 'ID Labor'),

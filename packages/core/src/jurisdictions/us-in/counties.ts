@@ -10,7 +10,13 @@ const NOTICE = publication(
 
 const inCounties = (doubt: string, rates: Parameters<typeof placesAt>[2]) =>
   placesAt(
-    { code: 'LIT', payer: 'employee', wages: 'state-income', label: (name) => `${name} County income tax` },
+    {
+      code: 'LIT',
+      kind: 'income',
+      payer: 'employee',
+      wages: 'state-income',
+      label: (name) => `${name} County income tax`,
+    },
     recalled(NOTICE, 'county rates', doubt),
     rates,
   );

@@ -3,6 +3,7 @@ import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, flat } from '../lines.js';
 import { PLAUSIBLE, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { INDIANA_DEPOSITS } from './deposits.js';
 import { COUNTIES } from './counties.js';
 
 const REVENUE = 'Indiana Department of Revenue';
@@ -18,6 +19,7 @@ const deductions = [
 export const INDIANA: StateRules = {
   code: 'IN',
   name: 'Indiana',
+  deposits: INDIANA_DEPOSITS,
   agencies: {
     income: agency('IN-DOR', REVENUE, 'IN Revenue'),
     unemployment: agency('IN-DWD', 'Indiana Department of Workforce Development', 'IN Workforce'),

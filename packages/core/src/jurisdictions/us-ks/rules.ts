@@ -3,6 +3,7 @@ import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { KANSAS_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Kansas Department of Revenue';
 const KW100 = publication('KW-100, Kansas Withholding Tax Guide', REVENUE, 'July 2024');
@@ -10,6 +11,7 @@ const KW100 = publication('KW-100, Kansas Withholding Tax Guide', REVENUE, 'July
 export const KANSAS: StateRules = {
   code: 'KS',
   name: 'Kansas',
+  deposits: KANSAS_DEPOSITS,
   agencies: {
     income: agency('KS-DOR', REVENUE, 'KS Revenue'),
     unemployment: agency('KS-DOL', 'Kansas Department of Labor', 'KS Labor'),

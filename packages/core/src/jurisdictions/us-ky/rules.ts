@@ -15,6 +15,7 @@ import {
   wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { KENTUCKY_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Kentucky Department of Revenue';
 const formula = (edition: string) => publication('Withholding Tax Formula (42A003)', REVENUE, edition);
@@ -22,6 +23,7 @@ const CITIES = publication('Occupational license fee ordinances', 'Kentucky loca
 const RATES = recalled(CITIES, 'rates', 'Rates and caps change by ordinance.');
 const LICENSE_FEE = {
   code: 'LIT',
+  kind: 'occupational',
   payer: 'employee',
   wages: 'gross',
   label: (name: string) => `${name} occupational license fee`,
@@ -37,7 +39,13 @@ const LEXINGTON: Locality = {
       beginning(row('2025-01-01', RATES, localRates({ resident: '2.25', nonresident: '2.25' })), again('2026-01-01')),
     ),
     ratesTax(
-      { code: 'OLF', label: 'Fayette County schools occupational license fee', payer: 'employee', wages: 'gross' },
+      {
+        code: 'OLF',
+        kind: 'occupational',
+        label: 'Fayette County schools occupational license fee',
+        payer: 'employee',
+        wages: 'gross',
+      },
       beginning(row('2025-01-01', RATES, localRates({ resident: '0.5' })), again('2026-01-01')),
     ),
   ],
@@ -46,6 +54,7 @@ const LEXINGTON: Locality = {
 export const KENTUCKY: StateRules = {
   code: 'KY',
   name: 'Kentucky',
+  deposits: KENTUCKY_DEPOSITS,
   agencies: {
     income: agency('KY-DOR', REVENUE, 'KY Revenue'),
     unemployment: agency('KY-OUI', 'Kentucky Office of Unemployment Insurance', 'KY Unemployment'),

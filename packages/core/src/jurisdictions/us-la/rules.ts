@@ -3,6 +3,7 @@ import { recalled } from '../dated.js';
 import { annual, byStatus, deduct, fixed, flat } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { LOUISIANA_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Louisiana Department of Revenue';
 const R1306 = (edition: string) =>
@@ -17,6 +18,7 @@ const worksheet = (single: string, joint: string) =>
 export const LOUISIANA: StateRules = {
   code: 'LA',
   name: 'Louisiana',
+  deposits: LOUISIANA_DEPOSITS,
   agencies: {
     income: agency('LA-LDR', REVENUE, 'LA Revenue'),
     unemployment: agency('LA-LWC', 'Louisiana Workforce Commission', 'LA Workforce'),

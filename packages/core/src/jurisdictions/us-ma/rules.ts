@@ -16,6 +16,7 @@ import {
   wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { MASSACHUSETTS_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Massachusetts Department of Revenue';
 const CIRCULAR = (edition: string) => publication('Circular M, Income Tax Withholding Tables', REVENUE, edition);
@@ -41,6 +42,7 @@ const worksheet = (surtaxOver: string) =>
   );
 const pfml = (payer: 'employee' | 'employer'): Program => ({
   code: payer === 'employee' ? 'PFML-EE' : 'PFML-ER',
+  kind: 'paid-leave',
   label: `Massachusetts paid family and medical leave, ${payer}`,
   payer,
   agency: 'income',
@@ -60,6 +62,7 @@ const pfml = (payer: 'employee' | 'employer'): Program => ({
 export const MASSACHUSETTS: StateRules = {
   code: 'MA',
   name: 'Massachusetts',
+  deposits: MASSACHUSETTS_DEPOSITS,
   agencies: { income: agency('MA-DOR', REVENUE, 'MA Revenue'), unemployment: agency('MA-DUA', DUA, 'MA Unemployment') },
   incomeTax: {
     kind: 'worksheet',
@@ -108,6 +111,7 @@ export const MASSACHUSETTS: StateRules = {
     pfml('employer'),
     {
       code: 'WTF',
+      kind: 'training',
       label: 'Massachusetts workforce training fund',
       payer: 'employer',
       agency: 'unemployment',
@@ -121,6 +125,7 @@ export const MASSACHUSETTS: StateRules = {
     },
     {
       code: 'EMAC',
+      kind: 'health',
       label: 'Massachusetts employer medical assistance contribution',
       payer: 'employer',
       agency: 'unemployment',

@@ -6,6 +6,7 @@ import { annual, byStatus, count, deduct, fixed, share, steps } from '../lines.j
 import { placesAt } from '../places.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { MARYLAND_DEPOSITS } from './deposits.js';
 import type { Quantity } from '../worksheet.js';
 
 const COMPTROLLER = 'Comptroller of Maryland';
@@ -50,6 +51,7 @@ const worksheet = (deduction: Quantity, hasTopRates = false) =>
 export const MARYLAND: StateRules = {
   code: 'MD',
   name: 'Maryland',
+  deposits: MARYLAND_DEPOSITS,
   agencies: {
     income: agency('MD-COMP', COMPTROLLER, 'MD Comptroller'),
     unemployment: agency('MD-DOL', 'Maryland Department of Labor', 'MD Labor'),
@@ -116,7 +118,7 @@ export const MARYLAND: StateRules = {
     agency: 'MD-COMP',
     provenance: COUNTY,
     places: placesAt(
-      { code: 'LIT', payer: 'employee', wages: 'state-income', label: (name) => `${name} income tax` },
+      { code: 'LIT', kind: 'income', payer: 'employee', wages: 'state-income', label: (name) => `${name} income tax` },
       COUNTY,
       [
         ['Allegany County', { resident: '3.03' }],

@@ -5,6 +5,7 @@ import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, fade, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { MAINE_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Maine Revenue Services';
 const TABLES = (edition: string) => publication('Withholding Tables for Individual Income Tax', REVENUE, edition);
@@ -14,6 +15,7 @@ const PFML = publication('Paid Family and Medical Leave premiums', DOL, '2025');
 export const MAINE: StateRules = {
   code: 'ME',
   name: 'Maine',
+  deposits: MAINE_DEPOSITS,
   agencies: { income: agency('ME-MRS', REVENUE, 'ME Revenue'), unemployment: agency('ME-DOL', DOL, 'ME Labor') },
   incomeTax: {
     kind: 'worksheet',
@@ -109,6 +111,7 @@ export const MAINE: StateRules = {
   programs: [
     {
       code: 'PFML-EE',
+      kind: 'paid-leave',
       label: 'Maine paid family and medical leave, employee',
       payer: 'employee',
       agency: 'unemployment',
@@ -122,6 +125,7 @@ export const MAINE: StateRules = {
     },
     {
       code: 'PFML-ER',
+      kind: 'paid-leave',
       label: 'Maine paid family and medical leave, employer',
       payer: 'employer',
       agency: 'unemployment',
@@ -135,6 +139,7 @@ export const MAINE: StateRules = {
     },
     {
       code: 'CSSF',
+      kind: 'training',
       label: 'Maine competitive skills scholarship fund',
       payer: 'employer',
       agency: 'unemployment',

@@ -14,6 +14,7 @@ import {
   wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { MICHIGAN_DEPOSITS } from './deposits.js';
 
 const TREASURY = 'Michigan Department of Treasury';
 const GUIDE = (edition: string) => publication('446-I, Income Tax Withholding Guide', TREASURY, edition);
@@ -27,6 +28,7 @@ const ordinary = { resident: '1.0', nonresident: '0.5', exemption: '600', credit
 export const MICHIGAN: StateRules = {
   code: 'MI',
   name: 'Michigan',
+  deposits: MICHIGAN_DEPOSITS,
   agencies: {
     income: agency('MI-TREAS', TREASURY, 'MI Treasury'),
     unemployment: agency('MI-UIA', 'Michigan Unemployment Insurance Agency', 'MI Unemployment'),
@@ -102,7 +104,7 @@ export const MICHIGAN: StateRules = {
     agency: 'MI-CITY',
     provenance: CITY,
     places: placesAt(
-      { code: 'LIT', payer: 'employee', wages: 'gross', label: (name) => `${name} city income tax` },
+      { code: 'LIT', kind: 'income', payer: 'employee', wages: 'gross', label: (name) => `${name} city income tax` },
       CITY,
       [
         ['Detroit', { resident: '2.4', nonresident: '1.2', exemption: '600', credit: ['100', '1.2'] }],

@@ -5,6 +5,7 @@ import { between, dated, recalled, year } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { MINNESOTA_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Minnesota Department of Revenue';
 const GUIDE = (edition: string) =>
@@ -16,6 +17,7 @@ const NOT_YET = dated(year(2025), recalled(DEED, 'premiums begin with wages paid
 export const MINNESOTA: StateRules = {
   code: 'MN',
   name: 'Minnesota',
+  deposits: MINNESOTA_DEPOSITS,
   agencies: {
     income: agency('MN-DOR', REVENUE, 'MN Revenue'),
     unemployment: agency('MN-DEED', 'Minnesota Department of Employment and Economic Development', 'MN Employment'),
@@ -127,6 +129,7 @@ export const MINNESOTA: StateRules = {
   programs: [
     {
       code: 'PFML-EE',
+      kind: 'paid-leave',
       label: 'Minnesota paid leave, employee',
       payer: 'employee',
       agency: 'unemployment',
@@ -140,6 +143,7 @@ export const MINNESOTA: StateRules = {
     },
     {
       code: 'PFML-ER',
+      kind: 'paid-leave',
       label: 'Minnesota paid leave, employer',
       payer: 'employer',
       agency: 'unemployment',
@@ -167,6 +171,7 @@ export const MINNESOTA: StateRules = {
     },
     {
       code: 'WDF',
+      kind: 'training',
       label: 'Minnesota workforce development fee',
       payer: 'employer',
       agency: 'unemployment',

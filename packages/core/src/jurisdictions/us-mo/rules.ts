@@ -6,6 +6,7 @@ import { annualToDollar, byStatus, deduct, fixed, table } from '../lines.js';
 import { localRates, placesAt, ratesTax } from '../places.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { MISSOURI_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Missouri Department of Revenue';
 const FORMULA = (edition: string) => publication('Missouri Withholding Tax Formula', REVENUE, edition);
@@ -16,6 +17,7 @@ const columns = byStatus({ 'married-jointly': 'joint', 'head-of-household': 'hea
 export const MISSOURI: StateRules = {
   code: 'MO',
   name: 'Missouri',
+  deposits: MISSOURI_DEPOSITS,
   agencies: {
     income: agency('MO-DOR', REVENUE, 'MO Revenue'),
     unemployment: agency('MO-DES', 'Missouri Division of Employment Security', 'MO Employment Security'),
@@ -94,7 +96,7 @@ export const MISSOURI: StateRules = {
     provenance: recalled(CITIES, 'earnings tax'),
     places: [
       ...placesAt(
-        { code: 'LIT', payer: 'employee', wages: 'gross', label: (name) => `${name} earnings tax` },
+        { code: 'LIT', kind: 'income', payer: 'employee', wages: 'gross', label: (name) => `${name} earnings tax` },
         recalled(CITIES, 'earnings tax'),
         [['Kansas City', { resident: '1.0', nonresident: '1.0' }]],
       ),
@@ -103,14 +105,14 @@ export const MISSOURI: StateRules = {
         name: 'St. Louis',
         taxes: [
           ratesTax(
-            { code: 'LIT', label: 'St. Louis earnings tax', payer: 'employee', wages: 'gross' },
+            { code: 'LIT', kind: 'income', label: 'St. Louis earnings tax', payer: 'employee', wages: 'gross' },
             beginning(
               row('2025-01-01', recalled(CITIES, 'earnings tax'), localRates({ resident: '1.0', nonresident: '1.0' })),
               again('2026-01-01'),
             ),
           ),
           ratesTax(
-            { code: 'PET', label: 'St. Louis payroll expense tax', payer: 'employer', wages: 'gross' },
+            { code: 'PET', kind: 'payroll', label: 'St. Louis payroll expense tax', payer: 'employer', wages: 'gross' },
             beginning(
               row(
                 '2025-01-01',

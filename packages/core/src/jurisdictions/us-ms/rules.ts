@@ -3,6 +3,7 @@ import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, deduct, fixed, given, steps } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { MISSISSIPPI_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Mississippi Department of Revenue';
 const TABLES = (edition: string) => publication('Withholding Income Tax Tables (Publication 89-700)', REVENUE, edition);
@@ -22,6 +23,7 @@ const worksheet = (by: string) =>
 export const MISSISSIPPI: StateRules = {
   code: 'MS',
   name: 'Mississippi',
+  deposits: MISSISSIPPI_DEPOSITS,
   agencies: {
     income: agency('MS-DOR', REVENUE, 'MS Revenue'),
     unemployment: agency('MS-MDES', 'Mississippi Department of Employment Security', 'MS Employment Security'),

@@ -3,6 +3,7 @@ import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, columnIs, deduct, fixed, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { MONTANA_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Montana Department of Revenue';
 const GUIDE = (edition: string) => publication('Montana Employer and Information Agent Guide', REVENUE, edition);
@@ -11,6 +12,7 @@ const columns = byStatus({ 'married-jointly': 'joint', 'head-of-household': 'hea
 export const MONTANA: StateRules = {
   code: 'MT',
   name: 'Montana',
+  deposits: MONTANA_DEPOSITS,
   agencies: {
     income: agency('MT-DOR', REVENUE, 'MT Revenue'),
     unemployment: agency('MT-DLI', 'Montana Department of Labor and Industry', 'MT Labor'),

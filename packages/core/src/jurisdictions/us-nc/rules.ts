@@ -4,6 +4,7 @@ import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, fixed, flat } from '../lines.js';
 import { PLAUSIBLE, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { NORTH_CAROLINA_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'North Carolina Department of Revenue';
 const NC30 = (edition: string) =>
@@ -19,6 +20,7 @@ const worksheet = (by: string) =>
 export const NORTH_CAROLINA: StateRules = {
   code: 'NC',
   name: 'North Carolina',
+  deposits: NORTH_CAROLINA_DEPOSITS,
   agencies: {
     income: agency('NC-DOR', REVENUE, 'NC Revenue'),
     unemployment: agency('NC-DES', 'North Carolina Division of Employment Security', 'NC Employment Security'),

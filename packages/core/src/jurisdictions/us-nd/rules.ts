@@ -5,6 +5,7 @@ import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { NORTH_DAKOTA_DEPOSITS } from './deposits.js';
 
 const TAX = 'North Dakota Office of State Tax Commissioner';
 const GUIDE = (edition: string) => publication('Income Tax Withholding Rates and Instructions', TAX, edition);
@@ -14,6 +15,7 @@ const columns = byStatus({ 'married-jointly': 'joint', 'head-of-household': 'hea
 export const NORTH_DAKOTA: StateRules = {
   code: 'ND',
   name: 'North Dakota',
+  deposits: NORTH_DAKOTA_DEPOSITS,
   agencies: {
     income: agency('ND-OSTC', TAX, 'ND Tax'),
     unemployment: agency('ND-JSND', 'Job Service North Dakota', 'ND Job Service'),

@@ -12,6 +12,7 @@ import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { NEBRASKA_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Nebraska Department of Revenue';
 const CIRCULAR = (edition: string) => publication('Circular EN, Nebraska Income Tax Withholding', REVENUE, edition);
@@ -26,6 +27,7 @@ const minimum = {
 export const NEBRASKA: StateRules = {
   code: 'NE',
   name: 'Nebraska',
+  deposits: NEBRASKA_DEPOSITS,
   agencies: {
     income: agency('NE-DOR', REVENUE, 'NE Revenue'),
     unemployment: agency('NE-DOL', 'Nebraska Department of Labor', 'NE Labor'),

@@ -6,6 +6,7 @@ import { recalled } from '../dated.js';
 import { annual, byStatus, columnIs, count, deduct, steps } from '../lines.js';
 import { placesAt } from '../places.js';
 import type { Program } from '../program.js';
+import type { TaxKind } from '../tax-kind.js';
 import {
   CAFETERIA_ITEMS,
   PLAUSIBLE,
@@ -19,6 +20,7 @@ import {
   wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { NEW_JERSEY_DEPOSITS } from './deposits.js';
 
 const TAXATION = 'New Jersey Division of Taxation';
 const NJWT = publication('NJ-WT, New Jersey Income Tax Withholding Instructions', TAXATION, '2025');
@@ -26,6 +28,7 @@ const LABOR = 'New Jersey Department of Labor and Workforce Development';
 const RATES = (edition: string) => publication('Contribution rates and taxable wage bases', LABOR, edition);
 const worker = (
   code: string,
+  kind: TaxKind,
   label: string,
   of2025: string,
   of2026: string,
@@ -33,6 +36,7 @@ const worker = (
   base2026: string,
 ): Program => ({
   code,
+  kind,
   label: `New Jersey ${label}, worker`,
   payer: 'employee',
   agency: 'unemployment',
@@ -47,6 +51,7 @@ const letterColumns = ['A', 'B', 'C', 'D', 'E'].map((letter) => columnIs(letter,
 export const NEW_JERSEY: StateRules = {
   code: 'NJ',
   name: 'New Jersey',
+  deposits: NEW_JERSEY_DEPOSITS,
   agencies: {
     income: agency('NJ-TAX', TAXATION, 'NJ Tax'),
     unemployment: agency('NJ-DOL', LABOR, 'NJ Labor'),
@@ -180,12 +185,13 @@ export const NEW_JERSEY: StateRules = {
     highestPlausibleRate: PLAUSIBLE,
   },
   programs: [
-    worker('SUI-EE', 'unemployment insurance', '0.003825', '0.003825', '43300', '44800'),
-    worker('WF-EE', 'workforce development', '0.000425', '0.000425', '43300', '44800'),
-    worker('TDI-EE', 'temporary disability insurance', '0.0023', '0.0019', '165400', '171100'),
-    worker('FLI-EE', 'family leave insurance', '0.0033', '0.0023', '165400', '171100'),
+    worker('SUI-EE', 'unemployment', 'unemployment insurance', '0.003825', '0.003825', '43300', '44800'),
+    worker('WF-EE', 'training', 'workforce development', '0.000425', '0.000425', '43300', '44800'),
+    worker('TDI-EE', 'disability', 'temporary disability insurance', '0.0023', '0.0019', '165400', '171100'),
+    worker('FLI-EE', 'paid-leave', 'family leave insurance', '0.0033', '0.0023', '165400', '171100'),
     {
       code: 'TDI-ER',
+      kind: 'disability',
       label: 'New Jersey temporary disability insurance, employer',
       payer: 'employer',
       agency: 'unemployment',
@@ -200,6 +206,7 @@ export const NEW_JERSEY: StateRules = {
     },
     {
       code: 'WF-ER',
+      kind: 'training',
       label: 'New Jersey workforce development, employer',
       payer: 'employer',
       agency: 'unemployment',
@@ -217,7 +224,7 @@ export const NEW_JERSEY: StateRules = {
     agency: 'NJ-CITY',
     provenance: recalled(publication('Payroll tax ordinances', 'New Jersey cities', '2025'), 'rates'),
     places: placesAt(
-      { code: 'PET', payer: 'employer', wages: 'gross', label: (name) => `${name} payroll tax` },
+      { code: 'PET', kind: 'payroll', payer: 'employer', wages: 'gross', label: (name) => `${name} payroll tax` },
       recalled(
         publication('Payroll tax ordinances', 'New Jersey cities', '2025'),
         'rate',

@@ -7,6 +7,7 @@ import { annual, byStatus, steps } from '../lines.js';
 import type { Program } from '../program.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { NEW_MEXICO_DEPOSITS } from './deposits.js';
 
 const TAXATION = 'New Mexico Taxation and Revenue Department';
 const FYI104 = (edition: string) => publication('FYI-104, New Mexico Withholding Tax', TAXATION, edition);
@@ -31,6 +32,7 @@ const worksheet = (single: number, joint: number, head: number) => {
 
 const compensation = (payer: 'employee' | 'employer', amount: string): Program => ({
   code: payer === 'employee' ? 'WCF-EE' : 'WCF-ER',
+  kind: 'workers-compensation',
   label: `New Mexico workers’ compensation fee, ${payer}`,
   payer,
   agency: { code: 'NM-WC' },
@@ -52,6 +54,7 @@ const compensation = (payer: 'employee' | 'employer', amount: string): Program =
 export const NEW_MEXICO: StateRules = {
   code: 'NM',
   name: 'New Mexico',
+  deposits: NEW_MEXICO_DEPOSITS,
   agencies: {
     income: agency('NM-TRD', TAXATION, 'NM Taxation'),
     unemployment: agency('NM-DWS', 'New Mexico Department of Workforce Solutions', 'NM Workforce'),

@@ -5,12 +5,14 @@ import { recalled } from '../dated.js';
 import { overtimeByDay } from '../overtime.js';
 import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { NEVADA_DEPOSITS } from './deposits.js';
 
 const DETR = 'Nevada Department of Employment, Training and Rehabilitation';
 
 export const NEVADA: StateRules = {
   code: 'NV',
   name: 'Nevada',
+  deposits: NEVADA_DEPOSITS,
   agencies: { unemployment: agency('NV-DETR', DETR, 'NV Employment') },
   incomeTax: {
     kind: 'none',
@@ -45,6 +47,7 @@ export const NEVADA: StateRules = {
   programs: [
     {
       code: 'CEP',
+      kind: 'training',
       label: 'Nevada career enhancement program',
       payer: 'employer',
       agency: 'unemployment',

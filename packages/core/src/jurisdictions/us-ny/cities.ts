@@ -17,6 +17,7 @@ const mobility = (zone: 1 | 2) => {
   return ratesTax(
     {
       code: 'MCTMT',
+      kind: 'transit',
       label: 'Metropolitan commuter transportation mobility tax',
       payer: 'employer',
       wages: 'medicare',
@@ -61,6 +62,7 @@ export const CITIES: readonly Locality[] = [
     taxes: [
       {
         code: 'LIT',
+        kind: 'income',
         label: 'New York City resident tax',
         payer: 'employee',
         wages: 'state-income',
@@ -104,6 +106,7 @@ export const CITIES: readonly Locality[] = [
     taxes: [
       {
         code: 'LIT',
+        kind: 'income',
         label: 'Yonkers resident surcharge',
         payer: 'employee',
         wages: 'state-income',
@@ -122,6 +125,7 @@ export const CITIES: readonly Locality[] = [
       },
       {
         code: 'NRT',
+        kind: 'income',
         label: 'Yonkers nonresident earnings tax',
         payer: 'employee',
         wages: 'state-income',

@@ -22,6 +22,7 @@ import {
   wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { NEW_YORK_DEPOSITS } from './deposits.js';
 import { CITIES } from './cities.js';
 
 const TAX = 'New York State Department of Taxation and Finance';
@@ -50,6 +51,7 @@ const reduction = [
 export const NEW_YORK: StateRules = {
   code: 'NY',
   name: 'New York',
+  deposits: NEW_YORK_DEPOSITS,
   agencies: {
     income: agency('NY-TAX', TAX, 'NY Tax'),
     unemployment: agency('NY-DOL', LABOR, 'NY Labor'),
@@ -199,6 +201,7 @@ export const NEW_YORK: StateRules = {
   programs: [
     {
       code: 'SDI',
+      kind: 'disability',
       label: 'New York disability insurance',
       payer: 'employee',
       agency: { code: 'NY-WCB' },
@@ -212,6 +215,7 @@ export const NEW_YORK: StateRules = {
     },
     {
       code: 'PFL',
+      kind: 'paid-leave',
       label: 'New York paid family leave',
       payer: 'employee',
       agency: { code: 'NY-WCB' },
@@ -227,6 +231,7 @@ export const NEW_YORK: StateRules = {
     },
     {
       code: 'RSF',
+      kind: 'assessment',
       label: 'New York re-employment services fund',
       payer: 'employer',
       agency: 'unemployment',

@@ -21,7 +21,7 @@ const city = (resident: string, share: string, upTo: string): PlaceRates => ({
 
 /** Qualifying wages are Medicare wages (Ohio Revised Code § 718.01(R)), so deferrals are inside them. */
 export const MUNICIPALITIES = placesAt(
-  { code: 'LIT', payer: 'employee', wages: 'medicare', label: (name) => `${name} income tax` },
+  { code: 'LIT', kind: 'income', payer: 'employee', wages: 'medicare', label: (name) => `${name} income tax` },
   CITY,
   [
     ['Columbus', city('2.5', '100', '2.5')],
@@ -65,6 +65,7 @@ const district = (code: string, name: string, by: string, base: 'traditional' | 
     ratesTax(
       {
         code: 'SDIT',
+        kind: 'income',
         label: `${name} school district tax (${base} base)`,
         payer: 'employee',
         followsCertificate: true,

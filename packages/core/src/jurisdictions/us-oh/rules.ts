@@ -3,6 +3,7 @@ import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, steps, table, timesRate } from '../lines.js';
 import { PLAUSIBLE, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { OHIO_DEPOSITS } from './deposits.js';
 import { MUNICIPALITIES, SCHOOL_DISTRICTS } from './places.js';
 
 const TAXATION = 'Ohio Department of Taxation';
@@ -12,6 +13,7 @@ const TABLES = (edition: string) =>
 export const OHIO: StateRules = {
   code: 'OH',
   name: 'Ohio',
+  deposits: OHIO_DEPOSITS,
   agencies: {
     income: agency('OH-TAX', TAXATION, 'OH Taxation'),
     unemployment: agency('OH-JFS', 'Ohio Department of Job and Family Services', 'OH Job Services'),

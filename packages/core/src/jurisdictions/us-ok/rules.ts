@@ -3,6 +3,7 @@ import { recalled } from '../dated.js';
 import { annualToDollar, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { OKLAHOMA_DEPOSITS } from './deposits.js';
 
 const TAX = 'Oklahoma Tax Commission';
 const OW2 = (edition: string) => publication('OW-2, Oklahoma Income Tax Withholding Tables', TAX, edition);
@@ -12,6 +13,7 @@ const reduction = [deduct('Allowances', count('allowances', '1000'))];
 export const OKLAHOMA: StateRules = {
   code: 'OK',
   name: 'Oklahoma',
+  deposits: OKLAHOMA_DEPOSITS,
   agencies: {
     income: agency('OK-TAX', TAX, 'OK Tax'),
     unemployment: agency('OK-OESC', 'Oklahoma Employment Security Commission', 'OK Employment Security'),

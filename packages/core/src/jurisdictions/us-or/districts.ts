@@ -13,6 +13,7 @@ const CITY_TRANSIT = publication('Transit payroll tax ordinances', 'Oregon citie
 const shs = ratesTax(
   {
     code: 'METRO-SHS',
+    kind: 'income',
     label: 'Metro supportive housing services tax',
     payer: 'employee',
     wages: 'income',
@@ -35,6 +36,7 @@ const shs = ratesTax(
 const pfa = ratesTax(
   {
     code: 'MULTNOMAH-PFA',
+    kind: 'income',
     label: 'Multnomah County preschool for all tax',
     payer: 'employee',
     wages: 'income',
@@ -61,7 +63,7 @@ const pfa = ratesTax(
 );
 const transit = (code: string, label: string, of2025: string, of2026: string) =>
   ratesTax(
-    { code, label, payer: 'employer', wages: 'gross', isShared: true },
+    { code, kind: 'transit', label, payer: 'employer', wages: 'gross', isShared: true },
     beginning(
       row('2025-01-01', recalled(TRANSIT, label), localRates({ resident: of2025, nonresident: of2025 })),
       row(
@@ -91,7 +93,7 @@ export const DISTRICTS: readonly Locality[] = [
     name,
     taxes: [
       ratesTax(
-        { code: tax, label, payer: 'employer', wages: 'gross' },
+        { code: tax, kind: 'transit', label, payer: 'employer', wages: 'gross' },
         beginning(
           row('2025-01-01', recalled(CITY_TRANSIT, label), localRates({ resident: by, nonresident: by })),
           again('2026-01-01'),

@@ -7,6 +7,7 @@ import { addTax, annual, columnIs, credit, deduct, federalTax, fixed, table, tie
 import type { Program } from '../program.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { OREGON_DEPOSITS } from './deposits.js';
 import { DISTRICTS } from './districts.js';
 
 const REVENUE = 'Oregon Department of Revenue';
@@ -74,6 +75,7 @@ const worksheet = (standard: readonly [string, string], each: string, full: numb
   );
 const paidLeave = (payer: 'employee' | 'employer', by: string): Program => ({
   code: payer === 'employee' ? 'PFML-EE' : 'PFML-ER',
+  kind: 'paid-leave',
   label: `Paid Leave Oregon, ${payer}`,
   payer,
   agency: 'unemployment',
@@ -87,6 +89,7 @@ const paidLeave = (payer: 'employee' | 'employer', by: string): Program => ({
 });
 const assessment = (payer: 'employee' | 'employer'): Program => ({
   code: payer === 'employee' ? 'WBF-EE' : 'WBF-ER',
+  kind: 'workers-compensation',
   label: `Oregon workers’ benefit fund, ${payer}`,
   payer,
   agency: 'income',
@@ -107,6 +110,7 @@ const assessment = (payer: 'employee' | 'employer'): Program => ({
 export const OREGON: StateRules = {
   code: 'OR',
   name: 'Oregon',
+  deposits: OREGON_DEPOSITS,
   agencies: {
     income: agency('OR-DOR', REVENUE, 'OR Revenue'),
     unemployment: agency('OR-OED', EMPLOYMENT, 'OR Employment'),
@@ -173,6 +177,7 @@ export const OREGON: StateRules = {
   programs: [
     {
       code: 'STT',
+      kind: 'transit',
       label: 'Oregon statewide transit tax',
       payer: 'employee',
       agency: 'income',

@@ -35,11 +35,11 @@ const municipality = (
   alsoKnownAs: [psd, `PSD ${psd}`],
   taxes: [
     ratesTax(
-      { code: 'EIT', label: `${name} earned income tax`, payer: 'employee', wages: 'state-income' },
+      { code: 'EIT', kind: 'income', label: `${name} earned income tax`, payer: 'employee', wages: 'state-income' },
       beginning(row('2025-01-01', EIT, localRates({ resident, nonresident })), again('2026-01-01')),
     ),
     feeTax(
-      { code: 'LST', label: `${name} local services tax`, payer: 'employee' },
+      { code: 'LST', kind: 'occupational', label: `${name} local services tax`, payer: 'employee' },
       beginning(row('2025-01-01', LST, fee(services, 'year-spread', fromWages)), again('2026-01-01')),
     ),
     ...more,
@@ -47,7 +47,7 @@ const municipality = (
 });
 
 const PITTSBURGH_PAYROLL = ratesTax(
-  { code: 'PET', label: 'Pittsburgh payroll expense tax', payer: 'employer', wages: 'gross' },
+  { code: 'PET', kind: 'payroll', label: 'Pittsburgh payroll expense tax', payer: 'employer', wages: 'gross' },
   beginning(
     row(
       '2025-01-01',
@@ -69,7 +69,7 @@ export const MUNICIPALITIES: readonly Locality[] = [
     alsoKnownAs: ['510101', 'PSD 510101'],
     comesFirst: recalled(publication('Sterling Act, 53 P.S. § 15971', 'Commonwealth of Pennsylvania', '1932'), 'wages'),
     taxes: [
-      ratesTax({ code: 'LIT', label: 'Philadelphia wage tax', payer: 'employee', wages: 'gross' }, [
+      ratesTax({ code: 'LIT', kind: 'income', label: 'Philadelphia wage tax', payer: 'employee', wages: 'gross' }, [
         wage('2025-01-01', '2025-07-01', '3.75', '3.44'),
         wage('2025-07-01', '2026-07-01', '3.74', '3.43'),
         wage('2026-07-01', '2027-01-01', '3.70', '3.39'),

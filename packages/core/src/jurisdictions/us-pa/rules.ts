@@ -16,6 +16,7 @@ import {
   wageBase,
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { PENNSYLVANIA_DEPOSITS } from './deposits.js';
 import { MUNICIPALITIES } from './municipalities.js';
 
 const REVENUE = 'Pennsylvania Department of Revenue';
@@ -25,6 +26,7 @@ const LABOR = 'Pennsylvania Department of Labor and Industry';
 export const PENNSYLVANIA: StateRules = {
   code: 'PA',
   name: 'Pennsylvania',
+  deposits: PENNSYLVANIA_DEPOSITS,
   agencies: {
     income: agency('PA-DOR', REVENUE, 'PA Revenue'),
     unemployment: agency('PA-DLI', LABOR, 'PA Labor'),
@@ -73,6 +75,7 @@ export const PENNSYLVANIA: StateRules = {
   programs: [
     {
       code: 'UC-EE',
+      kind: 'unemployment',
       label: 'Pennsylvania unemployment, employee',
       payer: 'employee',
       agency: 'unemployment',

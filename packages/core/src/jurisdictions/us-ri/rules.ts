@@ -5,6 +5,7 @@ import { recalled } from '../dated.js';
 import { ONE_COLUMN, annual, deduct, steps, tiers } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { RHODE_ISLAND_DEPOSITS } from './deposits.js';
 
 const TAXATION = 'Rhode Island Division of Taxation';
 const TABLES = (edition: string) =>
@@ -36,6 +37,7 @@ const worksheet = (first: string, second: string, until: string) =>
 export const RHODE_ISLAND: StateRules = {
   code: 'RI',
   name: 'Rhode Island',
+  deposits: RHODE_ISLAND_DEPOSITS,
   agencies: { income: agency('RI-TAX', TAXATION, 'RI Taxation'), unemployment: agency('RI-DLT', DLT, 'RI Labor') },
   incomeTax: {
     kind: 'worksheet',
@@ -63,6 +65,7 @@ export const RHODE_ISLAND: StateRules = {
   programs: [
     {
       code: 'TDI',
+      kind: 'disability',
       label: 'Rhode Island temporary disability insurance',
       payer: 'employee',
       agency: 'unemployment',
@@ -78,6 +81,7 @@ export const RHODE_ISLAND: StateRules = {
     },
     {
       code: 'JDF',
+      kind: 'training',
       label: 'Rhode Island job development fund',
       payer: 'employer',
       agency: 'unemployment',

@@ -5,6 +5,7 @@ import { recalled } from '../dated.js';
 import { annual, columnIs, count, deduct, share, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { SOUTH_CAROLINA_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'South Carolina Department of Revenue';
 const WH1603F = (edition: string) =>
@@ -26,6 +27,7 @@ const worksheet = (most: string, each: string, first: string, second: string, to
 export const SOUTH_CAROLINA: StateRules = {
   code: 'SC',
   name: 'South Carolina',
+  deposits: SOUTH_CAROLINA_DEPOSITS,
   agencies: {
     income: agency('SC-DOR', REVENUE, 'SC Revenue'),
     unemployment: agency('SC-DEW', 'South Carolina Department of Employment and Workforce', 'SC Workforce'),
@@ -77,6 +79,7 @@ export const SOUTH_CAROLINA: StateRules = {
   programs: [
     {
       code: 'DACA',
+      kind: 'assessment',
       label: 'South Carolina departmental administrative contingency assessment',
       payer: 'employer',
       agency: 'unemployment',

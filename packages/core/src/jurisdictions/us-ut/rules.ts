@@ -3,6 +3,7 @@ import { between, dated, recalled, year } from '../dated.js';
 import { byPeriodToDollar, byStatus, credit, flat, slide } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { UTAH_DEPOSITS } from './deposits.js';
 
 const TAX = 'Utah State Tax Commission';
 const PUB14 = (edition: string) => publication('Publication 14, Withholding Tax Guide', TAX, edition);
@@ -16,6 +17,7 @@ const worksheet = (by: string, single: string, joint: string, overSingle: string
 export const UTAH: StateRules = {
   code: 'UT',
   name: 'Utah',
+  deposits: UTAH_DEPOSITS,
   agencies: {
     income: agency('UT-TC', TAX, 'UT Tax'),
     unemployment: agency('UT-DWS', 'Utah Department of Workforce Services', 'UT Workforce'),

@@ -4,6 +4,7 @@ import { between, dated, recalled } from '../dated.js';
 import { ONE_COLUMN, annual, count, deduct, fixed, table } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { VIRGINIA_DEPOSITS } from './deposits.js';
 
 const TAXATION = 'Virginia Department of Taxation';
 const GUIDE = (edition: string) => publication('Income Tax Withholding Guide for Employers', TAXATION, edition);
@@ -24,6 +25,7 @@ const worksheet = (standard: string) =>
 export const VIRGINIA: StateRules = {
   code: 'VA',
   name: 'Virginia',
+  deposits: VIRGINIA_DEPOSITS,
   agencies: {
     income: agency('VA-TAX', TAXATION, 'VA Tax'),
     unemployment: agency('VA-VEC', 'Virginia Employment Commission', 'VA Employment'),

@@ -5,6 +5,7 @@ import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { VERMONT_DEPOSITS } from './deposits.js';
 
 const TAXES = 'Vermont Department of Taxes';
 const GUIDE = (edition: string) =>
@@ -15,6 +16,7 @@ const columns = byStatus({ 'married-jointly': 'married', 'civil-union-jointly': 
 export const VERMONT: StateRules = {
   code: 'VT',
   name: 'Vermont',
+  deposits: VERMONT_DEPOSITS,
   agencies: {
     income: agency('VT-TAX', TAXES, 'VT Taxes'),
     unemployment: agency('VT-DOL', 'Vermont Department of Labor', 'VT Labor'),
@@ -108,6 +110,7 @@ export const VERMONT: StateRules = {
   programs: [
     {
       code: 'CCC-EE',
+      kind: 'child-care',
       label: 'Vermont child care contribution, employee',
       payer: 'employee',
       agency: 'income',
@@ -119,6 +122,7 @@ export const VERMONT: StateRules = {
     },
     {
       code: 'CCC-ER',
+      kind: 'child-care',
       label: 'Vermont child care contribution, employer',
       payer: 'employer',
       agency: 'income',

@@ -4,11 +4,13 @@ import { dated, recalled, year } from '../dated.js';
 import type { Program } from '../program.js';
 import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { WASHINGTON_DEPOSITS } from './deposits.js';
 
 const ESD = 'Washington Employment Security Department';
 const LEAVE = (edition: string) => publication('Paid Family and Medical Leave premium rate', ESD, edition);
 const leave = (payer: 'employee' | 'employer', of2024: string, of2025: string, of2026: string): Program => ({
   code: payer === 'employee' ? 'PFML-EE' : 'PFML-ER',
+  kind: 'paid-leave',
   label: `Washington paid leave, ${payer}`,
   payer,
   agency: 'unemployment',
@@ -27,6 +29,7 @@ const leave = (payer: 'employee' | 'employer', of2024: string, of2025: string, o
 const LNI = 'Washington Department of Labor and Industries';
 const compensation = (payer: 'employee' | 'employer'): Program => ({
   code: payer === 'employee' ? 'WC-EE' : 'WC-ER',
+  kind: 'workers-compensation',
   label: `Washington workers’ compensation, ${payer}`,
   payer,
   agency: { code: 'WA-LNI' },
@@ -48,6 +51,7 @@ const compensation = (payer: 'employee' | 'employer'): Program => ({
 export const WASHINGTON: StateRules = {
   code: 'WA',
   name: 'Washington',
+  deposits: WASHINGTON_DEPOSITS,
   agencies: {
     unemployment: agency('WA-ESD', ESD, 'WA Employment'),
     others: [agency('WA-LNI', LNI, 'WA Labor and Industries')],
@@ -75,6 +79,7 @@ export const WASHINGTON: StateRules = {
     leave('employer', '0.002114180', '0.002620160', '0.003228410'),
     {
       code: 'CARES',
+      kind: 'long-term-care',
       label: 'WA Cares long-term care premium',
       payer: 'employee',
       agency: 'unemployment',
@@ -89,6 +94,7 @@ export const WASHINGTON: StateRules = {
     },
     {
       code: 'EAF',
+      kind: 'assessment',
       label: 'Washington employment administration fund',
       payer: 'employer',
       agency: 'unemployment',

@@ -5,6 +5,7 @@ import { recalled } from '../dated.js';
 import { annual, byStatus, count, deduct, rateTiers, slide, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { WISCONSIN_DEPOSITS } from './deposits.js';
 
 const REVENUE = 'Wisconsin Department of Revenue';
 const W166 = (edition: string) =>
@@ -14,6 +15,7 @@ const LOW = '0.0354';
 export const WISCONSIN: StateRules = {
   code: 'WI',
   name: 'Wisconsin',
+  deposits: WISCONSIN_DEPOSITS,
   agencies: {
     income: agency('WI-DOR', REVENUE, 'WI Revenue'),
     unemployment: agency('WI-DWD', 'Wisconsin Department of Workforce Development', 'WI Workforce'),

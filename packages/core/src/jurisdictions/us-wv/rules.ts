@@ -7,6 +7,7 @@ import type { Locality } from '../locality.js';
 import { fee, feeTax, placeCode } from '../places.js';
 import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
+import { WEST_VIRGINIA_DEPOSITS } from './deposits.js';
 
 const TAX = 'West Virginia Tax Division';
 const IT1001A = publication('IT-100.1A, West Virginia Income Tax Withheld: percentage method', TAX, '2025');
@@ -20,7 +21,7 @@ const weekly = (name: string, amount: string): Locality => ({
   name,
   taxes: [
     feeTax(
-      { code: 'CSF', label: `${name} city service fee`, payer: 'employee' },
+      { code: 'CSF', kind: 'occupational', label: `${name} city service fee`, payer: 'employee' },
       beginning(row('2025-01-01', FEES, fee(amount, 'week')), again('2026-01-01')),
     ),
   ],
@@ -29,6 +30,7 @@ const weekly = (name: string, amount: string): Locality => ({
 export const WEST_VIRGINIA: StateRules = {
   code: 'WV',
   name: 'West Virginia',
+  deposits: WEST_VIRGINIA_DEPOSITS,
   agencies: {
     income: agency('WV-TAX', TAX, 'WV Tax'),
     unemployment: agency('WV-WF', 'WorkForce West Virginia', 'WV Workforce'),

@@ -1,0 +1,82 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { FormOwed } from '@zakat/contract/filings';
+import type { LocalDate } from '@zakat/core/calendar/local-date';
+import { periodKey, periodsOfYear, type FilingPeriod } from '@zakat/core/filings/period';
+import { FILING_KINDS, filesKind } from '@zakat/core/filings/registry';
+import { LIABILITY_CAUSES } from '@zakat/core/ledger/entry';
+import { isTaxCode, taxOf, type TaxGroup } from '@zakat/core/taxes/registry';
+import type { EntityManager } from 'typeorm';
+import { formsOnDay } from '../clients/client-forms.js';
+import type { Client } from '../clients/entities.js';
+import { Clock } from '../clock/clock.js';
+import { FactStore } from '../facts/fact-store.js';
+import { filedElsewhere } from '../take-overs/take-over-store.js';
+import { Filing } from './entities.js';
+import { titleOf } from './titles.js';
+
+/** The forms of a client: which it files, for which periods it owes one, and how each stands. */
+@Injectable()
+export class FilingForms {
+  constructor(
+    @Inject(FactStore) private readonly store: FactStore,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  /** Every form and period of a year that has begun and for which something was paid, or which somebody began. */
+  async ofYear(manager: EntityManager, client: Client, year: number): Promise<FormOwed[]> {
+    const today = await this.clock.today(manager);
+    const facts = await this.store.ofClient(manager, client.id);
+    const filings = await manager.find(Filing, { where: { clientId: client.id } });
+    const elsewhere = await filedElsewhere(manager, client.id);
+    const paid = await paidMonths(manager, client.id, year);
+    return FILING_KINDS.flatMap((kind) =>
+      periodsOfYear(kind.period, year).flatMap((period): FormOwed[] => {
+        const filing = filings.find((one) => one.kind === kind.code && one.periodStart === period.start);
+        const { employer, choices } = formsOnDay(facts, period.end);
+        const files = filesKind(kind, employer, choices);
+        const isOwed = period.start <= today && (filing !== undefined || isPaid(paid, kind.owedFor, period));
+        if (!isOwed) return [];
+        return [
+          {
+            kind: kind.code,
+            title: titleOf(kind, period),
+            noun: kind.noun,
+            period: periodKey(period),
+            due: kind.due(period).due,
+            isOver: today > period.end,
+            files: files.is,
+            why: files.why,
+            isElsewhere: elsewhere.some((one) => one.kind === kind.code && one.period.start === period.start),
+            filingId: filing?.id ?? null,
+            status: filing?.status ?? null,
+          },
+        ];
+      }),
+    ).sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
+  }
+}
+
+/** Months of a year with something owed, by tax group: reversals that leave nothing do not count. */
+export type PaidMonths = ReadonlyMap<TaxGroup, ReadonlySet<string>>;
+
+async function paidMonths(manager: EntityManager, clientId: string, year: number): Promise<PaidMonths> {
+  const rows = (await manager.query(
+    `SELECT tax, to_char(liability_date, 'YYYY-MM') AS month FROM ledger_entry
+     WHERE client_id = $1 AND liability_date BETWEEN $2 AND $3 AND cause = ANY($4)
+     GROUP BY 1, 2 HAVING sum(CASE cause WHEN 'reversal' THEN -1 ELSE 1 END) > 0`,
+    [clientId, `${year}-01-01`, `${year}-12-31`, LIABILITY_CAUSES],
+  )) as { tax: string; month: string }[];
+  const found = new Map<TaxGroup, Set<string>>();
+  for (const { tax, month } of rows) {
+    if (!isTaxCode(tax)) continue;
+    const { group } = taxOf(tax);
+    const months = found.get(group) ?? new Set<string>();
+    found.set(group, months.add(month));
+  }
+  return found;
+}
+
+export function isPaid(paid: PaidMonths, groups: readonly TaxGroup[], { start, end }: FilingPeriod): boolean {
+  const within = (month: string): boolean => month >= start.slice(0, 7) && month <= (end as LocalDate).slice(0, 7);
+  return groups.some((group) => [...(paid.get(group) ?? [])].some(within));
+}

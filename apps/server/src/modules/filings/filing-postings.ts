@@ -1,0 +1,127 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { date, type LocalDate } from '@zakat/core/calendar/local-date';
+import { findFamily } from '@zakat/core/deposits/family';
+import { ZERO, add, negate, smaller, subtract, sum, type Cents } from '@zakat/core/money/cents';
+import { taxOf, type TaxCode } from '@zakat/core/taxes/registry';
+import type { EntityManager } from 'typeorm';
+import { rawCents } from '../../database/cents-column.js';
+import type { Actor } from '../../database/firm-database.js';
+import { Clock } from '../clock/clock.js';
+import { LedgerWriter, type NewEntry } from '../ledger/ledger-writer.js';
+import { DepositSchedules } from '../remittances/deposit-schedules.js';
+import { FilingContent, type Loaded } from './filing-content.js';
+import { titleOf } from './titles.js';
+
+interface Open {
+  readonly tax: TaxCode;
+  readonly day: LocalDate;
+  readonly owed: Cents;
+}
+
+/** What an accepted return does to the ledger: it owes what only it knew, and its balance is paid if it went along. */
+@Injectable()
+export class FilingPostings {
+  constructor(
+    @Inject(FilingContent) private readonly contents: FilingContent,
+    @Inject(LedgerWriter) private readonly ledger: LedgerWriter,
+    @Inject(DepositSchedules) private readonly schedules: DepositSchedules,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  async accept(manager: EntityManager, actor: Actor, loaded: Loaded): Promise<void> {
+    const { filing, kind, period, client } = loaded;
+    const content = await this.contents.shown(manager, loaded);
+    const common = {
+      employeeId: null,
+      payrollId: null,
+      remittanceId: null,
+      filingId: filing.id,
+      subject: ZERO,
+      wages: ZERO,
+    } as const;
+    const owed = (kind.adds?.(content) ?? []).map((line): NewEntry => ({
+      ...common,
+      cause: 'return',
+      tax: line.tax,
+      agency: taxOf(line.tax).agency,
+      amount: line.amount,
+      liabilityDate: period.end,
+      effectiveDate: period.end,
+    }));
+    const now = await this.clock.now(manager);
+    const title = titleOf(kind, period);
+    if (owed.length > 0) {
+      await this.ledger.writeEntries(manager, actor, client.id, owed, now);
+      const amount = sum(owed.map((entry) => entry.amount));
+      await this.ledger.writeJournal(manager, actor, {
+        clientId: client.id,
+        day: period.end,
+        memo: `${title}: owed by the return`,
+        payrollId: null,
+        remittanceId: null,
+        filingId: filing.id,
+        lines: [
+          { account: 'employer-tax-expense', detail: kind.name, amount },
+          { account: 'taxes-payable', detail: kind.name, amount: negate(amount) },
+        ],
+      });
+    }
+    if (!filing.paymentOn || !kind.pays) return;
+    const paid = await this.paidWith(manager, loaded, kind.pays.balance(content));
+    if (paid.length === 0) return;
+    const on = date(filing.paymentOn);
+    await this.ledger.writeEntries(
+      manager,
+      actor,
+      client.id,
+      paid.map((line): NewEntry => ({
+        ...common,
+        cause: 'payment',
+        tax: line.tax,
+        agency: taxOf(line.tax).agency,
+        amount: negate(line.owed),
+        liabilityDate: line.day,
+        effectiveDate: on,
+      })),
+      now,
+    );
+    const amount = sum(paid.map((line) => line.owed));
+    await this.ledger.writeJournal(manager, actor, {
+      clientId: client.id,
+      day: on,
+      memo: `${title}: balance paid with the return`,
+      payrollId: null,
+      remittanceId: null,
+      filingId: filing.id,
+      lines: [
+        { account: 'taxes-payable', detail: kind.name, amount },
+        { account: 'cash', detail: kind.name, amount: negate(amount) },
+      ],
+    });
+  }
+
+  /** The liabilities that a balance pays: the oldest of the period first; what no liability owes is put to the period's end. */
+  private async paidWith(manager: EntityManager, { kind, client, period }: Loaded, balance: Cents): Promise<Open[]> {
+    const family = kind.pays ? findFamily(kind.pays.family) : null;
+    if (!family || !kind.pays || balance <= 0) return [];
+    const deposits = await this.schedules.of(manager, client);
+    const rows = (await manager.query(
+      `SELECT tax, liability_date, sum(amount)::bigint AS owed FROM ledger_entry WHERE client_id = $1 AND liability_date BETWEEN $2 AND $3
+       GROUP BY 1, 2 HAVING sum(amount) > 0 ORDER BY 2, 1`,
+      [client.id, period.start, period.end],
+    )) as { tax: TaxCode; liability_date: string; owed: string }[];
+    let left = balance;
+    const paid: Open[] = [];
+    for (const row of rows) {
+      if (left <= 0 || deposits.family(row.tax).code !== family.code) continue;
+      const part = smaller(left, rawCents(row.owed));
+      paid.push({ tax: row.tax, day: date(row.liability_date), owed: part });
+      left = subtract(left, part);
+    }
+    if (left === 0) return paid;
+    const { tax } = kind.pays;
+    const last = paid.find((line) => line.tax === tax && line.day === period.end);
+    const others = paid.filter((line) => line !== last);
+    return [...others, { tax, day: period.end, owed: add(last?.owed ?? ZERO, left) }];
+  }
+}

@@ -1,0 +1,133 @@
+import { showDate, type LocalDate } from '@zakat/core/calendar/local-date';
+import type { FilingFacts, FilingKind } from '@zakat/core/filings/kind';
+import { cents, showDollars } from '@zakat/core/money/cents';
+import PDFDocument from 'pdfkit';
+import { titleOf } from './titles.js';
+
+const LEFT = 54;
+const WIDTH = 504;
+const BOTTOM = 730;
+const ROW = 17;
+const INK = '#000000';
+const FAINT = '#444444';
+
+export interface ReturnPaper {
+  readonly kind: FilingKind;
+  readonly content: unknown;
+  readonly facts: FilingFacts;
+  /** Printed across each page while the return has not been sent. */
+  readonly isDraft: boolean;
+  readonly signedOn: LocalDate | null;
+}
+
+const amountText = (value: number): string => showDollars(cents(value)).replace('−', '-');
+
+/** A return on paper with the figures that are sent: who files, every line, every schedule, and who signs. */
+export function drawReturn({ kind, content, facts, isDraft, signedOn }: ReturnPaper): Promise<Buffer> {
+  const { filer, firm, period } = facts;
+  const title = titleOf(kind, period);
+  return new Promise((resolve, reject) => {
+    const document = new PDFDocument({ size: 'LETTER', margin: 0, info: { Title: title }, autoFirstPage: false });
+    const parts: Buffer[] = [];
+    document.on('data', (part: Buffer) => parts.push(part));
+    document.on('end', () => resolve(Buffer.concat(parts)));
+    document.on('error', reject);
+    let y = 0;
+    const words = (text: string, x: number, at: number, size: number, more: PDFKit.Mixins.TextOptions = {}): void => {
+      document.fontSize(size).text(text, x, at, { lineBreak: false, ...more });
+    };
+    const page = (): void => {
+      document.addPage();
+      document.font('Helvetica-Bold').fillColor(INK);
+      words(title, LEFT, 46, 15);
+      document.font('Helvetica').fillColor(FAINT);
+      words(`${filer.name}, EIN ${filer.ein.slice(0, 2)}-${filer.ein.slice(2)}`, LEFT, 66, 9);
+      if (isDraft)
+        document
+          .save()
+          .rotate(-24, { origin: [306, 396] })
+          .font('Helvetica-Bold')
+          .fontSize(64)
+          .fillOpacity(0.12)
+          .fillColor(INK)
+          .text('NOT FILED', 130, 360, { lineBreak: false })
+          .restore();
+      y = 92;
+    };
+    const row = (draw: (at: number) => void, height = ROW): void => {
+      if (y + height > BOTTOM) page();
+      draw(y);
+      y += height;
+      document
+        .lineWidth(0.4)
+        .strokeColor('#bbbbbb')
+        .moveTo(LEFT, y - 4)
+        .lineTo(LEFT + WIDTH, y - 4)
+        .stroke();
+    };
+    page();
+    document.font('Helvetica').fillColor(INK);
+    for (const line of [
+      filer.tradeName === '' ? '' : `Doing business as ${filer.tradeName}`,
+      `${filer.street}, ${filer.city}, ${filer.state} ${filer.zip}`,
+      `Period from ${showDate(period.start)} to ${showDate(period.end)}`,
+    ].filter((one) => one !== '')) {
+      words(line, LEFT, y, 9);
+      y += 13;
+    }
+    y += 8;
+    for (const line of kind.lines(content))
+      row((at) => {
+        document.font('Helvetica-Bold').fillColor(INK);
+        words(line.id, LEFT, at, 9, { width: 40 });
+        document.font('Helvetica');
+        words(line.label, LEFT + 44, at, 9, { width: 350, ellipsis: true });
+        words(line.kind === 'count' ? String(line.value) : amountText(line.value), LEFT + 394, at, 9, {
+          width: 110,
+          align: 'right',
+        });
+      });
+    for (const table of kind.tables(content)) {
+      y += 14;
+      row((at) => {
+        document.font('Helvetica-Bold').fillColor(INK);
+        words(table.title, LEFT, at, 10);
+      });
+      const width = WIDTH / table.columns.length;
+      const cells = (values: readonly (string | number)[], at: number): void =>
+        values.forEach((value, index) => {
+          const column = table.columns[index];
+          const text =
+            typeof value === 'string'
+              ? column?.kind === 'day'
+                ? showDate(value as LocalDate)
+                : value
+              : amountText(value);
+          words(text, LEFT + index * width, at, 9, {
+            width: width - 6,
+            align: column?.kind === 'amount' ? 'right' : 'left',
+          });
+        });
+      row((at) => {
+        document.font('Helvetica').fillColor(FAINT);
+        cells(
+          table.columns.map((column) => column.label),
+          at,
+        );
+      });
+      for (const values of table.rows)
+        row((at) => {
+          document.font('Helvetica').fillColor(INK);
+          cells(values, at);
+        });
+    }
+    y += 18;
+    row((at) => {
+      document.font('Helvetica').fillColor(INK);
+      const when = signedOn === null ? 'not signed yet' : `signed ${showDate(signedOn)} by PIN`;
+      words(`${filer.signerName}, ${filer.signerTitle}: ${when}`, LEFT, at, 9);
+    });
+    row((at) => words(`Prepared by ${firm.preparerName}, PTIN ${firm.preparerPtin}, ${firm.name}`, LEFT, at, 9));
+    document.end();
+  });
+}

@@ -1,0 +1,33 @@
+import type { EmployerFacts, FilingKind } from './kind.js';
+import { US_940 } from './us-940/kind.js';
+import { US_941 } from './us-941/kind.js';
+import { US_W2 } from './us-w2/kind.js';
+
+/** Every kind of return and statement that is prepared here. A new one is a folder and a line in this list. */
+export const FILING_KINDS: readonly FilingKind[] = [US_941, US_940, US_W2];
+
+const BY_CODE = new Map(FILING_KINDS.map((kind) => [kind.code, kind]));
+/** A kind by its code; null for one that is not known: it is never taken for another. */
+export const findKind = (code: string): FilingKind | null => BY_CODE.get(code) ?? null;
+/** The same for a code that was stored; throws RangeError when it is not known. */
+export function kindOf(code: string): FilingKind {
+  const kind = findKind(code);
+  if (!kind) throw new RangeError(`no kind of filing ${code}`);
+  return kind;
+}
+
+/** A client's choice about a kind, against what follows from what it is. */
+export interface FormChoice {
+  readonly kind: string;
+  readonly files: boolean;
+  readonly reason: string;
+}
+/** Whether a client files a kind, and why: what somebody said of it, else what the client is. */
+export function filesKind(
+  kind: FilingKind,
+  employer: EmployerFacts,
+  choices: readonly FormChoice[] = [],
+): { readonly is: boolean; readonly why: string } {
+  const choice = choices.find((one) => one.kind === kind.code);
+  return choice ? { is: choice.files, why: choice.reason } : kind.files(employer);
+}

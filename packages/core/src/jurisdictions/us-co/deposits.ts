@@ -1,0 +1,37 @@
+import { recalled } from '../dated.js';
+import type { DepositCalendar } from '../deposit-calendar.js';
+import {
+  afterWeek,
+  depositCalendar,
+  depositClass,
+  lookback,
+  monthly,
+  quarterly,
+  stateHolidays,
+  withQuarterlyReport,
+  withholding,
+} from '../deposit-words.js';
+import { publication } from '../state-words.js';
+
+const CALENDAR = stateHolidays('CO', 'Colorado');
+
+export const COLORADO_DEPOSITS: readonly DepositCalendar[] = [
+  withholding(
+    'CO-SIT',
+    CALENDAR,
+    publication('Colorado Wage Withholding Tax Guide', 'Colorado Department of Revenue', '2026'),
+    [quarterly(), monthly(15), depositClass('weekly', 'Weekly', afterWeek(3))],
+    { lookback: lookback('year-to-june', ['0', 'quarterly'], ['7000', 'monthly'], ['50000', 'weekly']) },
+  ),
+  withQuarterlyReport('CO-SUI', CALENDAR, 'Colorado Department of Labor and Employment'),
+  withQuarterlyReport('CO-FAMLI', CALENDAR, 'Colorado FAMLI Division'),
+  depositCalendar(
+    'CO-CITY',
+    recalled(
+      publication('Occupational privilege tax', 'City and County of Denver', '2025'),
+      'with the return, by the last day of the month after the month or the quarter',
+      'Aurora and Greenwood Village are taken to have the same days.',
+    ),
+    { holidays: CALENDAR, classes: [quarterly(), monthly('last')] },
+  ),
+];

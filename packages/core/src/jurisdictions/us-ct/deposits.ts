@@ -1,0 +1,31 @@
+import { HOLIDAYS } from '../../calendar/holidays.js';
+import type { DepositCalendar } from '../deposit-calendar.js';
+import {
+  afterWeek,
+  depositClass,
+  lookback,
+  monthly,
+  quarterly,
+  stateHolidays,
+  withQuarterlyReport,
+  withholding,
+} from '../deposit-words.js';
+import { publication } from '../state-words.js';
+
+const CALENDAR = stateHolidays('CT', 'Connecticut', [HOLIDAYS.lincoln, HOLIDAYS.goodFriday]);
+
+export const CONNECTICUT_DEPOSITS: readonly DepositCalendar[] = [
+  withholding(
+    'CT-SIT',
+    CALENDAR,
+    publication(
+      'Informational Publication 2026(1), Connecticut Employer’s Tax Guide, Circular CT',
+      'Connecticut Department of Revenue Services',
+      '2026',
+    ),
+    [quarterly(), monthly(15), depositClass('weekly', 'Weekly', afterWeek(3))],
+    { lookback: lookback('year-to-june', ['0', 'quarterly'], ['2000', 'monthly'], ['10000', 'weekly']) },
+  ),
+  withQuarterlyReport('CT-SUI', CALENDAR, 'Connecticut Department of Labor'),
+  withQuarterlyReport('CT-PFL', CALENDAR, 'Connecticut Paid Leave Authority'),
+];

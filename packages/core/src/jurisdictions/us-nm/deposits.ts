@@ -1,0 +1,16 @@
+import type { DepositCalendar } from '../deposit-calendar.js';
+import { monthly, quarterly, stateHolidays, withQuarterlyReport, withholding } from '../deposit-words.js';
+import { publication } from '../state-words.js';
+
+const CALENDAR = stateHolidays('NM', 'New Mexico');
+
+export const NEW_MEXICO_DEPOSITS: readonly DepositCalendar[] = [
+  withholding(
+    'NM-SIT',
+    CALENDAR,
+    publication('FYI-104, New Mexico Withholding Tax', 'New Mexico Taxation and Revenue Department', '2026'),
+    [quarterly(25), monthly(25)],
+  ),
+  withQuarterlyReport('NM-SUI', CALENDAR, 'New Mexico Department of Workforce Solutions'),
+  withQuarterlyReport('NM-WC', CALENDAR, 'New Mexico Taxation and Revenue Department, workers’ compensation fee'),
+];

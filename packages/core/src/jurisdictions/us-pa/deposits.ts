@@ -1,0 +1,46 @@
+import { HOLIDAYS } from '../../calendar/holidays.js';
+import { recalled } from '../dated.js';
+import type { DepositCalendar } from '../deposit-calendar.js';
+import {
+  SEMIWEEKLY,
+  afterHalfMonth,
+  depositCalendar,
+  depositClass,
+  monthly,
+  quarterly,
+  stateHolidays,
+  withQuarterlyReport,
+} from '../deposit-words.js';
+import { publication } from '../state-words.js';
+
+const CALENDAR = stateHolidays('PA', 'Pennsylvania', [HOLIDAYS.afterThanksgiving]);
+
+export const PENNSYLVANIA_DEPOSITS: readonly DepositCalendar[] = [
+  depositCalendar(
+    'PA-SIT',
+    recalled(
+      publication('REV-415, Employer Withholding Information Guide', 'Pennsylvania Department of Revenue', '2026'),
+      'filing frequencies: under 300 a quarter quarterly, under 1,000 monthly, under 5,000 semimonthly, else semiweekly',
+      'The Department assigns the frequency and says when it changes.',
+    ),
+    {
+      holidays: CALENDAR,
+      classes: [
+        quarterly(),
+        monthly(15, { endsYear: 'last' }),
+        depositClass('semimonthly', 'Semimonthly', afterHalfMonth(3)),
+        SEMIWEEKLY,
+      ],
+    },
+  ),
+  withQuarterlyReport('PA-SUI', CALENDAR, 'Pennsylvania Department of Labor and Industry'),
+  depositCalendar(
+    'PA-LOCAL',
+    recalled(
+      publication('Act 32 of 2008, 53 P.S. § 6924.512', 'Commonwealth of Pennsylvania', '2008'),
+      'within 30 days after the quarter; by the month for employers of several places who file with one collector',
+      'Philadelphia has its own calendar, which is not loaded.',
+    ),
+    { holidays: CALENDAR, classes: [quarterly(30), monthly(30)] },
+  ),
+];

@@ -18,7 +18,7 @@ async function main() {
   if (path === undefined || others.length > 0 || (at >= 0 && packFile === undefined)) throw new Stop(USE);
   await installPackages();
   await buildCore();
-  const { runLine } = await import('../packages/core/dist/casefile/run-case.js');
+  const { runLine } = await import('../packages/core/dist/casefile/run-line.js');
   const pack = packFile === undefined ? null : await packOf(packFile);
   const input = path === '-' ? process.stdin : createReadStream(path);
   input.on('error', (error) => fail(new Stop(`${path} cannot be read: ${error.code ?? error.message}`)));

@@ -256,10 +256,10 @@ describe('what is owed', () => {
       rule: string;
     }[];
     expect(deposits.map((deposit) => [deposit.family, deposit.due])).toEqual([
-      ['NY-SIT', '2026-05-28'],
       ['US-941', '2026-06-15'],
-      ['NY-SIT', '2026-06-25'],
       ['US-941', '2026-07-15'],
+      // Less than 700.00 of the quarter goes with its report.
+      ['NY-SIT', '2026-07-31'],
       ['NY-SUI', '2026-07-31'],
       ['NY-WCB', '2026-07-31'],
       ['US-940', '2027-02-01'],

@@ -348,7 +348,7 @@ describe('what a client files and what a person is', () => {
     const refused = await preparer('POST', `/clients/${id}/filings`, { kind: 'us-941', period: '2026-Q3' });
     expect([refused.status, codes(refused), refused.body.detail]).toEqual([
       422,
-      ['field form'],
+      ['field kind'],
       expect.stringMatching(/Form 943/),
     ]);
   });

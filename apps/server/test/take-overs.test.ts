@@ -136,7 +136,7 @@ describe('balances of a former provider', () => {
       [],
     );
     const twice = await preparer('POST', `/clients/${client.id}/filings`, { kind: 'us-941', period: '2026-Q1' });
-    expect([twice.status, twice.body.problems[0].field]).toEqual([422, 'quarter']);
+    expect([twice.status, twice.body.problems[0].field]).toEqual([422, 'period']);
   });
 
   it('carry the year’s wages into the next check: no FUTA left, and the deferral counts toward its limit', async () => {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
-import { runCase, runLine } from './run-case.js';
+import { runCase } from './run-case.js';
+import { runLine } from './run-line.js';
 
 const good = () => ({
   id: 'case',

@@ -61,7 +61,8 @@ export interface CaseAnswer {
   readonly working?: Readonly<Record<string, readonly TapeLine[]>>;
 }
 
-const shown = (issue: Issue): CaseProblem => ({
+/** An issue as an answer has it. */
+export const shownProblem = (issue: Issue): CaseProblem => ({
   code: issue.code,
   field: issue.field,
   severity: issue.severity,
@@ -111,13 +112,13 @@ function unexpectedOf(figures: ReadonlyMap<string, Cents>, expect: Readonly<Reco
  * the federal lines are there when it is a state or a place whose rule is missing. */
 export function runCase(value: unknown, withWorking = false): CaseAnswer {
   const read = readCase(value);
-  if (!read.input) return { id: read.id, gross: null, net: null, taxes: [], problems: read.issues.map(shown) };
+  if (!read.input) return { id: read.id, gross: null, net: null, taxes: [], problems: read.issues.map(shownProblem) };
   const tape = withWorking ? new Tape() : undefined;
   const grossed = read.grossUp
     ? grossUp(read.input, { item: read.grossUp.item, own: null }, read.grossUp.net, tape)
     : null;
   const result = grossed ? grossed.result : computePaycheck(read.input, tape);
-  const problems = result.problems.map(shown);
+  const problems = result.problems.map(shownProblem);
   const errors = result.problems.filter(
     (issue) => issue.severity === 'error' && !LEAVES_THE_CHECK_WHOLE.has(issue.code),
   );
@@ -199,15 +200,4 @@ export function runCase(value: unknown, withWorking = false): CaseAnswer {
     ...(unexpected.length > 0 ? { unexpected } : {}),
     ...(tape ? { working: tape.figures() } : {}),
   };
-}
-
-/** One line of a case file, which may not even be JSON. */
-export function runLine(line: string, withWorking = false): CaseAnswer {
-  let value: unknown;
-  try {
-    value = JSON.parse(line);
-  } catch {
-    return { id: '', gross: null, net: null, taxes: [], problems: [shown(problem('input.not-json', ''))] };
-  }
-  return runCase(value, withWorking);
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
 import { readFileSync, readdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { runLine } from './run-case.js';
+import { runCase } from './run-case.js';
 
 const FOLDER = join(process.cwd(), 'packages/core/vectors');
 
@@ -18,7 +18,7 @@ for (const file of readdirSync(FOLDER).filter((name) => name.endsWith('.jsonl'))
     const lines = readFileSync(join(FOLDER, file), 'utf8').trim().split('\n');
     it.each(lines.map((line) => [(JSON.parse(line) as Vector).id, line]))('%s', (_, line) => {
       const vector = JSON.parse(line) as Vector;
-      const answer = runLine(line);
+      const answer = runCase(vector, false);
       expect(answer.problems.filter((problem) => problem.severity === 'error')).toEqual([]);
       expect(answer.unexpected ?? []).toEqual([]);
       expect(Object.keys(vector.expect).length).toBeGreaterThan(0);

@@ -105,7 +105,7 @@ function nominal(rule: DayRule, checkDate: LocalDate, holidays: HolidayCalendar)
     case 'after-year':
       return {
         due: dayIn(year + 1, rule.month, rule.day),
-        rule: `with the return of the year, ${showDate(dayIn(year + 1, rule.month, rule.day))}`,
+        rule: 'with the return of the year',
       };
   }
 }

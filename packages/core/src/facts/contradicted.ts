@@ -7,7 +7,7 @@ export interface PostedCheck {
   readonly periodStart: string;
   readonly periodEnd: string;
   readonly checkDate: string;
-  /** The return that has its figures, when one was released (`Form 941 for Q3 2026`). */
+  /** The return that has its figures, when one was released (`Form 941, Q3 2026`). */
   readonly filed: string | null;
 }
 /** What is entered: a kind of fact and the day it counts from, or a hire date. */

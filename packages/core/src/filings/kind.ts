@@ -2,7 +2,7 @@ import type { LocalDate } from '../calendar/local-date.js';
 import type { Due } from '../deposits/due-rules.js';
 import type { FederalForm } from '../deposits/family.js';
 import type { Issue } from '../issues/issue.js';
-import type { Provenance } from '../jurisdictions/dated.js';
+import type { OwnRules, Provenance } from '../jurisdictions/dated.js';
 import type { StateCode } from '../jurisdictions/state.js';
 import type { LedgerEntry } from '../ledger/entry.js';
 import type { Cents } from '../money/cents.js';
@@ -127,6 +127,8 @@ export interface FilingInput {
   };
   readonly unemployment: readonly UnemploymentPay[];
   readonly contributions: readonly StateContribution[];
+  /** Rules of the firm's own, in front of the product's. */
+  readonly rules: OwnRules | null;
   /** Amounts that somebody entered on the return, by the name under which the kind asks for them. */
   readonly entered: Readonly<Record<string, Cents>>;
 }
@@ -141,6 +143,7 @@ export const emptyInput = (period: FilingPeriod, employer: EmployerFacts): Filin
   statements: { people: [], checks: [], stateIds: {} },
   unemployment: [],
   contributions: [],
+  rules: null,
   entered: {},
 });
 
@@ -153,8 +156,14 @@ export interface AskedAmount {
 }
 /** Rows that belong to a return beside its lines, such as a schedule. */
 export interface FilingTable {
+  /** `B` of Schedule B. */
+  readonly code: string;
   readonly title: string;
-  readonly columns: readonly { readonly label: string; readonly kind: 'text' | 'day' | 'amount' }[];
+  readonly columns: readonly {
+    readonly name: string;
+    readonly label: string;
+    readonly kind: 'text' | 'day' | 'amount';
+  }[];
   readonly rows: readonly (readonly (string | number)[])[];
 }
 export interface Figure {

@@ -28,6 +28,10 @@ export const ISSUE_TEXTS = {
     'No deposit calendar is loaded for {what}, so it has no due date.',
     'Ask the agency for the day, and record the payment when it is made.',
   ),
+  'year.payment-for-nothing': entry(
+    'Nothing is owed to {group} in this year, so the payment has nothing to pay.',
+    'Name the group as the liabilities do, or leave the payment out.',
+  ),
   'percent.over-whole': entry('{percent}% is more than the whole.', 'Give a percentage of 100 or less.'),
   // Legal, but it costs money when it is a slip: looked at twice.
   'doubt.rate-moved': entry(

@@ -37,6 +37,7 @@ const client: ClientStanding = {
   hasBank: true,
   lacksBalances: false,
   agenciesSetUp: new Set(['IRS', 'NY-TAX', 'NY-DOL', 'TX-TWC', 'NY-WCB', 'CA-EDD']),
+  depositQuestions: [],
   accounts: [
     { agency: 'NY-TAX', number: '1', isApplied: false, hasRate: false },
     { agency: 'NY-DOL', number: '1', isApplied: false, hasRate: true },

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { date, type LocalDate } from '@zakat/core/calendar/local-date';
+import { date } from '@zakat/core/calendar/local-date';
 import { findFamily } from '@zakat/core/deposits/family';
 import { personOnDay } from '@zakat/core/facts/on-day';
 import {
@@ -8,18 +8,20 @@ import {
   type FilingFacts,
   type FilingInput,
   type FilingKind,
-  type StateContribution,
   type UnemploymentPay,
 } from '@zakat/core/filings/kind';
 import type { FilingPeriod } from '@zakat/core/filings/period';
 import type { FormChoice } from '@zakat/core/filings/registry';
+import { contributionsOf, unemploymentPay, type UnemploymentCheck } from '@zakat/core/filings/us-940/pay';
 import type { W2Check, W2Person } from '@zakat/core/filings/us-w2/form';
-import { findItem } from '@zakat/core/items/registry';
+import { ownRules, readRows } from '@zakat/core/rules/pack';
+import type { OwnRows } from '@zakat/core/casefile/compose';
+import type { OwnRules } from '@zakat/core/jurisdictions/dated';
 import { findState } from '@zakat/core/jurisdictions/states';
-import { isLiability, isPayment, type LedgerEntry } from '@zakat/core/ledger/entry';
-import { ZERO, cents, larger, negate, sum, type Cents } from '@zakat/core/money/cents';
+import { isPayment, type LedgerEntry } from '@zakat/core/ledger/entry';
+import { cents, sum } from '@zakat/core/money/cents';
 import type { Tracked } from '@zakat/core/paycheck/result';
-import { codesWhere, isStateIncomeTax, isStateUnemployment, taxOf } from '@zakat/core/taxes/registry';
+import { codesWhere, isStateIncomeTax, taxOf } from '@zakat/core/taxes/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { Secrets } from '../../database/secrets.js';
@@ -30,6 +32,7 @@ import { Firm, type Client } from '../clients/entities.js';
 import { Employee } from '../employees/entities.js';
 import { FactStore } from '../facts/fact-store.js';
 import { DepositSchedules } from '../remittances/deposit-schedules.js';
+import { ownRowsOn } from '../rules/own-rules.js';
 import { LedgerReader } from '../ledger/ledger-reader.js';
 
 /** Gathers what filings are computed from and checked against: what their kinds ask for, and nothing else. */
@@ -65,6 +68,7 @@ export class FilingSource {
     return {
       ...emptyInput(period, employer),
       entries,
+      rules: rulesOf(await ownRowsOn(manager, period.end)),
       entered: Object.fromEntries(Object.entries(entered).map(([name, amount]) => [name, cents(amount)])),
       ...(needs.headcount ? { headcount: await this.headcount(manager, client.id, period) } : {}),
       ...(needs.depositsOf ? { depositor: await this.depositor(manager, client, needs.depositsOf, period) } : {}),
@@ -73,7 +77,7 @@ export class FilingSource {
       ...(needs.unemployment
         ? {
             unemployment: await this.unemployment(manager, client.id, period),
-            contributions: this.contributions(entries, kind.due(period).due),
+            contributions: contributionsOf(entries, kind.due(period).due),
           }
         : {}),
     };
@@ -161,59 +165,24 @@ export class FilingSource {
     { start, end }: FilingPeriod,
   ): Promise<UnemploymentPay[]> {
     const rows = (await manager.query(
-      `WITH own AS (SELECT id, employee_id, lines FROM paycheck WHERE client_id = $1 AND check_date BETWEEN $2 AND $3),
-       taxed AS (SELECT o.id, max(s.tax) AS state_tax, coalesce(sum(f.subject), 0)::bigint AS subject, coalesce(sum(f.wages), 0)::bigint AS wages FROM own o
-         LEFT JOIN paycheck_tax f ON f.paycheck_id = o.id AND f.tax = ANY($4) LEFT JOIN paycheck_tax s ON s.paycheck_id = o.id AND s.tax = ANY($5) GROUP BY 1)
-       SELECT o.employee_id, t.state_tax, t.subject, t.wages, o.lines->'earnings' AS earnings, o.lines->'deductions' AS deductions FROM own o JOIN taxed t ON t.id = o.id`,
-      [clientId, start, end, FEDERAL_UNEMPLOYMENT, STATE_UNEMPLOYMENT],
+      `SELECT c.employee_id, c.lines->'earnings' AS earnings, c.lines->'deductions' AS deductions,
+         coalesce((SELECT jsonb_agg(jsonb_build_object('code', t.tax, 'subject', t.subject, 'wages', t.wages)) FROM paycheck_tax t WHERE t.paycheck_id = c.id AND t.tax = ANY($4)), '[]') AS taxes
+       FROM paycheck c WHERE c.client_id = $1 AND c.check_date BETWEEN $2 AND $3`,
+      [clientId, start, end, UNEMPLOYMENT],
     )) as {
       employee_id: string;
-      state_tax: string | null;
-      subject: string;
-      wages: string;
-      earnings: PaidLine[] | null;
-      deductions: PaidLine[] | null;
+      earnings: UnemploymentCheck['earnings'] | null;
+      deductions: UnemploymentCheck['deductions'] | null;
+      taxes: UnemploymentCheck['taxes'];
     }[];
-    return rows.map((row): UnemploymentPay => {
-      const earnings = (row.earnings ?? []).filter(({ item }) => isPay(item));
-      const out = [...earnings, ...(row.deductions ?? [])].filter(({ item }) =>
-        findItem(item)?.outOf.includes('unemployment'),
-      );
-      const paid = sum(earnings.map(({ amount }) => amount));
-      const subject = rawCents(row.subject);
-      const exempt: Record<string, Cents> = {};
-      // Somebody whose work is not covered has no tax at all: all of the pay is exempt.
-      if (subject === 0 && paid !== 0) exempt[NOT_COVERED] = paid;
-      else for (const { item, amount } of out) exempt[item] = cents((exempt[item] ?? 0) + amount);
-      return {
+    return rows.map((row) =>
+      unemploymentPay({
         employeeId: row.employee_id,
-        state: row.state_tax === null ? null : stateOf(row.state_tax),
-        paid,
-        exempt,
-        subject,
-        wages: rawCents(row.wages),
-      };
-    });
-  }
-
-  /** What was owed to each state for unemployment, and what of it was paid after a day. */
-  private contributions(entries: readonly LedgerEntry[], due: LocalDate): StateContribution[] {
-    const own = entries.filter((entry) => isStateUnemployment(taxOf(entry.tax)));
-    return [...new Set(own.map((entry) => entry.tax))].flatMap((tax) => {
-      const state = stateOf(tax);
-      if (!state) return [];
-      const ofTax = own.filter((entry) => entry.tax === tax);
-      const liabilities = ofTax.filter(isLiability);
-      const late = ofTax.filter((entry) => isPayment(entry) && entry.effectiveDate > due);
-      return [
-        {
-          state,
-          wages: sum(liabilities.map((entry) => entry.wages)),
-          owed: sum(liabilities.map((entry) => entry.amount)),
-          late: larger(ZERO, negate(sum(late.map((entry) => entry.amount)))),
-        },
-      ];
-    });
+        earnings: row.earnings ?? [],
+        deductions: row.deductions ?? [],
+        taxes: row.taxes,
+      }),
+    );
   }
 
   async facts(manager: EntityManager, client: Client, period: FilingPeriod): Promise<FilingFacts> {
@@ -294,21 +263,9 @@ export class FilingSource {
   }
 }
 
-interface PaidLine {
-  readonly item: string;
-  readonly amount: Cents;
-}
-const FEDERAL_UNEMPLOYMENT = codesWhere((tax) => tax.level === 'federal' && tax.kind === 'unemployment');
-const STATE_UNEMPLOYMENT = codesWhere(isStateUnemployment);
-/** Name of what is exempt because the work is not covered. */
-const NOT_COVERED = 'not covered';
+/** The rules of the firm's own packs; a pack is checked before it is in force. */
+const rulesOf = (own: OwnRows | null): OwnRules | null =>
+  own === null ? null : ownRules(readRows(own.rules, 'rules', []));
 
-/** What only repays an expense, or only tells what somebody else paid, is no payment for work. */
-const isPay = (code: string): boolean => {
-  const item = findItem(code);
-  return !item || !(['income', 'social', 'unemployment'] as const).every((family) => item.outOf.includes(family));
-};
-const stateOf = (tax: string): StateContribution['state'] | null => {
-  const { jurisdiction } = taxOf(tax as LedgerEntry['tax']);
-  return jurisdiction === 'US' ? null : jurisdiction;
-};
+/** Unemployment contributions of employers, the federal one and the states'. */
+const UNEMPLOYMENT = codesWhere((tax) => tax.kind === 'unemployment' && tax.payer === 'employer');

@@ -45,7 +45,7 @@ export class FilingViews {
       lines: kind.lines(content).map(lineView),
       tables: kind.tables(content).map((table) => ({
         title: table.title,
-        columns: table.columns.map((column) => ({ ...column })),
+        columns: table.columns.map(({ label, kind: cells }) => ({ label, kind: cells })),
         rows: table.rows.map((row) => [...row]),
       })),
       w2s: kind.statements ? kind.statements(content).map(w2Row) : null,

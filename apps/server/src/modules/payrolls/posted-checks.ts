@@ -1,16 +1,28 @@
+import { date } from '@zakat/core/calendar/local-date';
 import type { PostedCheck } from '@zakat/core/facts/contradicted';
+import { periodWith } from '@zakat/core/filings/period';
+import { kindOf } from '@zakat/core/filings/registry';
 import type { EntityManager } from 'typeorm';
+import { titleOf } from '../filings/titles.js';
 
-/** The posted checks of a person that stand, with the released Form 941 that has their figures. */
+/** The posted checks of a person that stand, with the released returns that have their figures. */
 export async function postedChecksOf(manager: EntityManager, employeeId: string): Promise<PostedCheck[]> {
-  return (await manager.query(
+  const rows = (await manager.query(
     `SELECT p.period_start AS "periodStart", p.period_end AS "periodEnd", p.check_date AS "checkDate",
-            CASE WHEN f.id IS NULL THEN NULL ELSE 'Form ' || f.form || ' for Q' || f.quarter || ' ' || f.year END AS filed
+            ARRAY(SELECT f.kind FROM filing f WHERE f.client_id = p.client_id AND f.status IN ('released', 'received', 'accepted')
+              AND p.check_date BETWEEN f.period_start AND f.period_end ORDER BY f.period_end, f.kind) AS kinds
      FROM paycheck c JOIN payroll p ON p.id = c.payroll_id
-     LEFT JOIN filing f ON f.client_id = p.client_id AND f.quarter IS NOT NULL AND f.status IN ('released', 'received', 'accepted')
-       AND f.year = extract(year FROM p.check_date) AND f.quarter = extract(quarter FROM p.check_date)
      WHERE c.employee_id = $1 AND p.kind <> 'brought-in' AND p.reverses IS NULL AND NOT EXISTS (SELECT 1 FROM payroll r WHERE r.reverses = p.id)
      ORDER BY p.check_date`,
     [employeeId],
-  )) as PostedCheck[];
+  )) as (Omit<PostedCheck, 'filed'> & { kinds: string[] })[];
+  return rows.map(({ kinds, ...check }) => ({
+    ...check,
+    filed:
+      kinds.length === 0
+        ? null
+        : kinds
+            .map((code) => titleOf(kindOf(code), periodWith(kindOf(code).period, date(check.checkDate))))
+            .join(' and '),
+  }));
 }

@@ -277,7 +277,7 @@ export class TakeOversService {
     const rows = (await manager.query(
       `SELECT (SELECT count(*) FROM remittance_item i JOIN remittance r ON r.id = i.remittance_id
                 WHERE i.client_id = $1 AND extract(year FROM i.liability_date) = $2 AND r.status NOT IN ('returned','withdrawn'))::int AS remittances,
-              (SELECT count(*) FROM filing WHERE client_id = $1 AND year = $2 AND snapshot IS NOT NULL)::int AS filings`,
+              (SELECT count(*) FROM filing WHERE client_id = $1 AND extract(year FROM period_start) = $2 AND snapshot IS NOT NULL)::int AS filings`,
       [stored.client_id, stored.year],
     )) as { remittances: number; filings: number }[];
     if ((rows[0]?.remittances ?? 0) > 0)

@@ -107,8 +107,8 @@ export function form940(input: FilingInput): Form940 {
   const { period, unemployment: pay, employer } = input;
   const year = yearOf(period.start);
   const sheet = new LineSheet<LineId>(input.entries.filter((entry) => entry.tax === FUTA_TAX));
-  const law = inForce(FUTA, period.end);
-  const reductions = inForce(CREDIT_REDUCTION, period.end);
+  const law = inForce(FUTA, period.end, input.rules);
+  const reductions = inForce(CREDIT_REDUCTION, period.end, input.rules);
   const added = (label: string, amount: Cents): TapeLine => ({
     label,
     value: showDollars(amount),

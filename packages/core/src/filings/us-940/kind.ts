@@ -62,12 +62,13 @@ export const US_940 = defineKind<Form940>({
       ? []
       : [
           {
+            code: 'A',
             title: 'Schedule A, wages and credit reduction by state',
             columns: [
-              { label: 'State', kind: 'text' },
-              { label: 'FUTA taxable wages', kind: 'amount' },
-              { label: 'Reduction rate', kind: 'text' },
-              { label: 'Credit reduction', kind: 'amount' },
+              { name: 'state', label: 'State', kind: 'text' },
+              { name: 'wages', label: 'FUTA taxable wages', kind: 'amount' },
+              { name: 'rate', label: 'Reduction rate', kind: 'text' },
+              { name: 'reduction', label: 'Credit reduction', kind: 'amount' },
             ],
             rows: scheduleA.map((row) => [row.state, row.wages, row.rate, row.reduction]),
           },

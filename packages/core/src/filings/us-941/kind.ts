@@ -71,10 +71,11 @@ export const US_941 = defineKind<Form941>({
     scheduleB
       ? [
           {
+            code: 'B',
             title: 'Schedule B, liability by day',
             columns: [
-              { label: 'Check date', kind: 'day' },
-              { label: 'Liability', kind: 'amount' },
+              { name: 'date', label: 'Check date', kind: 'day' },
+              { name: 'amount', label: 'Liability', kind: 'amount' },
             ],
             rows: scheduleB.map(({ date, amount }) => [date, amount]),
           },

@@ -1,9 +1,10 @@
 import { LEGAL } from '../../calendar/holidays.js';
+import { date } from '../../calendar/local-date.js';
 import { dollars } from '../../money/cents.js';
-import { recalled, type Dated } from '../dated.js';
+import { dated, recalled, type Dated } from '../dated.js';
 import type { DepositCalendar, DepositRules, LookbackPeriod } from '../deposit-calendar.js';
 import { SEMIWEEKLY, afterQuarter, afterYear, depositClass, lookback, monthly } from '../deposit-words.js';
-import { again, beginning, publication, row } from '../state-words.js';
+import { publication } from '../state-words.js';
 
 const IRS = 'Internal Revenue Service';
 const PUB_15 = publication("Publication 15, Employer's Tax Guide", IRS, '2026');
@@ -19,9 +20,10 @@ const byLookback = (family: string, form: string, period: LookbackPeriod): Depos
     withReturnUnder: dollars('2500'),
   }),
 });
-function sinceThe90s(provenance: ReturnType<typeof recalled>, rules: DepositRules): readonly Dated<DepositRules>[] {
-  return beginning(row('1993-01-01', provenance, rules), again('2025-01-01'), again('2026-01-01'), again('2027-01-01'));
-}
+/** Regulations of 1993 (26 CFR 31.6302-1): no amount in them moves with the year, so they hold until they are changed. */
+const sinceThe90s = (provenance: ReturnType<typeof recalled>, rules: DepositRules): readonly Dated<DepositRules>[] => [
+  dated({ from: date('1993-01-01'), until: null }, provenance, rules),
+];
 
 export const US_DEPOSITS: readonly DepositCalendar[] = [
   byLookback('US-941', 'Form 941', 'year-to-june'),

@@ -139,7 +139,7 @@ async function depositPay(client, payrollId) {
 async function remit(client, nextDay) {
   const released = [];
   for (const deposit of await preparer('GET', `/clients/${client.id}/deposits`)) {
-    if (deposit.sendBy >= nextDay || deposit.underWay !== 0 || deposit.owed <= 0) continue;
+    if (deposit.sendBy === null || deposit.sendBy >= nextDay || deposit.underWay !== 0 || deposit.owed <= 0) continue;
     const items = deposit.liabilities.map(({ tax, liabilityDate }) => ({ tax, liabilityDate }));
     const { id } = await preparer('POST', `/clients/${client.id}/remittances`, {
       items,
@@ -157,9 +157,12 @@ async function remit(client, nextDay) {
 }
 
 async function fileQuarter(client, { year, quarter }) {
-  const { id } = await preparer('POST', `/clients/${client.id}/filings`, { form: '941', year, quarter });
+  const { id } = await preparer('POST', `/clients/${client.id}/filings`, {
+    kind: 'us-941',
+    period: `${year}-Q${quarter}`,
+  });
   let filing = await preparer('POST', `/filings/${id}/check`, { version: 1 });
-  filing = await preparer('POST', `/filings/${id}/sign`, { version: filing.version, pin: '41873' });
+  filing = await preparer('POST', `/filings/${id}/sign`, { version: filing.version, pin: '41873', payment: null });
   await reviewer('POST', `/filings/${id}/release`, { version: filing.version });
   return id;
 }

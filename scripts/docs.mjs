@@ -10,7 +10,7 @@ async function main() {
   await installPackages();
   await buildCore();
   const { ALL_STATES } = await import('../packages/core/dist/jurisdictions/states.js');
-  const { TAXES } = await import('../packages/core/dist/taxes/registry.js');
+  const { TAXES } = await import('../packages/core/dist/tax-registry/registry.js');
   const vectors = (state) => {
     try {
       return readFileSync(join(ROOT, `packages/core/vectors/us-${state.toLowerCase()}.jsonl`), 'utf8')

@@ -1,7 +1,7 @@
 import { expect, it } from '@jest/globals';
 import { existsSync, readFileSync } from 'node:fs';
 import { ALL_STATES } from '@zakat/core/jurisdictions/states';
-import { TAXES } from '@zakat/core/taxes/registry';
+import { TAXES } from '@zakat/core/tax-registry/registry';
 // A plain script, so that npm run docs needs no compiler.
 // eslint-disable-next-line @typescript-eslint/ban-ts-comment
 // @ts-ignore

@@ -11,7 +11,7 @@ import { parseDate } from '@zakat/core/calendar/local-date';
 import type { OwnRules } from '@zakat/core/jurisdictions/dated';
 import { dailyOvertimeOf } from '@zakat/core/paycheck/workweeks';
 import type { OwnItem } from '@zakat/core/casefile/compose';
-import { isStateIncomeTax, taxOf, type TaxCode } from '@zakat/core/taxes/registry';
+import { isStateIncomeTax, taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 
 export const HOUR_COLUMNS = ['regular', 'overtime', 'holiday', 'sick', 'vacation'] as const;
 export const AMOUNT_COLUMNS = ['salary', 'bonus'] as const;

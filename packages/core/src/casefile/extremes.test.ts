@@ -4,7 +4,7 @@ import { PAY_FREQUENCIES } from '../calendar/pay-frequency.js';
 import { DEDUCTION_ITEMS, EARNING_ITEMS } from '../items/registry.js';
 import { STATE_CODES } from '../jurisdictions/state.js';
 import { dollars } from '../money/cents.js';
-import { GARNISHMENT_KINDS } from '../paycheck/garnishment.js';
+import { GARNISHMENT_KINDS } from '../computation/orders.js';
 import { at, make, type Given } from '../testing/whole-checks.js';
 import { runCase, type CaseAnswer } from './run-case.js';
 

@@ -1,7 +1,7 @@
 import type { StateCertificate } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
 import { ZERO } from '../money/cents.js';
-import { FILING_STATUSES, type FederalCertificate, MARITAL_STATUSES } from '../paycheck/input.js';
+import { FILING_STATUSES, type FederalCertificate, MARITAL_STATUSES } from '../computation/input.js';
 import { Reader } from './reader.js';
 
 export const NO_CERTIFICATE: FederalCertificate = {

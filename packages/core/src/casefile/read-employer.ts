@@ -1,7 +1,7 @@
 import { type Issue, problem } from '../issues/issue.js';
 import { findState } from '../jurisdictions/states.js';
 import { type Rate, showPercent } from '../money/rate.js';
-import { type TaxCode, isTaxCode } from '../taxes/registry.js';
+import { type TaxCode, isTaxCode } from '../tax-registry/registry.js';
 import { Reader } from './reader.js';
 
 const PLAUSIBLE_ABOVE = 25;

@@ -17,7 +17,7 @@ import { cents, type Cents } from '../money/cents.js';
 import { parseRate, showPercent, showRate, type Rate } from '../money/rate.js';
 import { isPlausibleFactor, withFactor } from '../items/factor.js';
 import { convertSalary } from '../paycheck/earnings.js';
-import { GARNISHMENT_KINDS, type Garnishment } from '../paycheck/garnishment.js';
+import { GARNISHMENT_KINDS, type Garnishment } from '../computation/orders.js';
 import {
   type Deduction,
   type Earning,
@@ -26,9 +26,9 @@ import {
   type LeaveAccount,
   type MatchTier,
   type OwnItemName,
-} from '../paycheck/input.js';
-import type { LeftOut, WantedBy } from '../paycheck/left-out.js';
-import type { WorkClass } from '../paycheck/workers-compensation.js';
+} from '../computation/input.js';
+import type { LeftOut, WantedBy } from '../computation/left-out.js';
+import type { WorkClass } from '../computation/work-class.js';
 import { SPLIT_ITEMS, splitDays, splitWeeks, type SplitHours } from '../paycheck/workweeks.js';
 import { Reader } from './reader.js';
 

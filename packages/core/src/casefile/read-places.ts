@@ -1,6 +1,6 @@
 import { type Issue, problem } from '../issues/issue.js';
 import { rate, showRate } from '../money/rate.js';
-import type { Localization, WorkPlace } from '../paycheck/input.js';
+import type { Localization, WorkPlace } from '../computation/input.js';
 import { Reader } from './reader.js';
 
 interface Places {

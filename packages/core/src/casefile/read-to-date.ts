@@ -1,7 +1,7 @@
 import { type Issue, problem } from '../issues/issue.js';
 import { findItem } from '../items/registry.js';
 import { type Cents, ZERO } from '../money/cents.js';
-import { type TaxCode, type WageBase, isTaxCode, isWageBase, taxOf } from '../taxes/registry.js';
+import { type TaxCode, type WageBase, isTaxCode, isWageBase, taxOf } from '../tax-registry/registry.js';
 import { Reader } from './reader.js';
 
 export function readWages(reader: Reader | null, issues: Issue[]): Partial<Record<WageBase, Cents>> {

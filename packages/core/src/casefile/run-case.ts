@@ -3,10 +3,10 @@ import { showLeaveHours } from '../leave/accrual.js';
 import { toDollars, type Cents } from '../money/cents.js';
 import { computePaycheck } from '../paycheck/compute.js';
 import { grossUp } from '../paycheck/gross-up.js';
-import type { PaycheckResult, TaxLine } from '../paycheck/result.js';
+import type { PaycheckResult, TaxLine } from '../computation/result.js';
 import { Tape, type TapeLine } from '../working/tape.js';
 import { readCase } from './read-case.js';
-import { taxOf } from '../taxes/registry.js';
+import { taxOf } from '../tax-registry/registry.js';
 
 export interface CaseProblem {
   readonly code: string;

@@ -3,8 +3,8 @@ import { isObject, type JsonObject } from '../casefile/reader.js';
 import { readCase } from '../casefile/read-case.js';
 import { add, parseDollars, toDollars, ZERO, type Cents } from '../money/cents.js';
 import { computePaycheck } from '../paycheck/compute.js';
-import type { PaycheckResult } from '../paycheck/result.js';
-import { taxOf } from '../taxes/registry.js';
+import type { PaycheckResult } from '../computation/result.js';
+import { taxOf } from '../tax-registry/registry.js';
 
 /** The check on which a person meets a limit, and how that check splits. */
 export interface Crossing {

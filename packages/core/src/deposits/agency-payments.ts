@@ -1,6 +1,6 @@
 import { checkRouting } from '../identity/numbers.js';
 import { problem, type Issue } from '../issues/issue.js';
-import { AGENCIES, type AgencyCode } from '../taxes/registry.js';
+import { AGENCIES, type AgencyCode } from '../tax-registry/registry.js';
 import { DEPOSIT_FAMILIES, type DepositFamily } from './family.js';
 
 /** `ach-credit`: pushed from the client's account by a file of ours. `elsewhere`: paid on the agency's own site or by check, and recorded here. */

@@ -1,7 +1,7 @@
 import type { DepositCalendar, DepositClass } from '../jurisdictions/deposit-calendar.js';
 import { findState } from '../jurisdictions/states.js';
 import { US_DEPOSITS } from '../jurisdictions/us/deposits.js';
-import { AGENCIES, TAXES, taxOf, type AgencyCode, type Tax, type TaxCode } from '../taxes/registry.js';
+import { AGENCIES, TAXES, taxOf, type AgencyCode, type Tax, type TaxCode } from '../tax-registry/registry.js';
 
 /** Taxes that are deposited together under one tax type of an agency. */
 export interface DepositFamily {

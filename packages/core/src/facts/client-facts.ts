@@ -5,8 +5,8 @@ import { isPlausibleFactor } from '../items/factor.js';
 import { findItem, type BaseFamily } from '../items/registry.js';
 import { BASE_FAMILIES } from '../items/treatment.js';
 import { parsePercent, parseRate, ratePerThousand } from '../money/rate.js';
-import { EMPLOYER_KINDS } from '../paycheck/kinds.js';
-import { isTaxCode, taxOf } from '../taxes/registry.js';
+import { EMPLOYER_KINDS } from '../computation/kinds.js';
+import { isTaxCode, taxOf } from '../tax-registry/registry.js';
 import type { FactField } from './field.js';
 import { FactKinds, UNTIL, text, untilWords, type FactKind, type FactValue } from './fact-kind.js';
 

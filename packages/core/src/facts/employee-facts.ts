@@ -6,7 +6,7 @@ import { problem, type Issue } from '../issues/issue.js';
 import { findItem } from '../items/registry.js';
 import type { CertificateField } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
-import { WORKER_KINDS } from '../paycheck/kinds.js';
+import { WORKER_KINDS } from '../computation/kinds.js';
 import { FactKinds, UNTIL, text, untilWords, type FactKind, type FactValue } from './fact-kind.js';
 import type { FactField } from './field.js';
 import { GARNISHMENT, LEAVE, STANDING } from './pay-line-facts.js';

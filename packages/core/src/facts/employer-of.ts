@@ -2,7 +2,7 @@ import { parseDate } from '../calendar/local-date.js';
 import type { FederalForm } from '../deposits/family.js';
 import type { EmployerFacts } from '../filings/kind.js';
 import type { FormChoice } from '../filings/registry.js';
-import { EMPLOYER_KINDS, type EmployerKind } from '../paycheck/kinds.js';
+import { EMPLOYER_KINDS, type EmployerKind } from '../computation/kinds.js';
 import { text, type FactValue } from './fact-kind.js';
 
 /** The federal return of a client by its fact about the employer; 941 where nothing is recorded. */

@@ -3,7 +3,7 @@ import { problem, type Issue } from '../issues/issue.js';
 import { findItem, type PayItem } from '../items/registry.js';
 import { findState } from '../jurisdictions/states.js';
 import { checkRouting } from '../identity/numbers.js';
-import { isTaxCode } from '../taxes/registry.js';
+import { isTaxCode } from '../tax-registry/registry.js';
 
 export type FactFieldKind =
   | 'text'

@@ -1,7 +1,7 @@
 import { problem } from '../issues/issue.js';
 import { EARNING_ITEMS, findItem } from '../items/registry.js';
-import { GARNISHMENT_KINDS } from '../paycheck/garnishment.js';
-import { FILING_STATUSES } from '../paycheck/input.js';
+import { GARNISHMENT_KINDS } from '../computation/orders.js';
+import { FILING_STATUSES } from '../computation/input.js';
 import { UNTIL, text, untilWords, type FactKind, type FactValue } from './fact-kind.js';
 import type { FactField } from './field.js';
 import type { DatedFact } from './in-force.js';

@@ -2,7 +2,7 @@ import { isLiability, type LedgerEntry } from '../ledger/entry.js';
 import { cents, showDollars, sum, type Cents } from '../money/cents.js';
 import { round, showExact, times } from '../money/exact.js';
 import { showPercent, type Rate } from '../money/rate.js';
-import type { TaxCode } from '../taxes/registry.js';
+import type { TaxCode } from '../tax-registry/registry.js';
 import type { TapeLine } from '../working/tape.js';
 
 /** Which ledger lines make a line of a return: the taxes, and which of their amounts. */

@@ -5,7 +5,7 @@ import { date } from '../calendar/local-date.js';
 import { dollars } from '../money/cents.js';
 import { exact, minus, plus, round, times } from '../money/exact.js';
 import { bracketFor, bracketTax } from '../taxes/bracket-tax.js';
-import { TAXES } from '../taxes/registry.js';
+import { TAXES } from '../tax-registry/registry.js';
 import type { Bracket } from './brackets.js';
 import { inForce, spanFaults, type Dated } from './dated.js';
 import { sourceOf } from './sources/register.js';

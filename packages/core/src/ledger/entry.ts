@@ -1,6 +1,6 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import type { Cents } from '../money/cents.js';
-import type { TaxCode } from '../taxes/registry.js';
+import type { TaxCode } from '../tax-registry/registry.js';
 
 /**
  * What caused a ledger line. A `reversal` undoes another line; a `return` owes what only the return knows (lost credits,

@@ -4,7 +4,7 @@ import { readCase } from '../casefile/read-case.js';
 import { ZERO, cents, dollars, sum, toDollars, type Cents } from '../money/cents.js';
 import { rate } from '../money/rate.js';
 import { computePaycheck } from '../paycheck/compute.js';
-import type { PaycheckResult } from '../paycheck/result.js';
+import type { PaycheckResult } from '../computation/result.js';
 import { make, type Given } from '../testing/whole-checks.js';
 import { jobCosts, totalsByJob, type JobShare } from './jobs.js';
 import { costsOfChecks, employerTaxes, journalDifference, payrollJournal } from './postings.js';

@@ -3,7 +3,7 @@ import { allocate } from '../money/allocate.js';
 import { ZERO, add, cents, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import type { Rate } from '../money/rate.js';
-import type { PaycheckResult } from '../paycheck/result.js';
+import type { PaycheckResult } from '../computation/result.js';
 
 /** A part of a person's pay that belongs to a job or a customer of the client. */
 export interface JobShare {

@@ -2,9 +2,9 @@ import type { LocalDate } from '../calendar/local-date.js';
 import { allocate } from '../money/allocate.js';
 import { ZERO, add, sum, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
-import type { PaycheckResult } from '../paycheck/result.js';
+import type { PaycheckResult } from '../computation/result.js';
 import { jobCosts, payByJob, spread, totalsByJob, type JobCost, type JobShare } from './jobs.js';
-import { taxOf, type AgencyCode, type TaxCode } from '../taxes/registry.js';
+import { taxOf, type AgencyCode, type TaxCode } from '../tax-registry/registry.js';
 
 /** One line that a posted payroll writes to the tax ledger. Employer taxes have no employee: they are on the total. */
 export interface TaxPosting {

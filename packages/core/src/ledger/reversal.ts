@@ -1,5 +1,5 @@
 import { negate, ZERO, type Cents } from '../money/cents.js';
-import { taxOf } from '../taxes/registry.js';
+import { taxOf } from '../tax-registry/registry.js';
 import type { LocalDate } from '../calendar/local-date.js';
 import type { EmployerTaxTotal, PostedPaycheck, TaxPosting } from './postings.js';
 

@@ -1,6 +1,6 @@
 import { ZERO, cents, subtract, sum, type Cents } from '../money/cents.js';
 import type { TaxKind } from '../jurisdictions/tax-kind.js';
-import { TAXES, taxOf, type TaxCode, type TaxGroup } from '../taxes/registry.js';
+import { TAXES, taxOf, type TaxCode, type TaxGroup } from '../tax-registry/registry.js';
 import { isLiability, isPayment, type LedgerEntry } from './entry.js';
 
 export const STATIONS = ['register', 'ledger', 'deposits', 'returns', 'wage-statements'] as const;

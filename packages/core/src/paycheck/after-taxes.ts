@@ -3,12 +3,12 @@ import { accrue, leaveHours, showLeaveHours } from '../leave/accrual.js';
 import { type Cents, ZERO, add, cents, notBelowZero, showDollars, smaller, subtract, sum } from '../money/cents.js';
 import { round, showExact, times } from '../money/exact.js';
 import { showRate, type Rate } from '../money/rate.js';
-import { type TaxCode, isStateIncomeTax, taxOf } from '../taxes/registry.js';
+import { type TaxCode, isStateIncomeTax, taxOf } from '../tax-registry/registry.js';
 import type { Tape } from '../working/tape.js';
-import { Check } from './check.js';
+import { Check } from '../computation/check.js';
 import { qualifiedPremium, regularPay, regularRate } from './earnings.js';
-import type { Earning } from './input.js';
-import type { PaycheckResult, Tracked } from './result.js';
+import type { Earning } from '../computation/input.js';
+import type { PaycheckResult, Tracked } from '../computation/result.js';
 import { hoursWorked } from './state-taxes.js';
 
 export function withheldFrom(check: Check): Cents {

@@ -4,7 +4,7 @@ import { ZERO, notBelowZero, showDollars, subtract, type Cents } from '../money/
 import { round, times } from '../money/exact.js';
 import { showPercent } from '../money/rate.js';
 import type { Tape } from '../working/tape.js';
-import type { Deduction, PaycheckInput } from './input.js';
+import type { Deduction, PaycheckInput } from '../computation/input.js';
 import {
   ROTH_LIMIT,
   askForPriorWages,
@@ -17,7 +17,7 @@ import {
   type LegalRoom,
 } from './legal-limits.js';
 import { namedLine } from './named.js';
-import type { DeductionLine } from './result.js';
+import type { DeductionLine } from '../computation/result.js';
 
 const NONE: { lines: DeductionLine[]; issues: Issue[] } = { lines: [], issues: [] };
 

@@ -3,7 +3,7 @@ import { ZERO, cents, type Cents } from '../money/cents.js';
 import { dividedBy, exact, minus, plus, round, times, type Exact } from '../money/exact.js';
 import { rate, type Rate } from '../money/rate.js';
 import { EARNING_ITEMS, type EarningItem } from '../items/registry.js';
-import type { Earning } from './input.js';
+import type { Earning } from '../computation/input.js';
 
 const DOLLAR = cents(100);
 const FACTORS: ReadonlyMap<string, Rate> = new Map(EARNING_ITEMS.map((item) => [item.factor, rate(item.factor)]));

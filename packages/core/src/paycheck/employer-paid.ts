@@ -3,9 +3,9 @@ import { ZERO, add, notBelowZero, showDollars, smaller, subtract, sum, type Cent
 import { round, times } from '../money/exact.js';
 import { showPercent, type Rate } from '../money/rate.js';
 import type { Tape } from '../working/tape.js';
-import type { EmployerPaid, MatchTier, PaycheckInput } from './input.js';
+import type { EmployerPaid, MatchTier, PaycheckInput } from '../computation/input.js';
 import { namedLine } from './named.js';
-import type { DeductionLine } from './result.js';
+import type { DeductionLine } from '../computation/result.js';
 
 /** Limits of law whose items are elective deferrals: what a plan matches. */
 const DEFERRALS: readonly LegalLimit[] = ['402g', '457b', 'simple'];

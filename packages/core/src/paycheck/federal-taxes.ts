@@ -28,13 +28,13 @@ import { federalIncomeTax } from '../taxes/federal-income-tax.js';
 import { showPercent, type Rate } from '../money/rate.js';
 import { shownParameter, type Tape } from '../working/tape.js';
 import type { BaseFamily } from '../items/registry.js';
-import { type Tax, type TaxCode, taxOf, unemploymentCode } from '../taxes/registry.js';
-import { Check } from './check.js';
-import type { PaycheckInput } from './input.js';
-import { EMPLOYER_KINDS, workerIsWithout } from './kinds.js';
+import { type Tax, type TaxCode, taxOf, unemploymentCode } from '../tax-registry/registry.js';
+import { Check } from '../computation/check.js';
+import type { PaycheckInput } from '../computation/input.js';
+import { EMPLOYER_KINDS, workerIsWithout } from '../computation/kinds.js';
 import { programTaxes } from './programs.js';
 import { coverageState, unemploymentState } from './state-taxes.js';
-import type { EarnedAmount } from './wages.js';
+import type { EarnedAmount } from '../computation/wages.js';
 
 const incomeMadeOf = (check: Check) => (): string =>
   check.wages.madeOf('income', '', check.input.supplementalMethod === 'aggregate' ? 'withheld-on' : 'regular');

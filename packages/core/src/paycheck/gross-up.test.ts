@@ -6,7 +6,7 @@ import { cents, dollars } from '../money/cents.js';
 import { make, problems } from '../testing/whole-checks.js';
 import { computePaycheck } from './compute.js';
 import { grossUp } from './gross-up.js';
-import type { PaycheckInput } from './input.js';
+import type { PaycheckInput } from '../computation/input.js';
 
 describe('gross-up', () => {
   it.each([

@@ -2,8 +2,8 @@ import { problem } from '../issues/issue.js';
 import { cents, toDollars, type Cents } from '../money/cents.js';
 import type { Tape } from '../working/tape.js';
 import { computePaycheck } from './compute.js';
-import type { Earning, PaycheckInput } from './input.js';
-import type { PaycheckResult } from './result.js';
+import type { Earning, PaycheckInput } from '../computation/input.js';
+import type { PaycheckResult } from '../computation/result.js';
 
 /** What is paid more: a standard item, or one of the firm's own. */
 export type GrossUpItem = Pick<Earning, 'item' | 'own'>;

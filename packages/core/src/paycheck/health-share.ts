@@ -4,7 +4,7 @@ import { type Issue, warning } from '../issues/issue.js';
 import { type Cents, cents, showDollars } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import { showPercent } from '../money/rate.js';
-import type { PaycheckInput } from './input.js';
+import type { PaycheckInput } from '../computation/input.js';
 
 const NOTHING: readonly Issue[] = [];
 

@@ -6,8 +6,8 @@ import { inForce, type Dated } from '../jurisdictions/dated.js';
 import { BENEFIT_LIMITS, ROTH_CATCH_UP, type BenefitLimits } from '../jurisdictions/us/benefit-limits.js';
 import { ZERO, cents, showDollars, type Cents } from '../money/cents.js';
 import { shownParameter, type ShownParameter } from '../working/tape.js';
-import type { Deduction, PaycheckInput } from './input.js';
-import type { DeductionLine } from './result.js';
+import type { Deduction, PaycheckInput } from '../computation/input.js';
+import type { DeductionLine } from '../computation/result.js';
 
 /** Held because what goes above the ordinary limit may only be Roth (IRC § 414(v)(7)). */
 export const ROTH_LIMIT = 'Roth catch-up';

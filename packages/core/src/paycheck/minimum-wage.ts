@@ -6,8 +6,8 @@ import { cents, showDollars, subtract, type Cents } from '../money/cents.js';
 import { dividedBy, exact, isBelowZero, minus, plus, round, times, type Exact } from '../money/exact.js';
 import { rate, showRate } from '../money/rate.js';
 import type { EarningItem } from '../items/registry.js';
-import type { Earning, PaycheckInput } from './input.js';
-import type { EarnedAmount } from './wages.js';
+import type { Earning, PaycheckInput } from '../computation/input.js';
+import type { EarnedAmount } from '../computation/wages.js';
 
 /** The larger of the federal minimum wage and that of the state of work, where it is known here. */
 function minimumOf({ work, checkDate, rules }: PaycheckInput): Dated<Cents> | null {

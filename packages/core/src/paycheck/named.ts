@@ -1,7 +1,7 @@
 import type { PayItem } from '../items/registry.js';
 import type { Cents } from '../money/cents.js';
-import type { Earning, OwnItemName } from './input.js';
-import type { DeductionLine, EarningLine } from './result.js';
+import type { Earning, OwnItemName } from '../computation/input.js';
+import type { DeductionLine, EarningLine } from '../computation/result.js';
 
 /** A line of a paycheck: called by the standard item, and by the firm's own name and label where it has them. */
 export const namedLine = (item: PayItem, own: OwnItemName | null, amount: Cents): DeductionLine =>

@@ -8,7 +8,7 @@ import { rate } from '../money/rate.js';
 import { readCase } from '../casefile/read-case.js';
 import { computePaycheck } from './compute.js';
 import { convertSalary, earningAmount } from './earnings.js';
-import type { Deduction, PaycheckInput } from './input.js';
+import type { Deduction, PaycheckInput } from '../computation/input.js';
 
 const salary = findItem('salary') as EarningItem;
 const deferral = findItem('401k') as DeductionItem;

@@ -9,9 +9,15 @@ import { ZERO, cents, notBelowZero, showDollars, smaller, subtract, type Cents }
 import { round, showExact, times, type Exact } from '../money/exact.js';
 import { showPercent, showRate, type Rate } from '../money/rate.js';
 import { underBase } from '../taxes/capped-tax.js';
-import { programsOf, unemploymentCode, type ProgramTax, type TaxCode, type WageBase } from '../taxes/registry.js';
+import {
+  programsOf,
+  unemploymentCode,
+  type ProgramTax,
+  type TaxCode,
+  type WageBase,
+} from '../tax-registry/registry.js';
 import { shownParameter, type Tape } from '../working/tape.js';
-import type { Check } from './check.js';
+import type { Check } from '../computation/check.js';
 import { hoursWorked } from './state-taxes.js';
 import { partOfPremium } from './workers-compensation.js';
 

@@ -4,12 +4,12 @@ import { findState } from '../jurisdictions/states.js';
 import { ZERO, add, notBelowZero, showDollars, subtract, sum, type Cents } from '../money/cents.js';
 import { countyBrackets, findPlace } from '../taxes/local-places.js';
 import { localTaxesIn } from '../taxes/local-tax.js';
-import { incomeTaxCode, type TaxCode } from '../taxes/registry.js';
+import { incomeTaxCode, type TaxCode } from '../tax-registry/registry.js';
 import { stateIncomeTax, type StateWages } from '../taxes/state-income-tax.js';
 import type { Tape } from '../working/tape.js';
-import type { Check } from './check.js';
-import type { PaycheckInput } from './input.js';
-import { workerIsWithout } from './kinds.js';
+import type { Check } from '../computation/check.js';
+import type { PaycheckInput } from '../computation/input.js';
+import { workerIsWithout } from '../computation/kinds.js';
 
 /** The state that may tax the work at a place: the office's, when working elsewhere is only convenient. */
 function taxingState(check: Check, index: number): StateRules | null {

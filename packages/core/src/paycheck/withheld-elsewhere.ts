@@ -1,13 +1,7 @@
 import { ZERO, showDollars, type Cents } from '../money/cents.js';
-import { taxOf, type TaxCode } from '../taxes/registry.js';
-import type { Check } from './check.js';
-
-/** What another program withheld for a tax, beside what the rules here come to. */
-export interface Variance {
-  readonly code: TaxCode;
-  readonly withheld: Cents;
-  readonly computed: Cents;
-}
+import { taxOf } from '../tax-registry/registry.js';
+import type { Check } from '../computation/check.js';
+import type { Variance } from '../computation/result.js';
 
 const NO_VARIANCES: readonly Variance[] = [];
 

@@ -1,24 +1,9 @@
 import { ZERO, cents, notBelowZero, showDollars, subtract, sum, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
+import type { CompensationLine, WorkClass } from '../computation/work-class.js';
 import type { Rate } from '../money/rate.js';
-import type { Check } from './check.js';
+import type { Check } from '../computation/check.js';
 import { hoursWorked } from './state-taxes.js';
-
-/** The premium of one class of work, from the client's policy: dollars for each 100.00 of pay, or for each hour. */
-export interface WorkClass {
-  readonly code: string;
-  readonly per: 'hundred' | 'hour';
-  readonly rate: Rate;
-  /** Of a rate by the hour the part that is taken from the employee's pay (Washington); null: none. */
-  readonly employeeRate: Rate | null;
-}
-export interface CompensationLine {
-  readonly workClass: string;
-  /** Pay the premium is on; without the premium part of overtime (common practice, and the manuals of most states). */
-  readonly pay: Cents;
-  readonly hours: string;
-  readonly amount: Cents;
-}
 
 /** Dollars an hour on thousandths of an hour, in cents, half a cent up. */
 const premiumByHours = (rate: Rate, thousandths: number): Cents =>

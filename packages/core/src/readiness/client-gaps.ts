@@ -3,7 +3,7 @@ import { text, type FactValue } from '../facts/fact-kind.js';
 import { FILING_KINDS } from '../filings/registry.js';
 import { checkEin } from '../identity/numbers.js';
 import { problem } from '../issues/issue.js';
-import { agencyName, taxOf, unemploymentStateOf } from '../taxes/registry.js';
+import { agencyName, taxOf, unemploymentStateOf } from '../tax-registry/registry.js';
 import type { ClientStanding, Draft, PersonStanding, Purpose } from './gap.js';
 
 const CLIENT_FIELDS: readonly {

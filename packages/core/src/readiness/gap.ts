@@ -2,7 +2,7 @@ import type { LocalDate } from '../calendar/local-date.js';
 import type { PrenoteStanding } from '../direct-deposit/prenote.js';
 import type { ClientOnDay, PersonOnDay } from '../facts/on-day.js';
 import type { Issue } from '../issues/issue.js';
-import type { TaxCode } from '../taxes/registry.js';
+import type { TaxCode } from '../tax-registry/registry.js';
 
 /** What a missing fact is needed for. */
 export const PURPOSES = ['paycheck', 'new-hire', 'deposit', 'return', 'wage-statement'] as const;

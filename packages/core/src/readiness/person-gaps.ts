@@ -3,7 +3,7 @@ import { fix, problem, sentence } from '../issues/issue.js';
 import { findState } from '../jurisdictions/states.js';
 import { localityNamed } from '../taxes/local-places.js';
 import type { Draft, PersonStanding, Purpose } from './gap.js';
-import { isStateIncomeTax, taxOf } from '../taxes/registry.js';
+import { isStateIncomeTax, taxOf } from '../tax-registry/registry.js';
 
 const PERSON_FIELDS: readonly {
   readonly field: 'street' | 'city' | 'state' | 'zip' | 'hiredOn' | 'bornOn';

@@ -6,7 +6,7 @@ import { placeCode } from '../jurisdictions/places.js';
 import { findState } from '../jurisdictions/states.js';
 import { ZERO, parseDollars } from '../money/cents.js';
 import { parsePercent, type Rate } from '../money/rate.js';
-import { LOCAL_TAX_KINDS } from '../taxes/registry.js';
+import { LOCAL_TAX_KINDS } from '../tax-registry/registry.js';
 
 /** Columns of a CSV file of localities, which are also the fields of a row in a pack. */
 export const PLACE_COLUMNS = [

@@ -1,5 +1,5 @@
 import { plain, type PeopleColumn, type PeopleColumnKind } from '../people-file/columns.js';
-import { isStateUnemployment, isTaxCode, taxOf, type TaxCode } from '../taxes/registry.js';
+import { isStateUnemployment, isTaxCode, taxOf, type TaxCode } from '../tax-registry/registry.js';
 
 /** A deduction that a file of balances may have a column for: a standard item, or one of the client's own. */
 export interface BalanceItem {

@@ -6,7 +6,7 @@ import { ADDITIONAL_HI, FUTA, HI_RATE, OASDI_BASE, OASDI_RATE } from '../jurisdi
 import { ZERO, notBelowZero, showDollars, subtract, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import { showPercent, type Rate } from '../money/rate.js';
-import { isStateUnemployment, taxOf, type TaxCode } from '../taxes/registry.js';
+import { isStateUnemployment, taxOf, type TaxCode } from '../tax-registry/registry.js';
 import type { Balance } from './read-balances.js';
 import { askedFigures, quarterOfBalance, reportedOf, totalsByTax, type ReportedFigure } from './reported.js';
 

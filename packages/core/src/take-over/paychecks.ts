@@ -1,8 +1,8 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import { ZERO, negate, sum, type Cents } from '../money/cents.js';
-import type { TaxLine } from '../paycheck/result.js';
+import type { TaxLine } from '../computation/result.js';
 import type { TaxPosting } from '../ledger/postings.js';
-import { taxOf, type TaxCode } from '../taxes/registry.js';
+import { taxOf, type TaxCode } from '../tax-registry/registry.js';
 import type { Balance } from './read-balances.js';
 
 /** The balances of one day (or of a quarter, dated on its last day) as one payroll that was paid elsewhere. */

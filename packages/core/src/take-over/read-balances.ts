@@ -3,7 +3,7 @@ import { firstDayOf, lastDayOf, quarterOf, type QuarterNumber } from '../calenda
 import { problem, type Issue } from '../issues/issue.js';
 import { ZERO, parseDollars, showDollars, subtract, sum, type Cents } from '../money/cents.js';
 import { readCell } from '../people-file/read-cell.js';
-import { taxOf, type TaxCode } from '../taxes/registry.js';
+import { taxOf, type TaxCode } from '../tax-registry/registry.js';
 import { findBalanceColumn, type BalanceItem } from './columns.js';
 
 /** One tax of one row. Wages before the base are those that are taxed where the file does not say more. */

@@ -2,7 +2,7 @@ import { lastDayOf, quarterOf, type QuarterNumber } from '../calendar/quarter.js
 import type { LocalDate } from '../calendar/local-date.js';
 import { familyOf, type DepositFamily } from '../deposits/family.js';
 import { ZERO, sum, type Cents } from '../money/cents.js';
-import type { TaxCode } from '../taxes/registry.js';
+import type { TaxCode } from '../tax-registry/registry.js';
 import type { Balance, TaxBalance } from './read-balances.js';
 
 /** Lines of the former provider's Form 941 that the balances are compared with. */

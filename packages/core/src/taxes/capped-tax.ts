@@ -3,7 +3,7 @@ import { notBelowZero, showDollars, smaller, subtract, type Cents } from '../mon
 import { round, showExact, times } from '../money/exact.js';
 import { showPercent, type Rate } from '../money/rate.js';
 import { shownParameter, type Tape, type WriteLine } from '../working/tape.js';
-import type { Tax } from './registry.js';
+import type { Tax } from '../tax-registry/registry.js';
 
 /** The part of `wages` still under `base`, when `toDate` was paid before. */
 export const underBase = (wages: Cents, toDate: Cents, base: Cents): Cents =>

@@ -9,7 +9,7 @@ import type { FederalWithholdingTable } from '../jurisdictions/us/withholding-ta
 import { ZERO, add, cents, larger, notBelowZero, showDollars, smaller, subtract, type Cents } from '../money/cents.js';
 import { dividedBy, exact, minus, round, roundToDollar, times } from '../money/exact.js';
 import { showPercent } from '../money/rate.js';
-import type { FederalCertificate } from '../paycheck/input.js';
+import type { FederalCertificate } from '../computation/input.js';
 import { shownParameter, type Tape } from '../working/tape.js';
 import { FIGURE, nonresidentAddition, worksheetOneA, type OneAInput } from './federal-worksheet.js';
 

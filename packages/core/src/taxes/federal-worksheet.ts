@@ -5,7 +5,7 @@ import type { FederalWithholdingTable, WithholdingStatus } from '../jurisdiction
 import { ZERO, add, cents, notBelowZero, showDollars, subtract, type Cents } from '../money/cents.js';
 import { dividedBy, exact, isBelowZero, minus, round, showExact, type Exact } from '../money/exact.js';
 import { showPercent } from '../money/rate.js';
-import type { FederalCertificate } from '../paycheck/input.js';
+import type { FederalCertificate } from '../computation/input.js';
 import { shownParameter, type Tape, type WriteLine } from '../working/tape.js';
 import { bracketFor, bracketTax } from './bracket-tax.js';
 

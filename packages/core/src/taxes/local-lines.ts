@@ -8,10 +8,10 @@ import { type Cents, ZERO, add, cents, dollars, notBelowZero, showDollars, small
 import { dividedBy, exact, minus, plus, round, showExact, times, type Exact } from '../money/exact.js';
 import { type Rate, ZERO_RATE, showPercent } from '../money/rate.js';
 import { checkDatesOfMonth, checkDatesOfYear, checkDatesSoFar } from '../calendar/pay-frequency.js';
-import type { Check } from '../paycheck/check.js';
+import type { Check } from '../computation/check.js';
 import { shownParameter, type Tape } from '../working/tape.js';
 import { overMark, underBase } from './capped-tax.js';
-import { localCode, type TaxCode } from './registry.js';
+import { localCode, type TaxCode } from '../tax-registry/registry.js';
 import { certificateFor } from './state-income-tax.js';
 import { certificateAmount, rateAt } from './worksheet-amounts.js';
 import { worksheetOf, worksheetTaxOf } from './worksheet-tax.js';

@@ -5,8 +5,8 @@ import type { StateRules } from '../jurisdictions/state.js';
 import { ZERO, add, subtract } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import { ZERO_RATE } from '../money/rate.js';
-import type { Check } from '../paycheck/check.js';
-import type { PaycheckInput } from '../paycheck/input.js';
+import type { Check } from '../computation/check.js';
+import type { PaycheckInput } from '../computation/input.js';
 
 const plain = (name: string): string =>
   name

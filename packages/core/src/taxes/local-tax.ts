@@ -4,12 +4,12 @@ import { findState } from '../jurisdictions/states.js';
 import { type Cents, ZERO, add, notBelowZero, showDollars, subtract } from '../money/cents.js';
 import { exact, isBelowZero, minus, plus, round, times } from '../money/exact.js';
 import { ZERO_RATE, showPercent } from '../money/rate.js';
-import type { Check } from '../paycheck/check.js';
-import { workerIsWithout } from '../paycheck/kinds.js';
+import type { Check } from '../computation/check.js';
+import { workerIsWithout } from '../computation/kinds.js';
 import { shownParameter } from '../working/tape.js';
 import { type Situation, wagesFor, writeAtWork, writeRate, writeShareOfState, writeWorksheet } from './local-lines.js';
 import { findPlace, ratesOf } from './local-places.js';
-import { localCode } from './registry.js';
+import { localCode } from '../tax-registry/registry.js';
 import { worksheetOf, worksheetTaxOf } from './worksheet-tax.js';
 
 /** Residents and people who work there, each at a rate; a resident's credit for what the work place took. */

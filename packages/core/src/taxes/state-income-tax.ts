@@ -4,11 +4,11 @@ import type { StateCertificate, StateRules, Supplemental, WithheldIncomeTax } fr
 import { ZERO, add, cents, notBelowZero, showDollars, subtract, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import { showPercent, type Rate } from '../money/rate.js';
-import type { Check } from '../paycheck/check.js';
-import type { EarnedAmount } from '../paycheck/wages.js';
+import type { Check } from '../computation/check.js';
+import type { EarnedAmount } from '../computation/wages.js';
 import { shownParameter, type Tape } from '../working/tape.js';
 import { certificateInForce } from './federal-income-tax.js';
-import { incomeTaxCode, taxOf, type TaxCode } from './registry.js';
+import { incomeTaxCode, taxOf, type TaxCode } from '../tax-registry/registry.js';
 import { certificateAmount, rateAt } from './worksheet-amounts.js';
 import { worksheetOf, worksheetTaxOf, type WorksheetInput } from './worksheet-tax.js';
 

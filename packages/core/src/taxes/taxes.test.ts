@@ -4,10 +4,10 @@ import { date } from '../calendar/local-date.js';
 import { PAY_FREQUENCIES, PERIODS_PER_YEAR } from '../calendar/pay-frequency.js';
 import { WITHHOLDING } from '../jurisdictions/us/parameters.js';
 import { ZERO, add, cents, dollars, toDollars, type Cents } from '../money/cents.js';
-import type { Certificate2020, FederalCertificate } from '../paycheck/input.js';
+import type { Certificate2020, FederalCertificate } from '../computation/input.js';
 import { overMark, underBase } from './capped-tax.js';
 import { federalIncomeTax, type FederalWithholdingInput } from './federal-income-tax.js';
-import { TAXES } from './registry.js';
+import { TAXES } from '../tax-registry/registry.js';
 import { runCase } from '../casefile/run-case.js';
 
 const w4: Certificate2020 = {

@@ -16,7 +16,7 @@ import {
   type Exact,
 } from '../money/exact.js';
 import { parsePercent, showPercent } from '../money/rate.js';
-import type { Check } from '../paycheck/check.js';
+import type { Check } from '../computation/check.js';
 import { shownParameter, type Tape, type TapeLine } from '../working/tape.js';
 import { bracketFor, bracketTax } from './bracket-tax.js';
 import { tableOfPeriod } from './period-tables.js';

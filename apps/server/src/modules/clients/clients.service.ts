@@ -21,7 +21,7 @@ import { cents } from '@zakat/core/money/cents';
 import { parsePercent, parseRate, ratePerThousand, showRate, type Rate } from '@zakat/core/money/rate';
 import { findState } from '@zakat/core/jurisdictions/states';
 import { depositClassesOf } from '@zakat/core/deposits/family';
-import { AGENCIES, agencyName, unemploymentStateOf } from '@zakat/core/taxes/registry';
+import { AGENCIES, agencyName, unemploymentStateOf } from '@zakat/core/tax-registry/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';

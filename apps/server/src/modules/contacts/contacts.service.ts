@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { ContactHome, ContactRow, CreateContact, DoneForClient } from '@zakat/contract/contacts';
 import { familyLabel } from '@zakat/core/deposits/family';
 import { kindOf } from '@zakat/core/filings/registry';
-import { agencyName } from '@zakat/core/taxes/registry';
+import { agencyName } from '@zakat/core/tax-registry/registry';
 import argon2 from 'argon2';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';

@@ -4,7 +4,7 @@ import type { LocalDate } from '@zakat/core/calendar/local-date';
 import { periodKey, periodsOfYear, type FilingPeriod } from '@zakat/core/filings/period';
 import { FILING_KINDS, filesKind } from '@zakat/core/filings/registry';
 import { LIABILITY_CAUSES } from '@zakat/core/ledger/entry';
-import { isTaxCode, taxOf, type TaxGroup } from '@zakat/core/taxes/registry';
+import { isTaxCode, taxOf, type TaxGroup } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { formsOnDay } from '../clients/client-forms.js';
 import type { Client } from '../clients/entities.js';

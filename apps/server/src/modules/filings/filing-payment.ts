@@ -4,7 +4,7 @@ import { isBusinessDay } from '@zakat/core/calendar/business-days';
 import { BANKING } from '@zakat/core/calendar/holidays';
 import { parseDate, showDate } from '@zakat/core/calendar/local-date';
 import { findFamily } from '@zakat/core/deposits/family';
-import type { TaxCode } from '@zakat/core/taxes/registry';
+import type { TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { conflict, refuseField } from '../../http/refusal.js';
 import { BankAccount } from '../clients/entities.js';

@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { date, type LocalDate } from '@zakat/core/calendar/local-date';
 import { findFamily } from '@zakat/core/deposits/family';
 import { ZERO, add, negate, smaller, subtract, sum, type Cents } from '@zakat/core/money/cents';
-import { taxOf, type TaxCode } from '@zakat/core/taxes/registry';
+import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import type { Actor } from '../../database/firm-database.js';

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { LedgerEntryView } from '@zakat/contract/filings';
 import { date, type LocalDate } from '@zakat/core/calendar/local-date';
 import { LIABILITY_CAUSES, PAYMENT_CAUSES, type LedgerEntry } from '@zakat/core/ledger/entry';
-import { isTaxCode, taxOf, type TaxCode } from '@zakat/core/taxes/registry';
+import { isTaxCode, taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 

@@ -3,7 +3,7 @@ import type { LocalDate } from '@zakat/core/calendar/local-date';
 import type { LedgerCause } from '@zakat/core/ledger/entry';
 import type { JournalLine } from '@zakat/core/ledger/postings';
 import type { Cents } from '@zakat/core/money/cents';
-import type { TaxCode } from '@zakat/core/taxes/registry';
+import type { TaxCode } from '@zakat/core/tax-registry/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';

@@ -5,7 +5,7 @@ import { familyLabel } from '@zakat/core/deposits/family';
 import type { FilingKind } from '@zakat/core/filings/kind';
 import { kindOf } from '@zakat/core/filings/registry';
 import { showDollars } from '@zakat/core/money/cents';
-import type { TaxCode } from '@zakat/core/taxes/registry';
+import type { TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import type { Client } from '../clients/entities.js';

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common';
 import type { Cents } from '@zakat/core/money/cents';
-import { taxOf, type TaxCode } from '@zakat/core/taxes/registry';
+import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';

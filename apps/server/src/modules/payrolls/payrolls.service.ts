@@ -16,7 +16,7 @@ import { problem, type Issue } from '@zakat/core/issues/issue';
 import { amountForNet } from '@zakat/core/casefile/amount-for-net';
 import { cents, parseDollars, showDollars, sum } from '@zakat/core/money/cents';
 import { OTHER } from '@zakat/core/paycheck/after-taxes';
-import { isTaxCode, taxOf } from '@zakat/core/taxes/registry';
+import { isTaxCode, taxOf } from '@zakat/core/tax-registry/registry';
 import { Tape } from '@zakat/core/working/tape';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
@@ -40,7 +40,7 @@ import { ClosedPeriods } from './closed-periods.js';
 import { entryDoubts, entryErrors } from './entry-doubts.js';
 import { entryOfRow, postedRows } from './posted-payroll.js';
 import { PayrollViews, digestOf, findPayroll, taxesOf, type ComputedPerson } from './payroll-view.js';
-import type { PaycheckResult } from '@zakat/core/paycheck/result';
+import type { PaycheckResult } from '@zakat/core/computation/result';
 import { PeopleCases, computeEntry, usualEntry, type PersonCase } from './people-cases.js';
 
 @Injectable()

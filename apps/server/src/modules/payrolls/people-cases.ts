@@ -25,7 +25,7 @@ import type { Issue } from '@zakat/core/issues/issue';
 import { toDollars } from '@zakat/core/money/cents';
 import { showRate } from '@zakat/core/money/rate';
 import { NOTHING, computePaycheck } from '@zakat/core/paycheck/compute';
-import type { PaycheckResult } from '@zakat/core/paycheck/result';
+import type { PaycheckResult } from '@zakat/core/computation/result';
 import type { Tape } from '@zakat/core/working/tape';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
@@ -36,7 +36,7 @@ import { FactStore, type StoredFact } from '../facts/fact-store.js';
 import { forStates, ownRowsOn } from '../rules/own-rules.js';
 import type { Payroll } from './entities.js';
 import { leaveStands, takenBefore } from './standing-balances.js';
-import { taxNamed } from '@zakat/core/taxes/registry';
+import { taxNamed } from '@zakat/core/tax-registry/registry';
 
 /** A person of a payroll with everything but what is typed. */
 export interface PersonCase {

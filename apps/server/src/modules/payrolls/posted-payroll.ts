@@ -4,7 +4,7 @@ import type { OwnRows } from '@zakat/core/casefile/compose';
 import { ACCOUNT_LABELS, type JournalAccount } from '@zakat/core/ledger/postings';
 import { totalsByJob, type JobCost } from '@zakat/core/ledger/jobs';
 import { sum, type Cents } from '@zakat/core/money/cents';
-import { taxOf, type TaxCode } from '@zakat/core/taxes/registry';
+import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { findClient } from '../clients/clients.service.js';

@@ -9,7 +9,7 @@ import { periodWith } from '@zakat/core/filings/period';
 import { FILING_KINDS } from '@zakat/core/filings/registry';
 import { clientOnDay, type ClientOnDay } from '@zakat/core/facts/on-day';
 import type { Issue } from '@zakat/core/issues/issue';
-import type { TaxCode } from '@zakat/core/taxes/registry';
+import type { TaxCode } from '@zakat/core/tax-registry/registry';
 import type { ClientStanding, Gap, PurposeDates } from '@zakat/core/readiness/gap';
 import { gapsOf, questionLines } from '@zakat/core/readiness/gaps';
 import type { EntityManager } from 'typeorm';

@@ -3,7 +3,7 @@ import { personIssues } from '@zakat/core/identity/person';
 import type { Issue } from '@zakat/core/issues/issue';
 import { newHireDue } from '@zakat/core/new-hires/new-hires';
 import type { PersonStanding } from '@zakat/core/readiness/gap';
-import type { TaxCode } from '@zakat/core/taxes/registry';
+import type { TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import type { PersonOnDay } from '@zakat/core/facts/on-day';
 import type { Employee } from '../employees/entities.js';

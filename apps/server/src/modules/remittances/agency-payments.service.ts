@@ -9,7 +9,7 @@ import {
   type PaymentMethod,
 } from '@zakat/core/deposits/agency-payments';
 import { ALL_STATES } from '@zakat/core/jurisdictions/states';
-import { agencyName, type AgencyCode } from '@zakat/core/taxes/registry';
+import { agencyName, type AgencyCode } from '@zakat/core/tax-registry/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';

@@ -15,7 +15,7 @@ import { text, type FactValue } from '@zakat/core/facts/fact-kind';
 import { inForce } from '@zakat/core/jurisdictions/dated';
 import { LIABILITY_CAUSES } from '@zakat/core/ledger/entry';
 import { ZERO, negate, parseDollars, sum, type Cents } from '@zakat/core/money/cents';
-import { codesWhere, isTaxCode, type TaxCode } from '@zakat/core/taxes/registry';
+import { codesWhere, isTaxCode, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import type { Client } from '../clients/entities.js';

@@ -7,7 +7,7 @@ import { achSendBy, earliestSettlement } from '@zakat/core/deposits/ach-days';
 import type { DepositFamily } from '@zakat/core/deposits/family';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { sum, type Cents } from '@zakat/core/money/cents';
-import { isTaxCode, agencyName, taxOf, type TaxCode } from '@zakat/core/taxes/registry';
+import { isTaxCode, agencyName, taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { detailOf } from '../../http/refusal.js';

@@ -5,7 +5,7 @@ import { amountTypeOf, findFamily, type DepositFamily } from '@zakat/core/deposi
 import { writeTaxPayments, type TaxCredit, type TxpAmount } from '@zakat/core/formats/nacha/tax-payment';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { add, ZERO, type Cents } from '@zakat/core/money/cents';
-import { type TaxCode, agencyName } from '@zakat/core/taxes/registry';
+import { type TaxCode, agencyName } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { Clock } from '../clock/clock.js';
 import { accountNumberOn } from '../clients/clients.service.js';

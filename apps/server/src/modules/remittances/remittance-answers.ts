@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date } from '@zakat/core/calendar/local-date';
 import { cents, negate, sum } from '@zakat/core/money/cents';
-import { isTaxCode, taxOf, type TaxCode } from '@zakat/core/taxes/registry';
+import { isTaxCode, taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Executor } from '../../state-machines/executor.js';

@@ -12,7 +12,7 @@ import type {
 import { date, daysBetween, showDate } from '@zakat/core/calendar/local-date';
 import { familyLabel } from '@zakat/core/deposits/family';
 import { showDollars, sum } from '@zakat/core/money/cents';
-import { agencyName, isTaxCode, taxOf } from '@zakat/core/taxes/registry';
+import { agencyName, isTaxCode, taxOf } from '@zakat/core/tax-registry/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';

@@ -10,7 +10,7 @@ import {
   isStateUnemployment,
   type Tax,
   type TaxCode,
-} from '@zakat/core/taxes/registry';
+} from '@zakat/core/tax-registry/registry';
 import type { BalanceItem, BalanceScope } from '@zakat/core/take-over/columns';
 import type { EntityManager } from 'typeorm';
 import type { Client } from '../clients/entities.js';

@@ -10,7 +10,7 @@ import {
 } from '@zakat/core/take-over/paychecks';
 import type { Balance } from '@zakat/core/take-over/read-balances';
 import { broughtInPayments, type ReportedFigure } from '@zakat/core/take-over/reported';
-import { taxOf } from '@zakat/core/taxes/registry';
+import { taxOf } from '@zakat/core/tax-registry/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';

@@ -3,7 +3,7 @@ import type { LedgerEntryView, TieOutView } from '@zakat/contract/filings';
 import { FILING_KINDS, kindOf } from '@zakat/core/filings/registry';
 import { shareKey, tieOut, type ReturnedTaxes } from '@zakat/core/ledger/tie-out';
 import { ZERO, add, subtract, sum, type Cents } from '@zakat/core/money/cents';
-import { TAXES, taxOf, type TaxCode, type TaxGroup } from '@zakat/core/taxes/registry';
+import { TAXES, taxOf, type TaxCode, type TaxGroup } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { rawCents } from '../../database/cents-column.js';

@@ -4,7 +4,7 @@ import { CLIENT_FACTS, treatmentField } from '@zakat/core/facts/client-facts';
 import type { FactValue } from '@zakat/core/facts/fact-kind';
 import { PAY_ITEMS, findItem, type BaseFamily, type PayItem } from '@zakat/core/items/registry';
 import { findState } from '@zakat/core/jurisdictions/states';
-import { itemsOutOf } from '@zakat/core/taxes/item-views';
+import { itemsOutOf } from '@zakat/core/computation/item-views';
 import { isOffW2, w2PlaceOf } from '@zakat/core/filings/us-w2/boxes';
 import type { ReactNode } from 'react';
 import { useSearchParams } from 'react-router';

@@ -98,9 +98,7 @@ export function ReturnsPage(): ReactNode {
                   <th scope="col">Form</th>
                   <th scope="col">Due</th>
                   <th scope="col">Stands</th>
-                  <th scope="col">
-                    <span className="sr-only">Begin</span>
-                  </th>
+                  <th scope="col">Begin</th>
                 </tr>
               </thead>
               <tbody>

@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { depositClassesOf } from '@zakat/core/deposits/family';
 import { accountFormatOf, checkAccountNumber } from '@zakat/core/identity/account-formats';
 import { fix, sentence } from '@zakat/core/issues/issue';
-import { AGENCIES, agencyName, unemploymentStateOf } from '@zakat/core/taxes/registry';
+import { AGENCIES, agencyName, unemploymentStateOf } from '@zakat/core/tax-registry/registry';
 import { useState, type ReactNode } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';

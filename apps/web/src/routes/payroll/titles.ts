@@ -1,4 +1,4 @@
-import { TAXES } from '@zakat/core/taxes/registry';
+import { TAXES } from '@zakat/core/tax-registry/registry';
 
 /** Titles of the figures of a paycheck, by the names the working uses. */
 export const TITLES: Readonly<Record<string, string>> = {

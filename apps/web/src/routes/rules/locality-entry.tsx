@@ -1,7 +1,7 @@
 import { NativeSelect, TextInput } from '@mantine/core';
 import { STATE_CODES } from '@zakat/core/jurisdictions/state';
 import { findState } from '@zakat/core/jurisdictions/states';
-import { LOCAL_TAX_KINDS } from '@zakat/core/taxes/registry';
+import { LOCAL_TAX_KINDS } from '@zakat/core/tax-registry/registry';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useProposeRulePack } from '../../api/resources.js';

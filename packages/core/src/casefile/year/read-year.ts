@@ -5,7 +5,7 @@ import type { EmployerFacts } from '../../filings/kind.js';
 import { findKind } from '../../filings/registry.js';
 import { problem, type Issue } from '../../issues/issue.js';
 import type { Cents } from '../../money/cents.js';
-import { EMPLOYER_KINDS, WORKER_KINDS, type EmployerKind } from '../../paycheck/kinds.js';
+import { EMPLOYER_KINDS, WORKER_KINDS, type EmployerKind } from '../../computation/kinds.js';
 import { Reader, isObject, type JsonObject } from '../reader.js';
 import { frequencyOf } from './frequency.js';
 

@@ -1,7 +1,7 @@
 import type { LocalDate } from '../../calendar/local-date.js';
 import { ZERO, add, negate, toDollars, type Cents } from '../../money/cents.js';
-import type { PaycheckResult } from '../../paycheck/result.js';
-import { taxOf } from '../../taxes/registry.js';
+import type { PaycheckResult } from '../../computation/result.js';
+import { taxOf } from '../../tax-registry/registry.js';
 import type { JsonObject } from '../reader.js';
 
 type Sums = Map<string, Cents>;

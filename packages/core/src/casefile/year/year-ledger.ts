@@ -7,7 +7,7 @@ import { reversalPostings } from '../../ledger/reversal.js';
 import { ZERO, negate, smaller, subtract, sum, type Cents } from '../../money/cents.js';
 import { computePaycheck } from '../../paycheck/compute.js';
 import { grossUp } from '../../paycheck/gross-up.js';
-import type { PaycheckResult } from '../../paycheck/result.js';
+import type { PaycheckResult } from '../../computation/result.js';
 import { readCase } from '../read-case.js';
 import type { JsonObject } from '../reader.js';
 import type { YearCase, YearCheck, YearPayment } from './read-year.js';

@@ -17,7 +17,7 @@ import {
 } from '../../money/cents.js';
 import { round, times } from '../../money/exact.js';
 import { rate, showPercent, showRate } from '../../money/rate.js';
-import type { TaxCode } from '../../taxes/registry.js';
+import type { TaxCode } from '../../tax-registry/registry.js';
 import { shownParameter, type TapeLine } from '../../working/tape.js';
 import type { FilingInput, StateContribution, UnemploymentPay } from '../kind.js';
 import { LineSheet, type ReturnLine } from '../return-lines.js';

@@ -3,7 +3,7 @@ import { isLiability, isPayment, type LedgerEntry } from '../../ledger/entry.js'
 import type { StateCode } from '../../jurisdictions/state.js';
 import { findItem } from '../../items/registry.js';
 import { cents, negate, notBelowZero, sum, type Cents } from '../../money/cents.js';
-import { isStateUnemployment, taxOf, type TaxCode } from '../../taxes/registry.js';
+import { isStateUnemployment, taxOf, type TaxCode } from '../../tax-registry/registry.js';
 import type { StateContribution, UnemploymentPay } from '../kind.js';
 import { FUTA_TAX } from './form.js';
 

@@ -4,7 +4,7 @@ import { date } from '../../calendar/local-date.js';
 import type { LedgerEntry } from '../../ledger/entry.js';
 import { tieOut } from '../../ledger/tie-out.js';
 import { ZERO, cents, dollars, toDollars } from '../../money/cents.js';
-import type { TaxCode } from '../../taxes/registry.js';
+import type { TaxCode } from '../../tax-registry/registry.js';
 import { filingFacts, filingInput, sendingOf } from '../../testing/filings.js';
 import { w2Person } from '../../testing/people.js';
 import { runChecks } from '../checks.js';

@@ -4,7 +4,7 @@ import { isPayment, type LedgerEntry } from '../../ledger/entry.js';
 import { ZERO, add, cents, dollars, notBelowZero, showDollars, subtract, sum, type Cents } from '../../money/cents.js';
 import { round, times } from '../../money/exact.js';
 import { rate } from '../../money/rate.js';
-import type { TaxCode } from '../../taxes/registry.js';
+import type { TaxCode } from '../../tax-registry/registry.js';
 import type { FilingInput } from '../kind.js';
 import { LineSheet, type ReturnLine } from '../return-lines.js';
 

@@ -4,7 +4,7 @@ import type { LedgerEntry } from '../../ledger/entry.js';
 import { ZERO, dollars } from '../../money/cents.js';
 import { filingFacts } from '../../testing/filings.js';
 import { w2Person } from '../../testing/people.js';
-import { statementPartOf, type TaxCode } from '../../taxes/registry.js';
+import { statementPartOf, type TaxCode } from '../../tax-registry/registry.js';
 import { runChecks } from '../checks.js';
 import { CHECKS_W2 } from './checks.js';
 import { formW3, formsW2, type FormW2, type W2Check } from './form.js';

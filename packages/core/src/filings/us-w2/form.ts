@@ -2,8 +2,8 @@ import { isLiability, type LedgerEntry } from '../../ledger/entry.js';
 import { findState } from '../../jurisdictions/states.js';
 import { ZERO, add, subtract, sum, type Cents } from '../../money/cents.js';
 import { findItem } from '../../items/registry.js';
-import type { Tracked } from '../../paycheck/result.js';
-import { isStateIncomeTax, statementPartOf, taxOf, type TaxCode } from '../../taxes/registry.js';
+import type { Tracked } from '../../computation/result.js';
+import { isStateIncomeTax, statementPartOf, taxOf, type TaxCode } from '../../tax-registry/registry.js';
 
 /** Identity of a person as the wage statement carries it. */
 export interface W2Person {

@@ -4,7 +4,7 @@ import { date, yearOf } from '../../calendar/local-date.js';
 import type { FederalForm } from '../../deposits/family.js';
 import { recalled } from '../../jurisdictions/dated.js';
 import { ZERO, add, showDollars, subtract, sum, type Cents } from '../../money/cents.js';
-import { incomeTaxGroup, type TaxGroup } from '../../taxes/registry.js';
+import { incomeTaxGroup, type TaxGroup } from '../../tax-registry/registry.js';
 import { runChecks } from '../checks.js';
 import { defineKind } from '../kind.js';
 import { CHECKS_W2 } from './checks.js';

@@ -1,7 +1,7 @@
 import type { LocalDate } from '../calendar/local-date.js';
 import type { EarningItem } from '../items/registry.js';
 import { cents, showDollars, type Cents } from '../money/cents.js';
-import { FAMILY_INDEX, WAGE_FAMILIES, outMasks, type OutMasks, type WageFamily } from '../taxes/item-views.js';
+import { FAMILY_INDEX, WAGE_FAMILIES, outMasks, type OutMasks, type WageFamily } from './item-views.js';
 import type { Deduction, OwnItemName } from './input.js';
 import type { DeductionLine } from './result.js';
 

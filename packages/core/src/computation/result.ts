@@ -2,10 +2,16 @@ import type { Issue } from '../issues/issue.js';
 import type { LeaveMove } from '../leave/accrual.js';
 import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
-import type { TaxCode } from '../taxes/registry.js';
-import type { GarnishmentLine } from './garnishment.js';
-import type { Variance } from './withheld-elsewhere.js';
-import type { CompensationLine } from './workers-compensation.js';
+import type { TaxCode } from '../tax-registry/registry.js';
+import type { GarnishmentLine } from './orders.js';
+import type { CompensationLine } from './work-class.js';
+
+/** What another program withheld for a tax, beside what the rules here come to. */
+export interface Variance {
+  readonly code: TaxCode;
+  readonly withheld: Cents;
+  readonly computed: Cents;
+}
 
 export interface EarningLine {
   readonly item: string;

@@ -8,11 +8,11 @@ import type { StateCertificate } from '../jurisdictions/state.js';
 import type { LeaveHours, LeavePlan } from '../leave/accrual.js';
 import type { Cents } from '../money/cents.js';
 import type { Rate } from '../money/rate.js';
-import type { TaxCode, WageBase } from '../taxes/registry.js';
-import type { Garnishment } from './garnishment.js';
+import type { TaxCode, WageBase } from '../tax-registry/registry.js';
+import type { Garnishment } from './orders.js';
 import type { EmployerKind, WorkerKind } from './kinds.js';
 import type { LeftOut } from './left-out.js';
-import type { WorkClass } from './workers-compensation.js';
+import type { WorkClass } from './work-class.js';
 
 export const FILING_STATUSES = ['single', 'married-jointly', 'married-separately', 'head-of-household'] as const;
 export type FilingStatus = (typeof FILING_STATUSES)[number];

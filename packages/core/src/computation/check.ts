@@ -5,7 +5,7 @@ import { inForce, type Dated } from '../jurisdictions/dated.js';
 import { ZERO, add, cents, type Cents } from '../money/cents.js';
 import { allocate } from '../money/allocate.js';
 import type { Rate } from '../money/rate.js';
-import { taxOf, type TaxCode, type WageBase } from '../taxes/registry.js';
+import { taxOf, type TaxCode, type WageBase } from '../tax-registry/registry.js';
 import type { Tape } from '../working/tape.js';
 import type { PaycheckInput, WorkPlace } from './input.js';
 import type { TaxLine } from './result.js';

@@ -1,5 +1,5 @@
 import { PAY_FREQUENCIES } from '../calendar/pay-frequency.js';
-import { FILING_KINDS, findKind } from '../filings/registry.js';
+import { FORM_NAMES } from '../filings/names.js';
 import { problem } from '../issues/issue.js';
 import { isPlausibleFactor } from '../items/factor.js';
 import { findItem, type BaseFamily } from '../items/registry.js';
@@ -107,7 +107,7 @@ const FORM: FactKind = {
       label: 'Form',
       kind: 'choice',
       isRequired: true,
-      choices: FILING_KINDS.map((kind) => [kind.code, kind.name] as const),
+      choices: Object.entries(FORM_NAMES),
     },
     {
       name: 'files',
@@ -123,7 +123,7 @@ const FORM: FactKind = {
     UNTIL,
   ],
   says: (value) =>
-    `${text(value, 'files') === 'yes' ? 'Files' : 'Does not file'} ${findKind(text(value, 'form'))?.name ?? text(value, 'form')}: ${text(value, 'reason')}${untilWords(value)}`,
+    `${text(value, 'files') === 'yes' ? 'Files' : 'Does not file'} ${wordOf(Object.entries(FORM_NAMES), text(value, 'form'))}: ${text(value, 'reason')}${untilWords(value)}`,
 };
 
 const SCHEDULE: FactKind = {

@@ -8,6 +8,7 @@ import { publication } from '../../jurisdictions/state-words.js';
 import { negate, showDollars } from '../../money/cents.js';
 import { runChecks } from '../checks.js';
 import { defineKind } from '../kind.js';
+import { FORM_NAMES } from '../names.js';
 import { mefFieldOf } from '../mef-header.js';
 import { lineOf } from '../return-lines.js';
 import { CHECKS_940 } from './checks.js';
@@ -20,7 +21,7 @@ const IRS = { code: 'IRS', name: 'Internal Revenue Service' } as const;
 export const US_940 = defineKind<Form940>({
   code: 'us-940',
   jurisdiction: 'US',
-  name: 'Form 940',
+  name: FORM_NAMES['us-940'],
   noun: 'return',
   agency: IRS,
   receiver: 'irs',

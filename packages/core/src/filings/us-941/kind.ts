@@ -9,6 +9,7 @@ import { publication } from '../../jurisdictions/state-words.js';
 import { add, showDollars, subtract, sum } from '../../money/cents.js';
 import { runChecks } from '../checks.js';
 import { defineKind } from '../kind.js';
+import { FORM_NAMES } from '../names.js';
 import { mefFieldOf } from '../mef-header.js';
 import { lineOf } from '../return-lines.js';
 import { CHECKS_941 } from './checks.js';
@@ -16,13 +17,13 @@ import { write941 } from './file.js';
 import { columnTwo, form941, type Form941 } from './form.js';
 
 const IRS = { code: 'IRS', name: 'Internal Revenue Service' } as const;
-const FORM_NAMES: Readonly<Record<string, string>> = { 'schedule-h': 'Schedule H' };
+const OTHER_FORMS: Readonly<Record<string, string>> = { 'schedule-h': 'Schedule H' };
 
 /** Form 941, Employer's QUARTERLY Federal Tax Return, with Schedule B. */
 export const US_941 = defineKind<Form941>({
   code: 'us-941',
   jurisdiction: 'US',
-  name: 'Form 941',
+  name: FORM_NAMES['us-941'],
   noun: 'return',
   agency: IRS,
   receiver: 'irs',
@@ -35,7 +36,7 @@ export const US_941 = defineKind<Form941>({
   files: ({ form }) =>
     form === '941'
       ? { is: true, why: 'It pays wages and files neither Form 943, 944, 945 nor Schedule H.' }
-      : { is: false, why: `It files ${FORM_NAMES[form] ?? `Form ${form}`}, not Form 941.` },
+      : { is: false, why: `It files ${OTHER_FORMS[form] ?? `Form ${form}`}, not Form 941.` },
   owedFor: ['US-FIT', 'US-OASDI', 'US-HI'],
   due: ({ end }) => {
     const { due, rule } = dueBy(afterQuarter(), end, LEGAL);

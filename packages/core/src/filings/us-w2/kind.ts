@@ -7,6 +7,7 @@ import { ZERO, add, showDollars, subtract, sum, type Cents } from '../../money/c
 import { incomeTaxGroup, type TaxGroup } from '../../tax-registry/registry.js';
 import { runChecks } from '../checks.js';
 import { defineKind } from '../kind.js';
+import { FORM_NAMES } from '../names.js';
 import { CHECKS_W2 } from './checks.js';
 import { EMPLOYMENT_CODES, writeEfw2 } from './file.js';
 import { formW3, w2Set, type FormW2, type W2Set } from './form.js';
@@ -70,7 +71,7 @@ const codeOf = (form: FederalForm) => {
 export const US_W2 = defineKind<W2Set>({
   code: 'us-w2',
   jurisdiction: 'US',
-  name: 'Forms W-2 and W-3',
+  name: FORM_NAMES['us-w2'],
   noun: 'wage file',
   agency: { code: 'SSA', name: 'Social Security Administration' },
   receiver: 'ssa',

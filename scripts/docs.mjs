@@ -1,11 +1,12 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildCore, installPackages } from './build.mjs';
+import { depositsPage } from './deposits-page.mjs';
 import { jurisdictionsPage } from './jurisdictions-page.mjs';
 import { ROOT } from './run.mjs';
 import { fail } from './say.mjs';
 
-/** Writes docs/jurisdictions.md from the rules themselves; a test keeps it current. */
+/** Writes docs/jurisdictions.md and docs/deposits.md from the rules themselves; tests keep them current. */
 async function main() {
   await installPackages();
   await buildCore();
@@ -21,5 +22,11 @@ async function main() {
     }
   };
   writeFileSync(join(ROOT, 'docs/jurisdictions.md'), jurisdictionsPage(ALL_STATES, TAXES, vectors));
+  const { DEPOSIT_FAMILIES } = await import('../packages/core/dist/deposits/family.js');
+  const { ruleWords } = await import('../packages/core/dist/deposits/due-rules.js');
+  const { sourceOf } = await import('../packages/core/dist/jurisdictions/sources/register.js');
+  const { showDollars } = await import('../packages/core/dist/money/cents.js');
+  const tools = { ruleWords, sourceOf, showDollars };
+  writeFileSync(join(ROOT, 'docs/deposits.md'), depositsPage(DEPOSIT_FAMILIES, ALL_STATES, tools));
 }
 main().catch(fail);

@@ -111,7 +111,7 @@ test.describe.serial('a client is taken on', () => {
       ['TX-TWC', '99-001239-5', '2.7'],
       ['FL-DOR', '0123459', '2.7'],
     ] as const) {
-      await page.getByRole('button', { name: 'add an account or a new rate' }).click();
+      await page.getByRole('button', { name: 'add an account, a new rate or a deposit frequency' }).click();
       await page.getByLabel('Agency').selectOption(agency);
       await page.getByLabel('Account number').fill(number);
       await page.getByLabel('Unemployment rate, percent').fill(rate);

@@ -59,6 +59,7 @@ import { SessionController } from './modules/identity/session.controller.js';
 import { Attempts } from './modules/identity/attempts.js';
 import { Sessions } from './modules/identity/sessions.js';
 import { LadderController } from './modules/ladder/ladder.controller.js';
+import { AgendaRungs } from './modules/ladder/agenda-rungs.js';
 import { LadderService } from './modules/ladder/ladder.service.js';
 import { CheckSamples } from './modules/checks/check-samples.js';
 import { ChecksController } from './modules/checks/checks.controller.js';
@@ -185,6 +186,7 @@ const PROVIDERS = [
   JobCostsService,
   TieOutService,
   RulesService,
+  AgendaRungs,
   LadderService,
   Courier,
   Jobs,

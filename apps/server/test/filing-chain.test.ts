@@ -204,13 +204,16 @@ describe('Forms W-2', () => {
     // Resub indicator and the identifier of the rejected file, positions 29-35 of RA.
     expect(sent.slice(28, 35)).toBe('1000001');
   });
-  it('once released the PDF is the stored one', async () => {
+  it('once released the PDF is drawn from what was released, stored when it is first asked for, and never made again', async () => {
     const filing = await look(id);
-    const stored = (await stack.dataSource.query(`SELECT count(*)::int AS count FROM document WHERE kind = 'w2'`)) as {
-      count: number;
-    }[];
-    expect(stored[0]?.count).toBe(filing.w2s.length * 2);
-    expect((await preparer('GET', `/filings/${id}/w2/${filing.w2s[0]?.employeeId ?? ''}`)).status).toBe(200);
+    const stored = async (): Promise<{ sha256: string }[]> =>
+      (await stack.dataSource.query(`SELECT sha256 FROM document WHERE kind = 'w2'`)) as { sha256: string }[];
+    expect(await stored()).toEqual([]);
+    const path = `/filings/${id}/w2/${filing.w2s[0]?.employeeId ?? ''}`;
+    expect((await preparer('GET', path)).status).toBe(200);
+    const first = await stored();
+    expect((await preparer('GET', path)).status).toBe(200);
+    expect([first.length, await stored()]).toEqual([1, first]);
   });
   it('no file is readable in the database', async () => {
     const rows = (await stack.dataSource.query(`SELECT encode(content, 'escape') AS content FROM document`)) as {

@@ -136,6 +136,7 @@ export class FormOwed {
   @Text() title!: string;
   @Text() noun!: string;
   @Text(10) period!: string;
+  @Day() periodEnd!: string;
   @Day() due!: string;
   @Flag() isOver!: boolean;
   /** Whether the client files it; if not, `why` says why not. */

@@ -26,6 +26,8 @@ export class DepositView {
   /** Null: the day is not known until the question is answered. */
   @Day({ nullable: true }) due!: string | null;
   @Day({ nullable: true }) sendBy!: string | null;
+  /** The last day on which the bank can still make it; null without a due date. */
+  @Day({ nullable: true }) lastToSend!: string | null;
   @Day() settles!: string;
   @Text(400) rule!: string;
   @Part(() => ProblemDetail, { nullable: true }) question!: ProblemDetail | null;

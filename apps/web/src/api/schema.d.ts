@@ -2860,6 +2860,8 @@ export interface components {
             /** Format: date */
             sendBy: string | null;
             /** Format: date */
+            lastToSend: string | null;
+            /** Format: date */
             settles: string;
             rule: string;
             question: components["schemas"]["ProblemDetail"] | null;
@@ -3061,6 +3063,8 @@ export interface components {
             title: string;
             noun: string;
             period: string;
+            /** Format: date */
+            periodEnd: string;
             /** Format: date */
             due: string;
             isOver: boolean;

@@ -1,4 +1,4 @@
-import { problem, sentence, fix, type Issue, type Severity } from '../issues/issue.js';
+import { sentence, fix, type Issue, type Severity } from '../issues/issue.js';
 import { showLeaveHours } from '../leave/accrual.js';
 import { toDollars, type Cents } from '../money/cents.js';
 import { computePaycheck } from '../paycheck/compute.js';

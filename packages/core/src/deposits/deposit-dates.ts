@@ -42,6 +42,8 @@ interface Day {
 export interface DepositName {
   readonly code: string;
   readonly label: string;
+  /** The period of the return that says it. */
+  readonly period: 'quarter' | 'year';
 }
 
 /**
@@ -115,13 +117,25 @@ export function depositDates(
       class: day.depositClass.code,
       question: null,
     });
+  const returnOf = ({ date }: Day): string => (name.period === 'year' ? date.slice(0, 4) : lastDayOf(quarterOf(date)));
+  /** Words for an amount so small for the period of its return that it may wait for it. */
+  const mayWait = (day: Day): string => {
+    const mark = day.rules.withReturnUnder;
+    if (mark === undefined) return '';
+    const total = sum(days.filter((one) => returnOf(one) === returnOf(day)).map(({ amount }) => amount));
+    return total < mark
+      ? `; while it stays under ${showDollars(mark)} for the ${name.period}, it may be paid with the return instead`
+      : '';
+  };
   const gathered = new Map<string, Day[]>();
   for (const day of days) {
     const { due: rule } = day.depositClass;
     const reached = nextDays.get(day.date);
     if (reached) put(day, nextDay(day, reached));
-    else if (isDayRule(rule)) put(day, dueBy(rule, day.date, day.rules.holidays));
-    else {
+    else if (isDayRule(rule)) {
+      const found = dueBy(rule, day.date, day.rules.holidays);
+      put(day, { due: found.due, rule: `${found.rule}${mayWait(day)}` });
+    } else {
       const key = `${rule.is === 'carried' ? yearOf(day.date) : lastDayOf(quarterOf(day.date))} ${day.depositClass.code}`;
       gathered.set(key, [...(gathered.get(key) ?? []), day]);
     }

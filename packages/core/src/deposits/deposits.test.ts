@@ -36,6 +36,18 @@ describe('federal deposits, Publication 15 section 11', () => {
     expect(due?.due).toBe('2026-02-17');
     expect(due?.rule).toMatch(/^Monthly: the 15th of the month after the check date, moved from .*15/);
   });
+  it('says that less than 2,500.00 for the quarter may wait for the return', () => {
+    const rules = (...lines: [string, string][]): boolean[] =>
+      [...followed('US-941', 'monthly', ...lines).dues.values()].map(({ rule }) =>
+        /paid with the return instead/.test(rule),
+      );
+    expect(rules(['2026-01-09', '1249.99'], ['2026-02-06', '1250.00'])).toEqual([true, true]);
+    expect(rules(['2026-01-09', '1250.00'], ['2026-02-06', '1250.00'], ['2026-04-03', '1.00'])).toEqual([
+      false,
+      false,
+      true,
+    ]);
+  });
   it('semiweekly: Wednesday, Thursday, Friday are due the following Wednesday', () => {
     expect(['2026-10-21', '2026-10-22', '2026-10-23'].map(semiweekly)).toEqual([
       '2026-10-28',

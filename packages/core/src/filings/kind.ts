@@ -76,6 +76,8 @@ export interface EmployerFacts {
 
 /** What a kind asks of the ledger and the records; whoever runs it gathers that and nothing else. */
 export interface FilingNeeds {
+  /** Liabilities added up by person and tax are enough: no line of a return asks for their days or for payments. */
+  readonly sumsByPerson?: true;
   /** People paid for the pay period that includes the 12th day of the period's last month. */
   readonly headcount?: true;
   /** How often the taxes of a deposit family are deposited at the end of the period. */

@@ -1,4 +1,4 @@
-import { ZERO, showDollars, type Cents } from '../money/cents.js';
+import { ZERO, showDollars } from '../money/cents.js';
 import { taxOf } from '../tax-registry/registry.js';
 import type { Check } from '../computation/check.js';
 import type { Variance } from '../computation/result.js';

@@ -34,7 +34,7 @@ export class FilingForms {
         const filing = filings.find((one) => one.kind === kind.code && one.periodStart === period.start);
         const { employer, choices } = formsOnDay(facts, period.end);
         const files = filesKind(kind, employer, choices);
-        const isOwed = period.start <= today && (filing !== undefined || isPaid(paid, kind.owedFor, period));
+        const isOwed = filing !== undefined || isPaid(paid, kind.owedFor, period);
         if (!isOwed) return [];
         return [
           {
@@ -42,6 +42,7 @@ export class FilingForms {
             title: titleOf(kind, period),
             noun: kind.noun,
             period: periodKey(period),
+            periodEnd: period.end,
             due: kind.due(period).due,
             isOver: today > period.end,
             files: files.is,

@@ -19,7 +19,7 @@ import type { OwnRows } from '@zakat/core/casefile/compose';
 import type { OwnRules } from '@zakat/core/jurisdictions/dated';
 import { findState } from '@zakat/core/jurisdictions/states';
 import { isPayment, type LedgerEntry } from '@zakat/core/ledger/entry';
-import { cents, sum } from '@zakat/core/money/cents';
+import { cents, sum, type Cents } from '@zakat/core/money/cents';
 import type { Tracked } from '@zakat/core/computation/result';
 import { codesWhere, isStateIncomeTax, taxOf } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
@@ -64,7 +64,9 @@ export class FilingSource {
   ): Promise<FilingInput> {
     const { needs } = kind;
     const { employer } = await this.employer(manager, client, period);
-    const entries = await this.ledger.entries(manager, client.id, period.start, period.end);
+    const entries = await (needs.sumsByPerson
+      ? this.ledger.sumsByPerson(manager, client.id, period.start, period.end)
+      : this.ledger.entries(manager, client.id, period.start, period.end));
     return {
       ...emptyInput(period, employer),
       entries,
@@ -136,10 +138,6 @@ export class FilingSource {
       where: { clientId: client.id, kind: 'employee', isWithdrawn: false },
       order: { lastName: 'ASC', firstName: 'ASC' },
     });
-    const rows = (await manager.query(
-      'SELECT employee_id, lines FROM paycheck WHERE client_id = $1 AND check_date BETWEEN $2 AND $3',
-      [client.id, start, end],
-    )) as { employee_id: string; lines: Partial<Omit<W2Check, 'employeeId'>> }[];
     const facts = await this.store.ofPeople(
       manager,
       people.map((person) => person.id),
@@ -147,15 +145,42 @@ export class FilingSource {
     const isStatutory = (id: string): boolean => personOnDay(facts.get(id) ?? [], end).worker?.['kind'] === 'statutory';
     return {
       people: people.map((person) => this.personOf(person, isStatutory(person.id))),
-      checks: rows.map(({ employee_id: employeeId, lines }): W2Check => ({
-        employeeId,
-        earnings: lines.earnings ?? [],
-        deductions: lines.deductions ?? [],
-        employerPaid: lines.employerPaid ?? [],
-        tracked: lines.tracked ?? {},
-      })),
+      checks: await this.checksOfYear(manager, client.id, { start, end }),
       stateIds: await this.stateIds(manager, client, entries, end),
     };
+  }
+
+  /** What the paychecks of a period have beside their taxes, added up by person and item. */
+  private async checksOfYear(
+    manager: EntityManager,
+    clientId: string,
+    { start, end }: Pick<FilingPeriod, 'start' | 'end'>,
+  ): Promise<W2Check[]> {
+    const rows = (await manager.query(
+      `WITH own AS (SELECT employee_id, lines FROM paycheck WHERE client_id = $1 AND check_date BETWEEN $2 AND $3),
+       lists AS (SELECT o.employee_id, l.list, e.item, e.amount FROM own o, (VALUES ('earnings'), ('deductions'), ('employerPaid')) AS l(list),
+         jsonb_to_recordset(coalesce(o.lines -> l.list, '[]')) AS e(item text, amount bigint))
+       SELECT employee_id, list, item, sum(amount)::bigint AS amount FROM lists GROUP BY 1, 2, 3
+       UNION ALL SELECT o.employee_id, 'tracked', t.key, sum(t.value::bigint)::bigint FROM own o, jsonb_each_text(coalesce(o.lines -> 'tracked', '{}')) AS t GROUP BY 1, 2, 3`,
+      [clientId, start, end],
+    )) as {
+      employee_id: string;
+      list: 'earnings' | 'deductions' | 'employerPaid' | 'tracked';
+      item: string;
+      amount: string;
+    }[];
+    const found = new Map<string, MadeCheck>();
+    for (const row of rows) {
+      let own = found.get(row.employee_id);
+      if (!own) {
+        own = { employeeId: row.employee_id, earnings: [], deductions: [], employerPaid: [], tracked: {} };
+        found.set(row.employee_id, own);
+      }
+      const amount = rawCents(row.amount);
+      if (row.list === 'tracked') own.tracked[row.item as keyof Tracked] = amount;
+      else own[row.list].push({ item: row.item, amount });
+    }
+    return [...found.values()];
   }
 
   /** Pay by person and state, with what of it is subject to federal unemployment tax. */
@@ -266,6 +291,15 @@ export class FilingSource {
 /** The rules of the firm's own packs; a pack is checked before it is in force. */
 const rulesOf = (own: OwnRows | null): OwnRules | null =>
   own === null ? null : ownRules(readRows(own.rules, 'rules', []));
+
+/** A check that stands for all of a person's in a period, as it is gathered. */
+interface MadeCheck extends W2Check {
+  readonly earnings: PaidLine[];
+  readonly deductions: PaidLine[];
+  readonly employerPaid: PaidLine[];
+  readonly tracked: Partial<Record<keyof Tracked, Cents>>;
+}
+type PaidLine = W2Check['earnings'][number];
 
 /** Unemployment contributions of employers, the federal one and the states'. */
 const UNEMPLOYMENT = codesWhere((tax) => tax.kind === 'unemployment' && tax.payer === 'employer');

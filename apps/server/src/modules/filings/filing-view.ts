@@ -31,7 +31,12 @@ export class FilingViews {
     const hasLeft = isSnapshot && filing.status !== 'checked';
     const problems = hasLeft
       ? []
-      : await this.contents.issuesOf(manager, loaded, await this.contents.compute(manager, loaded));
+      : // What stands as it was checked is compared with the ledger as it is now.
+        await this.contents.issuesOf(
+          manager,
+          loaded,
+          isSnapshot ? await this.contents.compute(manager, loaded) : content,
+        );
     const events = (await manager.query(
       'SELECT at, stage, code, message, field, attempt FROM filing_event WHERE filing_id = $1 ORDER BY id',
       [id],

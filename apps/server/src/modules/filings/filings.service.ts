@@ -4,7 +4,6 @@ import type { ReleaseSlip } from '@zakat/contract/remittances';
 import { date } from '@zakat/core/calendar/local-date';
 import { parsePeriod } from '@zakat/core/filings/period';
 import { filesKind, findKind } from '@zakat/core/filings/registry';
-import type { FormW2 } from '@zakat/core/filings/us-w2/form';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -15,7 +14,6 @@ import { Executor } from '../../state-machines/executor.js';
 import { FILING_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
-import type { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
 import { Documents, type StoredDocument } from '../documents/documents.js';
 import { Releases, refuseFailed } from '../outbox/releases.js';
@@ -255,7 +253,6 @@ export class FilingsService {
         set: { submission_id: null },
         detail: { kind: kind.code, attempt: filing.attempt },
       });
-      for (const form of kind.statements?.(content) ?? []) await this.storeW2(manager, actor, client, filing, form);
       if (kind.lines(content).length > 0)
         await this.documents.store(
           manager,
@@ -294,28 +291,30 @@ export class FilingsService {
     });
   }
 
-  /** The W-2 of one person as PDF: the stored one once released, before that a draft that is kept nowhere. */
+  /**
+   * The W-2 of one person as PDF. Of a set that was released it is drawn from what was released when it is first asked for,
+   * and stored; before that it is a draft that is kept nowhere.
+   */
   w2Pdf(actor: Actor, id: string, employeeId: string): Promise<Paper> {
     return this.database.run(actor, async (manager) => {
       const loaded = await this.contents.load(manager, id);
       const { filing, client, kind } = loaded;
       const year = filing.periodStart.slice(0, 4);
-      const stored = await this.documents.latest(manager, client.id, 'w2', `${id}/${employeeId}`);
-      if (stored && filing.status !== 'draft')
-        return { ...(await this.documents.load(manager, stored)), name: `W-2-${year}.pdf` };
-      const forms = kind.statements?.(await this.contents.compute(manager, loaded)) ?? [];
+      const isDraft = filing.status === 'draft' || filing.status === 'checked';
+      const name = `${id}/${filing.attempt}/${employeeId}`;
+      const stored = isDraft ? null : await this.documents.latest(manager, client.id, 'w2', name);
+      if (stored) return { ...(await this.documents.load(manager, stored)), name: `W-2-${year}.pdf` };
+      const forms = kind.statements?.(await this.contents.shown(manager, loaded)) ?? [];
       const form = forms.find((candidate) => candidate.person.employeeId === employeeId);
       if (!form) throw notFound('W-2');
-      return {
-        name: `W-2-${year}-draft.pdf`,
-        mediaType: 'application/pdf',
-        content: await drawW2({
-          year: Number(year),
-          form,
-          employer: { ...client, name: client.legalName },
-          isDraft: true,
-        }),
-      };
+      const content = await drawW2({
+        year: Number(year),
+        form,
+        employer: { ...client, name: client.legalName },
+        isDraft,
+      });
+      if (!isDraft) await this.documents.store(manager, actor, client.id, 'w2', name, 'application/pdf', content);
+      return { name: isDraft ? `W-2-${year}-draft.pdf` : `W-2-${year}.pdf`, mediaType: 'application/pdf', content };
     });
   }
 
@@ -337,30 +336,6 @@ export class FilingsService {
       isDraft,
       signedOn: filing.signedOn === null ? null : date(filing.signedOn),
     });
-  }
-
-  private async storeW2(
-    manager: EntityManager,
-    actor: Actor,
-    client: Client,
-    filing: Filing,
-    form: FormW2,
-  ): Promise<void> {
-    const pdf = await drawW2({
-      year: Number(filing.periodStart.slice(0, 4)),
-      form,
-      employer: { ...client, name: client.legalName },
-      isDraft: false,
-    });
-    await this.documents.store(
-      manager,
-      actor,
-      client.id,
-      'w2',
-      `${filing.id}/${form.person.employeeId}`,
-      'application/pdf',
-      pdf,
-    );
   }
 
   private async note(

@@ -67,6 +67,10 @@ function stateBoxes(state: StateLine | undefined, local: LocalLine | undefined, 
   });
 }
 
+/** A set as it is stored keeps the last digits only. */
+const ssnTail = (person: FormW2['person'] & { readonly ssnTail?: string }): string =>
+  person.ssnTail ?? person.ssn.slice(-4);
+
 function boxesOf({ form, employer }: W2Paper): Box[] {
   const { person } = form;
   const half = WIDTH / 2;
@@ -80,7 +84,7 @@ function boxesOf({ form, employer }: W2Paper): Box[] {
     // The copy for the person shows the last four digits only (Treas. Reg. § 31.6051-1(a)(1)).
     {
       label: "a  Employee's social security number",
-      value: `***-**-${person.ssn.slice(-4)}`,
+      value: `***-**-${ssnTail(person)}`,
       at: [LEFT, 74, half, 36],
     },
     {

@@ -30,6 +30,25 @@ interface Row {
 /** Reads the ledger of a client for returns, wage statements and the tie-out. */
 @Injectable()
 export class LedgerReader {
+  /** Liabilities of a period added up by person and tax, each as one entry of its last day. */
+  async sumsByPerson(manager: EntityManager, clientId: string, from: LocalDate, to: LocalDate): Promise<LedgerEntry[]> {
+    const rows = (await manager.query(
+      `SELECT employee_id, tax, sum(subject)::bigint AS subject, sum(wages)::bigint AS wages, sum(amount)::bigint AS amount FROM ledger_entry
+       WHERE client_id = $1 AND liability_date BETWEEN $2 AND $3 AND cause = ANY($4) GROUP BY employee_id, tax ORDER BY min(id)`,
+      [clientId, from, to, LIABILITY_CAUSES],
+    )) as Pick<Row, 'employee_id' | 'tax' | 'subject' | 'wages' | 'amount'>[];
+    return rows.map((row) => ({
+      employeeId: row.employee_id,
+      tax: row.tax,
+      cause: 'payroll',
+      liabilityDate: to,
+      effectiveDate: to,
+      subject: rawCents(row.subject),
+      wages: rawCents(row.wages),
+      amount: rawCents(row.amount),
+    }));
+  }
+
   /** Entries by liability date: a payment belongs to the day of the liability it pays. */
   async entries(manager: EntityManager, clientId: string, from: LocalDate, to: LocalDate): Promise<LedgerEntry[]> {
     const rows = (await manager.query(

@@ -105,7 +105,8 @@ function depositOf(liabilities: readonly OwedLiability[], today: LocalDate, cush
   if (!first) return [];
   const { family, due, question } = first;
   const days = due === null ? null : achSendBy(due, cushion);
-  const isLate = days !== null && today > addBusinessDays(days.settles, -1, BANKING);
+  const lastToSend = days === null ? null : addBusinessDays(days.settles, -1, BANKING);
+  const isLate = lastToSend !== null && today > lastToSend;
   const { agency } = taxOf(first.tax);
   return [
     {
@@ -115,6 +116,7 @@ function depositOf(liabilities: readonly OwedLiability[], today: LocalDate, cush
       agencyName: agencyName(agency),
       due,
       sendBy: days?.sendBy ?? null,
+      lastToSend,
       settles: isLate || days === null ? earliestSettlement(today) : days.settles,
       rule: first.rule,
       question: question && detailOf(question),

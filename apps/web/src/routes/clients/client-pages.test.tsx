@@ -180,9 +180,9 @@ describe('the tax accounts of a client', () => {
   const Page = (): ReactNode => <TaxAccounts client={useClient()} />;
   const start = async (more: Answers = {}, client: object = ofClient) => {
     openAt('facts', <Page />, more, client);
-    await screen.findByRole('button', { name: 'add an account or a new rate' });
+    await screen.findByRole('button', { name: 'add an account, a new rate or a deposit frequency' });
     await waitFor(() => expect(asked).toContain('GET /api/session'));
-    fireEvent.click(screen.getByRole('button', { name: 'add an account or a new rate' }));
+    fireEvent.click(screen.getByRole('button', { name: 'add an account, a new rate or a deposit frequency' }));
     await screen.findByLabelText('Agency');
   };
   const done = { 'POST /api/clients/c1/tax-accounts': { status: 201, body: ofClient } };
@@ -222,7 +222,7 @@ describe('the tax accounts of a client', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Record' }));
     await waitFor(() =>
       expect(posted()).toEqual([
-        'POST /api/clients/c1/tax-accounts {"agency":"NY-DOL","accountNumber":"12","unemploymentRate":"4.1","from":"2026-01-01","isApplied":false,"isAsPrinted":true}',
+        'POST /api/clients/c1/tax-accounts {"agency":"NY-DOL","accountNumber":"12","unemploymentRate":"4.1","from":"2026-01-01","isApplied":false,"isAsPrinted":true,"depositFrequency":""}',
       ]),
     );
     await waitFor(() => expect(screen.queryByLabelText('Agency')).toBeNull());

@@ -201,6 +201,7 @@ describe('the returns of a client', () => {
     title: 'Form 941, Q3 2026',
     noun: 'return',
     period: '2026-Q3',
+    periodEnd: '2026-09-30',
     due: '2026-11-02',
     isOver: true,
     files: true,

@@ -2,6 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { runLine } from '../run-line.js';
 import { frequencyOf } from './frequency.js';
 import { date } from '../../calendar/local-date.js';
+import { add, dollars, sum, toDollars } from '../../money/cents.js';
 import type { YearAnswer } from './run-year.js';
 import type { DayAnswer, DueAnswer } from './small-questions.js';
 
@@ -96,7 +97,9 @@ describe('payments of a year case', () => {
     expect(paid('2025-02-19', owed).returns?.[0]?.laterDue).toBeUndefined();
   });
   it('more than is owed is an overpayment', () =>
-    expect(linesOf(paid('2025-02-18', (Number(owed) + 10).toFixed(2)), 'us-941', '2025-Q1')).toMatchObject({
+    expect(
+      linesOf(paid('2025-02-18', toDollars(add(dollars(owed), dollars('10.00')))), 'us-941', '2025-Q1'),
+    ).toMatchObject({
       '14': '0.00',
       '15': '10.00',
     }));
@@ -133,8 +136,7 @@ describe('schedules of a year case', () => {
     const quarter = answer.returns?.[0];
     const days = quarter?.schedules['B'] as Record<string, string>;
     expect(Object.keys(days)).toEqual(['2025-01-31', '2025-03-31']);
-    const cents = Object.values(days).reduce((sum, amount) => sum + Math.round(Number(amount) * 100), 0);
-    expect((cents / 100).toFixed(2)).toBe(quarter?.lines['12']);
+    expect(toDollars(sum(Object.values(days).map(dollars)))).toBe(quarter?.lines['12']);
   });
   // Schedule A (Form 940) for 2025: California 0.012 (recalled).
   it('Schedule A has the credit reduction of a state', () => {

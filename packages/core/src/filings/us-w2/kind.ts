@@ -87,7 +87,7 @@ export const US_W2 = defineKind<W2Set>({
     due: onOrAfter(date(`${yearOf(end) + 1}-01-31`), LEGAL),
     rule: 'Forms W-2 and W-3: January 31, moved to a business day.',
   }),
-  needs: { statements: true },
+  needs: { statements: true, sumsByPerson: true },
   asks: [],
   compute: ({ period, entries, statements }) => w2Set({ year: yearOf(period.end), entries, ...statements }),
   lines: () => [],

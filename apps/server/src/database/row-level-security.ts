@@ -1,0 +1,33 @@
+import type { QueryRunner } from 'typeorm';
+
+/** How the application may use a table. */
+export interface TableUse {
+  readonly name: string;
+  /** Rows are added and never changed; the database itself refuses anything else. */
+  readonly isAppendOnly?: true;
+  /** Rows may be taken away again. */
+  readonly mayDelete?: true;
+  /** Rows name a client: somebody who signs in for a client sees those of that client only. */
+  readonly isOfClients?: true;
+}
+
+/** Confines tables to the firm that is signed in, and where they name a client, to it: in the database, not only in code. */
+export async function secureTables(runner: QueryRunner, tables: readonly TableUse[]): Promise<void> {
+  for (const { name, isAppendOnly, mayDelete, isOfClients } of tables) {
+    const rights = ['SELECT', 'INSERT', ...(isAppendOnly ? [] : ['UPDATE']), ...(mayDelete ? ['DELETE'] : [])];
+    await runner.query(`GRANT ${rights.join(', ')} ON ${name} TO zakat_app`);
+    await runner.query(`ALTER TABLE ${name} ENABLE ROW LEVEL SECURITY`);
+    await runner.query(
+      `CREATE POLICY own_firm ON ${name} TO zakat_app USING (firm_id = current_firm()) WITH CHECK (firm_id = current_firm())`,
+    );
+    if (isOfClients)
+      await runner.query(
+        `CREATE POLICY own_client ON ${name} AS RESTRICTIVE TO zakat_app USING (current_client() IS NULL OR client_id = current_client()) WITH CHECK (current_client() IS NULL OR client_id = current_client())`,
+      );
+    if (isAppendOnly)
+      await runner.query(
+        `CREATE TRIGGER append_only BEFORE UPDATE OR DELETE OR TRUNCATE ON ${name} FOR EACH STATEMENT EXECUTE FUNCTION refuse_change()`,
+      );
+  }
+  await runner.query('GRANT USAGE ON ALL SEQUENCES IN SCHEMA public TO zakat_app');
+}

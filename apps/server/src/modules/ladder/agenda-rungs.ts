@@ -1,0 +1,207 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { Rung } from '@zakat/contract/filings';
+import { addBusinessDays } from '@zakat/core/calendar/business-days';
+import { BANKING } from '@zakat/core/calendar/holidays';
+import { addDays, date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
+import { achSendBy } from '@zakat/core/deposits/ach-days';
+import { sum, type Cents } from '@zakat/core/money/cents';
+import type { EntityManager } from 'typeorm';
+import { rawCents } from '../../database/cents-column.js';
+import { Firm, type Client } from '../clients/entities.js';
+import { PayrollPays } from '../direct-deposits/payroll-pay.js';
+import { FactStore } from '../facts/fact-store.js';
+import { FilingForms } from '../filings/filing-forms.js';
+import { Payroll } from '../payrolls/entities.js';
+import { nextPayroll } from '../payrolls/next-payroll.js';
+import { Deposits } from '../remittances/deposits.js';
+
+/** How long before its check date a payroll that nobody has begun stands on the ladder. */
+const DAYS_AHEAD = 14;
+/** How long after its check date a payroll still waits for its direct deposit; then it was paid by check. */
+const DAYS_BEHIND = 7;
+
+/** A rung as it is kept: what depends on the day it is looked at is left to the days it names. */
+export interface KeptRung extends Pick<Rung, 'key' | 'kind' | 'title' | 'standing' | 'move' | 'path'> {
+  /** Null: it may be due any day. */
+  readonly sendBy: LocalDate | null;
+  readonly due: LocalDate | null;
+  readonly amount: Cents | null;
+  readonly shownFrom: LocalDate | null;
+  readonly shownUntil: LocalDate | null;
+  readonly lateAfter: LocalDate | null;
+}
+const ALWAYS = { shownFrom: null, shownUntil: null } as const;
+
+/** Works out every obligation of one client from its records. */
+@Injectable()
+export class AgendaRungs {
+  constructor(
+    @Inject(Deposits) private readonly deposits: Deposits,
+    @Inject(FactStore) private readonly facts: FactStore,
+    @Inject(PayrollPays) private readonly pays: PayrollPays,
+    @Inject(FilingForms) private readonly forms: FilingForms,
+  ) {}
+
+  async of(manager: EntityManager, client: Client): Promise<KeptRung[]> {
+    const cushion = (await manager.find(Firm))[0]?.cushionDays ?? 0;
+    return [
+      ...(await this.payrolls(manager, client)),
+      ...(await this.pay(manager, client, cushion)),
+      ...(await this.owed(manager, client)),
+      ...(await this.returns(manager, client)),
+    ];
+  }
+
+  private async payrolls(manager: EntityManager, client: Client): Promise<KeptRung[]> {
+    const open = (await manager.query(
+      `SELECT id, status, period_end AS "periodEnd", check_date AS "checkDate" FROM payroll WHERE client_id = $1 AND status <> 'posted'`,
+      [client.id],
+    )) as Pick<Payroll, 'id' | 'status' | 'periodEnd' | 'checkDate'>[];
+    if (open.length === 0) return this.expectedPayroll(manager, client);
+    return open.map((payroll): KeptRung => {
+      const sendBy = addBusinessDays(date(payroll.checkDate), -1, BANKING);
+      return {
+        ...ALWAYS,
+        key: `payroll ${payroll.id}`,
+        kind: 'payroll',
+        title: `Payroll to ${showDate(date(payroll.periodEnd))}`,
+        sendBy,
+        due: date(payroll.checkDate),
+        amount: null,
+        standing: payroll.status,
+        move: payroll.status === 'open' ? 'Preparer: enter and review' : 'Post it',
+        lateAfter: sendBy,
+        path: `/payrolls/${payroll.id}`,
+      };
+    });
+  }
+
+  /** The client's next payroll, once its check date comes near and nobody has begun it. */
+  private async expectedPayroll(manager: EntityManager, client: Client): Promise<KeptRung[]> {
+    const next = await nextPayroll(manager, this.facts, client);
+    if (!next) return [];
+    const checkDate = date(next.checkDate);
+    const sendBy = addBusinessDays(checkDate, -1, BANKING);
+    return [
+      {
+        key: `payroll ${client.id} ${next.periodEnd}`,
+        kind: 'payroll',
+        title: `Payroll to ${showDate(date(next.periodEnd))}`,
+        sendBy,
+        due: checkDate,
+        amount: null,
+        standing: 'open',
+        move: 'Preparer: start the payroll',
+        shownFrom: addDays(checkDate, -DAYS_AHEAD),
+        shownUntil: null,
+        lateAfter: sendBy,
+        path: `/clients/${client.id}/payrolls`,
+      },
+    ];
+  }
+
+  /** Posted payrolls whose pay to accounts has not left yet. */
+  private async pay(manager: EntityManager, client: Client, cushion: number): Promise<KeptRung[]> {
+    const rows = (await manager.query(
+      `SELECT p.id, d.status, d.amount FROM payroll p LEFT JOIN direct_deposit d ON d.payroll_id = p.id AND d.status IN ('planned', 'released', 'settled')
+       WHERE p.client_id = $1 AND p.status = 'posted' AND p.kind NOT IN ('recorded', 'brought-in') AND (d.id IS NULL OR d.status = 'planned')
+         AND p.check_date >= (SELECT max(check_date) FROM payroll WHERE client_id = $1) - 31
+         AND EXISTS (SELECT 1 FROM paycheck c JOIN employee_fact f ON f.employee_id = c.employee_id AND f.kind = 'bank' WHERE c.payroll_id = p.id)`,
+      [client.id],
+    )) as { id: string; status: 'planned' | null; amount: string | null }[];
+    const rungs: KeptRung[] = [];
+    for (const row of rows) {
+      const payroll = await manager.findOneByOrFail(Payroll, { id: row.id });
+      const amount =
+        row.amount === null
+          ? sum((await this.pays.planned(manager, payroll)).credits.map((credit) => credit.amount))
+          : rawCents(row.amount);
+      if (amount === 0) continue;
+      const checkDate = date(payroll.checkDate);
+      const { sendBy } = achSendBy(checkDate, cushion);
+      rungs.push({
+        key: `pay ${row.id}`,
+        kind: 'payroll',
+        title: `Direct deposit of ${showDate(checkDate)}`,
+        sendBy,
+        due: checkDate,
+        amount,
+        standing: row.status ?? 'open',
+        move: row.status === 'planned' ? 'Reviewer: release' : 'Preparer: plan the direct deposit',
+        shownFrom: null,
+        shownUntil: addDays(checkDate, DAYS_BEHIND),
+        lateAfter: sendBy,
+        path: `/payrolls/${row.id}`,
+      });
+    }
+    return rungs;
+  }
+
+  private async owed(manager: EntityManager, client: Client): Promise<KeptRung[]> {
+    const live = (await manager.query(
+      `SELECT DISTINCT i.tax, i.liability_date, r.id, r.status FROM remittance_item i JOIN remittance r ON r.id = i.remittance_id WHERE i.client_id = $1 AND i.is_live`,
+      [client.id],
+    )) as { tax: string; liability_date: string; id: string; status: string }[];
+    const moves: Readonly<Record<string, string>> = { planned: 'Reviewer: approve', approved: 'Reviewer: release' };
+    return (await this.deposits.deposits(manager, client)).flatMap((deposit): KeptRung[] => {
+      const own = live.find((row) =>
+        deposit.liabilities.some((line) => line.tax === row.tax && line.liabilityDate === row.liability_date),
+      );
+      if (own?.status === 'released') return [];
+      const isUnderWay = deposit.liabilities.every((line) => line.owed === line.underWay);
+      return [
+        {
+          ...ALWAYS,
+          key: `deposit ${client.id} ${deposit.family} ${deposit.due ?? ''}`,
+          kind: 'deposit',
+          title: deposit.familyLabel,
+          sendBy: deposit.sendBy as LocalDate | null,
+          due: deposit.due as LocalDate | null,
+          amount: deposit.owed as Cents,
+          standing: deposit.question ? 'no date' : (own?.status ?? 'open'),
+          move: deposit.question
+            ? 'Preparer: say how often it is deposited'
+            : (moves[own?.status ?? ''] ?? 'Preparer: plan the remittance'),
+          lateAfter: isUnderWay ? null : (deposit.lastToSend as LocalDate | null),
+          path: own ? `/remittances/${own.id}` : `/clients/${client.id}/deposits`,
+        },
+      ];
+    });
+  }
+
+  /** Returns that have not left, from the day their period is over. */
+  private async returns(manager: EntityManager, client: Client): Promise<KeptRung[]> {
+    const years = (await manager.query(
+      'SELECT DISTINCT extract(year FROM check_date)::int AS year FROM payroll WHERE client_id = $1 ORDER BY 1',
+      [client.id],
+    )) as { year: number }[];
+    const moves: Readonly<Record<string, string>> = {
+      draft: 'Preparer: check',
+      checked: 'Sign, then reviewer: release',
+      rejected: 'Correct and send again',
+    };
+    const rungs: KeptRung[] = [];
+    for (const { year } of years)
+      for (const form of await this.forms.ofYear(manager, client, year)) {
+        const hasLeft = form.status === 'released' || form.status === 'received' || form.status === 'accepted';
+        if (!form.files || form.isElsewhere || hasLeft) continue;
+        rungs.push({
+          key: `return ${client.id} ${form.kind} ${form.period}`,
+          kind: 'return',
+          title: form.title,
+          sendBy: form.due as LocalDate,
+          due: form.due as LocalDate,
+          amount: null,
+          standing: form.status ?? 'open',
+          move: moves[form.status ?? ''] ?? `Preparer: begin the ${form.noun}`,
+          shownFrom: addDays(form.periodEnd as LocalDate, 1),
+          shownUntil: null,
+          lateAfter: form.due as LocalDate,
+          path: form.filingId
+            ? `/filings/${form.filingId}`
+            : `/clients/${client.id}/returns?kind=${form.kind}&period=${form.period}`,
+        });
+      }
+    return rungs;
+  }
+}

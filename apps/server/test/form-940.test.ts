@@ -1,3 +1,4 @@
+import type { LadderView } from '@zakat/contract/filings';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { Stack, postPayroll, takeOn, until, type Caller } from './stack.js';
 
@@ -149,7 +150,7 @@ describe('Form 940', () => {
     expect(row?.differences.filter(({ to }) => to === 'returns')).toEqual([]);
   });
   it('is not on the ladder any more, and the others of the year are', async () => {
-    const rungs = (await preparer('GET', '/ladder')).body as { kind: string; title: string }[];
+    const rungs = ((await preparer('GET', '/ladder')).body as LadderView).rungs;
     expect(rungs.filter(({ kind }) => kind === 'return').map(({ title }) => title)).toEqual([
       'Form 941, Q4 2025',
       'Forms W-2 and W-3, 2025',

@@ -1,3 +1,4 @@
+import type { LadderView } from '@zakat/contract/filings';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { cents, toDollars } from '@zakat/core/money/cents';
 import { type Caller, employee, SHARED_EIN, Stack, takeOn, until } from './stack.js';
@@ -212,7 +213,7 @@ describe('a year of payrolls', () => {
       })
     ).body as { id: string };
     const rungs = async () =>
-      ((await preparer('GET', '/ladder')).body as { clientId: string; kind: string; move: string; due: string }[])
+      ((await preparer('GET', '/ladder')).body as LadderView).rungs
         .filter((rung) => rung.clientId === client.id && rung.kind === 'payroll')
         .map((rung) => `${rung.due} ${rung.move}`);
     expect(await rungs()).toEqual(['2026-06-04 Preparer: enter and review']);
@@ -265,9 +266,7 @@ describe('what is owed', () => {
       ['US-940', '2027-02-01'],
     ]);
     expect(deposits.every((deposit) => deposit.sendBy < deposit.due && deposit.rule.length > 20)).toBe(true);
-    const ladder = (
-      (await preparer('GET', '/ladder')).body as { clientId: string; sendBy: string; kind: string }[]
-    ).map((rung) => rung.sendBy);
+    const ladder = ((await preparer('GET', '/ladder')).body as LadderView).rungs.map((rung) => rung.sendBy);
     expect(ladder).toEqual([...ladder].sort());
   });
   it('an extra payroll on the same day adds to what is owed while a payment of the first part is under way', async () => {

@@ -1,3 +1,4 @@
+import type { LadderView } from '@zakat/contract/filings';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { cents, toDollars } from '@zakat/core/money/cents';
 import { Stack, takeOn, type Caller } from './stack.js';
@@ -74,7 +75,7 @@ describe('a payroll that another program paid', () => {
     // Nobody is paid a second time.
     const planned = await preparer('POST', `/payrolls/${opened.id}/direct-deposit`, { bankAccountId: client.bankId });
     expect([planned.status, JSON.stringify(planned.body)]).toEqual([409, expect.stringContaining('paid elsewhere')]);
-    const ladder = (await preparer('GET', '/ladder')).body as { rungs?: { path: string }[] } | { path: string }[];
+    const ladder = ((await preparer('GET', '/ladder')).body as LadderView).rungs;
     expect(JSON.stringify(ladder)).not.toContain(`/payrolls/${opened.id}#paid`);
   });
   it('takes the place of the regular one of its period, and the next begins after it', async () => {

@@ -1,3 +1,4 @@
+import type { LadderView } from '@zakat/contract/filings';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { parse } from 'csv-parse/sync';
 import { Stack, employee, postPayroll, takeOn, type Caller } from './stack.js';
@@ -131,7 +132,7 @@ describe('balances of a former provider', () => {
       deposits: 161_200,
       returns: 161_200,
     });
-    const rungs = (await preparer('GET', '/ladder')).body as { clientId: string; kind: string; title: string }[];
+    const rungs = ((await preparer('GET', '/ladder')).body as LadderView).rungs;
     expect(rungs.filter((rung) => rung.clientId === client.id && ['return', 'deposit'].includes(rung.kind))).toEqual(
       [],
     );
@@ -168,7 +169,7 @@ describe('balances of a former provider', () => {
       'warning',
     ]);
     expect((await reviewer('POST', `/take-overs/${view.id}/accept`, { version: reported.version })).status).toBe(200);
-    const rungs = (await preparer('GET', '/ladder')).body as { clientId: string; title: string; amount: number }[];
+    const rungs = ((await preparer('GET', '/ladder')).body as LadderView).rungs;
     const own = rungs.filter((rung) => rung.clientId === client.id && rung.amount !== null);
     expect(own.map((rung) => [rung.title, rung.amount]).sort()).toEqual([
       ['Federal unemployment', 4_200],
@@ -193,7 +194,7 @@ describe('balances of a former provider', () => {
     }[];
     expect(ledger.length).toBeGreaterThan(10);
     expect(ledger.reduce((total, line) => total + line.amount, 0)).toBe(0);
-    const rungs = (await preparer('GET', '/ladder')).body as { clientId: string; kind: string }[];
+    const rungs = ((await preparer('GET', '/ladder')).body as LadderView).rungs;
     expect(rungs.filter((rung) => rung.clientId === client.id && rung.kind !== 'payroll')).toEqual([]);
     expect((await preparer('POST', `/clients/${client.id}/take-overs`, { year: 2026 })).status).toBe(201);
   });

@@ -202,6 +202,20 @@ export class Rung {
   @Flag() isLate!: boolean;
   @Text() path!: string;
 }
+/** One day of the runway: what goes out, and how many returns and check dates fall on it. */
+export class LadderDay {
+  @Day() day!: string;
+  @Amount() out!: number;
+  @Whole() others!: number;
+}
+/** The first rungs of the days asked for; `count` and `out` are of all of them. */
+export class LadderView {
+  @List(() => Rung) rungs!: Rung[];
+  @Whole() count!: number;
+  @Amount() out!: number;
+  /** The runway, whatever days are asked for. */
+  @List(() => LadderDay) days!: LadderDay[];
+}
 export class AuditRow {
   @Whole() seq!: number;
   @Text() at!: string;

@@ -9,6 +9,7 @@ import { Remittance, RemittanceItem } from '../modules/remittances/entities.js';
 import { ClientContacts1766000000000 } from './migrations/client-contacts.js';
 import { ClientSetUp1764000000000 } from './migrations/client-set-up.js';
 import { Agenda1776000000000 } from './migrations/agenda.js';
+import { PoliciesOnce1777000000000 } from './migrations/policies-once.js';
 import { AgencyPayments1773000000000 } from './migrations/agency-payments.js';
 import { ClosedPeriods1772000000000 } from './migrations/closed-periods.js';
 import { FirstSchema1760000000000 } from './migrations/first-schema.js';
@@ -60,6 +61,7 @@ export const makeDataSource = (url: string): DataSource =>
       SealedAnswers1774000000000,
       FilingKinds1775000000000,
       Agenda1776000000000,
+      PoliciesOnce1777000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

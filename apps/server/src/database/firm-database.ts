@@ -17,11 +17,17 @@ export class FirmDatabase {
 
   run<T>(actor: Pick<Actor, 'firmId' | 'clientId'>, work: (manager: EntityManager) => Promise<T>): Promise<T> {
     return this.dataSource.transaction(async (manager) => {
-      await manager.query('SET LOCAL ROLE zakat_app');
-      await manager.query(`SELECT set_config('zakat.firm_id', $1, true)`, [actor.firmId]);
-      if (actor.clientId) await manager.query(`SELECT set_config('zakat.client_id', $1, true)`, [actor.clientId]);
+      await manager.query(
+        `SELECT set_config('role', 'zakat_app', true), set_config('zakat.firm_id', $1, true), set_config('zakat.client_id', $2, true)`,
+        [actor.firmId, actor.clientId ?? ''],
+      );
       return work(manager);
     });
+  }
+
+  /** One question before a firm is known, put to a function of the database that answers it for anybody; no transaction around it. */
+  ask(question: string, values: readonly unknown[]): Promise<unknown> {
+    return this.dataSource.query(question, [...values]);
   }
 
   /** Work before a firm is known (sign-in, the list of due outbox rows): sees no firm's rows. */

@@ -18,11 +18,11 @@ export async function secureTables(runner: QueryRunner, tables: readonly TableUs
     await runner.query(`GRANT ${rights.join(', ')} ON ${name} TO zakat_app`);
     await runner.query(`ALTER TABLE ${name} ENABLE ROW LEVEL SECURITY`);
     await runner.query(
-      `CREATE POLICY own_firm ON ${name} TO zakat_app USING (firm_id = current_firm()) WITH CHECK (firm_id = current_firm())`,
+      `CREATE POLICY own_firm ON ${name} TO zakat_app USING (firm_id = (SELECT current_firm())) WITH CHECK (firm_id = (SELECT current_firm()))`,
     );
     if (isOfClients)
       await runner.query(
-        `CREATE POLICY own_client ON ${name} AS RESTRICTIVE TO zakat_app USING (current_client() IS NULL OR client_id = current_client()) WITH CHECK (current_client() IS NULL OR client_id = current_client())`,
+        `CREATE POLICY own_client ON ${name} AS RESTRICTIVE TO zakat_app USING ((SELECT current_client()) IS NULL OR client_id = (SELECT current_client())) WITH CHECK ((SELECT current_client()) IS NULL OR client_id = (SELECT current_client()))`,
       );
     if (isAppendOnly)
       await runner.query(

@@ -15,7 +15,12 @@ export const sessionQuery = queryOptions({
   retry: false,
   staleTime: 30_000,
 });
-export const ladderQuery = queryOptions({ queryKey: ['ladder'], queryFn: () => take(api.GET('/api/ladder')) });
+export const ladderQuery = (asked: { readonly from?: string; readonly to?: string; readonly count: string }) =>
+  queryOptions({
+    queryKey: ['ladder', asked],
+    queryFn: () => take(api.GET('/api/ladder', { params: { query: asked } })),
+    placeholderData: keepPreviousData,
+  });
 export const clientsQuery = (find: string) =>
   queryOptions({
     queryKey: ['clients', find],

@@ -743,7 +743,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["LadderController_rungs"];
+        get: operations["LadderController_view"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2381,6 +2381,18 @@ export interface components {
             move: string;
             isLate: boolean;
             path: string;
+        };
+        LadderDay: {
+            /** Format: date */
+            day: string;
+            out: number;
+            others: number;
+        };
+        LadderView: {
+            rungs: components["schemas"]["Rung"][];
+            count: number;
+            out: number;
+            days: components["schemas"]["LadderDay"][];
         };
         ClientRow: {
             /** Format: uuid */
@@ -4576,9 +4588,13 @@ export interface operations {
             };
         };
     };
-    LadderController_rungs: {
+    LadderController_view: {
         parameters: {
-            query?: never;
+            query?: {
+                from?: string;
+                to?: string;
+                count?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -4590,7 +4606,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Rung"][];
+                    "application/json": components["schemas"]["LadderView"];
                 };
             };
         };

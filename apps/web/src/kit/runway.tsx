@@ -7,8 +7,10 @@ import { useRef, useState, type ReactNode } from 'react';
 
 export interface RunwayMark {
   readonly day: string;
-  /** Money out, in cents; null for a filing or a check date. */
-  readonly amount: number | null;
+  /** Money out, in cents. */
+  readonly out: number;
+  /** Returns and check dates. */
+  readonly others: number;
 }
 interface Props {
   readonly from: LocalDate;
@@ -25,14 +27,9 @@ const LETTERS = ['S', 'M', 'T', 'W', 'T', 'F', 'S'];
 export function Runway({ from, days, marks, range, onRange }: Props): ReactNode {
   const all = Array.from({ length: days }, (_, index) => addDays(from, index));
   const x = scaleBand<string>().domain(all).range([0, WIDTH]).paddingInner(0.12);
-  const out = new Map<string, number>();
-  const below = new Map<string, number>();
-  for (const mark of marks) {
-    if (mark.amount === null) below.set(mark.day, (below.get(mark.day) ?? 0) + 1);
-    else out.set(mark.day, (out.get(mark.day) ?? 0) + mark.amount);
-  }
+  const byDay = new Map(marks.map((mark) => [mark.day, mark]));
   const height = scaleSqrt()
-    .domain([0, max(out.values()) ?? 1])
+    .domain([0, max(marks, (mark) => mark.out) ?? 1])
     .range([0, 52]);
   const start = useRef<string | null>(null);
   const [hover, setHover] = useState<string | null>(null);
@@ -70,7 +67,7 @@ export function Runway({ from, days, marks, range, onRange }: Props): ReactNode 
           const left = x(day) ?? 0;
           const width = x.bandwidth();
           const isClosed = weekday(day) === 0 || weekday(day) === 6 || holidayOn(day, BANKING) !== null;
-          const money = out.get(day) ?? 0;
+          const money = byDay.get(day)?.out ?? 0;
           const isMonday = weekday(day) === 1 || day === from;
           const parsed = parseDate(day);
           return (
@@ -86,7 +83,7 @@ export function Runway({ from, days, marks, range, onRange }: Props): ReactNode 
                   <title>{`${day}: ${showDollars(cents(money))} out`}</title>
                 </rect>
               )}
-              {Array.from({ length: Math.min(3, below.get(day) ?? 0) }, (_, index) => (
+              {Array.from({ length: Math.min(3, byDay.get(day)?.others ?? 0) }, (_, index) => (
                 <circle
                   key={index}
                   cx={left + width / 2}

@@ -27,6 +27,17 @@ const rung = (more: Partial<Schemas['Rung']>): Schemas['Rung'] => ({
   ...more,
 });
 
+const ladder = (
+  rungs: readonly Schemas['Rung'][],
+  more: Partial<Schemas['LadderView']> = {},
+): Schemas['LadderView'] => ({
+  rungs: [...rungs],
+  count: rungs.length,
+  out: rungs.reduce((sum, { amount }) => sum + (amount ?? 0), 0),
+  days: [],
+  ...more,
+});
+
 afterEach(startAnew);
 
 describe('signing in', () => {
@@ -59,11 +70,11 @@ describe('the ladder', () => {
     serve({
       'GET /api/session': { body: session },
       'GET /api/ladder': {
-        body: [
+        body: ladder([
           rung({ isLate: true, sendBy: '2026-10-20', due: '2026-10-21' }),
           rung({ amount: 100 }),
           rung({ kind: 'return', title: 'Form 941, Q3 2026', amount: null }),
-        ],
+        ]),
       },
     });
     open('/', <Route path="/" element={<LadderPage />} />);
@@ -74,15 +85,18 @@ describe('the ladder', () => {
   it('keeps the chosen days in the address', async () => {
     serve({
       'GET /api/session': { body: session },
-      'GET /api/ladder': { body: [rung({ sendBy: '2026-10-23' }), rung({ sendBy: '2026-12-01' })] },
+      'GET /api/ladder': { body: ladder([rung({})], { count: 1200, out: 216_472_00 }) },
     });
     open('/?from=2026-10-22&to=2026-10-30', <Route path="/" element={<LadderPage />} />);
-    expect(await screen.findByText('1 obligations')).toBeTruthy();
+    expect(await screen.findByText(/1,200 obligations/)).toBeTruthy();
+    expect(asked).toContain('GET /api/ladder?from=2026-10-22&to=2026-10-30&count=200');
     fireEvent.click(screen.getByRole('button', { name: 'show all' }));
-    expect(await screen.findByText('2 obligations')).toBeTruthy();
+    await waitFor(() => expect(asked).toContain('GET /api/ladder?count=200'));
+    fireEvent.click(await screen.findByRole('button', { name: 'show more' }));
+    await waitFor(() => expect(asked).toContain('GET /api/ladder?count=400'));
   });
   it('an empty one is said plainly, an error can be tried again', async () => {
-    serve({ 'GET /api/session': { body: session }, 'GET /api/ladder': { body: [] } });
+    serve({ 'GET /api/session': { body: session }, 'GET /api/ladder': { body: ladder([]) } });
     open('/', <Route path="/" element={<LadderPage />} />);
     expect(await screen.findByText('Nothing waits.')).toBeTruthy();
     cleanup();

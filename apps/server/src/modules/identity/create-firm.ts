@@ -25,7 +25,11 @@ export interface FirmFile {
 }
 
 /** Sets up a firm with its first users and the agencies it pays. Refuses a second time with the same users. */
-export async function createFirm(dataSource: DataSource, file: FirmFile): Promise<void> {
+export async function createFirm(
+  dataSource: DataSource,
+  file: FirmFile,
+  hashOf: (password: string) => Promise<string> = (password) => argon2.hash(password),
+): Promise<void> {
   const issues = [
     ...checkEin(file.firm.ein, 'firm.ein'),
     ...file.payees.flatMap((payee) => checkRouting(payee.routing, `payees ${payee.agency}`)),
@@ -58,7 +62,7 @@ export async function createFirm(dataSource: DataSource, file: FirmFile): Promis
     for (const user of file.users) {
       await manager.query(
         'INSERT INTO app_user (id, firm_id, email, name, role, password_hash) VALUES ($1,$2,$3,$4,$5,$6)',
-        [randomUUID(), id, user.email.toLowerCase(), user.name, user.role, await argon2.hash(user.password)],
+        [randomUUID(), id, user.email.toLowerCase(), user.name, user.role, await hashOf(user.password)],
       );
     }
     for (const payee of file.payees)

@@ -1,6 +1,9 @@
-import { Controller, Get, Inject } from '@nestjs/common';
-import { Rung } from '@zakat/contract/filings';
+import { Controller, Get, Inject, Query } from '@nestjs/common';
+import { ApiQuery } from '@nestjs/swagger';
+import { LadderView } from '@zakat/contract/filings';
 import { Answers } from '../../http/answers.js';
+import { dayFrom } from '../../http/day.js';
+import { wholeFrom } from '../../http/whole.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
 import { LadderService } from './ladder.service.js';
@@ -10,8 +13,20 @@ export class LadderController {
   constructor(@Inject(LadderService) private readonly ladder: LadderService) {}
 
   @Get()
-  @Answers(Rung, 'list')
-  rungs(@CurrentSession() session: Session): Promise<Rung[]> {
-    return this.ladder.rungs(session);
+  @ApiQuery({ name: 'from', required: false })
+  @ApiQuery({ name: 'to', required: false })
+  @ApiQuery({ name: 'count', required: false })
+  @Answers(LadderView)
+  view(
+    @CurrentSession() session: Session,
+    @Query('from') from?: string,
+    @Query('to') to?: string,
+    @Query('count') count?: string,
+  ): Promise<LadderView> {
+    return this.ladder.view(session, {
+      from: from ? dayFrom(from, 'from') : null,
+      to: to ? dayFrom(to, 'to') : null,
+      count: wholeFrom(count, 'count', 200),
+    });
   }
 }

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { Rung } from '@zakat/contract/filings';
+import type { LadderView, Rung } from '@zakat/contract/filings';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -10,6 +10,20 @@ import { AgendaRungs, type KeptRung } from './agenda-rungs.js';
 
 /** Clients worked out again in one transaction: what is done is kept when the next ones take long. */
 const AT_ONCE = 50;
+const MOST_RUNGS = 5000;
+/** Six weeks. */
+const RUNWAY_DAYS = 42;
+const IS_SHOWN =
+  '(r.shown_from IS NULL OR r.shown_from <= $1::date) AND (r.shown_until IS NULL OR r.shown_until >= $1::date)';
+const IS_ASKED =
+  '($2::date IS NULL OR COALESCE(r.send_by, $1) >= $2::date) AND ($3::date IS NULL OR COALESCE(r.send_by, $1) <= $3::date)';
+
+/** Rungs to send from one day to another, and how many of them at most. */
+export interface AskedRungs {
+  readonly from: string | null;
+  readonly to: string | null;
+  readonly count: number;
+}
 
 interface Row {
   readonly client_id: string;
@@ -37,9 +51,13 @@ export class LadderService {
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
-  async rungs(actor: Actor): Promise<Rung[]> {
-    while ((await this.database.run(actor, (manager) => this.refresh(manager, actor))) === AT_ONCE);
-    return this.database.run(actor, (manager) => this.read(manager));
+  async view(actor: Actor, asked: AskedRungs): Promise<LadderView> {
+    for (;;) {
+      const view = await this.database.run(actor, async (manager) =>
+        (await this.refresh(manager, actor)) === AT_ONCE ? null : this.read(manager, asked),
+      );
+      if (view) return view;
+    }
   }
 
   /** Works out some of the clients that changed; answers with how many they were. */
@@ -74,19 +92,28 @@ export class LadderService {
     );
   }
 
-  private async read(manager: EntityManager): Promise<Rung[]> {
+  private async read(manager: EntityManager, asked: AskedRungs): Promise<LadderView> {
     const today = await this.clock.today(manager);
-    const clients = (await manager.query(
-      'SELECT id, key, legal_name AS "legalName", trade_name AS "tradeName" FROM client',
-    )) as Client[];
-    const names = new Map(toldApart(clients).map((client) => [client.id, client.legalName]));
+    const days = [today, asked.from, asked.to];
     const rows = (await manager.query(
-      `SELECT client_id, key, kind, title, send_by, due, amount, standing, move, path, late_after FROM agenda_rung
-       WHERE (shown_from IS NULL OR shown_from <= $1) AND (shown_until IS NULL OR shown_until >= $1)`,
-      [today],
+      `SELECT r.client_id, r.key, r.kind, r.title, r.send_by, r.due, r.amount, r.standing, r.move, r.path, r.late_after
+       FROM agenda_rung r JOIN client c ON c.id = r.client_id WHERE ${IS_SHOWN} AND ${IS_ASKED}
+       ORDER BY COALESCE(r.send_by, $1), c.legal_name, r.key LIMIT $4`,
+      [...days, Math.min(asked.count, MOST_RUNGS)],
     )) as Row[];
-    return rows
-      .map((row): Rung => ({
+    const totals = (await manager.query(
+      `SELECT count(*)::int AS count, COALESCE(sum(r.amount), 0) AS out FROM agenda_rung r WHERE ${IS_SHOWN} AND ${IS_ASKED}`,
+      days,
+    )) as { count: number; out: string }[];
+    const runway = (await manager.query(
+      `SELECT COALESCE(r.due, $1) AS day, COALESCE(sum(r.amount) FILTER (WHERE r.kind = 'deposit'), 0) AS out,
+         (count(*) FILTER (WHERE r.kind <> 'deposit'))::int AS others
+       FROM agenda_rung r WHERE ${IS_SHOWN} AND COALESCE(r.due, $1) BETWEEN $1::date AND $1::date + ${RUNWAY_DAYS - 1} GROUP BY 1 ORDER BY 1`,
+      [today],
+    )) as { day: string; out: string; others: number }[];
+    const names = await this.namesOf(manager, rows);
+    return {
+      rungs: rows.map((row) => ({
         key: row.key,
         kind: row.kind,
         clientId: row.client_id,
@@ -99,7 +126,20 @@ export class LadderService {
         move: row.move,
         isLate: row.late_after !== null && today > row.late_after,
         path: row.path,
-      }))
-      .sort((a, b) => (a.sendBy < b.sendBy ? -1 : a.sendBy > b.sendBy ? 1 : a.clientName < b.clientName ? -1 : 1));
+      })),
+      count: totals[0]?.count ?? 0,
+      out: rawCents(totals[0]?.out ?? '0'),
+      days: runway.map(({ day, out, others }) => ({ day, out: rawCents(out), others })),
+    };
+  }
+
+  /** Names of the clients of some rungs, told apart from every other client of the same name. */
+  private async namesOf(manager: EntityManager, rows: readonly Row[]): Promise<ReadonlyMap<string, string>> {
+    const clients = (await manager.query(
+      `SELECT id, key, legal_name AS "legalName", trade_name AS "tradeName" FROM client
+       WHERE legal_name IN (SELECT legal_name FROM client WHERE id = ANY($1::uuid[]))`,
+      [[...new Set(rows.map((row) => row.client_id))]],
+    )) as Client[];
+    return new Map(toldApart(clients).map((client) => [client.id, client.legalName]));
   }
 }

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { parseDate } from '@zakat/core/calendar/local-date';
 import { cents, showDollars } from '@zakat/core/money/cents';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { ladderQuery, sessionQuery } from '../../api/resources.js';
@@ -13,6 +13,8 @@ import { Waiting } from '../../kit/waiting.js';
 
 type Rung = Schemas['Rung'];
 const RUNWAY_DAYS = 42;
+/** Rungs shown at first, and added by one press. */
+const PAGE = 200;
 
 function RungRow({ rung }: { readonly rung: Rung }): ReactNode {
   const navigate = useNavigate();
@@ -48,12 +50,13 @@ function RungRow({ rung }: { readonly rung: Rung }): ReactNode {
 
 /** The opening page: everything owed to anybody, in the order of its last safe moment. */
 export function LadderPage(): ReactNode {
-  const ladder = useQuery(ladderQuery);
   const { data: session } = useQuery(sessionQuery);
   const [search, setSearch] = useSearchParams();
   const from = search.get('from');
   const to = search.get('to');
   const range = from && to ? ([from, to] as const) : null;
+  const [count, setCount] = useState(PAGE);
+  const ladder = useQuery(ladderQuery({ ...(range ? { from: range[0], to: range[1] } : {}), count: String(count) }));
   const today = parseDate(session?.today ?? '');
   return (
     <>
@@ -62,63 +65,69 @@ export function LadderPage(): ReactNode {
         <p className="beside">by the last safe moment to send; drag across the runway to see only those days</p>
       </div>
       <Waiting query={ladder}>
-        {(rungs) => {
-          const shown = range ? rungs.filter((rung) => rung.sendBy >= range[0] && rung.sendBy <= range[1]) : rungs;
-          const out = shown.reduce((total, rung) => total + (rung.amount ?? 0), 0);
-          return (
-            <>
-              {today && (
-                <Runway
-                  from={today}
-                  days={RUNWAY_DAYS}
-                  marks={rungs.map((rung) => ({ day: rung.due, amount: rung.kind === 'deposit' ? rung.amount : null }))}
-                  range={range}
-                  onRange={(next) => setSearch(next ? { from: next[0], to: next[1] } : {}, { replace: true })}
-                />
-              )}
-              {range && (
-                <p className="note">
-                  Only <Day day={range[0]} /> to <Day day={range[1]} />.{' '}
-                  <button type="button" className="plain" onClick={() => setSearch({}, { replace: true })}>
-                    show all
-                  </button>
-                </p>
-              )}
-              {shown.length === 0 ? (
-                <p className="empty">Nothing waits{range ? ' in these days' : ''}.</p>
-              ) : (
-                <table className="ruled ladder">
-                  <thead>
-                    <tr>
-                      <th aria-hidden="true" />
-                      <th scope="col">Send by</th>
-                      <th scope="col">Due</th>
-                      <th scope="col">Obligation</th>
-                      <th scope="col">Client</th>
-                      <th scope="col">Stands</th>
-                      <th scope="col">Whose move</th>
-                      <th scope="col" className="num">
-                        Amount
-                      </th>
-                    </tr>
-                  </thead>
-                  <tbody>
-                    {shown.map((rung) => (
-                      <RungRow key={rung.key} rung={rung} />
-                    ))}
-                  </tbody>
-                  <tfoot>
-                    <tr>
-                      <td />
-                      <td colSpan={6}>{shown.length} obligations</td>
-                      <td className="num">{showDollars(cents(out))}</td>
-                    </tr>
-                  </tfoot>
-                </table>
-              )}
-            </>
-          );
-        }}
+        {({ rungs, days, ...all }) => (
+          <>
+            {today && (
+              <Runway
+                from={today}
+                days={RUNWAY_DAYS}
+                marks={days}
+                range={range}
+                onRange={(next) => setSearch(next ? { from: next[0], to: next[1] } : {}, { replace: true })}
+              />
+            )}
+            {range && (
+              <p className="note">
+                Only <Day day={range[0]} /> to <Day day={range[1]} />.{' '}
+                <button type="button" className="plain" onClick={() => setSearch({}, { replace: true })}>
+                  show all
+                </button>
+              </p>
+            )}
+            {rungs.length === 0 ? (
+              <p className="empty">Nothing waits{range ? ' in these days' : ''}.</p>
+            ) : (
+              <table className="ruled ladder">
+                <thead>
+                  <tr>
+                    <th aria-hidden="true" />
+                    <th scope="col">Send by</th>
+                    <th scope="col">Due</th>
+                    <th scope="col">Obligation</th>
+                    <th scope="col">Client</th>
+                    <th scope="col">Stands</th>
+                    <th scope="col">Whose move</th>
+                    <th scope="col" className="num">
+                      Amount
+                    </th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {rungs.map((rung) => (
+                    <RungRow key={rung.key} rung={rung} />
+                  ))}
+                </tbody>
+                <tfoot>
+                  <tr>
+                    <td />
+                    <td colSpan={6}>
+                      {all.count === 1 ? '1 obligation' : `${all.count.toLocaleString('en-US')} obligations`}
+                      {all.count > rungs.length && (
+                        <>
+                          , the first {rungs.length.toLocaleString('en-US')} shown{' '}
+                          <button type="button" className="plain" onClick={() => setCount(count + PAGE)}>
+                            show more
+                          </button>
+                        </>
+                      )}
+                    </td>
+                    <td className="num">{showDollars(cents(all.out))}</td>
+                  </tr>
+                </tfoot>
+              </table>
+            )}
+          </>
+        )}
       </Waiting>
     </>
   );

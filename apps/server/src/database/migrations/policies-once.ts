@@ -11,7 +11,8 @@ export class PoliciesOnce1777000000000 implements MigrationInterface {
     const policies = (await runner.query(
       `SELECT policyname AS name, tablename AS "table", qual, with_check AS "check" FROM pg_policies WHERE schemaname = 'public'`,
     )) as { name: string; table: string; qual: string | null; check: string | null }[];
-    const once = (condition: string): string => condition.replace(/\b(current_(?:firm|client)\(\))/g, '(SELECT $1)');
+    const once = (condition: string): string =>
+      condition.replace(/(?<!SELECT )\b(current_(?:firm|client)\(\))/g, '(SELECT $1)');
     for (const { name, table, qual, check } of policies)
       await runner.query(
         `ALTER POLICY "${name}" ON "${table}"${qual === null ? '' : ` USING (${once(qual)})`}${check === null ? '' : ` WITH CHECK (${once(check)})`}`,

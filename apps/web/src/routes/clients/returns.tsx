@@ -8,7 +8,7 @@ import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
-import { usePeriod } from './period.js';
+import { usePeriod, type Period } from './period.js';
 
 type Form = Schemas['FormOwed'];
 
@@ -60,13 +60,16 @@ function FormRow({ form, clientId }: { readonly form: Form; readonly clientId: s
   );
 }
 
+/** The year of the last quarter that is over: until April the forms of last year are the ones to file. */
+const yearAtWork = ({ year, quarter }: Period): number => (quarter === '1' ? year - 1 : year);
+
 /** The returns and wage statements of a year: what the client files, for which periods, and how each stands. */
 export function ReturnsPage(): ReactNode {
   const client = useClient();
   const [search, setSearch] = useSearchParams();
   const period = usePeriod();
   const asked = /^\d{4}/.exec(search.get('period') ?? '')?.[0];
-  const year = Number(search.get('year') ?? asked ?? period?.year ?? 0);
+  const year = Number(search.get('year') ?? asked ?? (period ? yearAtWork(period) : 0));
   const forms = useQuery({ ...formsQuery(client.id, year), enabled: year > 0 });
   if (!period) return null;
   const pick = (chosen: number): void => setSearch({ year: String(chosen) });

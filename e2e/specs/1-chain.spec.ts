@@ -169,7 +169,7 @@ test('a deposit is planned, approved by a second person, released once and settl
 
 test('Form 941 is checked, signed, released, and accepted', async () => {
   await openClient(preparer, CLIENT, 'Returns');
-  await preparer.getByRole('button', { name: 'Begin Form 941, Q3 2026' }).click();
+  await preparer.getByRole('button', { name: 'begin the return: Form 941, Q3 2026' }).click();
   await expect(statusOf(preparer)).toHaveText('draft');
   await preparer.getByRole('button', { name: /^Line 5a.1/ }).click();
   await expect(preparer.getByRole('link', { name: 'Open the entries that make it' })).toBeVisible();
@@ -211,7 +211,7 @@ test('a rejection leads to the field, back again, and to a second attempt that i
 
 test('the W-2s wait for the end of the year, then go out and are accepted', async () => {
   await openClient(preparer, CLIENT, 'Returns');
-  await preparer.getByRole('button', { name: 'Begin Forms W-2 and W-3, 2026' }).click();
+  await preparer.getByRole('button', { name: 'begin the wage file: Forms W-2 and W-3, 2026' }).click();
   await expect(preparer.getByText(/The period ends on Thu 31 Dec 2026; it is not over/)).toBeVisible();
   await expect(preparer.getByRole('link', { name: 'Achterberg, Desmond P' })).toBeVisible();
   await moveDate('2027-01-11');

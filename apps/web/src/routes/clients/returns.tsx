@@ -48,7 +48,7 @@ function FormRow({ form, clientId }: { readonly form: Form; readonly clientId: s
             ref={button}
             type="button"
             className="plain"
-            aria-label={`Begin ${form.title}`}
+            aria-label={`begin the ${form.noun}: ${form.title}`}
             disabled={create.isPending}
             onClick={begin}
           >

@@ -222,7 +222,7 @@ describe('the returns of a client', () => {
   };
   it('begin on their own line, with the kind and the period it stands for', async () => {
     showList([form()], { 'POST /api/clients/c1/filings': { status: 201, body: { id: 'f9' } } });
-    await press('Begin Form 941, Q3 2026');
+    await press('begin the return: Form 941, Q3 2026');
     await waitFor(() => expect(where()).toBe('/filings/f9'));
     expect(changes()).toEqual(['POST /api/clients/c1/filings {"kind":"us-941","period":"2026-Q3"}']);
   });
@@ -233,12 +233,12 @@ describe('the returns of a client', () => {
       'kind=us-941&period=2026-Q3',
     );
     await waitFor(() =>
-      expect(document.activeElement).toBe(screen.getByRole('button', { name: 'Begin Form 941, Q3 2026' })),
+      expect(document.activeElement).toBe(screen.getByRole('button', { name: 'begin the return: Form 941, Q3 2026' })),
     );
   });
   it('say why one cannot be begun', async () => {
     showList([form()], { 'POST /api/clients/c1/filings': refusal(409, 'The return of this quarter is begun.') });
-    await press('Begin Form 941, Q3 2026');
+    await press('begin the return: Form 941, Q3 2026');
     expect(await screen.findByText(/The return of this quarter is begun/)).toBeTruthy();
   });
   it('lead to those that are begun, and offer none that the client does not file or that was filed elsewhere', async () => {

@@ -266,8 +266,11 @@ describe('what is owed', () => {
       ['US-940', '2027-02-01'],
     ]);
     expect(deposits.every((deposit) => deposit.sendBy < deposit.due && deposit.rule.length > 20)).toBe(true);
-    const ladder = ((await preparer('GET', '/ladder')).body as LadderView).rungs.map((rung) => rung.sendBy);
-    expect(ladder).toEqual([...ladder].sort());
+    const ladder = ((await preparer('GET', '/ladder')).body as LadderView).rungs;
+    // What has no day yet stands among those of today.
+    const dated = ladder.flatMap(({ sendBy }) => sendBy ?? []);
+    expect(dated.length).toBeGreaterThan(20);
+    expect(dated).toEqual([...dated].sort());
   });
   it('an extra payroll on the same day adds to what is owed while a payment of the first part is under way', async () => {
     const client = await takeOn(preparer, 'SAMEDAY', 1);

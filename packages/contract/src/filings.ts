@@ -194,8 +194,9 @@ export class Rung {
   @Id() clientId!: string;
   @Text() clientName!: string;
   @Text() title!: string;
-  @Day() sendBy!: string;
-  @Day() due!: string;
+  /** Null with `due` while a question about the day is open; it stands among those of today. */
+  @Day({ nullable: true }) sendBy!: string | null;
+  @Day({ nullable: true }) due!: string | null;
   @Amount({ nullable: true }) amount!: number | null;
   @Text() standing!: string;
   @Text(300) move!: string;

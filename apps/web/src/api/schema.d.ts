@@ -2373,9 +2373,9 @@ export interface components {
             clientName: string;
             title: string;
             /** Format: date */
-            sendBy: string;
+            sendBy: string | null;
             /** Format: date */
-            due: string;
+            due: string | null;
             amount: number | null;
             standing: string;
             move: string;

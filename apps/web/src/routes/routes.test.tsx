@@ -74,13 +74,15 @@ describe('the ladder', () => {
           rung({ isLate: true, sendBy: '2026-10-20', due: '2026-10-21' }),
           rung({ amount: 100 }),
           rung({ kind: 'return', title: 'Form 941, Q3 2026', amount: null }),
+          rung({ title: 'NJ withholding', amount: null, sendBy: null, due: null }),
         ]),
       },
     });
     open('/', <Route path="/" element={<LadderPage />} />);
     expect(await screen.findByText(/the moment has passed; due 2026-10-21/)).toBeTruthy();
     expect(screen.getByText('2,165.72')).toBeTruthy();
-    expect(screen.getByText('3 obligations')).toBeTruthy();
+    expect(screen.getByText('no date')).toBeTruthy();
+    expect(screen.getByText('4 obligations')).toBeTruthy();
   });
   it('keeps the chosen days in the address', async () => {
     serve({

@@ -63,7 +63,8 @@ const CASE_FIELDS = [
 
 /** Stands where a date is missing, in an input that is thrown away for it. */
 const NO_DATE = makeDate(2025, 1, 1);
-const EMPLOYEE_FIELDS = [
+/** What is said of the person of a case; a year case takes the same. */
+export const EMPLOYEE_FIELDS = [
   'kind',
   'birthDate',
   'priorYearWages',

@@ -106,9 +106,9 @@ export class LadderService {
       days,
     )) as { count: number; out: string }[];
     const runway = (await manager.query(
-      `SELECT COALESCE(r.due, $1) AS day, COALESCE(sum(r.amount) FILTER (WHERE r.kind = 'deposit'), 0) AS out,
+      `SELECT r.due AS day, COALESCE(sum(r.amount) FILTER (WHERE r.kind = 'deposit'), 0) AS out,
          (count(*) FILTER (WHERE r.kind <> 'deposit'))::int AS others
-       FROM agenda_rung r WHERE ${IS_SHOWN} AND COALESCE(r.due, $1) BETWEEN $1::date AND $1::date + ${RUNWAY_DAYS - 1} GROUP BY 1 ORDER BY 1`,
+       FROM agenda_rung r WHERE ${IS_SHOWN} AND r.due BETWEEN $1::date AND $1::date + ${RUNWAY_DAYS - 1} GROUP BY 1 ORDER BY 1`,
       [today],
     )) as { day: string; out: string; others: number }[];
     const names = await this.namesOf(manager, rows);
@@ -119,8 +119,8 @@ export class LadderService {
         clientId: row.client_id,
         clientName: names.get(row.client_id) ?? '',
         title: row.title,
-        sendBy: row.send_by ?? today,
-        due: row.due ?? today,
+        sendBy: row.send_by,
+        due: row.due,
         amount: row.amount === null ? null : rawCents(row.amount),
         standing: row.standing,
         move: row.move,

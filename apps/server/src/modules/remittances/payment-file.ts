@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date, makeDate, yearOf, type LocalDate } from '@zakat/core/calendar/local-date';
 import { lastDayOf, quarterOf } from '@zakat/core/calendar/quarter';
-import { amountTypeOf, findFamily, type DepositFamily } from '@zakat/core/deposits/family';
+import { amountTypeOf, familyOf, findFamily, type DepositFamily } from '@zakat/core/deposits/family';
 import { writeTaxPayments, type TaxCredit, type TxpAmount } from '@zakat/core/formats/nacha/tax-payment';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { add, ZERO, type Cents } from '@zakat/core/money/cents';
@@ -46,8 +46,10 @@ export class PaymentFile {
         ? ''
         : await accountNumberOn(manager, client.id, remittance.agency, remittance.settles);
     const taxpayerId = account.replace(/[^0-9A-Za-z]/g, '') || client.ein;
-    // A locality that a firm added is paid under the code of its agency, by the quarter.
-    const family = findFamily(remittance.family) ?? { period: 'quarter' as const, taxType: '01100' };
+    // A locality that a firm added stands under the code of its agency: what its tax belongs to says the rest.
+    const [first] = items;
+    if (!first) throw new Error(`remittance ${remittance.id} pays nothing`);
+    const family = findFamily(remittance.family) ?? familyOf(first.tax as TaxCode);
     const taxType = payee.taxTypes[remittance.family] ?? family.taxType;
     const quarters = new Map<string, Map<string, Cents>>();
     for (const item of items) {

@@ -21,11 +21,9 @@ function RungRow({ rung }: { readonly rung: Rung }): ReactNode {
   return (
     <tr className="go" data-late={rung.isLate} onClick={() => void navigate(rung.path)}>
       <td className="rail" aria-hidden="true" />
-      <td className="when">
-        <Day day={rung.sendBy} />
-      </td>
+      <td className="when">{rung.sendBy === null ? 'no date' : <Day day={rung.sendBy} />}</td>
       <td className="due">
-        {rung.isLate ? (
+        {rung.due === null ? null : rung.isLate ? (
           `the moment has passed; due ${rung.due}`
         ) : rung.sendBy === rung.due ? (
           'the same day'

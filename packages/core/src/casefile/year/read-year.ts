@@ -6,6 +6,7 @@ import { findKind } from '../../filings/registry.js';
 import { problem, type Issue } from '../../issues/issue.js';
 import type { Cents } from '../../money/cents.js';
 import { EMPLOYER_KINDS, WORKER_KINDS, type EmployerKind } from '../../computation/kinds.js';
+import { EMPLOYEE_FIELDS } from '../read-case.js';
 import { Reader, isObject, type JsonObject } from '../reader.js';
 import { frequencyOf } from './frequency.js';
 
@@ -91,20 +92,6 @@ const EMPLOYER_FIELDS = [
   'successor',
 ];
 const PERSON_FIELDS = ['id', 'name', 'retirementPlan'];
-const CASE_PERSON = [
-  'kind',
-  'birthDate',
-  'priorYearWages',
-  'federal',
-  'residence',
-  'work',
-  'certificates',
-  'exemptFrom',
-  'unemploymentState',
-  'localization',
-  'garnishments',
-  'workClass',
-];
 const CHECK_FIELDS = ['person', 'checkDate', 'periodStart', 'periodEnd', 'payFrequency', 'void'];
 const CASE_PARTS = [
   'earnings',
@@ -181,12 +168,12 @@ export function readYear(value: JsonObject, issues: Issue[]): YearCase | null {
 }
 
 function readPerson(reader: Reader): YearPerson {
-  reader.only([...PERSON_FIELDS, ...CASE_PERSON]);
+  reader.only([...PERSON_FIELDS, ...EMPLOYEE_FIELDS]);
   const name = reader.has('name') ? reader.object('name') : null;
   name?.only(['first', 'middle', 'last', 'suffix']);
   const part = (field: string): string => (name?.has(field) ? (name.text(field) ?? '') : '');
   const kind = reader.oneOf('kind', Object.keys(WORKER_KINDS), 'employee');
-  const source = Object.fromEntries([...PERSON_FIELDS, ...CASE_PERSON].map((field) => [field, reader.raw(field)]));
+  const source = Object.fromEntries([...PERSON_FIELDS, ...EMPLOYEE_FIELDS].map((field) => [field, reader.raw(field)]));
   return {
     id: reader.text('id') ?? '',
     firstName: part('first'),
@@ -195,7 +182,7 @@ function readPerson(reader: Reader): YearPerson {
     suffix: part('suffix'),
     isRetirementPlan: reader.flag('retirementPlan'),
     isStatutory: kind === 'statutory',
-    employee: only(source, CASE_PERSON),
+    employee: only(source, EMPLOYEE_FIELDS),
   };
 }
 

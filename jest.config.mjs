@@ -24,6 +24,7 @@ const project = (displayName, folder, more = {}) => ({
   ...shared,
   displayName,
   rootDir: folder,
+  testEnvironment: `${import.meta.dirname}/scripts/jest/plain-environment.mjs`,
   testMatch: ['<rootDir>/**/*.test.ts', '<rootDir>/**/*.test.tsx'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/', ...(isGathered ? [] : ['/.test-groups/'])],
   ...more,
@@ -38,7 +39,7 @@ export default {
     project('agencies', './apps/agencies'),
     project('web', './apps/web', {
       ...gathered,
-      testEnvironment: 'jsdom',
+      testEnvironment: `${import.meta.dirname}/scripts/jest/dom-environment.mjs`,
       setupFiles: ['<rootDir>/test/browser.ts'],
       setupFilesAfterEnv: ['<rootDir>/test/patience.ts'],
       moduleNameMapper: { '\\.css$': '<rootDir>/test/style.ts', '^(\\.{1,2}/.*)\\.js$': '$1' },

@@ -6,7 +6,7 @@ import { sourceOf } from '@zakat/core/jurisdictions/sources/register';
 import { ALL_STATES } from '@zakat/core/jurisdictions/states';
 import { showDollars } from '@zakat/core/money/cents';
 // A plain script, so that npm run docs needs no compiler.
-// eslint-disable-next-line @typescript-eslint/ban-ts-comment
+// oxlint-disable-next-line typescript/ban-ts-comment
 // @ts-ignore
 import { depositsPage } from './deposits-page.mjs';
 

@@ -3,7 +3,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { ALL_STATES } from '@zakat/core/jurisdictions/states';
 import { TAXES } from '@zakat/core/tax-registry/registry';
 // A plain script, so that npm run docs needs no compiler.
-// eslint-disable-next-line @typescript-eslint/ban-ts-comment
+// oxlint-disable-next-line typescript/ban-ts-comment
 // @ts-ignore
 import { jurisdictionsPage } from './jurisdictions-page.mjs';
 

@@ -38,8 +38,7 @@ const PROJECTS = ['apps/web', 'apps/server', 'packages/core', 'apps/agencies', '
 async function types() {
   for (const name of PROJECTS) await verdict(`types ${name}`, () => tsc('-p', `${name}/tsconfig.json`, '--noEmit'));
 }
-/** The linter leaves the others what they need. */
-const lint = () => verdict('lint', () => run('nice', ['-n', '19', bin('eslint'), '.']));
+const lint = () => verdict('lint', () => run(bin('oxlint'), ['--type-aware', '.']));
 
 /** The suites of the server share one database server; the others need none. */
 const SERVER = 'the server';

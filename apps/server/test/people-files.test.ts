@@ -139,7 +139,7 @@ describe('a file of people', () => {
         { value: 7999, type: Number },
       ],
     ];
-    const content = await (await writeXlsxFile(cells as never)).toBuffer();
+    const content = await writeXlsxFile(cells as never).toBuffer();
     const file = (await upload(content, 'people.xlsx')).body;
     expect([file.wrong, file.rows[0].problems]).toEqual([0, []]);
     const accepted = await preparer('POST', `/people-files/${file.id}/accept`, { version: file.version });

@@ -18,7 +18,7 @@ import { date } from '@zakat/core/calendar/local-date';
 const BASE = process.env['ZAKAT_TEST_DATABASE_URL'] ?? '';
 const TOKEN = 'a-token-for-the-tests';
 
-export type Caller = (method: string, path: string, body?: unknown) => Promise<{ status: number; body: any }>; // eslint-disable-line @typescript-eslint/no-explicit-any
+export type Caller = (method: string, path: string, body?: unknown) => Promise<{ status: number; body: any }>; // oxlint-disable-line typescript/no-explicit-any
 
 const freePort = (): Promise<number> =>
   new Promise((resolve) => {

@@ -7,7 +7,7 @@ const MOST_NODES = 400_000;
 const MOST_QUERY = 200;
 /** NUL and other controls but tab and line ends, half of a surrogate pair, and marks that turn the direction of text. */
 const UNSOUND =
-  // eslint-disable-next-line no-control-regex
+  // oxlint-disable-next-line no-control-regex
   /[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\u200e\u200f\u202a-\u202e\u2066-\u2069\ufffe\uffff]|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
 
 const refuseAt = (field: string, says: string, fix: string): Refusal =>

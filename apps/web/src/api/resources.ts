@@ -181,10 +181,16 @@ export function useChange<In, Out>(change: (input: In) => Promise<Out>): UseMuta
 
 export const useSignIn = () =>
   useMutation<void, Refused, Schemas['SignIn']>({
-    mutationFn: async (body) => void (await take(api.POST('/api/session', { body }))),
+    mutationFn: async (body) => {
+      await take(api.POST('/api/session', { body }));
+    },
   });
 export const useSignOut = () =>
-  useMutation<void, Refused, void>({ mutationFn: async () => void (await take(api.DELETE('/api/session'))) });
+  useMutation<void, Refused, void>({
+    mutationFn: async () => {
+      await take(api.DELETE('/api/session'));
+    },
+  });
 export const useSaveClient = (id: string) =>
   useChange((body: Schemas['UpdateClientIdentity']) =>
     lookingTwice((confirmed) =>

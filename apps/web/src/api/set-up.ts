@@ -177,5 +177,7 @@ export const useSecondFactorAct = () =>
   });
 export const useChangePassword = () =>
   useMutation<void, Refused, Schemas['ChangePassword']>({
-    mutationFn: async (body) => void (await take(api.PUT('/api/session/password', { body }))),
+    mutationFn: async (body) => {
+      await take(api.PUT('/api/session/password', { body }));
+    },
   });

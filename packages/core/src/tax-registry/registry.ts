@@ -29,13 +29,7 @@ export type WageBase = 'US-FIT' | 'US-OASDI' | 'US-HI' | 'US-FUTA' | StateTaxCod
 export type TaxGroup = WageBase;
 export type AgencyCode = 'IRS' | `${StateCode}-${string}`;
 
-const federal = (
-  code: FederalTaxCode,
-  kind: TaxKind,
-  label: string,
-  payer: Tax['payer'],
-  base: WageBase & TaxGroup,
-): Tax => ({
+const federal = (code: FederalTaxCode, kind: TaxKind, label: string, payer: Tax['payer'], base: WageBase): Tax => ({
   code,
   label,
   kind,

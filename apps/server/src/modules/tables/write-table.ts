@@ -14,7 +14,7 @@ const NUMBER = /^-?(\d+|\d{1,3}(,\d{3})+)(\.\d+)?%?$/;
  * signs are turned into the narrow ones by some programs.
  */
 const FORMULA =
-  // eslint-disable-next-line no-control-regex -- control characters are what is looked for
+  // oxlint-disable-next-line no-control-regex -- control characters are what is looked for
   /^[\s\u0000-\u001f\u00a0\u200b-\u200f\u2028-\u202e\u2060-\u2069\ufeff'"]*[=+\-@|%\uff0b\uff0d\uff1d\uff20]/u;
 /** A cell that a spreadsheet would take for a formula is written as text. */
 export const harmless = (cell: string): string =>
@@ -33,7 +33,7 @@ export async function writeTable(table: readonly (readonly string[])[], format: 
   const rows = table.map((row, index) =>
     row.map((value) => ({ value, type: String, ...(index === 0 ? { fontWeight: 'bold' as const } : {}) })),
   );
-  return (await writeXlsxFile(rows as never)).toBuffer();
+  return writeXlsxFile(rows as never).toBuffer();
 }
 
 /** Answers with a table as a file to keep. */

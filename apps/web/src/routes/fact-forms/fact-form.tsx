@@ -71,7 +71,7 @@ export function FactForm(props: Props): ReactNode {
     onConsider?.(JSON.parse(considered) as FormFact | null);
     return () => onConsider?.(null);
     // Told again only when what is typed says something else.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [considered]);
   useEffect(() => {
     form.current?.querySelector<HTMLElement>('input, select')?.focus();

@@ -27,7 +27,7 @@ export function useDraft<T>(key: string, initial: T): [T, (next: T) => void, () 
     setKept(false);
     setValue(initial);
     // The first value of a draft does not change while its page is open.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [key]);
   return [value, set, clear, isKept];
 }

@@ -102,7 +102,8 @@ describe('Publication 15-T, Worksheet 1A, from the brackets of the law', () => {
           earnings: [{ item: 'salary', amount: String(pay) }],
         });
         const computed = big(answer.taxes.find((line) => line.code === 'US-FIT')?.amount ?? NaN);
-        if (!computed.eq(expected)) differences.push(`${payFrequency} ${pay}: ${computed}, written ${expected}`);
+        if (!computed.eq(expected))
+          differences.push(`${payFrequency} ${String(pay)}: ${String(computed)}, written ${String(expected)}`);
       }
     expect(differences).toEqual([]);
   });

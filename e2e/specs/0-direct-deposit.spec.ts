@@ -33,7 +33,7 @@ test('the prenote of a new account is planned by one person and released once by
 test('hours at another rate and tips are typed as a line, and stay after a reload', async () => {
   await openClient(preparer, CLIENT, 'Payrolls');
   await preparer.getByRole('button', { name: 'Start the payroll' }).click();
-  await expect(preparer.getByRole('heading', { name: /checks of Fri 6 Nov 2026/ })).toBeVisible();
+  await expect(preparer.getByRole('heading', { name: /checks of Fri, Nov 6, 2026/ })).toBeVisible();
   await cell(preparer, 'Lomax', 'line').click();
   await preparer.keyboard.type('78 reg 8 night-watch tips 40');
   await preparer.keyboard.press('Enter');
@@ -57,12 +57,12 @@ test('its pay goes to the accounts that are through, in one file', async () => {
   await paid.getByRole('button', { name: 'Plan the direct deposit' }).click();
   await expect(paid.getByText('planned')).toBeVisible();
   await preparer.getByRole('link', { name: 'Ladder', exact: true }).click();
-  await expect(preparer.getByRole('row', { name: /Direct deposit of Fri 6 Nov 2026/ })).toContainText(
+  await expect(preparer.getByRole('row', { name: /Direct deposit of Fri, Nov 6, 2026/ })).toContainText(
     'Reviewer: release',
   );
 
   await reviewer.getByRole('link', { name: 'Ladder', exact: true }).click();
-  await reviewer.getByRole('link', { name: /Direct deposit of Fri 6 Nov 2026/ }).click();
+  await reviewer.getByRole('link', { name: /Direct deposit of Fri, Nov 6, 2026/ }).click();
   const before = await files();
   const theirs = reviewer.locator('#paid');
   await theirs.getByRole('button', { name: 'Fill the release slip' }).click();

@@ -48,7 +48,7 @@ test('a payroll is typed by keyboard, recomputes at once, and explains its figur
   await openClient(preparer, CLIENT, 'Payrolls');
   await expect(preparer.getByLabel('Check date')).toHaveValue('2026-10-30');
   await preparer.getByRole('button', { name: 'Start the payroll' }).click();
-  await expect(preparer.getByRole('heading', { name: /checks of Fri 30 Oct 2026/ })).toBeVisible();
+  await expect(preparer.getByRole('heading', { name: /checks of Fri, Oct 30, 2026/ })).toBeVisible();
   await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,512.00');
   await cell(preparer, 'Sprague', 'line').click();
   await preparer.keyboard.type('76 reg 5.5 ot sick 4');
@@ -212,7 +212,7 @@ test('a rejection leads to the field, back again, and to a second attempt that i
 test('the W-2s wait for the end of the year, then go out and are accepted', async () => {
   await openClient(preparer, CLIENT, 'Returns');
   await preparer.getByRole('button', { name: 'begin the wage file: Forms W-2 and W-3, 2026' }).click();
-  await expect(preparer.getByText(/The period ends on Thu 31 Dec 2026; it is not over/)).toBeVisible();
+  await expect(preparer.getByText(/The period ends on Thu, Dec 31, 2026; it is not over/)).toBeVisible();
   await expect(preparer.getByRole('link', { name: 'Achterberg, Desmond P' })).toBeVisible();
   await moveDate('2027-01-11');
   await preparer.reload();

@@ -90,7 +90,7 @@ describe('the deposit schedule of a client', () => {
       '2026-02-11',
     ]);
     await stack.console('date', { today: '2026-02-06' });
-    expect((await view()).depositScheduleWhy).toMatch(/100,000.00 were reached with the check of Fri 23 Jan 2026/);
+    expect((await view()).depositScheduleWhy).toMatch(/100,000.00 were reached with the check of Fri, Jan 23, 2026/);
   });
   it('follows the ledger once it has the four quarters', async () => {
     await stack.console('date', { today: '2028-01-04' });

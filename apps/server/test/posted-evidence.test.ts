@@ -67,7 +67,7 @@ describe('a posted payroll is evidence', () => {
     expect([late.status, late.body.code, late.body.problems[0].sentence]).toEqual([
       409,
       'second-look',
-      expect.stringContaining('the check of Fri 30 Oct 2026'),
+      expect.stringContaining('the check of Fri, Oct 30, 2026'),
     ]);
     // Nothing was saved by what was only asked.
     expect(
@@ -127,7 +127,7 @@ describe('the last check of somebody who left', () => {
     const draft = await open(client.id, PERIOD);
     const person = draft.persons.find(({ employeeId }) => employeeId === leaver);
     expect(person).toMatchObject({ isPaid: true, earnings: [{ item: 'regular', hours: '24', rate: '20.00' }] });
-    expect(person?.note).toMatch(/Employment ended Wed 14 Oct 2026.*last check/);
+    expect(person?.note).toMatch(/Employment ended Wed, Oct 14, 2026.*last check/);
     const reviewed = await preparer('POST', `/payrolls/${draft.id}/review`, { version: draft.version });
     expect((await preparer('POST', `/payrolls/${draft.id}/post`, { version: reviewed.body.version })).status).toBe(200);
     expect((await open(client.id, NEXT)).persons.map(({ employeeId }) => employeeId)).toEqual([client.employeeIds[1]]);

@@ -1,8 +1,26 @@
-import { parseDate, showDate } from '@zakat/core/calendar/local-date';
+import { parseDate, showDate, showShortDate } from '@zakat/core/calendar/local-date';
 import type { ReactNode } from 'react';
+
+/** `Thu, Oct 22, 2026`, for sentences and headings; what is no day stays as it is. */
+export function sayDay(day: string): string {
+  const parsed = parseDate(day);
+  return parsed === null ? day : showDate(parsed);
+}
+/** `10/22/2026`, for tables and fields. */
+export function shortDay(day: string): string {
+  const parsed = parseDate(day);
+  return parsed === null ? day : showShortDate(parsed);
+}
 
 /** A calendar day as people say it. */
 export function Day({ day }: { readonly day: string }): ReactNode {
-  const parsed = parseDate(day);
-  return <time dateTime={day}>{parsed ? showDate(parsed) : day}</time>;
+  return <time dateTime={day}>{sayDay(day)}</time>;
+}
+/** A calendar day as a table shows it. */
+export function ShortDay({ day }: { readonly day: string }): ReactNode {
+  return (
+    <time dateTime={day} title={sayDay(day)}>
+      {shortDay(day)}
+    </time>
+  );
 }

@@ -81,7 +81,7 @@ describe('a status', () => {
 const slip: Slip = {
   title: 'Form 941 taxes',
   act: 'release',
-  figures: [{ label: 'Settles', value: 'Mon 16 Nov 2026' }],
+  figures: [{ label: 'Settles', value: 'Mon, Nov 16, 2026' }],
   leaves: '1.00 leaves.',
   becomesImpossible: 'No calling back.',
   wayBack: 'Claim it.',

@@ -1,6 +1,7 @@
 import { addDays, daysBetween, parseDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
+import { sayDay, shortDay } from './day.js';
 
 export interface LifeMark {
   readonly day: string;
@@ -38,7 +39,7 @@ export function LifeLine({ marks, on, onPick }: Props): ReactNode {
             key={day}
             role="button"
             tabIndex={0}
-            aria-label={`${day} ${labels.length > 1 ? `${labels.length} entries: ${labels.join(', ')}` : labels.join('')}`}
+            aria-label={`${sayDay(day)}: ${labels.length > 1 ? `${labels.length} entries: ${labels.join(', ')}` : labels.join('')}`}
             style={{ cursor: 'pointer' }}
             onClick={() => onPick(day)}
             onKeyDown={(event) => event.key === 'Enter' && onPick(day)}
@@ -50,14 +51,14 @@ export function LifeLine({ marks, on, onPick }: Props): ReactNode {
               {...(isAhead ? { strokeDasharray: '2 3' } : {})}
             />
             <text x={at(day)} y={52} textAnchor={at(day) > WIDTH - 160 ? 'end' : 'start'}>
-              {day} {labels.length > 1 ? `${labels.length} entries` : labels[0]}
+              {shortDay(day)} {labels.length > 1 ? `${labels.length} entries` : labels[0]}
             </text>
           </g>
         ))}
         <path d={`M${at(on)} 12V34`} stroke="var(--act)" strokeWidth={2} />
         <circle cx={at(on)} cy={30} r={4} fill="var(--act)" />
         <text x={at(on)} y={9} textAnchor={at(on) > WIDTH - 160 ? 'end' : 'middle'}>
-          shown as of {on}
+          shown as of {shortDay(on)}
         </text>
       </svg>
     </div>

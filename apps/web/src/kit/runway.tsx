@@ -4,6 +4,7 @@ import { cents, showDollars } from '@zakat/core/money/cents';
 import { max } from 'd3-array';
 import { scaleBand, scaleSqrt } from 'd3-scale';
 import { useRef, useState, type ReactNode } from 'react';
+import { sayDay } from './day.js';
 
 export interface RunwayMark {
   readonly day: string;
@@ -51,7 +52,7 @@ export function Runway({ from, days, marks, range, onRange }: Props): ReactNode 
       <svg
         viewBox={`0 0 ${WIDTH} 118`}
         role="img"
-        aria-label={`Runway: ${days} days from ${from}`}
+        aria-label={`Runway: ${days} days from ${sayDay(from)}`}
         style={{ touchAction: 'none', cursor: 'crosshair' }}
         onPointerDown={(event) => (start.current = dayAt(event))}
         onPointerMove={(event) => setHover(dayAt(event))}
@@ -80,7 +81,7 @@ export function Runway({ from, days, marks, range, onRange }: Props): ReactNode 
               )}
               {money > 0 && (
                 <rect x={left} width={width} y={GROUND - height(money)} height={height(money)} fill="var(--act)">
-                  <title>{`${day}: ${showDollars(cents(money))} out`}</title>
+                  <title>{`${sayDay(day)}: ${showDollars(cents(money))} out`}</title>
                 </rect>
               )}
               {Array.from({ length: Math.min(3, byDay.get(day)?.others ?? 0) }, (_, index) => (

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useWorking, type WorkingLine } from './working.js';
+import { sayDay } from './day.js';
 
 interface Parameter {
   readonly name: string;
@@ -27,7 +28,7 @@ function Source({ parameter, isSame }: { readonly parameter: Parameter; readonly
   return (
     <>
       <small className="source">
-        {parameter.name}: {parameter.value}. In force from {parameter.from}. {parameter.publication} (
+        {parameter.name}: {parameter.value}. In force from {sayDay(parameter.from)}. {parameter.publication} (
         {parameter.edition}), {parameter.place}.
       </small>
       {!parameter.verified && (

@@ -5,7 +5,6 @@ import { useState, type ReactNode } from 'react';
 import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
 import { Refused, type Schemas } from '../api/client.js';
 import { sessionQuery, useSignOut } from '../api/resources.js';
-import { Day } from '../kit/day.js';
 import { RefusedNote } from '../kit/problems.js';
 import { WorkingPane } from '../kit/working-pane.js';
 import { WorkingProvider, useWorking } from '../kit/working.js';
@@ -13,6 +12,7 @@ import { OwnClient } from './contact/own-client.js';
 import { OwnSignIn } from './firm/own-sign-in.js';
 import { forgetDrafts } from './fact-forms/use-draft.js';
 import { Palette } from './palette.js';
+import { Day } from '../kit/day.js';
 
 const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['l', 'the ladder'],

@@ -29,7 +29,7 @@ describe('days', () => {
       '2026-02-28',
       '2024-02-29',
     ]));
-  it('are shown with the weekday', () => expect(showDate(date('2026-10-22'))).toBe('Thu 22 Oct 2026'));
+  it('are shown with the weekday', () => expect(showDate(date('2026-10-22'))).toBe('Thu, Oct 22, 2026'));
 });
 
 describe('holidays', () => {

@@ -83,6 +83,9 @@ export const contains = (span: Span, day: LocalDate): boolean =>
 
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat'];
-/** `Thu 22 Oct 2026` */
+/** In sentences and headings: `Thu, Oct 22, 2026` */
 export const showDate = (day: LocalDate): string =>
-  `${WEEKDAYS[weekday(day)]} ${dayOf(day)} ${MONTHS[monthOf(day) - 1]} ${yearOf(day)}`;
+  `${WEEKDAYS[weekday(day)]}, ${MONTHS[monthOf(day) - 1]} ${dayOf(day)}, ${yearOf(day)}`;
+/** In tables and fields: `10/22/2026` */
+export const showShortDate = (day: LocalDate): string =>
+  `${pad(monthOf(day), 2)}/${pad(dayOf(day), 2)}/${pad(yearOf(day), 4)}`;

@@ -44,7 +44,7 @@ describe('a case that can be computed', () => {
 
 describe('bad input: a code and a field each, and nothing is computed', () => {
   it.each<[string, unknown, string]>([
-    ['checkDate', '2026-02-30', 'input.not-a-date checkDate'],
+    ['checkDate', '2026-02-30', 'input.not-an-iso-date checkDate'],
     ['checkDate', undefined, 'input.missing checkDate'],
     ['payFrequency', 'fortnightly', 'input.not-one-of payFrequency'],
     ['employee.federal.filingStatus', 'divorced', 'input.not-one-of employee.federal.filingStatus'],

@@ -255,7 +255,7 @@ export function readCase(value: unknown): ReadCase {
   const month = inner(reader, 'monthToDate');
   month?.only(['wages', 'taxes', 'deductions']);
   if (person.birthDate && checkDate && person.birthDate > checkDate)
-    issues.push(problem('input.not-a-date', 'employee.birthDate', { value: person.birthDate }));
+    issues.push(problem('input.not-an-iso-date', 'employee.birthDate', { value: person.birthDate }));
 
   const rules = reader.has('rules')
     ? kept(RULES, value['rules'], issues, (rows, found) => ownRules(readRows(rows, 'rules', found)))

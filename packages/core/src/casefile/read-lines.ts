@@ -388,7 +388,7 @@ export function readLeave(readers: readonly Reader[], issues: Issue[]): LeaveAcc
     const resetOn = reader.has('resetOn') ? (reader.text('resetOn') ?? '') : '';
     const [, month, day] = RESET.exec(resetOn) ?? [];
     if (resetOn !== '' && month === undefined)
-      issues.push(problem('input.not-a-date', `${reader.path}.resetOn`, { value: resetOn }));
+      issues.push(problem('input.not-an-iso-date', `${reader.path}.resetOn`, { value: resetOn }));
     if (!item || !per || !hours || !lastCheck) return [];
     const plan: LeavePlan = {
       item: item.code,

@@ -80,7 +80,7 @@ export class Reader {
   date(field: string): LocalDate | null {
     const value = this.text(field);
     if (value === null) return null;
-    return parseDate(value) ?? this.fail(problem('input.not-a-date', this.at(field), { value }));
+    return parseDate(value) ?? this.fail(problem('input.not-an-iso-date', this.at(field), { value }));
   }
   oneOf<T extends string>(field: string, choices: readonly T[], otherwise?: T): T | null {
     const value = this.source[field];

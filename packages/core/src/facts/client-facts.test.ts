@@ -24,7 +24,7 @@ describe('facts about a client that cannot be computed with are not stored', () 
     ['employer', { ...EMPLOYER, fiscalYearEnds: '02-30x' }, 'input.not-a-month-day fact.value.fiscalYearEnds'],
     ['employer', { ...EMPLOYER, employees: -1 }, 'input.not-whole fact.value.employees'],
     ['schedule', { ...SCHEDULE, frequency: 'fortnightly' }, 'input.not-one-of fact.value.frequency'],
-    ['schedule', { ...SCHEDULE, periodEnd: '2026-02-30' }, 'input.not-a-date fact.value.periodEnd'],
+    ['schedule', { ...SCHEDULE, periodEnd: '2026-02-30' }, 'input.not-an-iso-date fact.value.periodEnd'],
     ['schedule', { ...SCHEDULE, whenClosed: 'never' }, 'input.not-one-of fact.value.whenClosed'],
     ['lookback', { year: 2026, q3: '1.00', q4: '1.00', q1: '1.00' }, 'input.missing fact.value.q2'],
     ['tax-exemption', { tax: 'US-FOO', reason: 'x' }, 'input.not-one-of fact.value.tax'],

@@ -8,7 +8,7 @@ import { parsePercent, parseRate, ratePerThousand } from '../money/rate.js';
 import { EMPLOYER_KINDS } from '../computation/kinds.js';
 import { isTaxCode, taxOf } from '../tax-registry/registry.js';
 import type { FactField } from './field.js';
-import { FactKinds, UNTIL, text, untilWords, type FactKind, type FactValue } from './fact-kind.js';
+import { FactKinds, UNTIL, text, untilWords, type FactKind, type FactValue, dayText } from './fact-kind.js';
 
 export const FORM_FAMILIES = [
   ['941', 'Form 941, quarterly'],
@@ -87,8 +87,8 @@ const EMPLOYER: FactKind = {
       wordOf(ENTITIES, text(value, 'entity')),
       `files ${wordOf(FORM_FAMILIES, text(value, 'formFamily'))}`,
       value['isSeasonal'] === true ? 'seasonal' : '',
-      text(value, 'firstWages') === '' ? '' : `wages from ${text(value, 'firstWages')}`,
-      text(value, 'lastWages') === '' ? '' : `closed, last wages ${text(value, 'lastWages')}`,
+      text(value, 'firstWages') === '' ? '' : `wages from ${dayText(value, 'firstWages')}`,
+      text(value, 'lastWages') === '' ? '' : `closed, last wages ${dayText(value, 'lastWages')}`,
       text(value, 'successor') === '' ? '' : `taken over by ${text(value, 'successor')}`,
       text(value, 'predecessor') === '' ? '' : `took over ${text(value, 'predecessor')}`,
     ];
@@ -152,7 +152,7 @@ const SCHEDULE: FactKind = {
     { name: 'hours', label: 'Usual hours a period', kind: 'decimal' },
   ],
   says: (value) =>
-    `${text(value, 'frequency')}, a period ends ${text(value, 'periodEnd')}, checks ${text(value, 'daysToCheck') || '0'} days later, moved to the banking day ${text(value, 'whenClosed')}`,
+    `${text(value, 'frequency')}, a period ends ${dayText(value, 'periodEnd')}, checks ${text(value, 'daysToCheck') || '0'} days later, moved to the banking day ${text(value, 'whenClosed')}`,
 };
 
 const LOOKBACK: FactKind = {

@@ -1,3 +1,4 @@
+import { parseDate, showDate } from '../calendar/local-date.js';
 import { Reader } from '../casefile/reader.js';
 import type { Issue } from '../issues/issue.js';
 import { readFields, type FactField } from './field.js';
@@ -25,11 +26,17 @@ export const text = (value: FactValue, name: string): string => {
   return typeof given === 'string' || typeof given === 'number' ? String(given) : '';
 };
 
+/** A day of a value as people say it; blank when there is none. */
+export function dayText(value: FactValue, name: string): string {
+  const day = parseDate(text(value, name));
+  return day === null ? text(value, name) : showDate(day);
+}
+
 /** The last day of a fact that ends. */
 export const UNTIL: FactField = { name: 'until', label: 'Last day', kind: 'date', help: 'Blank: stays in force' };
 
 export const untilWords = (value: FactValue): string =>
-  text(value, 'until') === '' ? '' : `, until ${text(value, 'until')}`;
+  text(value, 'until') === '' ? '' : `, until ${dayText(value, 'until')}`;
 
 export class FactKinds {
   private readonly byKind: ReadonlyMap<string, FactKind>;

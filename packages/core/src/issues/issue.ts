@@ -1,3 +1,4 @@
+import { parseDate, showDate } from '../calendar/local-date.js';
 import { ISSUE_TEXTS, type IssueCode } from './catalogue.js';
 
 /** `error` holds; `ask` is legal but costs money or contradicts something, and is looked at twice; `warning` is worth knowing. */
@@ -34,8 +35,13 @@ export const ask = (code: IssueCode, field: string, parameters: Record<string, s
 /** What names an issue that somebody has looked at: the same one again is not asked twice. */
 export const askKey = ({ code, field }: Pick<Issue, 'code' | 'field'>): string => `${code} ${field}`;
 
+/** A day among the parameters is said as people say it. */
+const said = (value: string): string => {
+  const day = parseDate(value);
+  return day === null ? value : showDate(day);
+};
 const fill = (text: string, parameters: Readonly<Record<string, string>>): string =>
-  text.replace(/\{(\w+)\}/g, (_, name: string) => parameters[name] ?? `{${name}}`);
+  text.replace(/\{(\w+)\}/g, (_, name: string) => said(parameters[name] ?? `{${name}}`));
 
 /** The sentence that says what is wrong. */
 export const sentence = (issue: Issue): string => fill(ISSUE_TEXTS[issue.code].says, issue.parameters);

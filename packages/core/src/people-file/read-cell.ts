@@ -1,32 +1,19 @@
-import { parseDate } from '../calendar/local-date.js';
+import { readTypedDate } from '../calendar/typed-date.js';
 import { problem, type Issue } from '../issues/issue.js';
-import { findState } from '../jurisdictions/states.js';
-import { STATE_CODES } from '../jurisdictions/state.js';
+import { stateNamed } from '../jurisdictions/state-named.js';
 import { checkSsn } from '../identity/numbers.js';
 import { plain, type PeopleColumn } from './columns.js';
 
 /** What a cell says, in the form the records keep; or what is wrong with it. Blank cells are not read. */
 export type ReadCell = { readonly value: string | number | boolean } | { readonly issue: Issue };
 
-const MONTH_FIRST = /^(\d{1,2})[/.-](\d{1,2})[/.-](\d{4})$/;
-const pad = (text: string): string => text.padStart(2, '0');
 const YES = ['yes', 'y', 'true', 'x', '1', 'checked'];
 const NO = ['no', 'n', 'false', '0', 'unchecked'];
 /** What spreadsheets write where a formula fails. */
 const FORMULA_ERROR = /^#(N\/A|REF!|VALUE!|DIV\/0!|NAME\?|NUM!|NULL!)/i;
 const LOST_DIGITS = /^\d(\.\d+)?E\+\d+$/i;
 
-/** 2026-10-22 as it is, 10/22/2026 as month, day, year. */
-export function readDay(text: string): string | null {
-  const match = MONTH_FIRST.exec(text);
-  const day = match ? `${match[3] ?? ''}-${pad(match[1] ?? '')}-${pad(match[2] ?? '')}` : text.slice(0, 10);
-  if (!match && !/^\d{4}-\d{2}-\d{2}([T ].*)?$/.test(text)) return null;
-  return parseDate(day);
-}
-
 const number = (text: string): string => text.replace(/[$,\s]/g, '').replace(/%$/, '');
-
-const STATE_NAMES = new Map(STATE_CODES.map((code) => [plain(findState(code)?.name ?? code), code as string]));
 
 export function readCell(column: PeopleColumn, given: string): ReadCell {
   const text = given.trim();
@@ -40,7 +27,7 @@ export function readCell(column: PeopleColumn, given: string): ReadCell {
         ? fail(problem('input.too-long', column.name, { most: String(column.most ?? 200) }))
         : { value: text };
     case 'date': {
-      const day = readDay(text);
+      const day = readTypedDate(text);
       return day === null ? fail(problem('input.not-a-date', column.name, { value: text })) : { value: day };
     }
     case 'amount': {
@@ -69,8 +56,7 @@ export function readCell(column: PeopleColumn, given: string): ReadCell {
       return NO.includes(word) ? { value: false } : fail(problem('file.yes-no', column.name, { value: text }));
     }
     case 'state': {
-      const code = text.toUpperCase();
-      const found = findState(code) ? code : STATE_NAMES.get(plain(text));
+      const found = stateNamed(text);
       return found ? { value: found } : fail(problem('rule.state-unknown', column.name, { state: text }));
     }
     case 'zip': {

@@ -1,7 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { date } from '../calendar/local-date.js';
 import { PEOPLE_COLUMNS, certificateColumns, columnOfHeading, proposeMapping } from './columns.js';
-import { readDay } from './read-cell.js';
 import { readPeople, type Surroundings } from './read-people.js';
 
 const around: Surroundings = {
@@ -141,12 +140,4 @@ describe('a file of people', () => {
     const row = read([GOOD.map((cell, index) => (index === 1 ? '12345678' : cell))]).rows[0];
     expect(row?.person?.ssn).toBe('012345678');
   });
-  it.each([
-    ['2026-10-22', '2026-10-22'],
-    ['2026-10-22T00:00:00Z', '2026-10-22'],
-    ['1/5/2026', '2026-01-05'],
-    ['2026-02-30', null],
-    ['22.10.26', null],
-    ['', null],
-  ])('the day %s', (text, day) => expect(readDay(text)).toBe(day));
 });

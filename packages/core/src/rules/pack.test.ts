@@ -101,7 +101,7 @@ describe('what is wrong with a pack is named, and nothing of it is taken', () =>
     ['another format', { format: 'other', rows: [] }, 'rules.format format'],
     ['no rows', { format: PACK_FORMAT, name: 'x' }, 'rules.format rows'],
     ['an unknown parameter', pack(row({ parameter: 'US.moon' })), 'rules.unknown-parameter rows[0].parameter'],
-    ['a bad date', pack(row({ from: '2027-02-30' })), 'input.not-a-date rows[0].from'],
+    ['a bad date', pack(row({ from: '2027-02-30' })), 'input.not-an-iso-date rows[0].from'],
     ['an empty span', pack(row({ until: '2026-01-01' })), 'rules.span rows[0].until'],
     ['an amount that is none', pack(row({ value: { dollars: 'many' } })), 'rules.bad-value rows[0].value.dollars'],
     ['a rate where an amount belongs', pack(row({ value: { rate: '0.062' } })), 'rules.bad-value rows[0].value'],

@@ -53,9 +53,9 @@ function readRow(given: unknown, path: string, issues: Issue[]): OwnRule[] {
   const before = issues.length;
   const from = parseDate(textOf(given, 'from'));
   const until = given['until'] === null || given['until'] === undefined ? null : parseDate(textOf(given, 'until'));
-  if (!from) issues.push(problem('input.not-a-date', `${path}.from`, { value: String(given['from']) }));
+  if (!from) issues.push(problem('input.not-an-iso-date', `${path}.from`, { value: String(given['from']) }));
   if (given['until'] && !until)
-    issues.push(problem('input.not-a-date', `${path}.until`, { value: String(given['until']) }));
+    issues.push(problem('input.not-an-iso-date', `${path}.until`, { value: String(given['until']) }));
   if (from && until && until <= from)
     issues.push(problem('rules.span', `${path}.until`, { parameter: code, from, until }));
   const publication = given['publication'];

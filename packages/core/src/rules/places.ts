@@ -84,10 +84,10 @@ function readPlace(given: unknown, path: string, issues: Issue[]): OwnPlace[] {
   if (!wages)
     issues.push(problem('input.not-one-of', `${path}.wages`, { value: text('wages'), choices: WAGES.join(', ') }));
   const from = parseDate(text('from'));
-  if (!from) issues.push(problem('input.not-a-date', `${path}.from`, { value: text('from') }));
+  if (!from) issues.push(problem('input.not-an-iso-date', `${path}.from`, { value: text('from') }));
   const until = text('until') === '' ? null : parseDate(text('until'));
   if (text('until') !== '' && !until)
-    issues.push(problem('input.not-a-date', `${path}.until`, { value: text('until') }));
+    issues.push(problem('input.not-an-iso-date', `${path}.until`, { value: text('until') }));
   const resident = percent('resident');
   const nonresident = percent('nonresident');
   const isFee = LOCAL_TAX_KINDS[tax]?.isFee === true;

@@ -1,6 +1,6 @@
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { personIssues } from '@zakat/core/identity/person';
-import { readDay } from '@zakat/core/people-file/read-cell';
+import { readTypedDate } from '@zakat/core/calendar/typed-date';
 import type { LocalDate } from '@zakat/core/calendar/local-date';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
@@ -43,7 +43,7 @@ const errorsIn = (issues: readonly Issue[], field: string): Issue[] =>
 
 function valueOf(field: PersonField, answer: string): string {
   if (field !== 'hiredOn' && field !== 'bornOn') return field === 'state' ? answer.toUpperCase() : answer;
-  const day = readDay(answer);
+  const day = readTypedDate(answer);
   if (day === null) throw refuse([problem('input.not-a-date', field, { value: answer })]);
   return day;
 }

@@ -70,9 +70,9 @@ describe('the payrolls of a client', () => {
     expect(await screen.findByText('30 check dates in 2026, 3 of them moved')).toBeTruthy();
     const line = (await screen.findByText('2026-06-07 to 2026-06-13', { selector: 'details td' })).closest('tr');
     expect([...(line as HTMLTableRowElement).cells].map((cell) => cell.textContent)).toEqual([
-      'Thu 18 Jun 2026',
+      'Thu, Jun 18, 2026',
       '2026-06-07 to 2026-06-13',
-      'Fri 19 Jun 2026',
+      'Fri, Jun 19, 2026',
       'posted',
     ]);
     fireEvent.click(screen.getByRole('button', { name: '2027' }));

@@ -4,7 +4,6 @@ import { useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { depositsQuery, remittancesQuery, usePlanRemittance } from '../../api/resources.js';
-import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
@@ -13,16 +12,18 @@ import type { Working } from '../../kit/working.js';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { agencyAccountPath } from './account-path.js';
 import { useClient } from './client-frame.js';
+import { Day, ShortDay, sayDay, shortDay } from '../../kit/day.js';
+import { DateField } from '../../kit/date-field.js';
 
 type Deposit = Schemas['DepositView'];
 
 const working = (deposit: Deposit): Working => ({
-  title: deposit.due ? `${deposit.familyLabel}, due ${deposit.due}` : deposit.familyLabel,
+  title: deposit.due ? `${deposit.familyLabel}, due ${sayDay(deposit.due)}` : deposit.familyLabel,
   lines: [
     ...deposit.liabilities.map((line) => ({
       label: line.label,
       value: showDollars(cents(line.owed)),
-      how: `check date ${line.liabilityDate}${line.underWay ? `, ${showDollars(cents(line.underWay))} on its way` : ''}`,
+      how: `check date ${shortDay(line.liabilityDate)}${line.underWay ? `, ${showDollars(cents(line.underWay))} on its way` : ''}`,
     })),
     { label: 'Owed', value: showDollars(cents(deposit.owed)), how: deposit.rule, isResult: true },
   ],
@@ -61,12 +62,7 @@ function PlanForm({
           label: `${bank.label}, ending ${bank.accountTail}`,
         }))}
       />
-      <TextInput
-        label="Settles on"
-        w={130}
-        value={settles}
-        onChange={(event) => setSettles(event.currentTarget.value)}
-      />
+      <DateField label="Settles on" w={140} value={settles} onChange={setSettles} />
       <Button type="submit" loading={plan.isPending}>
         Plan the remittance of {showDollars(cents(deposit.owed))}
       </Button>
@@ -200,7 +196,7 @@ export function DepositsPage(): ReactNode {
                     <tr key={row.id} className="go" onClick={() => void navigate(`/remittances/${row.id}`)}>
                       <td>
                         <Link to={`/remittances/${row.id}`}>
-                          <Day day={row.settles} />
+                          <ShortDay day={row.settles} />
                         </Link>
                       </td>
                       <td>{row.familyLabel}</td>

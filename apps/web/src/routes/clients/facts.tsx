@@ -3,7 +3,6 @@ import { CLIENT_FACTS } from '@zakat/core/facts/client-facts';
 import type { ReactNode } from 'react';
 import { sessionQuery, useSaveClient } from '../../api/resources.js';
 import { useAddClientFact } from '../../api/set-up.js';
-import { Day } from '../../kit/day.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
 import { IdentityForm } from '../identity-form.js';
 import { CheckSamples } from './check-samples.js';
@@ -12,6 +11,7 @@ import { Prenotes } from './prenotes.js';
 import { TaxAccounts } from './tax-accounts.js';
 import { CLIENT_FIELDS } from './client-fields.js';
 import { useClient } from './client-frame.js';
+import { Day, sayDay } from '../../kit/day.js';
 
 const SHOWN = CLIENT_FACTS.kinds.map((kind) => kind.kind).filter((kind) => kind !== 'pay-item' && kind !== 'enrolment');
 
@@ -71,7 +71,7 @@ export function FactsPage(): ReactNode {
                 <span key={check.end}>
                   {index > 0 && ', '}
                   <Day day={check.checkDate} />
-                  {check.movedFrom && ` (moved from ${check.movedFrom})`}
+                  {check.movedFrom && ` (moved from ${sayDay(check.movedFrom)})`}
                 </span>
               ))}
               .

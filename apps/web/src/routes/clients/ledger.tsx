@@ -9,6 +9,7 @@ import { Waiting } from '../../kit/waiting.js';
 import { JobCosts } from '../payroll/job-costs.js';
 import { useClient } from './client-frame.js';
 import { PeriodPicker, periodLabel, usePeriod } from './period.js';
+import { shortDay } from '../../kit/day.js';
 
 const CAUSES: Readonly<Record<string, string>> = {
   payroll: 'payroll',
@@ -78,8 +79,8 @@ export function LedgerPage(): ReactNode {
                   <tbody>
                     {rows.map((row) => (
                       <tr key={row.id}>
-                        <td>{row.liabilityDate}</td>
-                        <td>{row.effectiveDate}</td>
+                        <td>{shortDay(row.liabilityDate)}</td>
+                        <td>{shortDay(row.effectiveDate)}</td>
                         <td>{row.label}</td>
                         <td>{row.employee ?? 'all, on the total'}</td>
                         <td>

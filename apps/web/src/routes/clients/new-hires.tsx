@@ -2,9 +2,9 @@ import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { newHiresQuery, useReportNewHires } from '../../api/set-up.js';
-import { Day } from '../../kit/day.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
+import { ShortDay, shortDay } from '../../kit/day.js';
 
 /** Gives a file to the browser to keep. */
 function hand(fileName: string, content: string): void {
@@ -41,15 +41,15 @@ export function NewHires({ clientId }: { readonly clientId: string }): ReactNode
           {rows.map((row) => (
             <tr key={row.employeeId}>
               <td className="nowrap" title={row.rule}>
-                <Day day={row.due} />
+                <ShortDay day={row.due} />
               </td>
               <td>{row.name}</td>
               <td>{row.state}</td>
-              <td>{row.hiredOn}</td>
+              <td>{shortDay(row.hiredOn)}</td>
               <td>
                 {row.reportedOn !== null ? (
                   <>
-                    <Status word="reported" /> {row.reportedOn}
+                    <Status word="reported" /> {shortDay(row.reportedOn)}
                   </>
                 ) : row.missing.length > 0 ? (
                   <span className="tag-wait">needs {row.missing.join(', ')}</span>

@@ -2,8 +2,8 @@ import { payCalendar, scheduleOf } from '@zakat/core/facts/schedule';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client.js';
-import { Day } from '../../kit/day.js';
 import { Status } from '../../kit/status.js';
+import { Day, ShortDay, shortDay } from '../../kit/day.js';
 
 interface Props {
   readonly client: Schemas['ClientView'];
@@ -64,9 +64,9 @@ export function PayCalendar({ client, payrolls, year }: Props): ReactNode {
                     <Day day={checkDate} />
                   </td>
                   <td>
-                    {start} to {end}
+                    {shortDay(start)} to {shortDay(end)}
                   </td>
-                  <td>{movedFrom !== null && <Day day={movedFrom} />}</td>
+                  <td>{movedFrom !== null && <ShortDay day={movedFrom} />}</td>
                   <td>
                     {made && (
                       <Link to={`/payrolls/${made.id}`}>

@@ -6,15 +6,16 @@ import type { ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { nextPayrollQuery, payrollsQuery, sessionQuery, useCreatePayroll } from '../../api/resources.js';
-import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
 import { PayCalendar } from './pay-calendar.js';
+import { Day, shortDay } from '../../kit/day.js';
+import { DateField } from '../../kit/date-field.js';
 
-const isDay = (value: string): string | null => (parseDate(value) ? null : 'Write a day like 2026-10-30.');
+const isDay = (value: string): string | null => (parseDate(value) ? null : 'Type month, day and year, like 10/30/2026.');
 
 function NewPayroll({
   clientId,
@@ -34,6 +35,11 @@ function NewPayroll({
     },
     validate: { periodStart: isDay, periodEnd: isDay, checkDate: isDay },
   });
+  const day = (name: 'periodStart' | 'periodEnd' | 'checkDate') => ({
+    value: form.values[name],
+    error: form.errors[name],
+    onChange: (value: string) => form.setFieldValue(name, value),
+  });
   return (
     <form
       onSubmit={form.onSubmit((values) =>
@@ -42,9 +48,9 @@ function NewPayroll({
     >
       <p className="note">{suggestion.why}</p>
       <div className="actions" style={{ alignItems: 'flex-start' }}>
-        <TextInput label="Period from" w={130} {...form.getInputProps('periodStart')} />
-        <TextInput label="to" w={130} {...form.getInputProps('periodEnd')} />
-        <TextInput label="Check date" w={130} {...form.getInputProps('checkDate')} />
+        <DateField label="Period from" w={140} {...day('periodStart')} />
+        <DateField label="to" w={140} {...day('periodEnd')} />
+        <DateField label="Check date" w={140} {...day('checkDate')} />
         <NativeSelect
           label="Kind"
           data={[
@@ -111,7 +117,7 @@ export function PayrollsPage(): ReactNode {
                         </Link>
                       </td>
                       <td>
-                        {row.periodStart} to {row.periodEnd}
+                        {shortDay(row.periodStart)} to {shortDay(row.periodEnd)}
                       </td>
                       <td>{row.kind}</td>
                       <td>

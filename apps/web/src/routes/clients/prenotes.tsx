@@ -3,9 +3,9 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { prenotesQuery, usePlanPrenotes } from '../../api/direct-deposits.js';
-import { Day } from '../../kit/day.js';
 import { Waiting } from '../../kit/waiting.js';
 import { DepositFile, PlanFile, standingWords } from '../direct-deposit/deposit-file.js';
+import { Day } from '../../kit/day.js';
 
 /** The accounts of the client's people that receive pay, and the entries that try them out. */
 export function Prenotes({ client }: { readonly client: Schemas['ClientView'] }): ReactNode {

@@ -8,6 +8,7 @@ import { Problems, RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
+import { sayDay } from '../../kit/day.js';
 
 function Proof({ proof }: { readonly proof: Schemas['ProofView'] }): ReactNode {
   const act = useProofAct();
@@ -21,7 +22,7 @@ function Proof({ proof }: { readonly proof: Schemas['ProofView'] }): ReactNode {
           <Link to={`/employees/${proof.employeeId}`}>{proof.employeeName}</Link>: {proof.name}
         </span>
         <small>
-          agreed by {proof.agreedBy} for {proof.checkDate}, computed again for {proof.computedFor}
+          agreed by {proof.agreedBy} for {sayDay(proof.checkDate)}, computed again for {sayDay(proof.computedFor)}
         </small>
       </h2>
       <p className="sub">

@@ -5,6 +5,7 @@ import type { Schemas } from '../../api/client.js';
 import { useQuestionAct } from '../../api/set-up.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
+import { shortDay } from '../../kit/day.js';
 
 /** One question on its way: asked, answered in the client's words, accepted by a second person. */
 export function QuestionLine({
@@ -62,7 +63,7 @@ export function QuestionLine({
         <button type="button" className="plain" onClick={() => go('withdraw')}>
           withdraw
         </button>
-        <span className="soft nowrap">chase {question.chaseOn}</span>
+        <span className="soft nowrap">follow up {shortDay(question.chaseOn)}</span>
       </div>
     </div>
   );

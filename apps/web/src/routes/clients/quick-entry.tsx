@@ -2,7 +2,7 @@ import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { checkSsn } from '@zakat/core/identity/numbers';
 import { fix, sentence } from '@zakat/core/issues/issue';
-import { readDay } from '@zakat/core/people-file/read-cell';
+import { readTypedDate } from '@zakat/core/calendar/typed-date';
 import { useRef, useState, type FormEvent, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client.js';
@@ -49,8 +49,8 @@ export function QuickEntry({
         ...rest,
         number: draft.number.trim() || nextNumber,
         kind: kind as 'employee',
-        hiredOn: hiredOn.trim() === '' ? null : (readDay(hiredOn.trim()) ?? hiredOn),
-        bornOn: bornOn.trim() === '' ? null : (readDay(bornOn.trim()) ?? bornOn),
+        hiredOn: hiredOn.trim() === '' ? null : (readTypedDate(hiredOn.trim()) ?? hiredOn),
+        bornOn: bornOn.trim() === '' ? null : (readTypedDate(bornOn.trim()) ?? bornOn),
         middleName: '',
         suffix: '',
         street: '',
@@ -63,7 +63,7 @@ export function QuickEntry({
             ? [
                 {
                   kind: 'place',
-                  from: readDay(hiredOn.trim()) ?? session?.today ?? '',
+                  from: readTypedDate(hiredOn.trim()) ?? session?.today ?? '',
                   value: { work: client.state, residence: client.state },
                 },
               ]

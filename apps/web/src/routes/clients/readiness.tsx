@@ -7,7 +7,6 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { sessionQuery } from '../../api/resources.js';
 import { questionsQuery, readinessQuery, useAskQuestions, usePassGap } from '../../api/set-up.js';
-import { Day } from '../../kit/day.js';
 import { LetPass } from '../../kit/let-pass.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
@@ -16,6 +15,7 @@ import { useClient } from './client-frame.js';
 import { NewHires } from './new-hires.js';
 import { SignIns } from './sign-ins.js';
 import { QuestionLine } from './question-line.js';
+import { ShortDay } from '../../kit/day.js';
 
 type Gap = Schemas['GapView'];
 const MOVES: Readonly<Record<Gap['move'], string>> = { client: 'the client', firm: 'us', agency: 'the agency' };
@@ -69,7 +69,7 @@ function Gaps({
       <tbody>
         {gaps.map((gap) => (
           <tr key={`${gap.personId ?? ''} ${gap.key}`}>
-            <td className="nowrap">{gap.by ? <Day day={gap.by} /> : <span className="soft">no day set</span>}</td>
+            <td className="nowrap">{gap.by ? <ShortDay day={gap.by} /> : <span className="soft">no day set</span>}</td>
             <td>{gap.personId === null ? 'the business' : gap.who}</td>
             <td>
               {gap.says} <Link to={placeOf(gap, clientId)}>{gap.fix}</Link>

@@ -3,12 +3,12 @@ import { useEffect, useRef, type ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { formsQuery, useCreateFiling } from '../../api/resources.js';
-import { Day } from '../../kit/day.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
 import { usePeriod, type Period } from './period.js';
+import { Day } from '../../kit/day.js';
 
 type Form = Schemas['FormOwed'];
 

@@ -14,6 +14,8 @@ import { wayBack } from '../../kit/way-back.js';
 import { percentEcho } from '../fact-forms/fact-value.js';
 import { useDraft } from '../fact-forms/use-draft.js';
 import { unemploymentAgency } from './account-path.js';
+import { shortDay } from '../../kit/day.js';
+import { DateField } from '../../kit/date-field.js';
 
 const AGENCY_CHOICES = Object.entries(AGENCIES).map(([code, agency]) => ({ value: code, label: agency.name }));
 const sorted = [...AGENCY_CHOICES].sort((a, b) => (a.label < b.label ? -1 : 1));
@@ -139,11 +141,11 @@ function AccountForm({
           onChange={(event) => setDraft({ ...draft, depositFrequency: event.currentTarget.value })}
         />
       )}
-      <TextInput
+      <DateField
         label="From"
         value={draft.from}
         error={errorOf('from')}
-        onChange={(event) => setDraft({ ...draft, from: event.currentTarget.value })}
+        onChange={(from) => setDraft({ ...draft, from })}
       />
       <Checkbox
         className="check-field"
@@ -199,7 +201,7 @@ export function TaxAccounts({ client }: { readonly client: Schemas['ClientView']
               </td>
               <td>{account.rateInWords ?? ''}</td>
               <td>{frequencyLabel(account.agency, account.depositFrequency ?? '')}</td>
-              <td>{account.from}</td>
+              <td>{shortDay(account.from)}</td>
             </tr>
           ))}
         </tbody>

@@ -3,12 +3,12 @@ import { useQuery } from '@tanstack/react-query';
 import type { FormEvent, ReactNode } from 'react';
 import { ownClientQuery, useAnswerOwn } from '../../api/contacts.js';
 import type { Schemas } from '../../api/client.js';
-import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useDraft } from '../fact-forms/use-draft.js';
+import { Day, ShortDay } from '../../kit/day.js';
 
 type Asked = Schemas['AskedOfClient'];
 
@@ -71,7 +71,7 @@ function Done({ done }: { readonly done: readonly Schemas['DoneForClient'][] }):
         {done.map((row, index) => (
           <tr key={index}>
             <td className="nowrap">
-              <Day day={row.day} />
+              <ShortDay day={row.day} />
             </td>
             <td>{row.what}</td>
             <td>{row.to}</td>

@@ -3,10 +3,10 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { directDepositSlipQuery, useDirectDepositAct } from '../../api/direct-deposits.js';
-import { Day } from '../../kit/day.js';
 import { FetchedSlip } from '../../kit/fetched-slip.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
+import { Day } from '../../kit/day.js';
 
 type File = Schemas['DirectDepositRow'];
 

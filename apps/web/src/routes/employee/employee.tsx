@@ -7,7 +7,6 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { clientQuery, employeeQuery, sessionQuery, useReveal, useSaveEmployee } from '../../api/resources.js';
 import { crossingsQuery, useAddFact } from '../../api/set-up.js';
-import { Day } from '../../kit/day.js';
 import { LifeLine, type LifeMark } from '../../kit/life-line.js';
 import { Waiting } from '../../kit/waiting.js';
 import type { FormFact } from '../fact-forms/fact-form.js';
@@ -16,6 +15,7 @@ import { IdentityForm, type IdentityField } from '../identity-form.js';
 import { StateCertificates } from './state-certificates.js';
 import { Trial } from './trial.js';
 import { standingFields } from './standing-fields.js';
+import { Day, sayDay } from '../../kit/day.js';
 
 const FIELDS: readonly IdentityField[] = [
   { name: 'number', label: 'Number', max: 12, help: 'May be changed; old checks keep to the person' },
@@ -117,7 +117,7 @@ function Page({ data }: { readonly data: Person }): ReactNode {
             </button>
           )}
           <br />
-          {data.hiredOn ? `hired ${data.hiredOn}` : 'hire date missing'}
+          {data.hiredOn ? `hired ${sayDay(data.hiredOn)}` : 'hire date missing'}
           {data.isRetirementPlan ? ', in the retirement plan' : ''}
         </p>
       </div>

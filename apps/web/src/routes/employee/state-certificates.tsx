@@ -3,6 +3,7 @@ import { findState } from '@zakat/core/jurisdictions/states';
 import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { FactForm, type FormFact } from '../fact-forms/fact-form.js';
+import { shortDay } from '../../kit/day.js';
 
 interface Props {
   readonly person: Schemas['EmployeeView'];
@@ -60,7 +61,7 @@ export function StateCertificates(props: Props): ReactNode {
                           </span>
                         )}
                       </span>
-                      {stored && <span className="soft nowrap">from {stored.from}</span>}
+                      {stored && <span className="soft nowrap">from {shortDay(stored.from)}</span>}
                       {opened !== state && (
                         <button
                           type="button"

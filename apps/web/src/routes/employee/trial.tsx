@@ -6,13 +6,13 @@ import { useState, type FormEvent, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { trialQuery, useKeepProof } from '../../api/set-up.js';
 import { useCalc } from '../../calc/use-calc.js';
-import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { useWorking } from '../../kit/working.js';
 import { accountPath } from '../clients/account-path.js';
 import type { FormFact } from '../fact-forms/fact-form.js';
 import { TITLES } from '../payroll/titles.js';
+import { Day } from '../../kit/day.js';
 
 interface Props {
   readonly clientId: string;

@@ -2,13 +2,14 @@ import { Button, TextInput } from '@mantine/core';
 import type { FactKind } from '@zakat/core/facts/fact-kind';
 import { isAsked, type FactField } from '@zakat/core/facts/field';
 import { fix, sentence, type Issue } from '@zakat/core/issues/issue';
-import { readDay } from '@zakat/core/people-file/read-cell';
+import { readTypedDate } from '@zakat/core/calendar/typed-date';
 import { useEffect, useRef, useState, type ReactNode } from 'react';
 import { Refused } from '../../api/client.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { FieldInput } from './field-input.js';
 import { typedFrom, valueFrom, type Typed } from './fact-value.js';
 import { useDraft } from './use-draft.js';
+import { DateField } from '../../kit/date-field.js';
 
 export interface FormFact {
   readonly kind: string;
@@ -60,7 +61,7 @@ export function FactForm(props: Props): ReactNode {
   const form = useRef<HTMLFormElement>(null);
   const value = wrap(valueFrom(fields, draft.typed));
   const issues = check(value);
-  const from = readDay(draft.from) ?? '';
+  const from = readTypedDate(draft.from) ?? '';
   const errors: Record<string, string> = {};
   if (wasTried) for (const issue of issues) errors[tailOf(issue.field)] ??= `${sentence(issue)} ${fix(issue)}`;
   if (error instanceof Refused)
@@ -110,12 +111,12 @@ export function FactForm(props: Props): ReactNode {
             onChange={(next) => setDraft({ ...draft, typed: { ...draft.typed, [field.name]: next } })}
           />
         ))}
-        <TextInput
+        <DateField
           label="From"
           value={draft.from}
-          error={wasTried && from === '' ? 'Write it like 2026-01-31.' : undefined}
+          error={wasTried && from === '' ? 'Type month, day and year, like 01/31/2026.' : undefined}
           description={from === '' ? undefined : fromWords(from, today)}
-          onChange={(event) => setDraft({ ...draft, from: event.currentTarget.value })}
+          onChange={(day) => setDraft({ ...draft, from: day })}
         />
       </div>
       {isSound && (

@@ -4,6 +4,7 @@ import { COUNTED_FROM, countedFrom } from '@zakat/core/facts/pay-line-facts';
 import type { FactField } from '@zakat/core/facts/field';
 import { useState, type ReactNode } from 'react';
 import { FactForm, type FormFact } from './fact-form.js';
+import { shortDay } from '../../kit/day.js';
 
 export interface SheetFact extends FormFact {
   readonly sentence: string;
@@ -64,7 +65,7 @@ export function FactSheet(props: Props): ReactNode {
                 {own.map((fact) => (
                   <div key={kinds.slotOf(fact)} className="fact-line">
                     <span>{fact.sentence}</span>
-                    <span className="soft nowrap">from {fact.from}</span>
+                    <span className="soft nowrap">from {shortDay(fact.from)}</span>
                     <button
                       type="button"
                       className="plain"
@@ -93,7 +94,7 @@ export function FactSheet(props: Props): ReactNode {
                 {coming.map((fact) => (
                   <div key={`${fact.from} ${fact.sentence}`} className="fact-line pencil">
                     <span>{fact.sentence}</span>
-                    <span className="nowrap">from {fact.from}, still to come</span>
+                    <span className="nowrap">from {shortDay(fact.from)}, still to come</span>
                   </div>
                 ))}
                 {own.length === 0 && coming.length === 0 && !isOpen && (

@@ -1,6 +1,7 @@
+import { stateNamed } from '@zakat/core/jurisdictions/state-named';
 import { isAsked, type FactField } from '@zakat/core/facts/field';
 import { parsePercent, ratePerThousand } from '@zakat/core/money/rate';
-import { readDay } from '@zakat/core/people-file/read-cell';
+import { readTypedDate } from '@zakat/core/calendar/typed-date';
 
 /** What is typed in a form of a fact: text, yes or no, or rows of the same. */
 export type Typed = Readonly<Record<string, string | boolean | readonly Typed[]>>;
@@ -47,9 +48,9 @@ function storedText(field: FactField, text: string): unknown {
     case 'whole':
       return /^\d+$/.test(trimmed) ? Number(trimmed) : trimmed;
     case 'date':
-      return readDay(trimmed) ?? trimmed;
+      return readTypedDate(trimmed) ?? trimmed;
     case 'state':
-      return trimmed.toUpperCase();
+      return stateNamed(trimmed) ?? trimmed;
     default:
       return trimmed;
   }

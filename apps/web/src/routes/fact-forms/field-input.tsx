@@ -1,6 +1,8 @@
 import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core';
 import type { FactField } from '@zakat/core/facts/field';
 import type { ReactNode } from 'react';
+import { DateField } from '../../kit/date-field.js';
+import { TYPINGS, TypedField } from '../../kit/typed-field.js';
 import { percentEcho, type Typed } from './fact-value.js';
 import { itemChoices } from './item-choices.js';
 
@@ -55,14 +57,17 @@ export function FieldInput({ field, id, value, error, errors, onChange }: Props)
           onChange={onChange}
         />
       );
+    case 'date':
+      return <DateField {...common} value={text} onChange={onChange} />;
+    case 'amount':
+    case 'state':
+      return <TypedField {...common} typing={TYPINGS[field.kind]} value={text} onChange={onChange} />;
     default:
       return (
         <TextInput
           {...common}
           value={text}
           autoComplete="off"
-          {...(field.kind === 'date' ? { placeholder: 'year-month-day' } : {})}
-          {...(field.kind === 'state' ? { maxLength: 2, styles: { input: { textTransform: 'uppercase' } } } : {})}
           onChange={(event) => onChange(event.currentTarget.value)}
         />
       );

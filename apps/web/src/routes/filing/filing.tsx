@@ -4,7 +4,6 @@ import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { filingQuery, filingSlipQuery, useFilingAct } from '../../api/resources.js';
-import { Day } from '../../kit/day.js';
 import { FetchedSlip } from '../../kit/fetched-slip.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
@@ -14,6 +13,7 @@ import { EnteredAmounts } from './entered-amounts.js';
 import { ReturnLines } from './return-lines.js';
 import { Signature } from './signature.js';
 import { WageStatements } from './wage-statements.js';
+import { Day, sayDay } from '../../kit/day.js';
 
 type Filing = Schemas['FilingView'];
 
@@ -120,7 +120,7 @@ export function FilingPage(): ReactNode {
               ? 'These are the figures as they were checked.'
               : 'These figures follow the ledger until they are checked.'}
             {data.submissionId ? ` Submission ${data.submissionId}.` : ''}
-            {data.balance?.on ? ` Its balance is paid from ${data.balance.from ?? ''}, on ${data.balance.on}.` : ''}
+            {data.balance?.on ? ` Its balance is paid from ${data.balance.from ?? ''}, on ${sayDay(data.balance.on)}.` : ''}
             {data.laterDue ? ' Everything was deposited on time, so it may be filed until ' : ''}
             {data.laterDue && <Day day={data.laterDue} />}
             {data.laterDue ? '.' : ''}

@@ -3,9 +3,9 @@ import { quarterOf } from '@zakat/core/calendar/quarter';
 import { yearOf } from '@zakat/core/calendar/local-date';
 import { parsePeriod } from '@zakat/core/filings/period';
 import type { Schemas } from '../../api/client.js';
-import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import type { Working } from '../../kit/working.js';
+import { ShortDay } from '../../kit/day.js';
 
 type Filing = Schemas['FilingView'];
 type Line = Schemas['ReturnLineView'];
@@ -50,7 +50,7 @@ function ScheduleTable({ table, isPencil }: { readonly table: Table; readonly is
                   {kind === 'amount' ? (
                     <Figure amount={Number(row[index])} isPencil={isPencil} />
                   ) : kind === 'day' ? (
-                    <Day day={String(row[index])} />
+                    <ShortDay day={String(row[index])} />
                   ) : (
                     row[index]
                   )}

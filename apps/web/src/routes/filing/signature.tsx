@@ -5,6 +5,7 @@ import { cents, showDollars } from '@zakat/core/money/cents';
 import type { Schemas } from '../../api/client.js';
 import { clientQuery, useFilingAct } from '../../api/resources.js';
 import { RefusedNote } from '../../kit/problems.js';
+import { DateField } from '../../kit/date-field.js';
 
 type Filing = Schemas['FilingView'];
 
@@ -45,7 +46,7 @@ export function Signature({ filing }: { readonly filing: Filing }): ReactNode {
               onChange={(event) => setBank(event.currentTarget.value)}
               data={banks.map((bank) => ({ value: bank.id, label: `${bank.label}, ending ${bank.accountTail}` }))}
             />
-            <TextInput label="On" w={120} value={on} onChange={(event) => setOn(event.currentTarget.value)} />
+            <DateField label="On" w={140} value={on} onChange={setOn} />
           </>
         )}
         <Button type="submit" loading={act.isPending}>

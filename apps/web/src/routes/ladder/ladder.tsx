@@ -5,11 +5,11 @@ import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { ladderQuery, sessionQuery } from '../../api/resources.js';
-import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { Runway } from '../../kit/runway.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
+import { Day, ShortDay, shortDay } from '../../kit/day.js';
 
 type Rung = Schemas['Rung'];
 const RUNWAY_DAYS = 42;
@@ -24,11 +24,11 @@ function RungRow({ rung }: { readonly rung: Rung }): ReactNode {
       <td className="when">{rung.sendBy === null ? 'no date' : <Day day={rung.sendBy} />}</td>
       <td className="due">
         {rung.due === null ? null : rung.isLate ? (
-          `the moment has passed; due ${rung.due}`
+          `the moment has passed; due ${rung.due === null ? 'on no known date' : shortDay(rung.due)}`
         ) : rung.sendBy === rung.due ? (
           'the same day'
         ) : (
-          <Day day={rung.due} />
+          <ShortDay day={rung.due} />
         )}
       </td>
       <td>

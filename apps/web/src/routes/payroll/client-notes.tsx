@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { clientQuery } from '../../api/resources.js';
+import { shortDay } from '../../kit/day.js';
 
 /** What was noted about the client, in view while its people are paid: dated and signed. */
 export function ClientNotes({ clientId }: { readonly clientId: string }): ReactNode {
@@ -13,7 +14,7 @@ export function ClientNotes({ clientId }: { readonly clientId: string }): ReactN
         <li key={`${note.from} ${note.sentence}`}>
           {note.sentence}{' '}
           <span className="soft">
-            {note.recordedBy}, {note.from}
+            {note.recordedBy}, {shortDay(note.from)}
           </span>
         </li>
       ))}

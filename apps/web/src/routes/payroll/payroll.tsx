@@ -7,7 +7,6 @@ import type { Schemas } from '../../api/client.js';
 import { payrollQuery, useDiscardPayroll, usePayrollAct } from '../../api/resources.js';
 import { itemCodes, jobNames } from '../../calc/sheet-row.js';
 import { USUAL_WORDS, asWord } from '../../calc/short-line.js';
-import { Day } from '../../kit/day.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { ReleaseSlip } from '../../kit/release-slip.js';
 import { Status } from '../../kit/status.js';
@@ -22,6 +21,7 @@ import { Closed, NotUnderstood, Notes } from './payroll-notes.js';
 import { PayrollSheet } from './sheet.js';
 import { useSheet } from './use-sheet.js';
 import { WithheldElsewhere } from './withheld-elsewhere.js';
+import { Day, shortDay } from '../../kit/day.js';
 
 type Payroll = Schemas['PayrollView'];
 const SAVED: Readonly<Record<string, string>> = {
@@ -244,7 +244,7 @@ export function PayrollPage(): ReactNode {
             <p className="beside">
               <Status word={data.status} />
               <br />
-              {data.kind}, {data.periodStart} to {data.periodEnd}
+              {data.kind}, {shortDay(data.periodStart)} to {shortDay(data.periodEnd)}
             </p>
           </div>
           <Work key={`${data.id} ${data.status} ${round}`} payroll={data} onReload={reload} />

@@ -2,6 +2,7 @@ import { cents, showDollars } from '@zakat/core/money/cents';
 import { parseDate, showDate } from '@zakat/core/calendar/local-date';
 import type { Schemas } from '../../api/client.js';
 import type { Slip } from '../../kit/release-slip.js';
+import { sayDay } from '../../kit/day.js';
 
 /** The slip of a posting: what the ledger will hold, and that it stays. */
 export function postingSlip(payroll: Schemas['PayrollView'], reason: string): Slip {
@@ -24,7 +25,7 @@ export function postingSlip(payroll: Schemas['PayrollView'], reason: string): Sl
     title: `Payroll of ${payroll.clientName}`,
     act: 'release',
     figures: [
-      { label: 'Check date', value: checkDate ? showDate(checkDate) : payroll.checkDate },
+      { label: 'Check date', value: sayDay(payroll.checkDate) },
       { label: 'Gross', value: money(payroll.gross) },
       { label: 'Net to people', value: money(payroll.net) },
       { label: 'Taxes withheld', value: money(withheld) },

@@ -1,9 +1,9 @@
 import { TextInput } from '@mantine/core';
-import { readDay } from '@zakat/core/people-file/read-cell';
 import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { useRecordPaid, useUnrecordPaid } from '../../api/resources.js';
 import { EntryForm } from '../../kit/entry-form.js';
+import { DateField } from '../../kit/date-field.js';
 
 type Remittance = Pick<Schemas['RemittanceView'], 'id' | 'version'>;
 
@@ -26,19 +26,13 @@ export function RecordPaid({
       error={record.error}
       onSave={() =>
         record.mutate(
-          { version: remittance.version, paidOn: readDay(paidOn) ?? paidOn, confirmation },
+          { version: remittance.version, paidOn, confirmation },
           { onSuccess: onClose },
         )
       }
       onClose={onClose}
     >
-      <TextInput
-        label="Paid on"
-        placeholder="10/30/2026"
-        value={paidOn}
-        autoFocus
-        onChange={(event) => setPaidOn(event.currentTarget.value)}
-      />
+      <DateField label="Paid on" value={paidOn} autoFocus onChange={setPaidOn} />
       <TextInput
         label="Confirmation or check number"
         maxLength={60}

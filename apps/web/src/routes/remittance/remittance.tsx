@@ -4,13 +4,13 @@ import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { remittanceQuery, remittanceSlipQuery, useRemittanceAct } from '../../api/resources.js';
-import { Day } from '../../kit/day.js';
 import { FetchedSlip } from '../../kit/fetched-slip.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { RecordPaid, UnrecordPaid } from './record-paid.js';
+import { Day, ShortDay } from '../../kit/day.js';
 
 type Remittance = Schemas['RemittanceView'];
 
@@ -125,7 +125,7 @@ export function RemittancePage(): ReactNode {
                     <tr key={`${item.tax} ${item.liabilityDate}`}>
                       <td>{item.label}</td>
                       <td>
-                        <Day day={item.liabilityDate} />
+                        <ShortDay day={item.liabilityDate} />
                       </td>
                       <td className="num">
                         <Figure amount={item.amount} isPencil={isPencil} />

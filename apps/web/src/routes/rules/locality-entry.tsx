@@ -6,6 +6,7 @@ import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { useProposeRulePack } from '../../api/resources.js';
 import { EntryForm } from '../../kit/entry-form.js';
+import { DateField } from '../../kit/date-field.js';
 
 const STATES = STATE_CODES.map((code) => ({ value: code, label: findState(code)?.name ?? code }));
 const TAXES = Object.entries(LOCAL_TAX_KINDS).map(([value, { label }]) => ({ value, label: `${label} (${value})` }));
@@ -110,7 +111,7 @@ export function LocalityEntry({ state, today, onClose }: Props): ReactNode {
           {field('exemption', 'Exemption a year', 'For each exemption claimed')}
         </>
       )}
-      {field('from', 'From', 'year-month-day')}
+      <DateField label="From" value={draft['from'] ?? ''} onChange={(from) => setDraft({ ...draft, from })} />
       {field('publication', 'Publication', 'Ordinance, register or notice with the rate')}
       {field('publisher', 'Publisher')}
       {field('edition', 'Edition')}

@@ -4,12 +4,12 @@ import type { ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { rulePackQuery, sessionQuery, useRulePackAct } from '../../api/resources.js';
-import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { packWord } from './pack-word.js';
+import { ShortDay } from '../../kit/day.js';
 
 const MOST_CHANGES = 200;
 
@@ -88,7 +88,7 @@ function Effects({ rows }: { readonly rows: readonly Schemas['RuleEffectRow'][] 
               )}
             </td>
             <td className="nowrap">
-              <Day day={row.checkDate} />
+              <ShortDay day={row.checkDate} />
             </td>
             <td className="num">{row.people}</td>
             <td className="num">{row.moved === 0 ? '–' : row.moved}</td>
@@ -135,7 +135,7 @@ function Changes({ rows }: { readonly rows: readonly Schemas['RuleChangeRow'][] 
             <tr key={index}>
               <td>{row.label}</td>
               <td className="nowrap">
-                <Day day={row.from} />
+                <ShortDay day={row.from} />
               </td>
               <td className="soft">{row.path}</td>
               <td className="num">{row.before}</td>

@@ -11,12 +11,12 @@ import {
   sessionQuery,
   useProposeRulePack,
 } from '../../api/resources.js';
-import { Day } from '../../kit/day.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { LocalityEntry } from './locality-entry.js';
 import { packWord } from './pack-word.js';
+import { ShortDay } from '../../kit/day.js';
 
 /** Reads a chosen file as a pack; a file that is no JSON is told before anything is sent. */
 async function packIn(file: File): Promise<Record<string, unknown> | null> {
@@ -152,9 +152,9 @@ function Rows({ rows }: { readonly rows: readonly Schemas['RuleRow'][] }): React
               <span className="soft">{row.parameter}</span>
             </td>
             <td className="nowrap">
-              <Day day={row.from} />
+              <ShortDay day={row.from} />
             </td>
-            <td className="nowrap">{row.until === null ? '' : <Day day={dayBefore(row.until)} />}</td>
+            <td className="nowrap">{row.until === null ? '' : <ShortDay day={dayBefore(row.until)} />}</td>
             <td className="wrap" style={{ maxWidth: 300 }}>
               {row.value.length > 130 ? `${row.value.slice(0, 130)}…` : row.value}
             </td>

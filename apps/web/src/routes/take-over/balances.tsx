@@ -2,10 +2,10 @@ import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { useMapBalances, useUploadBalances } from '../../api/take-overs.js';
 import { ColumnMapping } from '../../kit/column-mapping.js';
-import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { FileChoice } from '../../kit/file-choice.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
+import { ShortDay } from '../../kit/day.js';
 
 type TakeOver = Schemas['TakeOverView'];
 interface Props {
@@ -66,10 +66,10 @@ function Days({ takeOver }: Props): ReactNode {
           <tr key={`${line.from} ${line.day}`}>
             <td>
               {line.from === line.day ? (
-                <Day day={line.day} />
+                <ShortDay day={line.day} />
               ) : (
                 <>
-                  the quarter to <Day day={line.day} />
+                  the quarter to <ShortDay day={line.day} />
                 </>
               )}
             </td>

@@ -6,6 +6,8 @@ import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { useDraft } from '../fact-forms/use-draft.js';
 import { distanceOf, draftOf, faultOf, inputsOf, keyOf, type TypedFigure } from './reported-draft.js';
+import { shortDay } from '../../kit/day.js';
+import { DateField } from '../../kit/date-field.js';
 
 type TakeOver = Schemas['TakeOverView'];
 type FigureLine = Schemas['FigureView'];
@@ -42,15 +44,13 @@ function Line({ figure, typed, isOpen, isShown, onChange }: LineProps): ReactNod
       <td className="typed">
         {figure.kind === 'paid' &&
           (isOpen ? (
-            <TextInput
+            <DateField
               aria-label={`Last deposit of ${figure.label}, quarter ${figure.quarter}`}
-              placeholder="year-month-day"
               value={typed.day}
-              autoComplete="off"
-              onChange={(event) => onChange({ ...typed, day: event.currentTarget.value })}
+              onChange={(day) => onChange({ ...typed, day })}
             />
           ) : (
-            (figure.day ?? '')
+            shortDay(figure.day ?? '')
           ))}
       </td>
       <td className="num">

@@ -199,7 +199,7 @@ function readCheck(reader: Reader, year: JsonObject, people: ReadonlySet<string>
   const voided = reader.has('void') ? reader.date('void') : null;
   if (!checkDate || !periodStart || !periodEnd) return [];
   if (checkDate.slice(0, 4) !== String(year['year']))
-    issues.push(problem('input.not-a-date', `${reader.path}.checkDate`, { value: checkDate }));
+    issues.push(problem('input.not-an-iso-date', `${reader.path}.checkDate`, { value: checkDate }));
   const said = reader.raw('payFrequency') ?? year['payFrequency'];
   const payFrequency = said ?? frequencyOf(periodStart, periodEnd);
   if (payFrequency === null)

@@ -165,7 +165,7 @@ describe('what is wrong in a year case', () => {
     [
       'a check of another year',
       year([check('2026-01-30', '2026-01-01', '2026-01-31', '1.00')]),
-      'input.not-a-date paychecks[0].checkDate',
+      'input.not-an-iso-date paychecks[0].checkDate',
     ],
     ['a question that nobody answers', year([JANUARY], { ask: ['letters'] }), 'input.not-one-of ask'],
     [

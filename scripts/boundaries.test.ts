@@ -16,14 +16,14 @@ const ROOMS: Readonly<Record<string, readonly string[]>> = {
 /** Inside the core: a folder and the folders it may use, all of them above it in this table: there is no circle. */
 const CORE: Readonly<Record<string, readonly string[]>> = {
   calendar: [],
-  issues: [],
+  issues: ['calendar'],
   items: [],
   money: [],
   'direct-deposit': ['calendar', 'money'],
   jurisdictions: ['calendar', 'money'],
   leave: ['calendar', 'money'],
   identity: ['calendar', 'issues', 'jurisdictions'],
-  'new-hires': ['calendar', 'jurisdictions'],
+  'new-hires': ['calendar', 'identity', 'jurisdictions'],
   'tax-registry': ['jurisdictions'],
   working: ['calendar', 'jurisdictions'],
   computation: ['calendar', 'issues', 'items', 'jurisdictions', 'leave', 'money', 'tax-registry', 'working'],

@@ -39,7 +39,7 @@ export async function openClient(page: Page, name: string, place?: string): Prom
   await page.getByRole('link', { name: 'Clients', exact: true }).click();
   await page.getByRole('link', { name }).click();
   await expect(page.getByRole('heading', { name })).toBeVisible();
-  if (place) await page.getByRole('navigation', { name: 'Of this client' }).getByRole('link', { name: place }).click();
+  if (place) await page.getByRole('navigation', { name: 'Client' }).getByRole('link', { name: place }).click();
 }
 
 /** A cell of the payroll sheet: the line of a person, a column by its id. */

@@ -15,15 +15,15 @@ test.beforeAll(async ({ browser }) => {
 const files = async (): Promise<number> => (await outside('bank')).length;
 
 test('the prenote of a new account is planned by one person and released once by another', async () => {
-  await openClient(preparer, CLIENT, 'Facts');
+  await openClient(preparer, CLIENT, 'Setup');
   const prenotes = preparer.locator('#prenotes');
   await expect(prenotes.getByRole('row', { name: /Calla/ })).toContainText('prenote to be sent');
-  await prenotes.getByRole('button', { name: 'Plan one prenote' }).click();
+  await prenotes.getByRole('button', { name: 'Schedule one prenote' }).click();
   await expect(prenotes.getByText('planned')).toBeVisible();
   const before = await files();
-  await openClient(reviewer, CLIENT, 'Facts');
+  await openClient(reviewer, CLIENT, 'Setup');
   const theirs = reviewer.locator('#prenotes');
-  await theirs.getByRole('button', { name: 'Fill the release slip' }).click();
+  await theirs.getByRole('button', { name: 'Release…' }).click();
   await expect(theirs.getByText('No money moves.')).toBeVisible();
   await theirs.getByRole('button', { name: 'Release the prenotes' }).dblclick();
   await expect(theirs.getByRole('row', { name: /Calla/ })).toContainText('prenote is out');
@@ -48,13 +48,13 @@ test('hours at another rate and tips are typed as a line, and stay after a reloa
 
 test('its pay goes to the accounts that are through, in one file', async () => {
   await preparer.getByRole('button', { name: 'Review' }).click();
-  await preparer.getByRole('button', { name: 'Fill the posting slip' }).click();
+  await preparer.getByRole('button', { name: 'Post…' }).click();
   await preparer.getByRole('button', { name: 'Post the payroll' }).click();
   await expect(statusOf(preparer)).toHaveText('posted');
   const paid = preparer.locator('#paid');
   await expect(paid.getByRole('row', { name: /Rosalind/ })).toContainText('500.00');
   await expect(paid.getByRole('row', { name: /Calla/ })).toContainText('prenote is out, paid by check');
-  await paid.getByRole('button', { name: 'Plan the direct deposit' }).click();
+  await paid.getByRole('button', { name: 'Schedule the direct deposit' }).click();
   await expect(paid.getByText('planned')).toBeVisible();
   await preparer.getByRole('link', { name: 'Ladder', exact: true }).click();
   await expect(preparer.getByRole('row', { name: /Direct deposit of Fri, Nov 6, 2026/ })).toContainText(
@@ -65,7 +65,7 @@ test('its pay goes to the accounts that are through, in one file', async () => {
   await reviewer.getByRole('link', { name: /Direct deposit of Fri, Nov 6, 2026/ }).click();
   const before = await files();
   const theirs = reviewer.locator('#paid');
-  await theirs.getByRole('button', { name: 'Fill the release slip' }).click();
+  await theirs.getByRole('button', { name: 'Release…' }).click();
   await theirs.getByRole('button', { name: 'Release the pay' }).dblclick();
   await expect(theirs.getByText('released', { exact: true })).toBeVisible();
   await expect(theirs.getByText(/Sent once/)).toBeVisible();

@@ -68,7 +68,7 @@ test('hours typed with a job are booked to it, beside the shares of a salary', a
 });
 
 test('a page of checks can be seen before there is any', async () => {
-  await openClient(preparer, 'Gannet & Sons Boatyard Inc', 'Facts');
+  await openClient(preparer, 'Gannet & Sons Boatyard Inc', 'Setup');
   for (const words of ['check at the top', 'in the middle', 'at the bottom']) {
     const sample = await preparer.getByRole('link', { name: words, exact: true }).getAttribute('href');
     const answer = await preparer.request.get(sample ?? '');

@@ -55,7 +55,7 @@ test.describe.serial('a client is taken on', () => {
     await type(page, '94-1234563');
     await page.reload();
     await expect(page.getByLabel('Legal name')).toHaveValue('Ferryman Supply Inc');
-    await page.getByLabel('EIN, once more').focus();
+    await page.getByLabel('Confirm EIN').focus();
     await type(page, '94-1234564');
     await type(page, '');
     for (const text of [
@@ -73,14 +73,14 @@ test.describe.serial('a client is taken on', () => {
     await page.getByLabel('Entity').selectOption('corporation');
     await page.getByLabel('Federal form').selectOption('941');
     await page.getByLabel('Paid', { exact: true }).selectOption('biweekly');
-    await page.getByLabel('A period ends on').fill('2026-10-24');
-    await page.getByLabel('Days from its end to the check').fill('6');
+    await page.getByLabel('Period end date').fill('2026-10-24');
+    await page.getByLabel('Pay lag, days').fill('6');
     await page.keyboard.press('Enter');
     await expect(page.getByText('The two EINs are not the same.').first()).toBeVisible();
-    await page.getByLabel('EIN, once more').fill('94-1234563');
+    await page.getByLabel('Confirm EIN').fill('94-1234563');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { name: 'Ferryman Supply Inc' })).toBeVisible();
-    await expect(page.getByText('Nobody works here yet.')).toBeVisible();
+    await expect(page.getByText('No employees yet. Add one above, or import a file.')).toBeVisible();
   });
 
   test('its eight people come from a file, all or nobody, and the first trial paychecks are right', async ({
@@ -89,24 +89,24 @@ test.describe.serial('a client is taken on', () => {
     await signIn(page, 'preparer');
     await page.goto('/clients?find=ferryman');
     await page.getByRole('link', { name: 'Ferryman Supply Inc' }).click();
-    const places = page.getByRole('navigation', { name: 'Of this client' });
-    await places.getByRole('link', { name: 'People' }).click();
+    const places = page.getByRole('navigation', { name: 'Client' });
+    await places.getByRole('link', { name: 'Employees' }).click();
     const choose = async (name: string, text: string): Promise<void> => {
       await page.locator('input[type=file]').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) });
       await expect(page.getByRole('heading', { name })).toBeVisible();
     };
     await choose('wrong.csv', PEOPLE.replace('899-45-7012', '666-45-7012').replace('25.00', 'twenty'));
-    await expect(page.getByText('2 of them cannot be taken on yet')).toBeVisible();
+    await expect(page.getByText('2 of them cannot be imported yet')).toBeVisible();
     await expect(page.getByText(/No social security number begins with 666/)).toBeVisible();
-    await expect(page.getByRole('button', { name: /Take on all/ })).toBeDisabled();
+    await expect(page.getByRole('button', { name: /Import all/ })).toBeDisabled();
     await page.getByRole('link', { name: 'The people of this client' }).click();
     await choose('people.csv', PEOPLE);
     await expect(page.getByText('every row can be taken on')).toBeVisible();
-    await page.getByRole('button', { name: 'Take on all 8' }).dblclick();
+    await page.getByRole('button', { name: 'Import all 8' }).dblclick();
     await expect(page.locator('.lead .status')).toHaveText('accepted');
     await page.getByRole('link', { name: 'The people of this client' }).click();
     await expect(page.getByText('8 people').first()).toBeVisible();
-    await places.getByRole('link', { name: 'Facts' }).click();
+    await places.getByRole('link', { name: 'Setup' }).click();
     for (const [agency, number, rate] of [
       ['TX-TWC', '99-001239-5', '2.7'],
       ['FL-DOR', '0123459', '2.7'],
@@ -119,7 +119,7 @@ test.describe.serial('a client is taken on', () => {
       await page.keyboard.press('Enter');
       await expect(page.getByRole('cell', { name: number })).toBeVisible();
     }
-    await places.getByRole('link', { name: 'People' }).click();
+    await places.getByRole('link', { name: 'Employees' }).click();
     await page.getByRole('link', { name: 'Ada Ashdown' }).click();
     const trial = page.getByRole('complementary', { name: 'Trial paycheck' });
     // 80 hours at 20.00; OASDI 6.2%, HI 1.45% (IRC § 3101): 1,600.00, 99.20, 23.20.
@@ -134,7 +134,7 @@ test.describe.serial('a client is taken on', () => {
     await signIn(page, 'preparer');
     await page.goto('/clients?find=ferryman');
     await page.getByRole('link', { name: 'Ferryman Supply Inc' }).click();
-    await page.getByRole('navigation', { name: 'Of this client' }).getByRole('link', { name: 'People' }).click();
+    await page.getByRole('navigation', { name: 'Client' }).getByRole('link', { name: 'Employees' }).click();
     await page.getByRole('link', { name: 'Bram Brine' }).click();
     const trial = page.getByRole('complementary', { name: 'Trial paycheck' });
     await expect(trial.getByText('1,680.00').first()).toBeVisible();
@@ -149,16 +149,16 @@ test.describe.serial('a client is taken on', () => {
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(trial.getByText('Kept in the proof set.')).toBeVisible();
     await page.getByRole('link', { name: 'Ferryman Supply Inc' }).click();
-    const places = page.getByRole('navigation', { name: 'Of this client' });
+    const places = page.getByRole('navigation', { name: 'Client' });
     // The page of a person has fields of these names as well.
-    const quick = page.getByRole('form', { name: 'Take on a person' });
+    const quick = page.getByRole('form', { name: 'Add employee' });
     await quick.getByLabel('Last name').fill('Jetty');
     await quick.getByLabel('First name').fill('Iris');
     await quick.getByLabel('SSN', { exact: true }).fill('900-45-7099');
     await expect(page.getByText(/No social security number begins with 900/)).toBeVisible();
     await quick.getByLabel('SSN', { exact: true }).fill('899-45-7099');
     await page.keyboard.press('Enter');
-    await expect(page.getByText('Iris Jetty is taken on.')).toBeVisible();
+    await expect(page.getByText('Iris Jetty is added.')).toBeVisible();
     await places.getByRole('link', { name: 'Readiness' }).click();
     await expect(page.getByRole('row', { name: /Iris Jetty.*hire date/ })).toContainText('waits for it');
     await places.getByRole('link', { name: 'Proof set' }).click();

@@ -27,8 +27,8 @@ const read = (page: Page, text: string): Promise<void> =>
 test.describe.serial('a client comes in the middle of a year', () => {
   test('its balances are read and compared with what was filed, and a reload loses nothing', async ({ page }) => {
     await signIn(page, 'preparer');
-    await openClient(page, CLIENT, 'Brought in');
-    await page.getByRole('button', { name: 'Bring in the balances of 2026' }).click();
+    await openClient(page, CLIENT, 'Prior payroll');
+    await page.getByRole('button', { name: 'Prior payroll of 2026' }).click();
     await expect(page.getByText('Nothing is read yet.')).toBeVisible();
     await read(page, BALANCES.replace('6218.90', '6218.91'));
     await expect(page.getByText('1 of 2 rows cannot be read yet.')).toBeVisible();
@@ -50,11 +50,11 @@ test.describe.serial('a client comes in the middle of a year', () => {
 
   test('a second person accepts them, once; what was not deposited is owed', async ({ page }) => {
     await signIn(page, 'reviewer');
-    await openClient(page, CLIENT, 'Brought in');
+    await openClient(page, CLIENT, 'Prior payroll');
     await page.getByRole('button', { name: 'Accept…' }).click();
     await page.getByRole('button', { name: 'Accept these balances' }).dblclick();
     await expect(page.getByText('2 rows count.')).toBeVisible();
-    const places = page.getByRole('navigation', { name: 'Of this client' });
+    const places = page.getByRole('navigation', { name: 'Client' });
     await places.getByRole('link', { name: 'Payrolls' }).click();
     await expect(page.getByRole('row', { name: /brought-in/ })).toHaveCount(1);
     await expect(page.getByRole('row', { name: /brought-in/ })).toContainText('25,857.60');

@@ -34,7 +34,7 @@ test('the ladder is in the order of the send-by moments', async () => {
 });
 
 test('an employee shows pay, Form W-4 and state certificate, and the number only when asked', async () => {
-  await openClient(preparer, CLIENT, 'People');
+  await openClient(preparer, CLIENT, 'Employees');
   await preparer.getByRole('link', { name: 'Wilhelmina Sprague' }).click();
   await expect(preparer.getByText('31.40 an hour, usually 80 hours')).toBeVisible();
   await expect(preparer.getByText(/Form W-4: single, step 2 box not checked/)).toBeVisible();
@@ -111,10 +111,10 @@ test('two people cannot both change a payroll: the second one is told, and nothi
 });
 
 test('posting writes the ledger once, however often it is asked', async () => {
-  await preparer.getByRole('button', { name: 'Fill the posting slip' }).click();
+  await preparer.getByRole('button', { name: 'Post…' }).click();
   await expect(preparer.getByText('The journal balances')).toBeVisible();
   await reviewer.reload();
-  await reviewer.getByRole('button', { name: 'Fill the posting slip' }).click();
+  await reviewer.getByRole('button', { name: 'Post…' }).click();
   await preparer.getByRole('button', { name: 'Post the payroll' }).dblclick();
   await reviewer.getByRole('button', { name: 'Post the payroll' }).click();
   await expect(statusOf(preparer)).toHaveText('posted');
@@ -130,7 +130,7 @@ test('a premium of a state program is owed to its carrier, and paid like a tax',
   await expect(statusOf(preparer)).toHaveText('planned');
   await reviewer.goto(preparer.url());
   await reviewer.getByRole('button', { name: 'Approve' }).click();
-  await reviewer.getByRole('button', { name: 'Fill the release slip' }).click();
+  await reviewer.getByRole('button', { name: 'Release…' }).click();
   await reviewer.getByRole('button', { name: 'Release the payment' }).click();
   await expect(reviewer.getByRole('status').filter({ hasText: /Sent once/ })).toBeVisible({ timeout: 40_000 });
 });
@@ -151,7 +151,7 @@ test('a deposit is planned, approved by a second person, released once and settl
   await reviewer.goto(preparer.url());
   await reviewer.getByRole('button', { name: 'Approve' }).click();
   await expect(statusOf(reviewer)).toHaveText('approved');
-  await reviewer.getByRole('button', { name: 'Fill the release slip' }).click();
+  await reviewer.getByRole('button', { name: 'Release…' }).click();
   await expect(reviewer.getByText('The file adds up')).toBeVisible();
   await reviewer.getByRole('button', { name: 'Release the payment' }).dblclick();
   await expect(statusOf(reviewer)).toHaveText('released');
@@ -181,7 +181,7 @@ test('Form 941 is checked, signed, released, and accepted', async () => {
 
   await setMood('returns', 'refuse');
   await reviewer.goto(preparer.url());
-  await reviewer.getByRole('button', { name: 'Fill the release slip' }).click();
+  await reviewer.getByRole('button', { name: 'Release…' }).click();
   await reviewer.getByRole('button', { name: 'Release the return' }).dblclick();
   await expect(statusOf(reviewer)).toHaveText('rejected', { timeout: 30_000 });
   await setMood('returns', 'normal');
@@ -202,7 +202,7 @@ test('a rejection leads to the field, back again, and to a second attempt that i
   await preparer.getByRole('button', { name: 'Enter the signature' }).click();
   await expect(preparer.getByText(/signature entered by/)).toBeVisible();
   await reviewer.goto(filing);
-  await reviewer.getByRole('button', { name: 'Fill the release slip' }).click();
+  await reviewer.getByRole('button', { name: 'Release…' }).click();
   await reviewer.getByRole('button', { name: 'Release the return' }).click();
   await expect(statusOf(reviewer)).toHaveText('accepted', { timeout: 30_000 });
   const sent = (await outside('returns')).filter((record) => record.key.includes(filing.split('/').at(-1) ?? ''));
@@ -219,7 +219,7 @@ test('the W-2s wait for the end of the year, then go out and are accepted', asyn
   await preparer.getByRole('button', { name: 'Run the checks' }).click();
   await expect(statusOf(preparer)).toHaveText('checked');
   await reviewer.goto(preparer.url());
-  await reviewer.getByRole('button', { name: 'Fill the release slip' }).click();
+  await reviewer.getByRole('button', { name: 'Release…' }).click();
   await reviewer.getByText('The file itself').click();
   await expect(reviewer.locator('.slip pre')).toContainText('RT0000002');
   await reviewer.getByRole('button', { name: 'Release the wage file' }).dblclick();

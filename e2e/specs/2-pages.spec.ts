@@ -37,13 +37,13 @@ test('every place is accessible, in light and in dark', async ({ page }) => {
     'Payrolls',
     'Deposits',
     'Returns',
-    'People',
+    'Employees',
     'Ledger',
-    'Facts',
-    'Pay items',
+    'Setup',
+    'Earnings and deductions',
     'Readiness',
     'Proof set',
-    'Brought in',
+    'Prior payroll',
     'Tie-out',
   ]) {
     await openClient(page, CLIENT, place);
@@ -53,14 +53,14 @@ test('every place is accessible, in light and in dark', async ({ page }) => {
     ['Payrolls', /2026/],
     ['Returns', /Form 941/],
     ['Deposits', /2026/],
-    ['People', /Rosalind/],
+    ['Employees', /Rosalind/],
   ] as const) {
     await openClient(page, CLIENT, place);
     await page.getByRole('row').getByRole('link', { name: link }).first().click();
     await page.waitForURL(/payrolls\/|filings\/|remittances\/|employees\//);
     await expectAccessible(page);
   }
-  await openClient(page, 'Lantern Street Theatre', 'Brought in');
+  await openClient(page, 'Lantern Street Theatre', 'Prior payroll');
   await expect(page.getByRole('heading', { name: 'What was filed and deposited' })).toBeVisible();
   await expectAccessible(page);
   await page.goto('/clients/new');
@@ -68,8 +68,8 @@ test('every place is accessible, in light and in dark', async ({ page }) => {
   await page.getByRole('link', { name: 'Firm' }).click();
   await expect(page.getByRole('heading', { name: 'Users' })).toBeVisible();
   await expectAccessible(page);
-  await page.getByRole('link', { name: 'Trail' }).click();
-  await expect(page.getByRole('heading', { name: 'The trail' })).toBeVisible();
+  await page.getByRole('link', { name: 'Audit trail' }).click();
+  await expect(page.getByRole('heading', { name: 'Audit trail' })).toBeVisible();
   await expectAccessible(page);
 });
 
@@ -81,7 +81,7 @@ test('places are reached by keys alone', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Owed' })).toBeVisible();
   await page.keyboard.press('?');
-  await expect(page.getByText('open or close the working')).toBeVisible();
+  await expect(page.getByText('open or close the tape')).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('l');
   await expect(page.getByRole('heading', { name: 'The ladder' })).toBeVisible();

@@ -7,21 +7,41 @@ import express, { type Request, type Response } from 'express';
 import helmet from 'helmet';
 import { join } from 'node:path';
 import type { DataSource } from 'typeorm';
+import { fieldLabel } from '@zakat/contract/labels';
 import type { ProblemDetail } from '@zakat/contract/problem';
 import { AppModule } from './app.module.js';
 import type { Config } from './config/config.js';
 import { Refusal } from './http/refusal.js';
 import { keptNowhere, soundRequest } from './http/sound-request.js';
 
+/** What to do about a value that cannot be taken, by the rule it breaks. */
+const SHAPE_FIXES: Readonly<Record<string, string>> = {
+  whitelistValidation: 'Leave it out.',
+  isDefined: 'Enter it.',
+  maxLength: 'Shorten it.',
+  minLength: 'Enter it in full.',
+};
+
+/** One sentence a field: a value that is not there breaks every rule at once, and only that is worth saying. */
+function oneRule({ value, constraints = {} }: ValidationError): [rule: string, message: string][] {
+  const rules = Object.entries(constraints);
+  if (rules.length === 0) return [];
+  if (value === undefined || value === null) return [['isDefined', 'is missing']];
+  return rules
+    .filter(([rule]) => rule === 'isString')
+    .concat(rules)
+    .slice(0, 1);
+}
+
 function details(errors: readonly ValidationError[], path: string): ProblemDetail[] {
   return errors.flatMap((error) => {
     const field = path === '' ? error.property : `${path}.${error.property}`;
-    const own = Object.entries(error.constraints ?? {}).map(([rule, message]): ProblemDetail => ({
+    const own = oneRule(error).map(([rule, message]): ProblemDetail => ({
       code: `shape.${rule}`,
       field,
       severity: 'error',
-      sentence: rule === 'whitelistValidation' ? `${field} is not known here.` : `${field} ${message}.`,
-      fix: rule === 'whitelistValidation' ? 'Leave it out.' : 'Correct it and send again.',
+      sentence: rule === 'whitelistValidation' ? `${field} is not known here.` : `${fieldLabel(field)} ${message}.`,
+      fix: SHAPE_FIXES[rule] ?? 'Correct it.',
     }));
     return [...own, ...details(error.children ?? [], field)];
   });

@@ -172,7 +172,7 @@ describe('balances of a former provider', () => {
     const rungs = ((await preparer('GET', '/ladder')).body as LadderView).rungs;
     const own = rungs.filter((rung) => rung.clientId === client.id && rung.amount !== null);
     expect(own.map((rung) => [rung.title, rung.amount]).sort()).toEqual([
-      ['Federal unemployment', 4_200],
+      ['FUTA', 4_200],
       ['Form 941 taxes', 200_000],
     ]);
     expect(rungs.filter((rung) => rung.clientId === client.id).map((rung) => rung.title)).toContain(
@@ -247,7 +247,7 @@ describe('balances of a former provider', () => {
     const table = parse(text, { bom: true }) as unknown as string[][];
     expect(table.length).toBe(1 + 2 * 3);
     expect(table[0]).toEqual(
-      expect.arrayContaining(['Number', 'Quarter', 'New York income tax', 'Federal unemployment']),
+      expect.arrayContaining(['Number', 'Quarter', 'New York income tax', 'FUTA']),
     );
     const read = (
       await preparer('PUT', `/take-overs/${view.id}/balances`, {

@@ -16,7 +16,7 @@ export class ClientIdentity {
   @Text(12) ein!: string;
   /** Blank: proposed from the legal name. */
   @Text(4) nameControl!: string;
-  @Text(22) street!: string;
+  @Text(121) street!: string;
   @Text(22) city!: string;
   @Text(2) state!: string;
   @Text(5) zip!: string;
@@ -125,7 +125,7 @@ export class EmployeeIdentity {
   @Text(15) middleName!: string;
   @Text(20, { min: 1 }) lastName!: string;
   @Text(4) suffix!: string;
-  @Text(22) street!: string;
+  @Text(121) street!: string;
   @Text(22) city!: string;
   @Text(2) state!: string;
   /** ZIP code, or the postal code of another country. */

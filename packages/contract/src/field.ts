@@ -62,13 +62,13 @@ const says = (message: string) => ({ message });
 export const Text = (max = 200, options: Options & { min?: number } = {}): PropertyDecorator =>
   field({ type: 'string', maxLength: max }, options, [
     IsString(says('must be text')),
-    MaxLength(max, says(`must have at most ${max} characters`)),
-    ...(options.min ? [MinLength(options.min, says('must not be blank'))] : []),
+    MaxLength(max, says(`takes at most ${max} characters`)),
+    ...(options.min
+      ? [MinLength(options.min, says(options.min === 1 ? 'is missing' : `takes at least ${options.min} characters`))]
+      : []),
   ]);
 export const Day = (options: Options = {}): PropertyDecorator =>
-  field({ type: 'string', format: 'date' }, options, [
-    Matches(/^\d{4}-\d{2}-\d{2}$/, says('must be a day like 2026-10-22')),
-  ]);
+  field({ type: 'string', format: 'date' }, options, [Matches(/^\d{4}-\d{2}-\d{2}$/, says('is not a calendar day'))]);
 export const Id = (options: Options = {}): PropertyDecorator =>
   field({ type: 'string', format: 'uuid' }, options, [Matches(/^[0-9a-f-]{36}$/, says('must be an identifier'))]);
 export const Amount = (options: Options = {}): PropertyDecorator =>

@@ -6,7 +6,7 @@ import { ROLES } from './session.js';
 export class FirmFacts {
   @Text(57, { min: 1 }) name!: string;
   @Text(12, { min: 9 }) ein!: string;
-  @Text(22) street!: string;
+  @Text(121) street!: string;
   @Text(22) city!: string;
   @Text(2) state!: string;
   @Text(5) zip!: string;

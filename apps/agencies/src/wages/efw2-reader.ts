@@ -20,6 +20,8 @@ const amount = (line: string, from: number, length: number): number =>
 
 function ssnFault(ssn: string): string | null {
   if (!/^\d{9}$/.test(ssn)) return 'is not nine digits';
+  // Zeros: the number is applied for.
+  if (ssn === '000000000') return null;
   const area = ssn.slice(0, 3);
   return area === '000' || area === '666' || area >= '900' || ssn.slice(3, 5) === '00' || ssn.endsWith('0000')
     ? 'cannot have been issued'

@@ -2,7 +2,7 @@ import { queryOptions } from '@tanstack/react-query';
 import { api, take } from './client.js';
 import { path, useChange } from './resources.js';
 
-/** A file on its way is asked after until the bank has said its last word. */
+/** A file in process is asked after until the bank has said its last word. */
 const ON_ITS_WAY: ReadonlySet<string> = new Set(['released']);
 const EVERY = 2000;
 

@@ -141,7 +141,7 @@ export const payrollQuery = (id: string) =>
     staleTime: Infinity,
     gcTime: 0,
   });
-/** Follows a remittance while it is on its way. */
+/** Follows a remittance while it is in process. */
 export const remittanceQuery = (id: string) =>
   queryOptions({
     queryKey: ['remittance', id],

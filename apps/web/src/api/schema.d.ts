@@ -1851,7 +1851,7 @@ export interface components {
         };
         ClientFactView: {
             /** @enum {string} */
-            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrolment";
+            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment";
             /** Format: date */
             from: string;
             value: {
@@ -1904,7 +1904,7 @@ export interface components {
         };
         ClientFact: {
             /** @enum {string} */
-            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrolment";
+            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment";
             /** Format: date */
             from: string;
             value: {

@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 
 interface Props {
   readonly headings: readonly string[];
-  /** A column name for each heading, blank where it is not taken. */
+  /** A column name for each heading, blank where it is ignored. */
   readonly mapping: readonly string[];
   readonly columns: readonly { readonly name: string; readonly label: string }[];
   readonly onChange: (mapping: string[]) => void;
@@ -21,7 +21,7 @@ export function ColumnMapping({ headings, mapping, columns, onChange }: Props): 
           label={heading === '' ? `Column ${index + 1}` : heading}
           value={mapping[index] ?? ''}
           data={[
-            { value: '', label: 'not taken' },
+            { value: '', label: 'ignored' },
             ...columns.map((column) => ({ value: column.name, label: column.label })),
           ]}
           onChange={(event) => set(index, event.currentTarget.value)}

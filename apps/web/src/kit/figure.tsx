@@ -31,7 +31,7 @@ export function Figure({ amount, isPencil, working, label }: FigureProps): React
       type="button"
       className="figure"
       {...marks}
-      aria-label={`${label ?? 'Amount'} ${text}: show the working`}
+      aria-label={`${label ?? 'Amount'} ${text}: show the tape`}
       onFocus={() => show(working())}
       onClick={() => show(working(), true)}
     >

@@ -30,7 +30,7 @@ export function LetPass({ what, because, error, onPass }: Props): ReactNode {
     <form onSubmit={save}>
       <TextInput
         aria-label="Reason"
-        placeholder="the reason, for the trail"
+        placeholder="the reason, for the audit trail"
         autoFocus
         value={reason}
         onChange={(event) => setReason(event.currentTarget.value)}

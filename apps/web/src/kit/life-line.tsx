@@ -32,7 +32,7 @@ export function LifeLine({ marks, on, onPick }: Props): ReactNode {
   }));
   return (
     <div className="lifeline">
-      <svg viewBox={`0 0 ${WIDTH} 58`} role="group" aria-label="Life line">
+      <svg viewBox={`0 0 ${WIDTH} 58`} role="group" aria-label="Timeline">
         <path d={`M10 30H${WIDTH - 10}`} stroke="var(--ink)" />
         {grouped.map(({ day, labels, isAhead }) => (
           <g

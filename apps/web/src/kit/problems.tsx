@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Refused } from '../api/client.js';
 
@@ -17,7 +17,7 @@ interface ProblemsProps {
   readonly route?: Route;
 }
 
-/** What stands in the way; what is only worth knowing stands apart from it. */
+/** Current settings in the way; what is only worth knowing stands apart from it. */
 export function Problems({ details, title, route }: ProblemsProps): ReactNode {
   const errors = details.filter((detail) => detail.severity === 'error');
   const warnings = details.filter((detail) => detail.severity !== 'error');
@@ -26,12 +26,7 @@ export function Problems({ details, title, route }: ProblemsProps): ReactNode {
     <>
       {errors.length > 0 && <Listed severity="error" title={title} details={errors} {...linked} />}
       {warnings.length > 0 && (
-        <Listed
-          severity="warning"
-          title={errors.length > 0 ? 'Worth knowing besides' : title}
-          details={warnings}
-          {...linked}
-        />
+        <Listed severity="warning" title={errors.length > 0 ? 'Warnings' : title} details={warnings} {...linked} />
       )}
     </>
   );
@@ -55,15 +50,37 @@ function Listed({ details, title, route, severity }: ProblemsProps & { readonly 
   );
 }
 
-/** What the server refused, in its own words. */
-export function RefusedNote({ error, route }: { readonly error: Error | null; readonly route?: Route }): ReactNode {
+interface RefusedProps {
+  readonly error: Error | null;
+  readonly route?: Route;
+  /** Fields that show what is wrong with them; the note leaves that to them. */
+  readonly atField?: (field: string) => boolean;
+}
+
+/** What the server refused, in its own words: once, at the field where there is one. The first such field gets the focus. */
+export function RefusedNote({ error, route, atField }: RefusedProps): ReactNode {
+  const note = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    if (error === null) return;
+    note.current?.closest('form')?.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus();
+  }, [error]);
   if (!error) return null;
-  const details = error instanceof Refused ? error.problem.problems : [];
-  if (details.length > 0)
-    return <Problems title="This cannot be done yet" details={details} {...(route ? { route } : {})} />;
+  const all = error instanceof Refused ? error.problem.problems : [];
+  const rest = all.filter((detail) => !(atField?.(detail.field) ?? false));
+  const isSaidElsewhere = all.length > 0 && rest.length === 0;
   return (
-    <div className="problem" role="alert">
-      {error.message}
+    <div ref={note}>
+      {rest.length > 0 && <Problems title="This cannot be done yet" details={rest} {...(route ? { route } : {})} />}
+      {all.length === 0 && (
+        <div className="problem" role="alert">
+          {error.message}
+        </div>
+      )}
+      {isSaidElsewhere && (
+        <p className="sub" role="alert">
+          Not saved: {all.length === 1 ? 'one field needs' : `${all.length} fields need`} correction, as said above.
+        </p>
+      )}
     </div>
   );
 }

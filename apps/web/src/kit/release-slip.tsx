@@ -62,9 +62,9 @@ export function ReleaseSlip({ slip, actLabel, isBusy, onAct, onClose, children }
             <dd>{figure.value}</dd>
           </div>
         ))}
-        <dt>Afterwards impossible</dt>
+        <dt>Cannot be undone</dt>
         <dd>{slip.becomesImpossible}</dd>
-        <dt>The way back</dt>
+        <dt>How to correct it</dt>
         <dd>{slip.wayBack}</dd>
       </dl>
       <ul className="checks">

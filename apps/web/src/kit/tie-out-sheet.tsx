@@ -17,7 +17,7 @@ export interface TieRow {
     readonly cause: string;
     readonly says: string;
   }[];
-  /** Still to be deposited, and not due yet or on its way. */
+  /** Still to be deposited, and not due yet or in process. */
   readonly pending?: { readonly amount: number; readonly says: string } | null;
 }
 export const STATION_LABELS: readonly (readonly [key: string, label: string])[] = [

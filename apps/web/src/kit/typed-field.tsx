@@ -15,7 +15,8 @@ const digits = (text: string, count: number): string | null => {
   const found = text.replace(/[\s().-]/g, '');
   return new RegExp(`^\\d{${count}}$`).test(found) ? found : null;
 };
-const grouped = (value: string, shape: RegExp, by: string): string => (shape.test(value) ? value.replace(shape, by) : value);
+const grouped = (value: string, shape: RegExp, by: string): string =>
+  shape.test(value) ? value.replace(shape, by) : value;
 
 /** The fields of the trade. Each is typed as people write it, and shows the one way it is written when it is left. */
 export const TYPINGS = {
@@ -40,6 +41,11 @@ export const TYPINGS = {
   phone: {
     read: (text) => digits(text.replace(/^\s*\+?1(?=\D)/, ''), 10),
     show: (value) => grouped(value, /^(\d{3})(\d{3})(\d{4})$/, '$1-$2-$3'),
+  },
+  /** Letters are those of another country's postal code. */
+  zip: {
+    read: (text) => /^(\d{5})(?:-?\d{4})?$/.exec(text.trim())?.[1] ?? text.trim(),
+    show: (value) => value,
   },
   state: {
     read: (text) => stateNamed(text),

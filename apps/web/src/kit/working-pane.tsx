@@ -67,7 +67,7 @@ export function WorkingPane(): ReactNode {
     <aside className="working" aria-label="Working">
       <div className="tape-line">
         <h2>{working ? working.title : 'Working'}</h2>
-        <button type="button" className="plain" onClick={toggle} aria-label="Close the working">
+        <button type="button" className="plain" onClick={toggle} aria-label="Close the tape">
           close
         </button>
       </div>
@@ -86,7 +86,7 @@ export function WorkingPane(): ReactNode {
           )}
         </>
       ) : (
-        <p className="empty">Focus any figure and its working is written out here.</p>
+        <p className="empty">Focus any figure: its calculation is written out here, step by step.</p>
       )}
     </aside>
   );

@@ -1,11 +1,14 @@
-import { Modal, useMantineColorScheme } from '@mantine/core';
-import { useHotkeys } from '@mantine/hooks';
+import { Checkbox, Modal, useMantineColorScheme } from '@mantine/core';
+import { useHotkeys, type HotkeyItem } from '@mantine/hooks';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { NavLink, Navigate, Outlet, useLocation, useNavigate } from 'react-router';
 import { Refused, type Schemas } from '../api/client.js';
 import { sessionQuery, useSignOut } from '../api/resources.js';
+import { useKeptFocus } from '../kit/keep-focus.js';
+import { usePageTitle } from '../kit/page-title.js';
 import { RefusedNote } from '../kit/problems.js';
+import { useSingleKeys } from '../kit/single-keys.js';
 import { WorkingPane } from '../kit/working-pane.js';
 import { WorkingProvider, useWorking } from '../kit/working.js';
 import { OwnClient } from './contact/own-client.js';
@@ -15,13 +18,13 @@ import { Palette } from './palette.js';
 import { Day } from '../kit/day.js';
 
 const KEYS: readonly (readonly [key: string, what: string])[] = [
-  ['l', 'the ladder'],
+  ['l', 'ladder'],
   ['c', 'clients'],
-  ['r', 'the rules'],
-  ['t', 'the trail'],
-  ['f', 'the firm'],
-  ['shift N', 'take on a client'],
-  ['w, or Ctrl . while typing', 'open or close the working'],
+  ['r', 'rules'],
+  ['t', 'audit trail'],
+  ['f', 'firm'],
+  ['shift N', 'add client'],
+  ['w, or Ctrl . while typing', 'open or close the tape'],
   ['Ctrl K', 'go anywhere by name'],
   ['n', 'next difference, on a tie-out sheet'],
   ['arrows, Enter', 'move and type in a payroll sheet'],
@@ -66,7 +69,12 @@ function FramedPage(): ReactNode {
   const signOut = useSignOut();
   const { toggleColorScheme } = useMantineColorScheme();
   const [shown, setShown] = useState<'keys' | 'palette' | null>(null);
-  useHotkeys([
+  const page = useRef<HTMLElement>(null);
+  const [hasSingleKeys, setSingleKeys] = useSingleKeys();
+  const isSignedIn = session !== undefined;
+  useKeptFocus(page, isSignedIn);
+  usePageTitle(page, isSignedIn);
+  const singleKeys: HotkeyItem[] = [
     ['l', () => void navigate('/')],
     ['c', () => void navigate('/clients')],
     ['r', () => void navigate('/rules')],
@@ -76,7 +84,8 @@ function FramedPage(): ReactNode {
     ['w', toggle],
     ['shift+?', () => setShown('keys')],
     ['?', () => setShown('keys')],
-  ]);
+  ];
+  useHotkeys(hasSingleKeys ? singleKeys : []);
   // These work while typing as well.
   useHotkeys(
     [
@@ -105,17 +114,20 @@ function FramedPage(): ReactNode {
   if (session.user.role === 'client-contact') return <ContactFrame session={session} onLeave={leave} />;
   return (
     <div className="frame">
+      <a href="#page" className="skip" onClick={() => page.current?.focus()}>
+        Skip to the page
+      </a>
       <header className="masthead">
         <NavLink to="/" className="mark" aria-label="Zakat, to the ladder">
           Zakat
         </NavLink>
-        <nav aria-label="Places">
+        <nav aria-label="Main">
           <NavLink to="/" end>
             Ladder
           </NavLink>
           <NavLink to="/clients">Clients</NavLink>
           <NavLink to="/rules">Rules</NavLink>
-          <NavLink to="/trail">Trail</NavLink>
+          <NavLink to="/trail">Audit trail</NavLink>
           <NavLink to="/firm">Firm</NavLink>
         </nav>
         <span className="day">
@@ -128,7 +140,7 @@ function FramedPage(): ReactNode {
           find
         </button>
         <button type="button" className="plain" onClick={toggle}>
-          {isOpen ? 'close working' : 'working'}
+          {isOpen ? 'close tape' : 'tape'}
         </button>
         <button type="button" className="plain" onClick={toggleColorScheme}>
           light or dark
@@ -138,12 +150,12 @@ function FramedPage(): ReactNode {
         </button>
       </header>
       <div className="body" data-working={isOpen ? 'open' : 'closed'}>
-        <main className="page">
+        <main className="page" id="page" tabIndex={-1} ref={page}>
           <Outlet />
         </main>
         <WorkingPane />
       </div>
-      <Modal opened={shown === 'keys'} onClose={() => setShown(null)} title="Keys of this page">
+      <Modal opened={shown === 'keys'} onClose={() => setShown(null)} title="Keys">
         <div className="keys">
           {KEYS.map(([key, what]) => (
             <span key={key} style={{ display: 'contents' }}>
@@ -154,13 +166,19 @@ function FramedPage(): ReactNode {
             </span>
           ))}
         </div>
+        <Checkbox
+          className="check-field"
+          label="Single keys lead to places when nothing is being typed"
+          checked={hasSingleKeys}
+          onChange={(event) => setSingleKeys(event.currentTarget.checked)}
+        />
       </Modal>
       <Palette isOpen={shown === 'palette'} onClose={() => setShown(null)} />
     </div>
   );
 }
 
-/** What stands around every page: masthead, page, and the working at the right edge. */
+/** What stands around every page: masthead, page, and the tape at the right edge. */
 export function Frame(): ReactNode {
   return (
     <WorkingProvider>

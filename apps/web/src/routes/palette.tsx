@@ -1,45 +1,37 @@
 import { Modal, TextInput } from '@mantine/core';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
-import { useNavigate } from 'react-router';
+import { useMatch, useNavigate } from 'react-router';
 import type { Schemas } from '../api/client.js';
 import { searchQuery } from '../api/resources.js';
-
-interface Place {
-  readonly label: string;
-  readonly path: string;
-}
-const CLIENT_PLACES: readonly (readonly [label: string, tail: string])[] = [
-  ['tie-out', ''],
-  ['people', '/people'],
-  ['payrolls', '/payrolls'],
-  ['deposits', '/deposits'],
-  ['returns', '/returns'],
-  ['facts', '/facts'],
-  ['readiness', '/readiness'],
-];
+import { CLIENT_PLACES, FIRM_PLACES, placesOfClient, type Place } from './palette-places.js';
 
 const wordsOf = (typed: string): string[] =>
   typed
     .toLowerCase()
     .split(/\s+/)
     .filter((word) => word !== '');
-const hasAll = (label: string, words: readonly string[]): boolean =>
-  words.every((word) => label.toLowerCase().includes(word));
+const hasAll = ({ label, words: also = '' }: Place, words: readonly string[]): boolean =>
+  words.every((word) => `${label} ${also}`.toLowerCase().includes(word));
 /** The words that name somebody: without those that begin the name of a place, unless nothing would be left. */
 function nameWords(words: readonly string[]): readonly string[] {
-  const names = words.filter((word) => !CLIENT_PLACES.some(([label]) => label.startsWith(word)));
+  const names = words.filter(
+    (word) =>
+      !CLIENT_PLACES.some(([label, , also]) => `${label} ${also}`.split(' ').some((one) => one.startsWith(word))),
+  );
   return names.join(' ').length < 2 ? words : names;
 }
 
-/** A client opens in several places. */
-const placesOf = (hit: Schemas['Found']): Place[] => {
-  if (hit.kind === 'person') return [{ label: `${hit.label}, ${hit.detail}`, path: `/employees/${hit.id}` }];
-  return CLIENT_PLACES.map(([label, tail]) => ({
-    label: `${hit.label} (${hit.detail}): ${label}`,
-    path: `/clients/${hit.id}${tail}`,
-  }));
-};
+const placesOf = (hit: Schemas['Found']): Place[] =>
+  hit.kind === 'person'
+    ? [
+        {
+          label: `${hit.label}, ${hit.detail}`,
+          path: `/employees/${hit.id}`,
+          words: 'pay stub w-4 employee trial paycheck',
+        },
+      ]
+    : placesOfClient(hit.id, `${hit.label} (${hit.detail})`);
 
 /** Goes to any place by typing parts of its name. */
 export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }): ReactNode {
@@ -50,19 +42,24 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
   const words = wordsOf(typed);
   const sought = nameWords(words).join(' ');
   const { data: hits } = useQuery({ ...searchQuery(sought), enabled: isOpen && sought.length >= 2 });
+  const clientId = useMatch('/clients/:clientId/*')?.params.clientId ?? null;
+  const here = clientId !== null && clientId !== 'new' ? clientId : null;
+  const law = useQuery({
+    queryKey: ['palette-law'],
+    queryFn: async () => (await import('./palette-law.js')).lawPlaces,
+    enabled: isOpen && words.length > 0,
+    staleTime: Infinity,
+  });
   const places: Place[] = [
-    { label: 'Ladder', path: '/' },
-    { label: 'Clients', path: '/clients' },
-    { label: 'Rules', path: '/rules' },
-    { label: 'Trail', path: '/trail' },
-    { label: 'Firm', path: '/firm' },
-    { label: 'Take on a client', path: '/clients/new' },
+    ...(here === null ? [] : placesOfClient(here, 'This client')),
+    ...FIRM_PLACES,
+    ...(words.length > 0 && law.data ? law.data(here) : []),
   ];
-  const known = places.filter((place) => hasAll(place.label, words));
-  const reached = (sought.length < 2 ? [] : (hits ?? []).flatMap(placesOf)).filter((place) =>
-    hasAll(place.label, words),
-  );
-  const found = [...known, ...reached].slice(0, 14);
+  const known = places.filter((place) => hasAll(place, words));
+  const reached = (sought.length < 2 ? [] : (hits ?? []).flatMap(placesOf)).filter((place) => hasAll(place, words));
+  // A name that fits comes before what is only called so too.
+  const byName = (place: Place): number => (hasAll({ label: place.label, path: '' }, words) ? 0 : 1);
+  const found = [...known, ...reached].sort((one, other) => byName(one) - byName(other)).slice(0, 14);
   const go = (place: Place | undefined): void => {
     if (!place) return;
     onClose();
@@ -78,7 +75,7 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
       // Pressed before the answer came: the first place it has is gone to.
       else if (sought.length >= 2)
         void queries.fetchQuery(searchQuery(sought)).then((answer) => {
-          go(answer.flatMap(placesOf).find((place) => hasAll(place.label, words)));
+          go(answer.flatMap(placesOf).find((place) => hasAll(place, words)));
         });
     } else return;
     event.preventDefault();
@@ -86,21 +83,22 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
   return (
     <Modal opened={isOpen} onClose={onClose} title="Go to">
       <TextInput
-        aria-label="Place, client or person"
-        placeholder="a client, a person, a place"
+        aria-label="Place, client, employee, form or agency"
+        placeholder="a client, an employee, a form, an agency, a place"
         value={typed}
         onChange={(event) => {
           setTyped(event.currentTarget.value);
           setChosen(0);
         }}
         onKeyDown={key}
+        onFocus={(event) => event.currentTarget.select()}
         data-autofocus
       />
       <table className="ruled">
         <tbody>
           {found.map((place, index) => (
             <tr
-              key={place.path}
+              key={`${place.path} ${place.label}`}
               className="go"
               style={index === chosen ? { background: 'var(--paper-deep)' } : {}}
               onClick={() => go(place)}
@@ -110,7 +108,7 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
           ))}
         </tbody>
       </table>
-      {found.length === 0 && <p className="empty">Nothing has these words.</p>}
+      {found.length === 0 && <p className="empty">Nothing matches.</p>}
     </Modal>
   );
 }

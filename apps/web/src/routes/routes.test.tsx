@@ -79,7 +79,7 @@ describe('the ladder', () => {
       },
     });
     open('/', <Route path="/" element={<LadderPage />} />);
-    expect(await screen.findByText(/the moment has passed; due 2026-10-21/)).toBeTruthy();
+    expect(await screen.findByText(/past its send-by; due 10\/21\/2026/)).toBeTruthy();
     expect(screen.getByText('2,165.72')).toBeTruthy();
     expect(screen.getByText('no date')).toBeTruthy();
     expect(screen.getByText('4 obligations')).toBeTruthy();
@@ -171,7 +171,7 @@ describe('a client', () => {
     fireEvent.click(await screen.findByRole('button', { name: /Form 941 taxes owed/ }));
     expect(screen.getAllByText('Monthly depositor.').length).toBe(2);
     fireEvent.click(screen.getByRole('button', { name: 'plan' }));
-    fireEvent.click(screen.getByRole('button', { name: 'Plan the remittance of 2,164.72' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Schedule the payment of 2,164.72' }));
     await waitFor(() => expect(screen.getByRole('status').textContent).toBe('/remittances/r1'));
     expect(asked.find((line) => line.startsWith('POST'))).toBe(
       'POST /api/clients/c1/remittances {"items":[{"tax":"US-FIT","liabilityDate":"2026-10-16"}],"bankAccountId":"b1","settles":"2026-11-16"}',

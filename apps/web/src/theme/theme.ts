@@ -50,21 +50,21 @@ export const theme = createTheme({
     TextInput: TextInput.extend({
       defaultProps: { size: 'xs', inputWrapperOrder: ORDER },
       styles: {
-        input: { fontSize: 14, background: 'var(--paper)', borderColor: 'var(--rule)' },
+        input: { fontSize: 14, background: 'var(--paper)', borderColor: 'var(--field)' },
         label: { fontWeight: 400, color: 'var(--ink-soft)' },
       },
     }),
     PasswordInput: PasswordInput.extend({
       defaultProps: { inputWrapperOrder: ORDER },
       styles: {
-        input: { background: 'var(--paper)', borderColor: 'var(--rule)' },
+        input: { background: 'var(--paper)', borderColor: 'var(--field)' },
         label: { fontWeight: 400, color: 'var(--ink-soft)' },
       },
     }),
     NativeSelect: NativeSelect.extend({
       defaultProps: { size: 'xs', inputWrapperOrder: ORDER },
       styles: {
-        input: { fontSize: 14, background: 'var(--paper)', borderColor: 'var(--rule)' },
+        input: { fontSize: 14, background: 'var(--paper)', borderColor: 'var(--field)' },
         label: { fontWeight: 400, color: 'var(--ink-soft)' },
       },
     }),

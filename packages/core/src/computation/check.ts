@@ -37,7 +37,7 @@ export class Check {
   socialInsuranceToDate: Cents = ZERO;
   /** Employee OASDI and HI on sick pay, which its payer withheld. */
   sickPay: { oasdi: Cents; hi: Cents } = { oasdi: ZERO, hi: ZERO };
-  /** Federal unemployment credit lost on the wages of this check. */
+  /** FUTA credit lost on the wages of this check. */
   futaCreditReduction: Cents = ZERO;
   /** Income taxes that localities have withheld from the employee so far; fees are not among them. */
   localIncomeTaxes: Cents = ZERO;

@@ -52,7 +52,7 @@ export interface EmployerRule {
 }
 export const EMPLOYER_KINDS = {
   business: { label: 'Business', owesFederalUnemployment: true, source: 'IRC § 3306(a)' },
-  nonprofit: { label: '501(c)(3) organisation', owesFederalUnemployment: false, source: 'IRC § 3306(c)(8)' },
+  nonprofit: { label: '501(c)(3) organization', owesFederalUnemployment: false, source: 'IRC § 3306(c)(8)' },
   government: { label: 'State or local government', owesFederalUnemployment: false, source: 'IRC § 3306(c)(7)' },
   federal: { label: 'Federal government', owesFederalUnemployment: false, source: 'IRC § 3306(c)(6)' },
   tribal: { label: 'Tribal government', owesFederalUnemployment: false, source: 'IRC § 3306(c)(7)' },

@@ -15,7 +15,7 @@ export type GarnishmentKind = (typeof GARNISHMENT_KINDS)[number];
 export interface Garnishment {
   readonly kind: GarnishmentKind;
   readonly label: string;
-  /** For each check, before the limits of law; null: as much as the law allows. */
+  /** For each check, before the limits of law; null: the most the law allows. */
   readonly amount: Cents | null;
   readonly priority: number | null;
   /** Child support: the person supports another spouse or child (15 U.S.C. § 1673(b)(2)). */

@@ -53,7 +53,7 @@ export interface Tracked {
   /** Employee OASDI and HI that the payer of third-party sick pay withheld (Form 941, line 8). */
   readonly sickPayOasdi: Cents;
   readonly sickPayHi: Cents;
-  /** Federal unemployment credit lost on the wages of this check, due with Form 940 (Schedule A), not before. */
+  /** FUTA credit lost on the wages of this check, due with Form 940 (Schedule A), not before. */
   readonly futaCreditReduction: Cents;
 }
 

@@ -36,7 +36,7 @@ const FEDERAL: Readonly<Record<FederalForm, DepositFamily>> = {
   '945': federal('US-945', 'Form 945 taxes', '09455', 'year'),
   'schedule-h': federal('US-SCHEDULE-H', 'Schedule H taxes', '10405', 'year'),
 };
-const FEDERAL_UNEMPLOYMENT = federal('US-940', 'Federal unemployment', '09405', 'year');
+const FEDERAL_UNEMPLOYMENT = federal('US-940', 'FUTA', '09405', 'year');
 
 const STATE_FAMILIES = new Map<string, DepositFamily>();
 

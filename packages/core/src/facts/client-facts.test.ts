@@ -54,7 +54,7 @@ describe('facts about a client that cannot be computed with are not stored', () 
     ['withholding', { supplementalMethod: 'flat' }, 'input.missing fact.value.withholdingMethod'],
     ['contact', { name: 'x'.repeat(41) }, 'input.too-long fact.value.name'],
     ['note', { about: 'Tips', note: 'x', colour: 'red' }, 'input.unknown-field fact.value.colour'],
-    ['enrolment', { agency: 'EFTPS', standing: 'asked' }, 'input.not-one-of fact.value.standing'],
+    ['enrollment', { agency: 'EFTPS', standing: 'asked' }, 'input.not-one-of fact.value.standing'],
   ])('%s %j', (kind, value, expected) => expect(codes(kind, value)).toContain(expected));
 
   it.each<[string, Record<string, unknown>]>([
@@ -87,13 +87,17 @@ describe('facts about a client are read back as sentences', () => {
     [
       'employer',
       { ...EMPLOYER, isSeasonal: true, firstWages: '2026-05-01', lastWages: '2026-09-30', successor: 'Gull Ltd' },
-      'Business, corporation, files Form 941, quarterly, seasonal, wages from 2026-05-01, closed, last wages 2026-09-30, taken over by Gull Ltd',
+      'Business, corporation, files Form 941, quarterly, seasonal, wages from Fri, May 1, 2026, closed, last wages Wed, Sep 30, 2026, taken over by Gull Ltd',
     ],
-    ['schedule', SCHEDULE, 'biweekly, a period ends 2026-10-24, checks 6 days later, moved to the banking day before'],
+    [
+      'schedule',
+      SCHEDULE,
+      'biweekly, a period ends Sat, Oct 24, 2026, checks 6 days later, moved to the banking day before',
+    ],
     [
       'schedule',
       { ...SCHEDULE, daysToCheck: undefined, whenClosed: 'after' },
-      'biweekly, a period ends 2026-10-24, checks 0 days later, moved to the banking day after',
+      'biweekly, a period ends Sat, Oct 24, 2026, checks 0 days later, moved to the banking day after',
     ],
     [
       'lookback',
@@ -104,7 +108,7 @@ describe('facts about a client are read back as sentences', () => {
     [
       'local-registration',
       { state: 'PA', locality: 'Pittsburgh', account: 'W-7', collector: '700102', until: '2026-12-31' },
-      'Pittsburgh, PA, W-7, 700102, until 2026-12-31',
+      'Pittsburgh, PA, W-7, 700102, until Thu, Dec 31, 2026',
     ],
     ['local-registration', { state: 'PA', locality: 'Pittsburgh' }, 'Pittsburgh, PA'],
     ['pay-item', ITEM, 'Tools (tools), treated as After-tax deduction'],
@@ -120,7 +124,7 @@ describe('facts about a client are read back as sentences', () => {
       { class: '4904', per: 'hour', rate: '0.62', employeeRate: '0.14' },
       'Class 4904: 0.62 an hour, of it 0.14 from the employee',
     ],
-    ['department', { name: 'Stone oven', sort: 'cost-centre' }, 'Stone oven, cost centre'],
+    ['department', { name: 'Stone oven', sort: 'cost-center' }, 'Stone oven, cost center'],
     [
       'withholding',
       { withholdingMethod: 'wage-bracket', supplementalMethod: 'aggregate', roundWithholdingToDollar: true },
@@ -142,7 +146,7 @@ describe('facts about a client are read back as sentences', () => {
     ['checks', { layout: 'middle' }, 'check in the middle'],
     ['contact', { name: 'Ruth', role: 'office', phone: '', email: 'r@x.example' }, 'Ruth, office, r@x.example'],
     ['note', { about: 'Tips', note: 'reported on Mondays' }, 'Tips: reported on Mondays'],
-    ['enrolment', { agency: 'EFTPS', standing: 'applied' }, 'EFTPS: applied'],
+    ['enrollment', { agency: 'EFTPS', standing: 'applied' }, 'EFTPS: applied'],
     ['tax-exemption', { tax: 'US-FUTA', reason: '501(c)(3)' }, /: 501\(c\)\(3\)$/.source],
   ])('%s %j', (kind, value, says) => {
     const said = CLIENT_FACTS.says(kind, value);
@@ -182,7 +186,7 @@ describe('a client on a day', () => {
     expect(clientOnDay(facts, '2026-09-01').employer).toBeNull();
   });
   it('passes on rules to a new client, and nothing that names anybody', () => {
-    for (const kind of ['contact', 'note', 'enrolment', 'lookback', 'tax-exemption', 'local-registration'])
+    for (const kind of ['contact', 'note', 'enrollment', 'lookback', 'tax-exemption', 'local-registration'])
       expect(COPIED_KINDS).not.toContain(kind);
     for (const kind of COPIED_KINDS) expect(CLIENT_FACTS.find(kind)?.kind).toBe(kind);
     const department = (sort: string) => isCopied({ kind: 'department', value: { name: 'Ferry refit', sort } });

@@ -26,7 +26,7 @@ export const ENTITIES = [
   ['s-corporation', 'S corporation'],
   ['limited-liability', 'limited liability company'],
   ['trust', 'trust or estate'],
-  ['association', 'association or exempt organisation'],
+  ['association', 'association or exempt organization'],
   ['government', 'government'],
   ['person', 'a person'],
 ] as const;
@@ -43,7 +43,7 @@ export const familiesOf = (employerKind: string): readonly FormFamily[] =>
 
 const EMPLOYER: FactKind = {
   kind: 'employer',
-  label: 'Kind of employer',
+  label: 'Employer type',
   fields: [
     {
       name: 'kind',
@@ -55,8 +55,8 @@ const EMPLOYER: FactKind = {
     { name: 'entity', label: 'Entity', kind: 'choice', isRequired: true, choices: ENTITIES },
     { name: 'formFamily', label: 'Federal form', kind: 'choice', isRequired: true, choices: FORM_FAMILIES },
     { name: 'isSeasonal', label: 'Seasonal employer', kind: 'flag' },
-    { name: 'firstWages', label: 'First day with wages', kind: 'date' },
-    { name: 'lastWages', label: 'Last day with wages', kind: 'date', help: 'When the business closes' },
+    { name: 'firstWages', label: 'First pay date', kind: 'date' },
+    { name: 'lastWages', label: 'Last pay date', kind: 'date', help: 'When the business closes' },
     { name: 'successor', label: 'Taken over by', kind: 'text', most: 57 },
     { name: 'predecessor', label: 'Took over the business of', kind: 'text', most: 57 },
     { name: 'fiscalYearEnds', label: 'Fiscal year ends', kind: 'month-day', help: 'Month and day, 12-31' },
@@ -137,8 +137,8 @@ const SCHEDULE: FactKind = {
       isRequired: true,
       choices: PAY_FREQUENCIES.filter((one) => one !== 'miscellaneous').map((one) => [one, one] as const),
     },
-    { name: 'periodEnd', label: 'A period ends on', kind: 'date', isRequired: true },
-    { name: 'daysToCheck', label: 'Days from its end to the check', kind: 'whole' },
+    { name: 'periodEnd', label: 'Period end date', kind: 'date', isRequired: true },
+    { name: 'daysToCheck', label: 'Pay lag, days', kind: 'whole' },
     {
       name: 'whenClosed',
       label: 'A check date on a weekend or bank holiday moves',
@@ -185,7 +185,7 @@ const taxLabel = (code: string): string => (isTaxCode(code) ? taxOf(code).label 
 
 const OWN_RATE: FactKind = {
   kind: 'own-rate',
-  label: 'Rate of its own',
+  label: 'Employer tax rate',
   slot: 'tax',
   fields: [
     { name: 'tax', label: 'Tax', kind: 'tax', isRequired: true },
@@ -227,12 +227,19 @@ const PAY_ITEM: FactKind = {
   label: 'Pay item',
   slot: 'code',
   fields: [
-    { name: 'code', label: 'Code', kind: 'text', isRequired: true, most: 30, help: 'Small letters, digits, hyphens' },
+    {
+      name: 'code',
+      label: 'Code',
+      kind: 'text',
+      isRequired: true,
+      most: 30,
+      help: 'Lowercase letters, digits, hyphens',
+    },
     { name: 'label', label: 'Name on the pay statement', kind: 'text', isRequired: true, most: 40 },
     { name: 'like', label: 'Treated as', kind: 'item', isRequired: true, lists: ['earning', 'deduction', 'employer'] },
     {
       name: 'factor',
-      label: 'Times the rate',
+      label: 'Multiplier',
       kind: 'decimal',
       help: 'Of an earning by the hour, like 1.75; blank: as the standard item',
     },
@@ -321,7 +328,7 @@ const DEPARTMENT: FactKind = {
       choices: [
         ['department', 'department'],
         ['location', 'location'],
-        ['cost-centre', 'cost centre'],
+        ['cost-center', 'cost center'],
         ['job', 'job or customer'],
       ],
     },
@@ -387,7 +394,7 @@ const CHECKS: FactKind = {
     { name: 'nextNumber', label: 'Next check number', kind: 'whole' },
     {
       name: 'layout',
-      label: 'Check on the page',
+      label: 'Check position',
       kind: 'choice',
       choices: [
         ['top', 'at the top'],
@@ -443,15 +450,15 @@ const NOTE: FactKind = {
 };
 
 const ENROLMENT: FactKind = {
-  kind: 'enrolment',
-  label: 'Enrolment with an agency',
+  kind: 'enrollment',
+  label: 'Enrollment with an agency',
   slot: 'agency',
   fields: [
     { name: 'agency', label: 'Agency', kind: 'text', isRequired: true, most: 40 },
     { name: 'number', label: 'Identification number', kind: 'text', most: 40 },
     {
       name: 'standing',
-      label: 'Standing',
+      label: 'Status',
       kind: 'choice',
       isRequired: true,
       choices: [

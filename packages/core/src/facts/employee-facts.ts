@@ -41,7 +41,7 @@ const PAY: FactKind = {
     { name: 'amount', label: 'Salary', kind: 'amount', isRequired: true, when: { field: 'basis', is: ['salary'] } },
     {
       name: 'frequency',
-      label: 'The salary is',
+      label: 'Salary frequency',
       kind: 'choice',
       choices: FREQUENCY_WORDS,
       isRequired: true,
@@ -160,7 +160,7 @@ const FEDERAL: FactKind = {
     { name: 'allowances', label: 'Line 5, allowances', kind: 'whole', when: ON_OLD },
     { name: 'extraWithholding', label: 'Extra withholding', kind: 'amount', help: 'Each pay period' },
     { name: 'exempt', label: 'Claims exemption', kind: 'flag' },
-    { name: 'exemptYear', label: 'Exempt for the year', kind: 'whole', help: 'Ends on 15 February of the next' },
+    { name: 'exemptYear', label: 'Exempt for the year', kind: 'whole', help: 'Ends on February 15 of the next year' },
     { name: 'nonresidentAlien', label: 'Nonresident alien', kind: 'flag' },
     { name: 'lockedIn', label: 'Lock-in letter (2800C)', kind: 'flag' },
   ],
@@ -244,12 +244,12 @@ const PLACE: FactKind = {
   kind: 'place',
   label: 'Places',
   fields: [
-    { name: 'work', label: 'Works in', kind: 'state', isRequired: true },
-    { name: 'workLocality', label: 'Locality of work', kind: 'text', most: 60 },
-    { name: 'residence', label: 'Lives in', kind: 'state', isRequired: true },
+    { name: 'work', label: 'Work state', kind: 'state', isRequired: true },
+    { name: 'workLocality', label: 'Work locality', kind: 'text', most: 60 },
+    { name: 'residence', label: 'Resident state', kind: 'state', isRequired: true },
     {
       name: 'residenceLocality',
-      label: 'Locality of residence',
+      label: 'Resident locality',
       kind: 'text',
       most: 60,
       help: 'City, county or municipality that taxes',
@@ -269,7 +269,7 @@ const PLACE: FactKind = {
       help: 'When no one state has nearly all the work',
     },
     { name: 'directedFrom', label: 'Directed from', kind: 'state', help: 'When there is no base of operations' },
-    { name: 'reciprocityCertificate', label: 'Certificate of nonresidence on file', kind: 'flag' },
+    { name: 'reciprocityCertificate', label: 'Reciprocity certificate on file', kind: 'flag' },
     {
       name: 'convenienceOf',
       label: 'Works at home instead of an office in',
@@ -304,7 +304,7 @@ const WORKER: FactKind = {
   fields: [
     {
       name: 'kind',
-      label: 'Kind of worker',
+      label: 'Worker category',
       kind: 'choice',
       choices: Object.entries(WORKER_KINDS)
         .filter(([kind]) => kind !== 'partner' && kind !== 'contractor')
@@ -314,7 +314,7 @@ const WORKER: FactKind = {
     { name: 'title', label: 'Job title', kind: 'text', most: 40 },
     { name: 'department', label: 'Department', kind: 'text', most: 30 },
     { name: 'location', label: 'Location', kind: 'text', most: 30 },
-    { name: 'costCentre', label: 'Cost centre', kind: 'text', most: 30 },
+    { name: 'costCentre', label: 'Cost center', kind: 'text', most: 30 },
     {
       name: 'workClass',
       label: 'Class code',
@@ -375,11 +375,11 @@ const BANK: FactKind = {
     },
     {
       name: 'share',
-      label: 'Receives',
+      label: 'Amount per check',
       kind: 'choice',
       isRequired: true,
       choices: [
-        ['rest', 'what is left of the net pay'],
+        ['rest', 'remainder of net pay'],
         ['amount', 'an amount'],
         ['percent', 'a percentage of the net pay'],
       ],
@@ -442,7 +442,7 @@ const CONSENT: FactKind = {
 
 const OWN_FIELD: FactKind = {
   kind: 'own-field',
-  label: 'Own field',
+  label: 'Custom field',
   slot: 'name',
   fields: [
     { name: 'name', label: 'Name', kind: 'text', isRequired: true, most: 30 },
@@ -458,15 +458,15 @@ const EMPLOYMENT: FactKind = {
   fields: [
     {
       name: 'standing',
-      label: 'Standing',
+      label: 'Status',
       kind: 'choice',
       isRequired: true,
       choices: [
-        ['active', 'works here'],
-        ['ended', 'has left'],
+        ['active', 'active'],
+        ['ended', 'terminated'],
         ['leave', 'on leave without pay'],
       ],
-      help: 'Somebody who has left: From is the last day of the employment',
+      help: 'Terminated: From is the last day of the employment',
     },
     { name: 'reason', label: 'Reason', kind: 'text', most: 60 },
   ],

@@ -19,7 +19,7 @@ describe('the jobs of a person', () => {
   });
   it('say where the pay is booked, and until when', () => {
     expect(JOBS.says({ ...lines(['Pier 4', '60'], ['Ferry house', '40']), until: '2026-06-30' })).toBe(
-      'booked to 60% Pier 4, 40% Ferry house, until 2026-06-30',
+      'booked to 60% Pier 4, 40% Ferry house, until Tue, Jun 30, 2026',
     );
     expect(JOBS.says(lines())).toBe('booked to no job');
   });

@@ -12,7 +12,7 @@ import type { DatedFact } from './in-force.js';
  */
 export const COUNTED_FROM: FactField = {
   name: 'countedFrom',
-  label: 'Counted from',
+  label: 'Start',
   kind: 'date',
   help: 'Checks from this day on count; blank: from the first day of this entry',
 };
@@ -44,7 +44,7 @@ const FOR_HSA = { field: 'item', is: ['hsa', 'section-125-hsa'] } as const;
 /** An earning, deduction or employer-paid amount of every check. */
 export const STANDING: FactKind = {
   kind: 'standing',
-  label: 'Each check',
+  label: 'Recurring earning or deduction',
   slot: 'item',
   fields: [
     { name: 'item', label: 'Pay item', kind: 'text', isRequired: true, help: 'A standard item or one of the client' },
@@ -63,7 +63,7 @@ export const STANDING: FactKind = {
     { name: 'rate', label: 'at a rate of', kind: 'decimal' },
     { name: 'perCheck', label: 'At most a check', kind: 'amount' },
     { name: 'perYear', label: 'At most a year', kind: 'amount' },
-    { name: 'balance', label: 'Still to go', kind: 'amount', help: 'Of a loan or toward a goal' },
+    { name: 'balance', label: 'Remaining balance', kind: 'amount', help: 'Of a loan or toward a goal' },
     {
       name: 'coverage',
       label: 'Health plan covers',
@@ -133,8 +133,8 @@ export const GARNISHMENT: FactKind = {
       isRequired: true,
       choices: GARNISHMENT_KINDS.map((kind) => [kind, KIND_WORDS[kind]] as const),
     },
-    { name: 'amount', label: 'Amount a check', kind: 'amount', help: 'Blank: as much as the law allows' },
-    { name: 'balance', label: 'Still to go', kind: 'amount' },
+    { name: 'amount', label: 'Amount a check', kind: 'amount', help: 'Blank: the most the law allows' },
+    { name: 'balance', label: 'Remaining balance', kind: 'amount' },
     COUNTED_FROM,
     { name: 'fee', label: 'Administrative fee', kind: 'amount' },
     { name: 'priority', label: 'Order among several', kind: 'whole' },
@@ -178,7 +178,7 @@ export const LEAVE: FactKind = {
     },
     {
       name: 'per',
-      label: 'Builds up',
+      label: 'Accrues',
       kind: 'choice',
       isRequired: true,
       choices: [
@@ -191,7 +191,7 @@ export const LEAVE: FactKind = {
     { name: 'balance', label: 'Balance on the first day', kind: 'decimal' },
     COUNTED_FROM,
     { name: 'maximum', label: 'At most', kind: 'decimal' },
-    { name: 'waitsUntil', label: 'Begins to build up', kind: 'date' },
+    { name: 'waitsUntil', label: 'Accrual begins', kind: 'date' },
     { name: 'resetOn', label: 'Year begins on', kind: 'month-day', help: 'Month and day, 01-01' },
     { name: 'carryOver', label: 'Carried over at most', kind: 'decimal' },
     UNTIL,

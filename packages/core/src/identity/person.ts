@@ -1,6 +1,7 @@
 import { addDays, addMonths, parseDate, showDate, type LocalDate } from '../calendar/local-date.js';
 import { ask, problem, warning, type Issue } from '../issues/issue.js';
 import { findState } from '../jurisdictions/states.js';
+import { STREET_LINE_LENGTH, streetInFile, streetLines } from './street.js';
 import { nameInFile } from './transliterate.js';
 import { isZipOf } from './zip-areas.js';
 
@@ -58,6 +59,21 @@ function foreignIssues({ country, state, zip }: Pick<PersonIdentity, 'country' |
   ];
 }
 
+/** Characters of an address line in the wage file (SSA Publication 42-007, EFW2: Location and Delivery Address). */
+export const WAGE_FILE_ADDRESS = 22;
+
+function streetIssues(street: string): Issue[] {
+  const lines = streetLines(street);
+  if (lines.some((line) => line.length > STREET_LINE_LENGTH))
+    return [problem('address.line', 'street', { most: String(STREET_LINE_LENGTH) })];
+  const inFile = streetInFile(street, WAGE_FILE_ADDRESS);
+  const file = [inFile.delivery, inFile.location].filter((line) => line !== '').join(' / ');
+  if (inFile.isCut) return [ask('address.cut', 'street', { most: String(WAGE_FILE_ADDRESS), file })];
+  return inFile.delivery === lines[0] && inFile.location === lines[1]
+    ? []
+    : [warning('address.in-file', 'street', { file })];
+}
+
 /** Issues of an address; blank fields are gaps, not issues. */
 export function addressIssues(
   address: Pick<PersonIdentity, 'street' | 'city' | 'state' | 'zip'> &
@@ -66,7 +82,8 @@ export function addressIssues(
 ): Issue[] {
   const issues: Issue[] = [];
   const { state, zip, country = '', province = '' } = address;
-  if (country !== '') return foreignIssues({ country, state, zip });
+  issues.push(...streetIssues(address.street));
+  if (country !== '') return [...issues, ...foreignIssues({ country, state, zip })];
   if (province !== '') issues.push(problem('country.missing', 'country', { province }));
   if (state !== '' && !findState(state)) issues.push(problem('rule.state-unknown', 'state', { state }));
   else if (zip !== '' && !/^\d{5}$/.test(zip)) issues.push(problem('zip.shape', 'zip'));

@@ -3,9 +3,9 @@ const entry = (says: string, fix: string) => ({ says, fix });
 
 export const ISSUE_TEXTS = {
   // What was given cannot be read.
-  'input.missing': entry('{what} is missing.', 'Give {what}.'),
+  'input.missing': entry('{what} is missing.', 'Enter it.'),
   'input.unknown-field': entry('The field {name} is not known here.', 'Remove it or correct its name.'),
-  'input.not-an-amount': entry('{value} is not an amount in dollars and cents.', 'Write it like 1234.56.'),
+  'input.not-an-amount': entry('{value} is not an amount in dollars and cents.', 'Write it like 1,234.56.'),
   'input.not-a-decimal': entry('{value} is not a decimal number.', 'Write it like 38.5.'),
   'input.not-a-date': entry('{value} is not a calendar day.', 'Write month, day and year, like 10/22/2026.'),
   'input.not-an-iso-date': entry('{value} is not a calendar day.', 'Write it like 2026-10-22.'),
@@ -43,7 +43,7 @@ export const ISSUE_TEXTS = {
   'doubt.salary': entry('This salary comes to {yearly} a year.', 'Check the amount and how often it is paid.'),
   'doubt.hours': entry('{hours} hours are more than a pay period usually has.', 'Check the usual hours.'),
   'doubt.order-without-amount': entry(
-    'The order has no amount, so as much as the law allows is taken from every check.',
+    'The order has no amount, so the most the law allows is taken from every check.',
     'Enter the amount of the order, or save it as it is when the order says so.',
   ),
   'doubt.two-rests': entry(
@@ -222,7 +222,7 @@ export const ISSUE_TEXTS = {
     'Ask for a new Form W-4; until then single with no other entries is withheld.',
   ),
   'certificate.locked-in': entry(
-    'An exemption is not honoured under a lock-in letter.',
+    'An exemption is not honored under a lock-in letter.',
     'Withhold by the letter until the IRS releases it.',
   ),
   'reciprocity.assumed': entry(
@@ -344,7 +344,7 @@ export const ISSUE_TEXTS = {
     'Report a lower amount by a correction instead.',
   ),
   // Set-up.
-  'input.too-long': entry('This has more than {most} characters.', 'Shorten it.'),
+  'input.too-long': entry('At most {most} characters fit here.', 'Shorten it.'),
   'input.not-a-month-day': entry('{value} is not a day of the year.', 'Write month and day, like 12-31.'),
   'dates.order': entry('{last} lies before {first}.', 'Put the two days in order.'),
   'dates.birth-future': entry('The birth date {day} lies in the future.', 'Check the year.'),
@@ -370,9 +370,26 @@ export const ISSUE_TEXTS = {
   ),
   'zip.other-state': entry('The ZIP code {zip} is not one of {state}.', 'Check both against the envelope.'),
   'address.post-box': entry(
-    'A post box does not say where a person lives.',
+    'A P.O. box does not say where a person lives.',
     'Ask for the street too: local taxes and the new-hire report go by it.',
   ),
+  'check.ssn-applied-for': entry(
+    'The social security number of {who} is applied for: the paper says so, the file carries zeros.',
+    'Enter the number when the card comes; after filing, it is sent on Form W-2c.',
+  ),
+  'gap.ssn': entry(
+    'The social security number is applied for.',
+    'Enter it when the card comes; keep a copy of Form SS-5 until then.',
+  ),
+  'address.in-file': entry(
+    'The wage file carries the street as {file}; it stays in full everywhere else.',
+    'Nothing to do, if it is right.',
+  ),
+  'address.cut': entry(
+    'The wage file has room for {most} characters a line, so it would carry {file}.',
+    'Shorten the street, or move the apartment or suite to the second line.',
+  ),
+  'address.line': entry('A line of the street takes at most {most} characters.', 'Shorten it.'),
   'phone.shape': entry('A telephone number has ten digits.', 'Write it like 315-555-0121.'),
   'email.shape': entry('{value} is not an e-mail address.', 'Write it like office@example.com.'),
   'ein.again': entry('The two EINs are not the same.', 'Copy it once more from the IRS notice.'),

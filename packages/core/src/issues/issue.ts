@@ -44,6 +44,10 @@ const fill = (text: string, parameters: Readonly<Record<string, string>>): strin
   text.replace(/\{(\w+)\}/g, (_, name: string) => said(parameters[name] ?? `{${name}}`));
 
 /** The sentence that says what is wrong. */
-export const sentence = (issue: Issue): string => fill(ISSUE_TEXTS[issue.code].says, issue.parameters);
+export function sentence(issue: Issue): string {
+  const { says } = ISSUE_TEXTS[issue.code];
+  const text = fill(says, issue.parameters);
+  return says.startsWith('{what}') ? text.charAt(0).toUpperCase() + text.slice(1) : text;
+}
 /** The sentence that says what to do about it. */
 export const fix = (issue: Issue): string => fill(ISSUE_TEXTS[issue.code].fix, issue.parameters);

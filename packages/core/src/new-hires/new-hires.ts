@@ -1,3 +1,4 @@
+import { streetInOneLine } from '../identity/street.js';
 import { addDays, type LocalDate } from '../calendar/local-date.js';
 import { findState } from '../jurisdictions/states.js';
 
@@ -58,7 +59,7 @@ export const NEW_HIRE_FIELDS: readonly {
   { name: 'Employee first name', value: (person) => person.firstName },
   { name: 'Employee middle name', value: (person) => person.middleName },
   { name: 'Employee last name', value: (person) => person.lastName },
-  { name: 'Employee street', value: (person) => person.street },
+  { name: 'Employee street', value: (person) => streetInOneLine(person.street) },
   { name: 'Employee city', value: (person) => person.city },
   { name: 'Employee state', value: (person) => person.state },
   { name: 'Employee ZIP', value: (person) => person.zip },
@@ -69,13 +70,13 @@ export const NEW_HIRE_FIELDS: readonly {
   { name: 'State of hire', value: (person) => person.workState },
   { name: 'Employer EIN', value: (_, employer) => employer.ein },
   { name: 'Employer name', value: (_, employer) => employer.name },
-  { name: 'Employer street', value: (_, employer) => employer.street },
+  { name: 'Employer street', value: (_, employer) => streetInOneLine(employer.street) },
   { name: 'Employer city', value: (_, employer) => employer.city },
   { name: 'Employer state', value: (_, employer) => employer.state },
   { name: 'Employer ZIP', value: (_, employer) => employer.zip },
 ];
 /** What is still missing for the report of a person; the field names are those of the record. */
 export const newHireGaps = (person: NewHire): string[] =>
-  (['street', 'city', ...(person.country === '' ? (['state', 'zip'] as const) : [])] as const).filter(
+  (['ssn', 'street', 'city', ...(person.country === '' ? (['state', 'zip'] as const) : [])] as const).filter(
     (field) => person[field] === '',
   );

@@ -66,17 +66,18 @@ export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
     'socialsecurityno',
     'taxid',
   ),
-  text('street', 'Street', 22, 'street', 'address', 'address1', 'streetaddress', 'addressline1'),
+  text('street', 'Street', 60, 'street', 'address', 'address1', 'streetaddress', 'addressline1', 'homeaddress'),
+  text('unit', 'Apartment, suite', 60, 'address2', 'addressline2', 'apt', 'apartment', 'unit', 'suite', 'street2'),
   text('city', 'City', 22, 'city', 'town'),
   of('state', 'state', 'State', 'state', 'st', 'homestate'),
   of('zip', 'zip', 'ZIP', 'zip', 'zipcode', 'postalcode'),
   text('country', 'Country, if abroad', 2, 'country', 'countrycode', 'countryifabroad'),
   text('province', 'Province, if abroad', 23, 'province', 'foreignstate', 'provinceifabroad'),
-  of('date', 'hiredOn', 'Hired', 'hired', 'hiredon', 'hiredate', 'datehired', 'startdate', 'dateofhire'),
+  of('date', 'hiredOn', 'Hire date', 'hired', 'hiredon', 'hiredate', 'datehired', 'startdate', 'dateofhire'),
   of('date', 'bornOn', 'Born', 'born', 'bornon', 'birthdate', 'dateofbirth', 'dob'),
   {
     name: 'kind',
-    label: 'Kind of worker',
+    label: 'Worker category',
     kind: 'choice',
     headings: ['kind', 'workerkind', 'kindofworker', 'type', 'employeetype'],
     words: {
@@ -116,7 +117,7 @@ export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
   of('amount', 'salary', 'Salary', 'salary', 'salaryamount'),
   {
     name: 'salaryFrequency',
-    label: 'The salary is',
+    label: 'Salary frequency',
     kind: 'choice',
     headings: ['salaryfrequency', 'salaryper', 'thesalaryis', 'per', 'payperiod'],
     words: {
@@ -172,11 +173,11 @@ export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
   },
   of('whole', 'oldAllowances', 'Old W-4 allowances', 'oldw4allowances', 'pre2020allowances', 'federalallowances'),
   of('state', 'workState', 'Works in', 'workstate', 'worksin', 'stateofwork', 'workedin'),
-  text('workLocality', 'Locality of work', 60, 'worklocality', 'localityofwork', 'workcity', 'worklocation'),
+  text('workLocality', 'Work locality', 60, 'worklocality', 'localityofwork', 'workcity', 'worklocation'),
   of('state', 'residenceState', 'Lives in', 'residencestate', 'livesin', 'stateofresidence', 'residentstate'),
   text(
     'residenceLocality',
-    'Locality of residence',
+    'Resident locality',
     60,
     'residencelocality',
     'localityofresidence',
@@ -236,7 +237,7 @@ function certificateColumn(state: string, field: string): PeopleColumn | null {
 const statusesAmong = (choices: readonly (readonly [string, string])[]): Record<string, string> =>
   Object.fromEntries(Object.entries(STATUSES).filter(([, value]) => choices.some(([known]) => known === value)));
 
-/** Small letters and digits only: how headings and words are compared. */
+/** Lowercase letters and digits only: how headings and words are compared. */
 export const plain = (text: string): string => text.toLowerCase().replace(/[^a-z0-9%]/g, '');
 
 export function findColumn(name: string): PeopleColumn | null {

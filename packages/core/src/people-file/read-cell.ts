@@ -1,7 +1,7 @@
 import { readTypedDate } from '../calendar/typed-date.js';
 import { problem, type Issue } from '../issues/issue.js';
 import { stateNamed } from '../jurisdictions/state-named.js';
-import { checkSsn } from '../identity/numbers.js';
+import { APPLIED_FOR, checkSsn, isAppliedFor } from '../identity/numbers.js';
 import { plain, type PeopleColumn } from './columns.js';
 
 /** What a cell says, in the form the records keep; or what is wrong with it. Blank cells are not read. */
@@ -67,6 +67,7 @@ export function readCell(column: PeopleColumn, given: string): ReadCell {
       return /^[A-Za-z0-9][A-Za-z0-9 -]{2,14}$/.test(value) ? { value } : fail(problem('zip.shape', column.name));
     }
     case 'ssn': {
+      if (isAppliedFor(text)) return { value: APPLIED_FOR };
       if (LOST_DIGITS.test(text)) return fail(problem('file.rounded', column.name, { value: text }));
       const digits = text.replace(/[\s-]/g, '');
       // Only a bare number can have lost its leading zeros: with hyphens a digit was left out.

@@ -7,6 +7,8 @@ import { problem, type Issue } from '../issues/issue.js';
 import { findState } from '../jurisdictions/states.js';
 import { findColumn } from './columns.js';
 import { readCell } from './read-cell.js';
+import { streetOf } from '../identity/street.js';
+import { APPLIED_FOR, isAppliedFor } from '../identity/numbers.js';
 
 export interface NewFact {
   readonly kind: EmployeeFactKind;
@@ -214,7 +216,7 @@ function readRow(
   const identity = {
     ...name,
     suffix: textOf('suffix'),
-    street: textOf('street'),
+    street: streetOf(textOf('street'), textOf('unit')),
     city: textOf('city'),
     state: textOf('state'),
     zip: textOf('zip'),
@@ -236,7 +238,7 @@ function readRow(
   const person: NewPerson = {
     number: textOf('number'),
     ...identity,
-    ssn: textOf('ssn'),
+    ssn: textOf('ssn') === APPLIED_FOR ? '' : textOf('ssn'),
     kind: kind === 'partner' || kind === 'contractor' ? kind : 'employee',
     isRetirementPlan: cells['isRetirementPlan'] === true,
     facts: kind === 'partner' || kind === 'contractor' ? [] : facts,
@@ -270,10 +272,11 @@ export function readPeople(file: PeopleFile, around: Surroundings): ReadPeople {
     at(name) < 0 ? [] : read.map(({ row, cells }) => ({ row, value: clean(cells[at(name)] ?? '') }));
   const twiceNumber = doubles(valuesOf('number', (text) => text.trim()));
   const bareSsn = (text: string): string => {
+    if (isAppliedFor(text)) return '';
     const digits = text.replace(/[\s-]/g, '');
     return /^\d{7,8}$/.test(text.trim()) ? digits.padStart(9, '0') : digits;
   };
-  const twiceSsn = doubles(valuesOf('ssn', bareSsn));
+  const twiceSsn = doubles(valuesOf('ssn', bareSsn).filter(({ value }) => value !== ''));
   const numbers = [...around.numbers, ...valuesOf('number', (text) => text.trim()).map((one) => one.value)];
   const rows = read.map(({ row, cells, person, issues: own }): ReadRow => {
     const more: Issue[] = [];

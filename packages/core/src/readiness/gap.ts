@@ -76,6 +76,7 @@ export interface PersonStanding {
   readonly country: string;
   readonly hiredOn: string | null;
   readonly bornOn: string | null;
+  readonly isSsnAppliedFor: boolean;
   readonly facts: PersonOnDay;
   readonly identityIssues: readonly Issue[];
   /** What the trial paycheck says, and the taxes it has. */

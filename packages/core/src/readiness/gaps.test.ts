@@ -55,6 +55,7 @@ const person: PersonStanding = {
   country: '',
   hiredOn: '2026-10-12',
   bornOn: '1990-01-01',
+  isSsnAppliedFor: false,
   facts: personOnDay(
     [
       {
@@ -117,6 +118,13 @@ describe('what is missing', () => {
     ],
     ['a birth date: for the new-hire report', {}, { bornOn: null }, 'bornOn 2026-11-01 client'],
     ['a street: for the new-hire report', {}, { street: '' }, 'street 2026-11-01 client'],
+    [
+      'a whole address: one gap, not four',
+      {},
+      { street: '', city: '', state: '', zip: '' },
+      'street 2026-11-01 client',
+    ],
+    ['an SSN that is applied for: for the new-hire report', {}, { isSsnAppliedFor: true }, 'ssn 2026-11-01 client'],
     [
       'a street of somebody reported: for Form W-2',
       {},

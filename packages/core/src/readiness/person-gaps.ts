@@ -19,19 +19,33 @@ const PERSON_FIELDS: readonly {
   { field: 'bornOn', what: 'The birth date', neededFor: ['new-hire'], question: 'date of birth' },
 ];
 
+const ADDRESS_FIELDS = ['street', 'city', 'state', 'zip'] as const;
+/** Abroad there is no state, and not every country has postal codes. */
+const isAsked = (person: PersonStanding, field: string): boolean =>
+  person.country === '' || (field !== 'state' && field !== 'zip');
+
 /** What is missing of a person. */
 export function personDrafts(person: PersonStanding): Draft[] {
   const drafts: Draft[] = [];
+  if (person.isSsnAppliedFor)
+    drafts.push({
+      key: 'ssn',
+      issue: problem('gap.ssn', 'ssn'),
+      neededFor: person.isNewHireReported ? ['wage-statement'] : ['new-hire', 'wage-statement'],
+      question: 'social security number, once the card has come',
+    });
+  const address = ADDRESS_FIELDS.filter((field) => person[field] === '' && isAsked(person, field));
   for (const { field, what, neededFor, question } of PERSON_FIELDS) {
-    if ((person[field] ?? '') !== '') continue;
-    // Abroad there is no state, and not every country has postal codes.
-    if (person.country !== '' && (field === 'state' || field === 'zip')) continue;
+    if ((person[field] ?? '') !== '' || !isAsked(person, field)) continue;
+    // An address that is missing whole is one gap, not four.
+    if (address.length > 1 && field !== address[0] && address.includes(field as 'street')) continue;
+    const isWhole = address.length > 1 && field === address[0];
     const isReported = person.isNewHireReported && field !== 'hiredOn';
     const wanted = isReported ? neededFor.filter((purpose) => purpose !== 'new-hire') : neededFor;
     if (wanted.length === 0) continue;
     drafts.push({
       key: field,
-      issue: problem('gap.text', field, { what }),
+      issue: problem('gap.text', field, { what: isWhole ? 'The home address' : what }),
       neededFor: wanted,
       blocksPaycheck: true,
       question,

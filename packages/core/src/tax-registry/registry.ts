@@ -47,7 +47,7 @@ const FEDERAL: readonly Tax[] = [
   federal('US-HI-EE', 'medicare', 'Medicare (HI), employee', 'employee', 'US-HI'),
   federal('US-HI-ER', 'medicare', 'Medicare (HI), employer', 'employer', 'US-HI'),
   federal('US-HI-ADD', 'medicare', 'Additional Medicare', 'employee', 'US-HI'),
-  federal('US-FUTA', 'unemployment', 'Federal unemployment', 'employer', 'US-FUTA'),
+  federal('US-FUTA', 'unemployment', 'FUTA', 'employer', 'US-FUTA'),
 ];
 
 const codeAt = (state: StateRules, place: Locality, tax: LocalTax): StateTaxCode =>

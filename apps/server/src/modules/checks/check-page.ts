@@ -1,5 +1,6 @@
 import { showDollars, type Cents } from '@zakat/core/money/cents';
 import { amountInWords } from '@zakat/core/money/in-words';
+import { streetInOneLine } from '@zakat/core/identity/street';
 
 export const CHECK_LAYOUTS = ['top', 'middle', 'bottom'] as const;
 /** Where the check is on the page; the rest of it are two stubs, one for each side. */
@@ -81,7 +82,7 @@ function checkTexts(sheet: CheckSheet, top: number): { texts: Placed[]; rules: R
   return {
     texts: [
       text(client.name, LEFT, 24, 300, { size: 11, isBold: true }),
-      text(client.street, LEFT, 38, 300),
+      text(streetInOneLine(client.street), LEFT, 38, 300),
       text(client.place, LEFT, 50, 300),
       text(sheet.bankName, 340, 24, 130),
       text(sheet.number, 480, 24, 96, { size: 11, isBold: true, isRight: true }),
@@ -92,7 +93,7 @@ function checkTexts(sheet: CheckSheet, top: number): { texts: Placed[]; rules: R
       text(`$ ${showDollars(net.amount)}`, 470, 90, 106, { size: 10.5, isBold: true, isRight: true }),
       text(`${amountInWords(net.amount)} dollars`, LEFT, 116, 500),
       text(payee.name, 60, 146, 300),
-      text(payee.street, 60, 158, 300),
+      text(streetInOneLine(payee.street), 60, 158, 300),
       text(payee.place, 60, 170, 300),
       text('For', LEFT, 207, 20, { size: 7.5 }),
       text(`pay of ${sheet.period}`, 56, 205, 300),
@@ -163,7 +164,7 @@ function stubTexts(sheet: CheckSheet, top: number, whose: string): { texts: Plac
   return {
     texts: [
       { text: client.name, x: LEFT, y: top + 16, width: 250, size: 9, isBold: true },
-      { text: `${client.street}, ${client.place}`, x: LEFT, y: top + 28, width: 300, size: 7.5 },
+      { text: `${streetInOneLine(client.street)}, ${client.place}`, x: LEFT, y: top + 28, width: 300, size: 7.5 },
       { text: payee.name, x: 300, y: top + 16, width: 276, size: 9, isBold: true, isRight: true },
       {
         text: `check ${sheet.number} of ${sheet.checkDate}, period ${sheet.period}`,

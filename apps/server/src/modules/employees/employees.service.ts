@@ -14,7 +14,7 @@ import { contradictions } from '@zakat/core/facts/contradicted';
 import { factDoubts } from '@zakat/core/facts/doubts';
 import { placeOf } from '@zakat/core/facts/on-day';
 import { inForceOn, newestFirst } from '@zakat/core/facts/in-force';
-import { checkSsn, normalDigits } from '@zakat/core/identity/numbers';
+import { APPLIED_FOR, isAppliedFor, checkSsn, normalDigits } from '@zakat/core/identity/numbers';
 import { nextEmployeeNumber, personIssues, type PersonIdentity } from '@zakat/core/identity/person';
 import { findState } from '@zakat/core/jurisdictions/states';
 import type { Issue } from '@zakat/core/issues/issue';
@@ -140,13 +140,18 @@ export class EmployeesService {
 
   /** Takes on one person; what is only doubtful is answered as warnings. */
   create(actor: Actor, clientId: string, input: CreateEmployee): Promise<{ id: string; warnings: Issue[] }> {
-    const ssn = normalDigits(input.ssn);
+    const isApplied = isAppliedFor(input.ssn);
+    const ssn = isApplied ? '' : normalDigits(input.ssn);
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
       const today = await this.clock.today(manager);
       const { confirmed, ...given } = input;
       const newcomer = { ...given, country: input.country ?? '', province: input.province ?? '' };
-      const issues = [...checkSsn(ssn, 'ssn'), ...personIssues(newcomer, today), ...employeeFactIssues(input.facts)];
+      const issues = [
+        ...(isApplied ? [] : checkSsn(ssn, 'ssn')),
+        ...personIssues(newcomer, today),
+        ...employeeFactIssues(input.facts),
+      ];
       if (errorsOf(issues).length > 0) throw refuse(errorsOf(issues));
       lookTwice([...issues, ...doubtsOf(input.facts, input.hiredOn)], confirmed);
       const [id] = await this.takeOn.people(manager, actor, client.id, [{ ...newcomer, ssn }]);
@@ -232,6 +237,7 @@ export class EmployeesService {
       const person = await findEmployee(manager, id);
       await this.audit.record(manager, actor, 'employee.reveal-number', 'employee', id);
       const ssn = this.secrets.open(person.ssnCipher);
+      if (ssn === '') return { ssn: APPLIED_FOR };
       return { ssn: `${ssn.slice(0, 3)}-${ssn.slice(3, 5)}-${ssn.slice(5)}` };
     });
   }

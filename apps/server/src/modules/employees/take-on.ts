@@ -4,6 +4,7 @@ import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { FactStore, type GivenFact } from '../facts/fact-store.js';
+import { APPLIED_FOR } from '@zakat/core/identity/numbers';
 
 /** A person as entered or imported, already checked. */
 export interface Newcomer {
@@ -52,7 +53,8 @@ export class TakeOn {
       suffix: person.suffix,
       ssn_cipher: `\\x${this.secrets.seal(ssn).toString('hex')}`,
       ssn_tail: ssn.slice(-4),
-      ssn_mark: `\\x${this.secrets.mark(ssn).toString('hex')}`,
+      // Numbers that are applied for are not one and the same number.
+      ssn_mark: `\\x${this.secrets.mark(ssn === '' ? `${APPLIED_FOR} ${ids[index] ?? ''}` : ssn).toString('hex')}`,
       street: person.street,
       city: person.city,
       state: person.state,

@@ -3,6 +3,7 @@ import type { FilingFacts, FilingKind } from '@zakat/core/filings/kind';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import PDFDocument from 'pdfkit';
 import { titleOf } from './titles.js';
+import { streetInOneLine } from '@zakat/core/identity/street';
 
 const LEFT = 54;
 const WIDTH = 504;
@@ -69,7 +70,7 @@ export function drawReturn({ kind, content, facts, isDraft, signedOn }: ReturnPa
     document.font('Helvetica').fillColor(INK);
     for (const line of [
       filer.tradeName === '' ? '' : `Doing business as ${filer.tradeName}`,
-      `${filer.street}, ${filer.city}, ${filer.state} ${filer.zip}`,
+      `${streetInOneLine(filer.street)}, ${filer.city}, ${filer.state} ${filer.zip}`,
       `Period from ${showDate(period.start)} to ${showDate(period.end)}`,
     ].filter((one) => one !== '')) {
       words(line, LEFT, y, 9);

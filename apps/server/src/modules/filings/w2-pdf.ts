@@ -84,7 +84,7 @@ function boxesOf({ form, employer }: W2Paper): Box[] {
     // The copy for the person shows the last four digits only (Treas. Reg. § 31.6051-1(a)(1)).
     {
       label: "a  Employee's social security number",
-      value: `***-**-${ssnTail(person)}`,
+      value: ssnTail(person) === '' ? 'Applied for' : `***-**-${ssnTail(person)}`,
       at: [LEFT, 74, half, 36],
     },
     {

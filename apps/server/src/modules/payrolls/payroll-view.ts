@@ -208,7 +208,7 @@ export const postedPerson = ({ employee, facts }: Pick<ComputedPerson, 'employee
   ...bookedAt(facts),
 });
 
-/** Department, location and cost centre of a person's work. */
+/** Department, location and cost center of a person's work. */
 export const bookedAt = ({ worker }: PersonOnDay) => ({
   department: text(worker ?? {}, 'department'),
   location: text(worker ?? {}, 'location'),

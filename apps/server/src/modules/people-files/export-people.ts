@@ -10,6 +10,8 @@ import { Clock } from '../clock/clock.js';
 import { Employee } from '../employees/entities.js';
 import { FactStore, type StoredFact } from '../facts/fact-store.js';
 import { writeTable, type TableFormat } from '../tables/write-table.js';
+import { APPLIED_FOR } from '@zakat/core/identity/numbers';
+import { streetLines } from '@zakat/core/identity/street';
 
 /** The people of a client as a file that can be read back in. */
 @Injectable()
@@ -66,7 +68,12 @@ export class ExportPeople {
       return found ? text(found, field) : '';
     };
     const known: Readonly<Record<string, string>> = {
-      ssn: this.secrets.open(person.ssnCipher).replace(/^(\d{3})(\d{2})(\d{4})$/, '$1-$2-$3'),
+      ssn:
+        person.ssnTail === ''
+          ? APPLIED_FOR
+          : this.secrets.open(person.ssnCipher).replace(/^(\d{3})(\d{2})(\d{4})$/, '$1-$2-$3'),
+      street: streetLines(person.street)[0],
+      unit: streetLines(person.street)[1],
       hiredOn: person.hiredOn ?? '',
       bornOn: person.bornOn ?? '',
       isRetirementPlan: person.isRetirementPlan ? 'yes' : 'no',

@@ -1,4 +1,5 @@
 import PDFDocument from 'pdfkit';
+import { streetInOneLine } from '@zakat/core/identity/street';
 
 interface Letter {
   readonly firm: {
@@ -24,7 +25,10 @@ export function letterPdf({ firm, client, day, lines }: Letter): Promise<Buffer>
     page.on('end', () => resolve(Buffer.concat(parts)));
   });
   page.font('Times-Bold').fontSize(13).text(firm.name);
-  page.font('Times-Roman').fontSize(10).text(`${firm.street}, ${firm.city}, ${firm.state} ${firm.zip}  ${firm.phone}`);
+  page
+    .font('Times-Roman')
+    .fontSize(10)
+    .text(`${streetInOneLine(firm.street)}, ${firm.city}, ${firm.state} ${firm.zip}  ${firm.phone}`);
   page.moveDown(2).fontSize(11);
   page.text(client.contactName || client.legalName);
   if (client.contactName) page.text(client.legalName);

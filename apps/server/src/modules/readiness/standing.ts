@@ -31,6 +31,7 @@ export function personStanding(
     country: employee.country,
     hiredOn: employee.hiredOn,
     bornOn: employee.bornOn,
+    isSsnAppliedFor: employee.ssnTail === '',
     facts,
     identityIssues: personIssues(employee, today),
     trialProblems: trial.problems,

@@ -10,13 +10,13 @@ const PLACES: readonly (readonly [path: string, label: string])[] = [
   ['payrolls', 'Payrolls'],
   ['deposits', 'Deposits'],
   ['returns', 'Returns'],
-  ['people', 'People'],
   ['ledger', 'Ledger'],
-  ['facts', 'Facts'],
-  ['items', 'Pay items'],
+  ['people', 'Employees'],
+  ['facts', 'Setup'],
+  ['items', 'Earnings and deductions'],
+  ['brought-in', 'Prior payroll'],
   ['readiness', 'Readiness'],
   ['proof', 'Proof set'],
-  ['brought-in', 'Brought in'],
 ];
 export const useClient = (): Schemas['ClientView'] => useOutletContext<Schemas['ClientView']>();
 
@@ -39,7 +39,7 @@ export function ClientFrame(): ReactNode {
               {data.depositSchedule} depositor, {data.payFrequency} pay
             </p>
           </div>
-          <nav className="places" aria-label="Of this client">
+          <nav className="places" aria-label="Client">
             {PLACES.map(([path, label]) => (
               <NavLink
                 key={path}

@@ -50,7 +50,7 @@ describe('the payrolls of a client', () => {
   it('begin with the next period of the schedule, and why', async () => {
     openAt('payrolls', <PayrollsPage />, answers());
     expect(await screen.findByText(suggestion.why)).toBeTruthy();
-    expect(screen.getByLabelText<HTMLInputElement>('Check date').value).toBe('2026-10-30');
+    expect(screen.getByLabelText<HTMLInputElement>('Check date').value).toBe('10/30/2026');
     expect(await screen.findByText('None yet.')).toBeTruthy();
   });
   it('have the calendar of the year, with what moved and the payroll that was made', async () => {
@@ -68,11 +68,11 @@ describe('the payrolls of a client', () => {
       facts: [schedule],
     });
     expect(await screen.findByText('30 check dates in 2026, 3 of them moved')).toBeTruthy();
-    const line = (await screen.findByText('2026-06-07 to 2026-06-13', { selector: 'details td' })).closest('tr');
+    const line = (await screen.findByText('06/07/2026 to 06/13/2026', { selector: 'details td' })).closest('tr');
     expect([...(line as HTMLTableRowElement).cells].map((cell) => cell.textContent)).toEqual([
       'Thu, Jun 18, 2026',
-      '2026-06-07 to 2026-06-13',
-      'Fri, Jun 19, 2026',
+      '06/07/2026 to 06/13/2026',
+      '06/19/2026',
       'posted',
     ]);
     fireEvent.click(screen.getByRole('button', { name: '2027' }));
@@ -97,7 +97,7 @@ describe('the payrolls of a client', () => {
       await screen.findByText(suggestion.why);
       type('Check date', day);
       fireEvent.click(screen.getByRole('button', { name: 'Start the payroll' }));
-      expect(await screen.findByText('Write a day like 2026-10-30.')).toBeTruthy();
+      expect(await screen.findByText('Type month, day and year, like 10/30/2026.')).toBeTruthy();
       expect(posted()).toEqual([]);
     },
   );
@@ -105,10 +105,10 @@ describe('the payrolls of a client', () => {
     const refused = refusal(409, 'There is a payroll of this period already.');
     openAt('payrolls', <PayrollsPage />, answers({ 'POST /api/clients/c1/payrolls': refused }));
     await screen.findByText(suggestion.why);
-    type('Kind', 'extra');
+    type('Payroll type', 'extra');
     fireEvent.click(screen.getByRole('button', { name: 'Start the payroll' }));
     expect(await screen.findByText('There is a payroll of this period already.')).toBeTruthy();
-    expect(screen.getByLabelText<HTMLSelectElement>('Kind').value).toBe('extra');
+    expect(screen.getByLabelText<HTMLSelectElement>('Payroll type').value).toBe('extra');
   });
   it('show amounts only of those that are posted', async () => {
     const rows = [row({}), row({ id: 'p2', status: 'open', checkDate: '2026-10-30', gross: 111, net: 99 })];
@@ -216,7 +216,7 @@ describe('the tax accounts of a client', () => {
     type('Agency', 'NY-DOL');
     type('Account number', '12');
     expect(document.querySelector('[aria-invalid="true"]')).toBeTruthy();
-    fireEvent.click(screen.getByLabelText("It stands so on the agency's letter"));
+    fireEvent.click(screen.getByLabelText("It is printed so on the agency's letter"));
     expect(document.querySelector('[aria-invalid="true"]')).toBeNull();
     type(/Unemployment rate/, '4.1%');
     fireEvent.click(screen.getByRole('button', { name: 'Record' }));

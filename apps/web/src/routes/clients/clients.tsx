@@ -17,26 +17,26 @@ export function ClientsPage(): ReactNode {
         <div className="actions" style={{ margin: 0 }}>
           <TextInput
             aria-label="Find a client"
-            placeholder="name, key or EIN tail"
+            placeholder="name, code or last digits of the EIN"
             value={words}
             onChange={(event) =>
               setSearch(event.currentTarget.value ? { find: event.currentTarget.value } : {}, { replace: true })
             }
           />
-          <Button onClick={() => void navigate('/clients/new')}>Take on a client</Button>
+          <Button onClick={() => void navigate('/clients/new')}>Add client</Button>
         </div>
       </div>
       <Waiting query={clients}>
         {({ rows, total }) =>
           rows.length === 0 ? (
-            <p className="empty">{words ? 'No client has these words.' : 'No client yet. Take on the first.'}</p>
+            <p className="empty">{words ? 'No client matches.' : 'No client yet. Add the first.'}</p>
           ) : (
             <>
               <table className="ruled">
                 <thead>
                   <tr>
                     <th scope="col">Client</th>
-                    <th scope="col">Key</th>
+                    <th scope="col">Code</th>
                     <th scope="col">EIN</th>
                     <th scope="col">State</th>
                     <th scope="col">Federal depositor</th>

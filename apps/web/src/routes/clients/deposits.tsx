@@ -1,4 +1,4 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -23,7 +23,7 @@ const working = (deposit: Deposit): Working => ({
     ...deposit.liabilities.map((line) => ({
       label: line.label,
       value: showDollars(cents(line.owed)),
-      how: `check date ${shortDay(line.liabilityDate)}${line.underWay ? `, ${showDollars(cents(line.underWay))} on its way` : ''}`,
+      how: `check date ${shortDay(line.liabilityDate)}${line.underWay ? `, ${showDollars(cents(line.underWay))} in process` : ''}`,
     })),
     { label: 'Owed', value: showDollars(cents(deposit.owed)), how: deposit.rule, isResult: true },
   ],
@@ -64,7 +64,7 @@ function PlanForm({
       />
       <DateField label="Settles on" w={140} value={settles} onChange={setSettles} />
       <Button type="submit" loading={plan.isPending}>
-        Plan the remittance of {showDollars(cents(deposit.owed))}
+        Schedule the payment of {showDollars(cents(deposit.owed))}
       </Button>
       <RefusedNote error={plan.error} />
     </form>
@@ -85,7 +85,7 @@ function DepositRows({
       <tr>
         <td>
           {deposit.sendBy ? <Day day={deposit.sendBy} /> : 'not known'}
-          {deposit.isLate && <div className="tag-wrong">the moment has passed</div>}
+          {deposit.isLate && <div className="tag-wrong">past its send-by</div>}
         </td>
         <td>{deposit.due ? <Day day={deposit.due} /> : 'not known'}</td>
         <td>
@@ -154,7 +154,7 @@ export function DepositsPage(): ReactNode {
                       Owed
                     </th>
                     <th scope="col" className="num">
-                      On its way
+                      In process
                     </th>
                     <th scope="col">
                       <span style={{ position: 'absolute', clipPath: 'inset(50%)' }}>Act</span>
@@ -172,7 +172,7 @@ export function DepositsPage(): ReactNode {
         </Waiting>
       </section>
       <section className="section">
-        <h2>Remittances</h2>
+        <h2>Tax payments</h2>
         <Waiting query={remittances}>
           {(rows) =>
             rows.length === 0 ? (
@@ -184,7 +184,7 @@ export function DepositsPage(): ReactNode {
                     <th scope="col">Settles</th>
                     <th scope="col">Deposit</th>
                     <th scope="col">Reference</th>
-                    <th scope="col">Stands</th>
+                    <th scope="col">Status</th>
                     <th scope="col">Confirmation</th>
                     <th scope="col" className="num">
                       Amount

@@ -13,7 +13,9 @@ import { CLIENT_FIELDS } from './client-fields.js';
 import { useClient } from './client-frame.js';
 import { Day, sayDay } from '../../kit/day.js';
 
-const SHOWN = CLIENT_FACTS.kinds.map((kind) => kind.kind).filter((kind) => kind !== 'pay-item' && kind !== 'enrolment');
+const SHOWN = CLIENT_FACTS.kinds
+  .map((kind) => kind.kind)
+  .filter((kind) => kind !== 'pay-item' && kind !== 'enrollment');
 
 export function FactsPage(): ReactNode {
   const client = useClient();
@@ -45,7 +47,7 @@ export function FactsPage(): ReactNode {
       <TaxAccounts client={client} />
       <section className="section">
         <h2>
-          What stands <small>each entry counts from its day; nothing is overwritten</small>
+          Current settings <small>each entry counts from its day; nothing is overwritten</small>
         </h2>
         {session && (
           <FactSheet

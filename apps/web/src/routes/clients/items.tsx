@@ -23,7 +23,7 @@ interface Column {
 const FEDERAL: readonly Column[] = [
   { label: 'Federal income', family: 'income', state: '', usual: null },
   { label: 'OASDI and HI', family: 'social', state: '', usual: null },
-  { label: 'Federal unemployment', family: 'unemployment', state: '', usual: null },
+  { label: 'FUTA', family: 'unemployment', state: '', usual: null },
 ];
 const columnsOf = (states: readonly string[]): Column[] => [
   ...FEDERAL,
@@ -90,7 +90,7 @@ export function ItemsPage(): ReactNode {
     <>
       <section className="section" style={{ marginTop: 0 }}>
         <h2>
-          Items of its own <small>each is taxed like a standard item, but for what is said otherwise</small>
+          Custom pay codes <small>each is taxed like a standard item, but for what is said otherwise</small>
         </h2>
         {session && (
           <FactSheet

@@ -5,7 +5,7 @@ import type { FactField } from '@zakat/core/facts/field';
 import { isAsked } from '@zakat/core/facts/field';
 import { proposeNameControl } from '@zakat/core/identity/numbers';
 import { fix, sentence } from '@zakat/core/issues/issue';
-import { useState, type FormEvent, type ReactNode } from 'react';
+import { useRef, useState, type FormEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { clientsQuery, sessionQuery } from '../../api/resources.js';
@@ -15,6 +15,9 @@ import { FieldInput } from '../fact-forms/field-input.js';
 import { valueFrom, type Typed } from '../fact-forms/fact-value.js';
 import { useDraft } from '../fact-forms/use-draft.js';
 import { CLIENT_FIELDS } from './client-fields.js';
+import { TYPINGS, TypedField } from '../../kit/typed-field.js';
+import { IdentityInput, lengthFault } from '../identity-input.js';
+import { useFocusInvalid } from '../../kit/focus-invalid.js';
 
 const EMPLOYER = CLIENT_FACTS.find('employer')?.fields ?? [];
 const SCHEDULE = CLIENT_FACTS.find('schedule')?.fields ?? [];
@@ -89,7 +92,8 @@ export function NewClientPage(): ReactNode {
   const { data: session } = useQuery(sessionQuery);
   const { data: clients } = useQuery(clientsQuery(''));
   const [draft, setDraft, clear, isKept] = useDraft<Draft>('new-client', BLANK);
-  const [wasTried, setTried] = useState(false);
+  const [tries, setTries] = useState(0);
+  const form = useRef<HTMLFormElement>(null);
   const create = useCreateClient();
   const navigate = useNavigate();
   const today = session?.today ?? '';
@@ -104,12 +108,13 @@ export function NewClientPage(): ReactNode {
     ...(employer['entity'] === undefined && copies ? {} : factErrors('employer', employer)),
     ...(hasSchedule ? factErrors('schedule', schedule) : {}),
   };
-  const errors: Record<string, string> = wasTried ? { ...own } : {};
+  const errors: Record<string, string> = tries > 0 ? { ...own } : {};
   for (const detail of create.error?.problem.problems ?? []) errors[detail.field] = `${detail.sentence} ${detail.fix}`;
   const save = (event: FormEvent): void => {
     event.preventDefault();
-    setTried(true);
+    setTries(tries + 1);
     if (Object.keys(own).length > 0 || today === '') return;
+    if (CLIENT_FIELDS.some((field) => lengthFault(field, text(field.name)))) return;
     const { key = '', einAgain = '', ...who } = identity;
     const from = YEAR_START(today);
     create.mutate(
@@ -133,11 +138,12 @@ export function NewClientPage(): ReactNode {
       },
     );
   };
+  useFocusInvalid(form, tries);
   const control = proposeNameControl(text('legalName'));
   return (
-    <form onSubmit={save} noValidate>
+    <form onSubmit={save} noValidate ref={form}>
       <div className="lead">
-        <h1>Take on a client</h1>
+        <h1>Add client</h1>
         <p className="beside">
           {isKept ? 'kept in this tab until you save it' : 'only the legal name is needed to begin'}
           <br />
@@ -148,36 +154,35 @@ export function NewClientPage(): ReactNode {
         <h2>Identity</h2>
         <div className="fields">
           {CLIENT_FIELDS.map((field) => [
-            <TextInput
+            <IdentityInput
               key={field.name}
-              id={`field-${field.name}`}
-              label={field.label}
+              field={field}
               value={text(field.name)}
               error={errors[field.name]}
               description={
                 field.name === 'nameControl' && control !== '' && text('nameControl') === ''
                   ? `Blank: ${control}, from the legal name`
-                  : field.help
+                  : undefined
               }
               autoFocus={field.name === 'legalName'}
-              autoComplete="off"
-              maxLength={field.max}
-              onChange={(event) => put(field.name, event.currentTarget.value)}
+              onChange={(value) => put(field.name, value)}
             />,
             field.name === 'ein' && (
-              <TextInput
+              <TypedField
                 key="einAgain"
-                label="EIN, once more"
+                id="field-einAgain"
+                typing={TYPINGS.ein}
+                label="Confirm EIN"
                 value={text('einAgain')}
                 error={errors['einAgain']}
-                autoComplete="off"
                 onPaste={(event) => event.preventDefault()}
-                onChange={(event) => put('einAgain', event.currentTarget.value)}
+                onChange={(value) => put('einAgain', value)}
               />
             ),
           ])}
           <TextInput
-            label="Key"
+            id="field-key"
+            label="Client code"
             value={text('key')}
             error={errors['key']}
             maxLength={12}
@@ -192,11 +197,11 @@ export function NewClientPage(): ReactNode {
       </section>
       <section className="section">
         <h2>
-          Starts from <small>pay items, schedule and preferences are copied; people and history never</small>
+          Setup <small>pay items, schedule and preferences are copied; people and history never</small>
         </h2>
         <div className="fields">
           <NativeSelect
-            label="Rules of"
+            label="Copy setup from"
             value={draft.startFrom}
             data={[
               { value: 'defaults', label: "the firm's client defaults" },
@@ -208,7 +213,7 @@ export function NewClientPage(): ReactNode {
         </div>
       </section>
       <FactPart
-        title="Kind of employer"
+        title="Employer type"
         prefix="employer"
         fields={EMPLOYER.filter((field) => FIRST_ASKED.includes(field.name))}
         typed={draft.employer}
@@ -225,14 +230,17 @@ export function NewClientPage(): ReactNode {
         says={CLIENT_FACTS.issues('schedule', schedule, '').length === 0 ? CLIENT_FACTS.says('schedule', schedule) : ''}
         onChange={(next) => setDraft({ ...draft, schedule: next })}
       />
-      <RefusedNote error={create.error} />
+      <RefusedNote
+        error={create.error}
+        atField={(field) => field in errors && document.getElementById(`field-${field}`) !== null}
+      />
       <div className="actions">
         <Button type="submit" loading={create.isPending}>
-          Take on
+          Add client
         </Button>
         {isKept && (
           <button type="button" className="plain" onClick={clear}>
-            begin again
+            clear
           </button>
         )}
       </div>

@@ -1,4 +1,4 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import { useForm } from '@mantine/form';
 import { useQuery } from '@tanstack/react-query';
 import { parseDate } from '@zakat/core/calendar/local-date';
@@ -15,7 +15,8 @@ import { PayCalendar } from './pay-calendar.js';
 import { Day, shortDay } from '../../kit/day.js';
 import { DateField } from '../../kit/date-field.js';
 
-const isDay = (value: string): string | null => (parseDate(value) ? null : 'Type month, day and year, like 10/30/2026.');
+const isDay = (value: string): string | null =>
+  parseDate(value) ? null : 'Type month, day and year, like 10/30/2026.';
 
 function NewPayroll({
   clientId,
@@ -52,11 +53,11 @@ function NewPayroll({
         <DateField label="to" w={140} {...day('periodEnd')} />
         <DateField label="Check date" w={140} {...day('checkDate')} />
         <NativeSelect
-          label="Kind"
+          label="Payroll type"
           data={[
             { value: 'regular', label: 'regular' },
-            { value: 'extra', label: 'extra, outside the schedule' },
-            { value: 'recorded', label: 'recorded, already paid elsewhere' },
+            { value: 'extra', label: 'off-cycle' },
+            { value: 'recorded', label: 'already paid elsewhere' },
           ]}
           {...form.getInputProps('kind')}
         />
@@ -96,7 +97,7 @@ export function PayrollsPage(): ReactNode {
                     <th scope="col">Check date</th>
                     <th scope="col">Period</th>
                     <th scope="col">Kind</th>
-                    <th scope="col">Stands</th>
+                    <th scope="col">Status</th>
                     <th scope="col" className="num">
                       People
                     </th>

@@ -14,9 +14,9 @@ export function PeopleFiles({ clientId }: { readonly clientId: string }): ReactN
   return (
     <section className="section">
       <h2>
-        Files of people
+        Employee import
         <small>
-          <a href={`/api/clients/${clientId}/people.csv`}>these people as CSV</a> ·{' '}
+          <a href={`/api/clients/${clientId}/people.csv`}>export these employees as CSV</a> ·{' '}
           <a href={`/api/clients/${clientId}/people.xlsx`}>as XLSX</a>
         </small>
       </h2>
@@ -26,7 +26,7 @@ export function PeopleFiles({ clientId }: { readonly clientId: string }): ReactN
           isBusy={upload.isPending}
           onFile={async (file) => navigate(`/people-files/${(await upload.mutateAsync(file)).id}`)}
         />
-        <span className="soft">nothing is taken on before you have seen every row</span>
+        <span className="soft">nothing is imported before you have seen every row</span>
       </div>
       <RefusedNote error={upload.error} />
       {(files.data ?? []).length > 0 && (

@@ -24,30 +24,32 @@ export function PeoplePage(): ReactNode {
       <QuickEntry client={client} nextNumber={people.data?.nextNumber ?? ''} />
       <div className="actions">
         <TextInput
-          aria-label="Find a person"
-          placeholder="name, number or SSN tail"
+          aria-label="Find an employee"
+          placeholder="name, number or last digits of the SSN"
           value={words}
           onChange={(event) =>
             setSearch(event.currentTarget.value ? { find: event.currentTarget.value } : {}, { replace: true })
           }
         />
         <span className="soft">
-          {people.data ? `${people.data.total} ${people.data.total === 1 ? 'person' : 'people'}` : ''}
+          {people.data ? `${people.data.total} ${people.data.total === 1 ? 'employee' : 'employees'}` : ''}
         </span>
       </div>
       <Waiting query={people}>
         {({ rows, total }) =>
           rows.length === 0 ? (
-            <p className="empty">{words === '' ? 'Nobody works here yet.' : 'Nobody has these words.'}</p>
+            <p className="empty">
+              {words === '' ? 'No employees yet. Add one above, or import a file.' : 'No employee matches.'}
+            </p>
           ) : (
             <>
               <table className="ruled">
                 <thead>
                   <tr>
-                    <th scope="col">Number</th>
+                    <th scope="col">No.</th>
                     <th scope="col">Name</th>
                     <th scope="col">SSN</th>
-                    <th scope="col">Works in</th>
+                    <th scope="col">Work state</th>
                     <th scope="col">Pay</th>
                   </tr>
                 </thead>
@@ -58,7 +60,7 @@ export function PeoplePage(): ReactNode {
                       <td>
                         <Link to={`/employees/${row.id}`}>{row.name}</Link>
                       </td>
-                      <td>ending {row.ssnTail}</td>
+                      <td>{row.ssnTail === '' ? 'applied for' : `ending ${row.ssnTail}`}</td>
                       <td>{row.workState}</td>
                       <td>{KINDS[row.kind] ?? row.paySentence}</td>
                     </tr>

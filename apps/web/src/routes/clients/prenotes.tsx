@@ -53,7 +53,7 @@ export function Prenotes({ client }: { readonly client: Schemas['ClientView'] })
               {wanted > 0 && !isPlanned && (
                 <PlanFile
                   banks={client.bankAccounts}
-                  label={wanted === 1 ? 'Plan one prenote' : `Plan ${wanted} prenotes`}
+                  label={wanted === 1 ? 'Schedule one prenote' : `Schedule ${wanted} prenotes`}
                   isBusy={plan.isPending}
                   error={plan.error}
                   onPlan={(bankAccountId) => plan.mutate(bankAccountId)}

@@ -7,7 +7,7 @@ import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { shortDay } from '../../kit/day.js';
 
-/** One question on its way: asked, answered in the client's words, accepted by a second person. */
+/** One question in process: asked, answered in the client's words, accepted by a second person. */
 export function QuestionLine({
   question,
   isSenior,

@@ -1,8 +1,7 @@
-import { Button, NativeSelect, TextInput } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { checkSsn } from '@zakat/core/identity/numbers';
+import { checkSsn, isAppliedFor } from '@zakat/core/identity/numbers';
 import { fix, sentence } from '@zakat/core/issues/issue';
-import { readTypedDate } from '@zakat/core/calendar/typed-date';
 import { useRef, useState, type FormEvent, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client.js';
@@ -10,17 +9,50 @@ import { sessionQuery } from '../../api/resources.js';
 import { useCreateEmployee } from '../../api/set-up.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { useDraft } from '../fact-forms/use-draft.js';
+import { parseDate } from '@zakat/core/calendar/local-date';
+import { IdentityInput, type IdentityField } from '../identity-input.js';
 
-const BLANK = { number: '', lastName: '', firstName: '', ssn: '', hiredOn: '', bornOn: '', kind: 'employee' };
+const BLANK = {
+  number: '',
+  lastName: '',
+  firstName: '',
+  ssn: '',
+  hiredOn: '',
+  bornOn: '',
+  kind: 'employee',
+  street: '',
+  city: '',
+  state: '',
+  zip: '',
+};
 type Draft = typeof BLANK;
-const FIELDS: readonly (readonly [name: Exclude<keyof Draft, 'kind'>, label: string, width: number, help: string])[] = [
-  ['number', 'Number', 90, ''],
-  ['lastName', 'Last name', 150, ''],
-  ['firstName', 'First name', 130, ''],
-  ['ssn', 'SSN', 120, 'nine digits'],
-  ['hiredOn', 'Hired', 118, 'year-month-day'],
-  ['bornOn', 'Born', 118, 'year-month-day'],
+interface Entry {
+  readonly field: IdentityField;
+  readonly width: number;
+}
+const entry = (name: string, label: string, width: number, more: Partial<IdentityField> = {}): Entry => ({
+  field: { name, label, max: 121, ...more },
+  width,
+});
+/** In the order of a new-hire form. A change of line is a change of row on the screen. */
+const ROWS: readonly (readonly Entry[])[] = [
+  [
+    entry('number', 'Employee no.', 90),
+    entry('lastName', 'Last name', 150, { max: 20 }),
+    entry('firstName', 'First name', 130, { max: 15 }),
+    entry('ssn', 'SSN', 120, { kind: 'ssn' }),
+    entry('hiredOn', 'Hire date', 130, { kind: 'date' }),
+    entry('bornOn', 'Date of birth', 130, { kind: 'date' }),
+  ],
+  [
+    entry('street', 'Street', 240, { kind: 'street' }),
+    entry('city', 'City', 150, { max: 22 }),
+    entry('state', 'State', 90, { kind: 'state' }),
+    entry('zip', 'ZIP', 90, { kind: 'zip', max: 15 }),
+  ],
 ];
+const isShown = (name: string): boolean => ROWS.flat().some(({ field }) => field.name === name);
+const HINTS: Readonly<Record<string, string>> = { ssn: 'or: applied for' };
 
 /** One line that takes on a person: the name and the social security number are the least. */
 export function QuickEntry({
@@ -36,35 +68,33 @@ export function QuickEntry({
   const create = useCreateEmployee(client.id);
   const first = useRef<HTMLInputElement>(null);
   const digits = draft.ssn.replace(/[\s-]/g, '');
-  const ssnIssue = digits.length >= 9 ? checkSsn(digits, 'ssn')[0] : undefined;
+  const ssnIssue = digits.length >= 9 && !isAppliedFor(draft.ssn) ? checkSsn(digits, 'ssn')[0] : undefined;
   const errorOf = (field: string): string | undefined => {
     const found = create.error?.problem.problems.find((detail) => detail.field === field);
     return found ? `${found.sentence} ${found.fix}` : undefined;
   };
   const save = (event: FormEvent): void => {
     event.preventDefault();
-    const { hiredOn, bornOn, kind, ...rest } = draft;
+    const { hiredOn, bornOn, kind, state, ...rest } = draft;
+    const home = state === '' ? client.state : state;
     create.mutate(
       {
         ...rest,
+        state,
         number: draft.number.trim() || nextNumber,
         kind: kind as 'employee',
-        hiredOn: hiredOn.trim() === '' ? null : (readTypedDate(hiredOn.trim()) ?? hiredOn),
-        bornOn: bornOn.trim() === '' ? null : (readTypedDate(bornOn.trim()) ?? bornOn),
+        hiredOn: hiredOn.trim() === '' ? null : hiredOn,
+        bornOn: bornOn.trim() === '' ? null : bornOn,
         middleName: '',
         suffix: '',
-        street: '',
-        city: '',
-        state: '',
-        zip: '',
         isRetirementPlan: false,
         facts:
           kind === 'employee' && client.state !== ''
             ? [
                 {
                   kind: 'place',
-                  from: readTypedDate(hiredOn.trim()) ?? session?.today ?? '',
-                  value: { work: client.state, residence: client.state },
+                  from: parseDate(hiredOn) ?? session?.today ?? '',
+                  value: { work: client.state, residence: home },
                 },
               ]
             : [],
@@ -79,45 +109,55 @@ export function QuickEntry({
     );
   };
   return (
-    <form onSubmit={save} className="quick" aria-label="Take on a person" noValidate>
-      <div className="quick-line">
-        {FIELDS.map(([name, label, width, help]) => (
-          <TextInput
-            key={name}
-            ref={name === 'lastName' ? first : null}
-            label={label}
-            w={width}
-            autoComplete="off"
-            placeholder={name === 'number' ? nextNumber : help}
-            value={draft[name]}
-            error={errorOf(name) ?? (name === 'ssn' && ssnIssue ? `${sentence(ssnIssue)} ${fix(ssnIssue)}` : undefined)}
-            onChange={(event) => setDraft({ ...draft, [name]: event.currentTarget.value })}
-          />
-        ))}
-        <NativeSelect
-          label="Kind"
-          w={120}
-          value={draft.kind}
-          data={[
-            { value: 'employee', label: 'employee' },
-            { value: 'contractor', label: 'contractor' },
-            { value: 'partner', label: 'partner' },
-          ]}
-          onChange={(event) => setDraft({ ...draft, kind: event.currentTarget.value })}
-        />
-        <Button type="submit" loading={create.isPending}>
-          Take on
-        </Button>
-      </div>
-      <RefusedNote error={create.error} />
+    <form onSubmit={save} className="quick" aria-label="Add employee" noValidate>
+      {ROWS.map((row, line) => (
+        <div className="quick-line" key={row[0]?.field.name}>
+          {row.map(({ field, width }) => (
+            <IdentityInput
+              key={field.name}
+              ref={field.name === 'lastName' ? first : null}
+              field={field}
+              width={width}
+              placeholder={
+                field.name === 'number' ? nextNumber : field.name === 'state' ? client.state : HINTS[field.name]
+              }
+              value={draft[field.name as keyof Draft]}
+              error={
+                errorOf(field.name) ??
+                (field.name === 'ssn' && ssnIssue ? `${sentence(ssnIssue)} ${fix(ssnIssue)}` : undefined)
+              }
+              onChange={(value) => setDraft({ ...draft, [field.name]: value })}
+            />
+          ))}
+          {line === ROWS.length - 1 && (
+            <>
+              <NativeSelect
+                label="Worker type"
+                w={120}
+                value={draft.kind}
+                data={[
+                  { value: 'employee', label: 'employee' },
+                  { value: 'contractor', label: 'contractor' },
+                  { value: 'partner', label: 'partner' },
+                ]}
+                onChange={(event) => setDraft({ ...draft, kind: event.currentTarget.value })}
+              />
+              <Button type="submit" loading={create.isPending}>
+                Add employee
+              </Button>
+            </>
+          )}
+        </div>
+      ))}
+      <RefusedNote error={create.error} atField={isShown} />
       {taken && (
         <p className="sub" role="status">
-          {taken.name} is taken on. <Link to={`/employees/${taken.id}`}>Pay, certificates and the trial paycheck</Link>
+          {taken.name} is added. <Link to={`/employees/${taken.id}`}>Pay, certificates and the trial paycheck</Link>
           {client.state !== '' && ', with work and home taken to be in '}
           {client.state}.
         </p>
       )}
-      {taken && <Problems title="Worth a look" details={taken.warnings} />}
+      {taken && <Problems title="Warnings" details={taken.warnings} />}
     </form>
   );
 }

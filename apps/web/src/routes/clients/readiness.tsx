@@ -55,11 +55,11 @@ function Gaps({
       <thead>
         <tr>
           <th scope="col">By</th>
-          <th scope="col">Of whom</th>
+          <th scope="col">For</th>
           <th scope="col">Missing or doubtful</th>
           <th scope="col">Needed for</th>
           <th scope="col" style={{ width: 92 }}>
-            Move of
+            Waiting on
           </th>
           <th scope="col" style={{ width: 150 }}>
             Next paycheck
@@ -148,7 +148,7 @@ export function ReadinessPage(): ReactNode {
                   >
                     Ask everything that is not asked yet
                   </Button>
-                  <span className="soft">chased after seven days</span>
+                  <span className="soft">followed up after seven days</span>
                 </div>
               )}
               <RefusedNote error={ask.error} />

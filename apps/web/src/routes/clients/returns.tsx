@@ -100,7 +100,7 @@ export function ReturnsPage(): ReactNode {
                 <tr>
                   <th scope="col">Form</th>
                   <th scope="col">Due</th>
-                  <th scope="col">Stands</th>
+                  <th scope="col">Status</th>
                   <th scope="col">Begin</th>
                 </tr>
               </thead>

@@ -30,7 +30,7 @@ describe('taking on a client', () => {
     open('/clients/new', <Route path="/clients/new" element={<NewClientPage />} />);
     await screen.findByRole('option', { name: 'Rising Tide Bakery' });
   };
-  const take = (): void => void fireEvent.click(screen.getByRole('button', { name: 'Take on' }));
+  const take = (): void => void fireEvent.click(screen.getByRole('button', { name: /^Add (client|employee)$/ }));
 
   it('asks for no more than the legal name, and proposes key and name control from it', async () => {
     await show({ [CREATE]: { status: 201, body: { id: 'c9' } } });
@@ -49,9 +49,9 @@ describe('taking on a client', () => {
   it('takes the rules of another client, and a schedule of its own', async () => {
     await show({ [CREATE]: { status: 201, body: { id: 'c9' } } });
     type(/^Legal name/, 'Low Tide Clinic');
-    type('Rules of', 'c7');
+    type('Copy setup from', 'c7');
     type(/^Paid/, 'weekly');
-    type(/period ends|Last day of a period|A period ends/, '2026-10-17');
+    type('Period end date', '2026-10-17');
     take();
     await waitFor(() => expect(posted()).toHaveLength(1));
     expect(posted()[0]).toMatchObject({
@@ -80,7 +80,7 @@ describe('taking on a client', () => {
     startAnewButKeep();
     await show();
     expect(screen.getByLabelText<HTMLInputElement>(/^Legal name/).value).toBe('Gannet Boatyard');
-    fireEvent.click(screen.getByRole('button', { name: 'begin again' }));
+    fireEvent.click(screen.getByRole('button', { name: 'clear' }));
     expect(screen.getByLabelText<HTMLInputElement>(/^Legal name/).value).toBe('');
   });
 });
@@ -105,15 +105,15 @@ describe('a line that takes on a person', () => {
     type('Last name', 'Ferreday');
     type('First name', 'Calla');
     type('SSN', '899-34-5603');
-    type('Hired', '1/5/2026');
+    type('Hire date', '1/5/2026');
   };
-  const take = (): void => void fireEvent.click(screen.getByRole('button', { name: 'Take on' }));
+  const take = (): void => void fireEvent.click(screen.getByRole('button', { name: /^Add (client|employee)$/ }));
 
   it('makes the record with the next number, a day as it is written here, and a place in the state of the client', async () => {
     show({ [CREATE]: { status: 201, body: { id: 'e9', warnings: [] } } });
     fill();
     take();
-    expect(await screen.findByText(/Calla Ferreday is taken on/)).toBeTruthy();
+    expect(await screen.findByText(/Calla Ferreday is added/)).toBeTruthy();
     expect(posted()[0]).toMatchObject({
       number: '103',
       hiredOn: '2026-01-05',
@@ -124,10 +124,30 @@ describe('a line that takes on a person', () => {
     expect(screen.getByLabelText<HTMLInputElement>('Last name').value).toBe('');
     expect(screen.getByRole('link', { name: /trial paycheck/ }).getAttribute('href')).toBe('/employees/e9');
   });
+  it('takes an address in two lines, a state by its name, and a number that is applied for', async () => {
+    show({ [CREATE]: { status: 201, body: { id: 'e9', warnings: [] } } });
+    fill();
+    type('SSN', 'applied for');
+    type('Street', '1425 North Delaware Avenue');
+    type('Apartment, suite', 'Suite 200');
+    type('City', 'Philadelphia');
+    type('State', 'pennsylvania');
+    type('ZIP', '19148-1234');
+    take();
+    await waitFor(() => expect(posted()).toHaveLength(1));
+    expect(posted()[0]).toMatchObject({
+      ssn: 'applied for',
+      street: '1425 North Delaware Avenue\nSuite 200',
+      city: 'Philadelphia',
+      state: 'PA',
+      zip: '19148',
+      facts: [{ value: { work: 'NY', residence: 'PA' } }],
+    });
+  });
   it('a contractor, and a person of a client without a state, get no place', async () => {
     show({ [CREATE]: { status: 201, body: { id: 'e9', warnings: [] } } });
     fill();
-    type('Kind', 'contractor');
+    type('Worker type', 'contractor');
     take();
     await waitFor(() => expect(posted()).toHaveLength(1));
     expect(posted()[0]).toMatchObject({ kind: 'contractor', facts: [] });

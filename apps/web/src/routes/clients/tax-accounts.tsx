@@ -157,7 +157,7 @@ function AccountForm({
       {(issue || draft.isAsPrinted) && (
         <Checkbox
           className="check-field"
-          label="It stands so on the agency's letter"
+          label="It is printed so on the agency's letter"
           checked={draft.isAsPrinted}
           onChange={(event) => setDraft({ ...draft, isAsPrinted: event.currentTarget.checked })}
         />

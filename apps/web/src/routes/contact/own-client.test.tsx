@@ -27,7 +27,7 @@ const changes = (): string[] => asked.filter((call) => !call.startsWith('GET'));
 const ANSWER = 'Answer: Piet Lomax On which day was Piet born?';
 
 describe('what somebody of the client sees', () => {
-  it('is what is asked, and an answer goes on its way', async () => {
+  it('is what is asked, and an answer goes in process', async () => {
     show([question()], [], { 'POST /api/own-client/questions/q1/answer': { status: 204, body: null } });
     expect(await screen.findByText('1 question')).toBeTruthy();
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Answer' }).disabled).toBe(true);
@@ -47,7 +47,7 @@ describe('what somebody of the client sees', () => {
   it('shows an answer that was given, without asking again', async () => {
     show([question({ status: 'answered', answer: '22 August 1996', who: '' })]);
     expect(await screen.findByText('22 August 1996')).toBeTruthy();
-    expect(screen.getByText('on its way into the records')).toBeTruthy();
+    expect(screen.getByText('in process into the records')).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Answer' })).toBeNull();
   });
   it('lists what was filed and paid, with its confirmation', async () => {

@@ -41,7 +41,7 @@ function Question({ question }: { readonly question: Asked }): ReactNode {
             </Button>
           </form>
         ) : (
-          <span className="soft">on its way into the records</span>
+          <span className="soft">in process into the records</span>
         )}
         <span className="soft nowrap">
           by <Day day={question.chaseOn} />
@@ -60,7 +60,7 @@ function Done({ done }: { readonly done: readonly Schemas['DoneForClient'][] }):
           <th scope="col">Day</th>
           <th scope="col">What</th>
           <th scope="col">To</th>
-          <th scope="col">Stands</th>
+          <th scope="col">Status</th>
           <th scope="col">Confirmation</th>
           <th scope="col" className="num">
             Amount

@@ -43,7 +43,7 @@ export function DepositFile({ file }: { readonly file: File }): ReactNode {
       {file.status === 'planned' && (
         <>
           <div className="actions">
-            {!isSlipOpen && <Button onClick={() => setSlipOpen(true)}>Fill the release slip</Button>}
+            {!isSlipOpen && <Button onClick={() => setSlipOpen(true)}>Release…</Button>}
             <button
               type="button"
               className="plain"

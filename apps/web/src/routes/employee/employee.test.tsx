@@ -153,7 +153,7 @@ describe('the page of a person', () => {
       },
     });
     expect(await screen.findByText(/The place of work is missing/)).toBeTruthy();
-    expect(screen.queryByText('The employer adds')).toBeNull();
+    expect(screen.queryByText('Employer taxes and contributions')).toBeNull();
   });
   it('leads to the rate of a new state that is missing, and knows the way back', async () => {
     const field = 'employer.unemploymentRates.NJ';
@@ -171,7 +171,7 @@ describe('the page of a person', () => {
         body: [
           {
             figure: 'US-FUTA',
-            label: 'Federal unemployment',
+            label: 'FUTA',
             what: 'ends',
             checkDate: '2026-12-11',
             subject: 251_200,
@@ -180,7 +180,7 @@ describe('the page of a person', () => {
         ],
       },
     });
-    expect(await screen.findByText(/Federal unemployment ends after 1,000.00 of 2,512.00/)).toBeTruthy();
+    expect(await screen.findByText(/FUTA ends after 1,000.00 of 2,512.00/)).toBeTruthy();
     startAnew();
     show(person({ on: '2026-03-01' }), {}, '/employees/e1?on=2026-03-01');
     await screen.findByText('31.40 an hour, 80 hours');

@@ -18,22 +18,22 @@ import { standingFields } from './standing-fields.js';
 import { Day, sayDay } from '../../kit/day.js';
 
 const FIELDS: readonly IdentityField[] = [
-  { name: 'number', label: 'Number', max: 12, help: 'May be changed; old checks keep to the person' },
+  { name: 'number', label: 'Employee no.', max: 12, help: 'May be changed; old checks keep to the person' },
   { name: 'firstName', label: 'First name', max: 15 },
   { name: 'middleName', label: 'Middle name', max: 15 },
   { name: 'lastName', label: 'Last name', max: 20 },
   { name: 'suffix', label: 'Suffix', max: 4 },
-  { name: 'ssn', label: 'Social security number', max: 11, help: 'Leave blank to keep the one on file' },
-  { name: 'street', label: 'Street', max: 22 },
+  { name: 'ssn', label: 'Social security number', max: 11, kind: 'ssn', help: 'Leave blank to keep the one on file' },
+  { name: 'street', label: 'Street', max: 121, kind: 'street' },
   { name: 'city', label: 'City', max: 22 },
-  { name: 'state', label: 'State', max: 2 },
-  { name: 'zip', label: 'ZIP or postal code', max: 15 },
+  { name: 'state', label: 'State', max: 2, kind: 'state' },
+  { name: 'zip', label: 'ZIP or postal code', max: 15, kind: 'zip' },
   { name: 'country', label: 'Country, if abroad', max: 2, help: 'Two letters, such as CA for Canada' },
   { name: 'province', label: 'Province, if abroad', max: 23 },
-  { name: 'hiredOn', label: 'Hired', max: 10, help: '2026-01-31' },
-  { name: 'bornOn', label: 'Born', max: 10, help: '1990-01-31' },
-  { name: 'kind', label: 'Kind', max: 12, choices: ['employee', 'contractor', 'partner'] },
-  { name: 'isRetirementPlan', label: 'In a retirement plan', max: 5, choices: ['no', 'yes'] },
+  { name: 'hiredOn', label: 'Hire date', max: 20, kind: 'date' },
+  { name: 'bornOn', label: 'Date of birth', max: 20, kind: 'date' },
+  { name: 'kind', label: 'Worker type', max: 12, choices: ['employee', 'contractor', 'partner'] },
+  { name: 'isRetirementPlan', label: 'Retirement plan (box 13)', max: 5, choices: ['no', 'yes'] },
 ];
 const SHOWN = EMPLOYEE_FACTS.kinds.map((kind) => kind.kind).filter((kind) => kind !== 'state-certificate');
 
@@ -64,7 +64,7 @@ function History({ person }: { readonly person: Person }): ReactNode {
     <section className="section">
       <h2>
         <span>
-          Life line, <Day day={person.on} />
+          Timeline, <Day day={person.on} />
         </span>
         <small>what a check of that day is computed with; pick a day to see it</small>
       </h2>
@@ -110,7 +110,8 @@ function Page({ data }: { readonly data: Person }): ReactNode {
       <div className="lead">
         <h1>{[data.firstName, data.middleName, data.lastName, data.suffix].filter((part) => part !== '').join(' ')}</h1>
         <p className="beside">
-          Number {data.number} · SSN {reveal.data ? reveal.data.ssn : `ending ${data.ssnTail}`}{' '}
+          Employee no. {data.number} · SSN{' '}
+          {reveal.data ? reveal.data.ssn : data.ssnTail === '' ? 'applied for' : `ending ${data.ssnTail}`}{' '}
           {!reveal.data && (
             <button type="button" className="plain" onClick={() => reveal.mutate()}>
               show it (recorded)
@@ -126,7 +127,7 @@ function Page({ data }: { readonly data: Person }): ReactNode {
           {isEmployee && (
             <section className="section">
               <h2>
-                What stands <small>each entry counts from its day; nothing is overwritten</small>
+                Current settings <small>each entry counts from its day; nothing is overwritten</small>
               </h2>
               <FactSheet
                 kinds={EMPLOYEE_FACTS}

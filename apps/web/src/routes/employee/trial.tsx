@@ -130,7 +130,7 @@ export function Trial({ clientId, employeeId, considered }: Props): ReactNode {
             {check.garnishments.map((one, index) => line(`g${index}`, one.label, one.amount + one.fee, null))}
             {line('net', 'Net', check.net, 'net', true)}
           </ol>
-          <h3>The employer adds</h3>
+          <h3>Employer taxes and contributions</h3>
           <ol>
             {employer.map((tax) => line(tax.code, TITLES[tax.code] ?? tax.code, tax.amount, tax.code))}
             {check.employerPaid.map((one, index) => line(`p${index}`, one.label, one.amount, EMPLOYER_PAID))}

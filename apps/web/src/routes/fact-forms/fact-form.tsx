@@ -1,4 +1,4 @@
-import { Button, TextInput } from '@mantine/core';
+import { Button } from '@mantine/core';
 import type { FactKind } from '@zakat/core/facts/fact-kind';
 import { isAsked, type FactField } from '@zakat/core/facts/field';
 import { fix, sentence, type Issue } from '@zakat/core/issues/issue';
@@ -10,6 +10,7 @@ import { FieldInput } from './field-input.js';
 import { typedFrom, valueFrom, type Typed } from './fact-value.js';
 import { useDraft } from './use-draft.js';
 import { DateField } from '../../kit/date-field.js';
+import { useFocusInvalid } from '../../kit/focus-invalid.js';
 
 export interface FormFact {
   readonly kind: string;
@@ -57,7 +58,8 @@ export function FactForm(props: Props): ReactNode {
     from: props.from,
     typed: typedFrom(fields, initial),
   });
-  const [wasTried, setTried] = useState(false);
+  const [tries, setTries] = useState(0);
+  const wasTried = tries > 0;
   const form = useRef<HTMLFormElement>(null);
   const value = wrap(valueFrom(fields, draft.typed));
   const issues = check(value);
@@ -74,6 +76,7 @@ export function FactForm(props: Props): ReactNode {
     // Told again only when what is typed says something else.
     // oxlint-disable-next-line react/exhaustive-deps
   }, [considered]);
+  useFocusInvalid(form, tries);
   useEffect(() => {
     form.current?.querySelector<HTMLElement>('input, select')?.focus();
   }, []);
@@ -88,11 +91,8 @@ export function FactForm(props: Props): ReactNode {
       }}
       onSubmit={(event) => {
         event.preventDefault();
-        setTried(true);
-        if (!isSound) {
-          form.current?.querySelector<HTMLElement>('[data-error], [aria-invalid="true"]')?.focus();
-          return;
-        }
+        setTries(tries + 1);
+        if (!isSound) return;
         onSave({ kind: kind.kind, from, value }, () => {
           clear();
           onClose();
@@ -124,7 +124,7 @@ export function FactForm(props: Props): ReactNode {
           {kind.says(value)}
         </p>
       )}
-      <RefusedNote error={error} />
+      <RefusedNote error={error} atField={(field) => asked.some(({ name }) => name === tailOf(field))} />
       <div className="actions">
         <Button type="submit" loading={isSaving}>
           Record
@@ -137,7 +137,7 @@ export function FactForm(props: Props): ReactNode {
             onClose();
           }}
         >
-          leave it as it is
+          cancel
         </button>
       </div>
     </form>

@@ -137,7 +137,7 @@ describe('a return', () => {
   it('is rehearsed from a draft, and released once from the slip however often it is clicked', async () => {
     show({ status: 'checked', signedBy: 'Ruth Gannet' }, { 'POST /api/filings/f1/release': { body: filing() } });
     expect(screen.queryByLabelText(/Signer’s PIN/)).toBeNull();
-    await press('Fill the release slip');
+    await press('Release…');
     const release = await screen.findByRole('button', { name: 'Release the return' });
     expect(screen.getByText('The return goes to the Internal Revenue Service.')).toBeTruthy();
     fireEvent.click(release);
@@ -153,7 +153,7 @@ describe('a return', () => {
       { status: 'checked', signedBy: 'Ruth Gannet' },
       { 'POST /api/filings/f1/release': refusal(409, 'A second person has to release it.') },
     );
-    await press('Fill the release slip');
+    await press('Release…');
     await press('Release the return');
     expect(await screen.findByText(/A second person has to release it/)).toBeTruthy();
     expect(screen.getByRole('region', { name: 'Release slip' })).toBeTruthy();
@@ -190,7 +190,7 @@ describe('a return', () => {
   it('that was accepted has nothing more to do', async () => {
     show({ status: 'accepted', isSnapshot: true, delivery: 'Accepted on Tuesday.' });
     expect(await screen.findByText('Accepted on Tuesday.')).toBeTruthy();
-    for (const name of ['Run the checks', 'back to draft', 'Fill the release slip', 'Rehearse the release'])
+    for (const name of ['Run the checks', 'back to draft', 'Release…', 'Rehearse the release'])
       expect(screen.queryByRole('button', { name })).toBeNull();
   });
 });

@@ -48,7 +48,7 @@ function Acts({ filing }: { readonly filing: Filing }): ReactNode {
         )}
         {status !== 'rejected' && !isSlipOpen && (
           <Button variant={status === 'checked' ? 'filled' : 'outline'} onClick={() => setSlipOpen(true)}>
-            {status === 'checked' ? 'Fill the release slip' : 'Rehearse the release'}
+            {status === 'checked' ? 'Release…' : 'Rehearse the release'}
           </Button>
         )}
         {status === 'rejected' && (
@@ -72,7 +72,7 @@ function Events({ filing }: { readonly filing: Filing }): ReactNode {
   if (filing.events.length === 0) return null;
   return (
     <section className="section">
-      <h2>On its way</h2>
+      <h2>In process</h2>
       <table className="ruled">
         <tbody>
           {filing.events.map((event, index) => {
@@ -120,7 +120,9 @@ export function FilingPage(): ReactNode {
               ? 'These are the figures as they were checked.'
               : 'These figures follow the ledger until they are checked.'}
             {data.submissionId ? ` Submission ${data.submissionId}.` : ''}
-            {data.balance?.on ? ` Its balance is paid from ${data.balance.from ?? ''}, on ${sayDay(data.balance.on)}.` : ''}
+            {data.balance?.on
+              ? ` Its balance is paid from ${data.balance.from ?? ''}, on ${sayDay(data.balance.on)}.`
+              : ''}
             {data.laterDue ? ' Everything was deposited on time, so it may be filed until ' : ''}
             {data.laterDue && <Day day={data.laterDue} />}
             {data.laterDue ? '.' : ''}

@@ -70,7 +70,7 @@ export function WageStatements({
                     {row.name}
                   </Link>
                 </td>
-                <td className="nowrap">…{row.ssnTail}</td>
+                <td className="nowrap">{row.ssnTail === '' ? 'applied for' : `…${row.ssnTail}`}</td>
                 {boxes.map(([key]) => (
                   <td key={key} className="num">
                     <Figure amount={row[key]} isPencil={isPencil} />

@@ -192,7 +192,7 @@ export function AgencyPaymentsPage(): ReactNode {
                 {shown.length === 0 && (
                   <tr>
                     <td colSpan={7} className="empty">
-                      No agency has these words.
+                      No agency matches.
                     </td>
                   </tr>
                 )}

@@ -88,7 +88,7 @@ describe('one’s own sign-in', () => {
   it('changes the password once the new one is long enough', async () => {
     show(false, { 'PUT /api/session/password': { status: 204, body: null } });
     await screen.findByLabelText('New password', { selector: 'input' });
-    type('Present password', 'old-and-worn-out');
+    type('Current password', 'old-and-worn-out');
     type('New password', 'short');
     expect(screen.getByRole<HTMLButtonElement>('button', { name: 'Change' }).disabled).toBe(true);
     type('New password', 'a-much-longer-one');

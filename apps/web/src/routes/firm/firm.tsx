@@ -15,12 +15,12 @@ import { Users } from './users.js';
 
 const FIELDS: readonly IdentityField[] = [
   { name: 'name', label: 'Firm', max: 57 },
-  { name: 'ein', label: 'EIN', max: 12 },
-  { name: 'street', label: 'Street', max: 22 },
+  { name: 'ein', label: 'EIN', max: 12, kind: 'ein' },
+  { name: 'street', label: 'Street', max: 121, kind: 'street' },
   { name: 'city', label: 'City', max: 22 },
-  { name: 'state', label: 'State', max: 2 },
-  { name: 'zip', label: 'ZIP', max: 5 },
-  { name: 'phone', label: 'Telephone', max: 15 },
+  { name: 'state', label: 'State', max: 2, kind: 'state' },
+  { name: 'zip', label: 'ZIP', max: 5, kind: 'zip' },
+  { name: 'phone', label: 'Telephone', max: 15, kind: 'phone' },
   { name: 'email', label: 'E-mail', max: 40 },
   { name: 'contactName', label: 'Contact in the files', max: 27 },
   { name: 'preparerName', label: 'Paid preparer', max: 35 },
@@ -59,11 +59,11 @@ function SecondPerson({
   };
   return (
     <section className="section">
-      <h2>Two persons</h2>
+      <h2>Second approver</h2>
       <p className="note">
         {firm.requiresSecondPerson
           ? 'What one person prepared, another must release: payments, returns, wage files, rule packs, answers of clients.'
-          : 'One person may prepare and release. The trail says so with every release.'}
+          : 'One person may prepare and release. The audit trail says so with every release.'}
       </p>
       {isAdministrator && !isOpen && (
         <button type="button" className="plain" onClick={() => setOpen(true)}>
@@ -73,7 +73,7 @@ function SecondPerson({
       {isOpen && (
         <form onSubmit={save} className="actions">
           <TextInput
-            label="Reason, for the trail"
+            label="Reason, for the audit trail"
             autoFocus
             value={reason}
             onChange={(event) => setReason(event.currentTarget.value)}
@@ -153,12 +153,12 @@ export function FirmPage(): ReactNode {
           </section>
           <section className="section">
             <h2>
-              Enrolments <small>identification numbers with the agencies, and those applied for</small>
+              Enrollments <small>identification numbers with the agencies, and those applied for</small>
             </h2>
             {session && (
               <FactSheet
                 kinds={CLIENT_FACTS}
-                shown={['enrolment']}
+                shown={['enrollment']}
                 facts={data.defaults}
                 today={session.today}
                 draftKey="firm"

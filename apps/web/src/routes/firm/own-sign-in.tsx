@@ -98,7 +98,7 @@ export function OwnSignIn(): ReactNode {
       <SecondFactorPart isOn={session.hasSecondFactor} />
       <form onSubmit={save} className="actions" aria-label="Password">
         <PasswordInput
-          label="Present password"
+          label="Current password"
           size="xs"
           w={200}
           autoComplete="current-password"

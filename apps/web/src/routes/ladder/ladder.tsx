@@ -24,7 +24,7 @@ function RungRow({ rung }: { readonly rung: Rung }): ReactNode {
       <td className="when">{rung.sendBy === null ? 'no date' : <Day day={rung.sendBy} />}</td>
       <td className="due">
         {rung.due === null ? null : rung.isLate ? (
-          `the moment has passed; due ${rung.due === null ? 'on no known date' : shortDay(rung.due)}`
+          `past its send-by; due ${rung.due === null ? 'on no known date' : shortDay(rung.due)}`
         ) : rung.sendBy === rung.due ? (
           'the same day'
         ) : (
@@ -93,8 +93,8 @@ export function LadderPage(): ReactNode {
                     <th scope="col">Due</th>
                     <th scope="col">Obligation</th>
                     <th scope="col">Client</th>
-                    <th scope="col">Stands</th>
-                    <th scope="col">Whose move</th>
+                    <th scope="col">Status</th>
+                    <th scope="col">Waiting on</th>
                     <th scope="col" className="num">
                       Amount
                     </th>

@@ -84,7 +84,7 @@ describe('what a payroll costs', () => {
       person('4', {}),
       person('5', { isPaid: false, previousGross: 1 }),
     ]);
-    const last = section('Against last time');
+    const last = section('Change from last payroll');
     expect(cells('Person 1', last)[2]).toBe('+200.00');
     expect(cells('Person 2', last)[2]).toBe('−200.00');
     expect(cells('Person 3', last)[2]).toBe('as last time');
@@ -108,7 +108,7 @@ describe('what a payroll costs', () => {
   });
   it('has a table only of the sorts of place that somebody has', () => {
     show([person('1', { costCentre: '40' })]);
-    expect(screen.getByRole('heading', { name: 'By cost centre' })).toBeTruthy();
+    expect(screen.getByRole('heading', { name: 'By cost center' })).toBeTruthy();
     expect(screen.queryByRole('heading', { name: 'By department' })).toBeNull();
   });
   it('a journal has two sides that agree', () => {

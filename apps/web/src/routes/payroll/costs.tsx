@@ -15,7 +15,7 @@ function AgainstLastTime({ payroll }: Props): ReactNode {
   const isPencil = isPencilled(payroll);
   return (
     <section className="section">
-      <h2>Against last time</h2>
+      <h2>Change from last payroll</h2>
       <table className="ruled">
         <tbody>
           {payroll.persons
@@ -52,7 +52,7 @@ function AgainstLastTime({ payroll }: Props): ReactNode {
 const SORTS = [
   ['department', 'department'],
   ['location', 'location'],
-  ['costCentre', 'cost centre'],
+  ['costCentre', 'cost center'],
 ] as const;
 type Person = Payroll['persons'][number];
 const withheldFrom = ({ paycheck }: Person): number =>

@@ -82,7 +82,7 @@ export function HowPaid({ payroll }: { readonly payroll: Schemas['PayrollView'] 
   return (
     <section className="section" id="paid">
       <h2>
-        How it is paid <small>to accounts whose prenote is through; everybody else by check</small>
+        Payment method <small>to accounts whose prenote is through; everybody else by check</small>
       </h2>
       <Waiting query={pay}>
         {(data) => {
@@ -95,7 +95,7 @@ export function HowPaid({ payroll }: { readonly payroll: Schemas['PayrollView'] 
               {!isLive && data.deposits > 0 && client.data && (
                 <PlanFile
                   banks={client.data.bankAccounts}
-                  label="Plan the direct deposit"
+                  label="Schedule the direct deposit"
                   isBusy={plan.isPending}
                   error={plan.error}
                   onPlan={(bankAccountId) => plan.mutate(bankAccountId)}

@@ -41,7 +41,7 @@ function Reason({
     <form onSubmit={submit} onKeyDown={escape} className="actions" aria-label={`Leave out ${line.label}`}>
       <TextInput
         aria-label="Reason"
-        placeholder="Reason, for the trail"
+        placeholder="Reason, for the audit trail"
         size="xs"
         w={260}
         maxLength={120}

@@ -138,7 +138,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
       <Notes rows={sheet.rows} />
       <Closed payroll={payroll} />
       <Problems
-        title={problems.some((problem) => problem.severity === 'error') ? 'Before it can be reviewed' : 'Worth a look'}
+        title={problems.some((problem) => problem.severity === 'error') ? 'Before it can be reviewed' : 'Warnings'}
         details={problems}
         route={(field) => accountPath(field, payroll.clientId, `/payrolls/${payroll.id}`)}
       />
@@ -158,17 +158,13 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           </Button>
         )}
         {isOpen && <Discard payroll={payroll} flush={sheet.flush} />}
-        {payroll.status === 'reviewed' && !isSlipOpen && (
-          <Button onClick={() => setSlipOpen(true)}>Fill the posting slip</Button>
-        )}
+        {payroll.status === 'reviewed' && !isSlipOpen && <Button onClick={() => setSlipOpen(true)}>Post…</Button>}
         {payroll.status === 'reviewed' && (
           <button type="button" className="plain" onClick={() => start('reopen')}>
             reopen for changes
           </button>
         )}
-        {payroll.status === 'posted' && (
-          <Link to={`/clients/${payroll.clientId}/deposits`}>The liabilities it made</Link>
-        )}
+        {payroll.status === 'posted' && <Link to={`/clients/${payroll.clientId}/deposits`}>Tax liabilities</Link>}
       </div>
       {isSlipOpen && payroll.status === 'reviewed' && (
         <ReleaseSlip

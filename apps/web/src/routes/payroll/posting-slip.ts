@@ -1,5 +1,4 @@
 import { cents, showDollars } from '@zakat/core/money/cents';
-import { parseDate, showDate } from '@zakat/core/calendar/local-date';
 import type { Schemas } from '../../api/client.js';
 import type { Slip } from '../../kit/release-slip.js';
 import { sayDay } from '../../kit/day.js';
@@ -20,7 +19,6 @@ export function postingSlip(payroll: Schemas['PayrollView'], reason: string): Sl
   const errors = paid.flatMap((person) => person.paycheck.problems.filter((problem) => problem.severity === 'error'));
   const difference = payroll.journal.reduce((total, line) => total + line.amount, 0);
   const isReasoned = payroll.closed.length === 0 || reason.trim() !== '';
-  const checkDate = parseDate(payroll.checkDate);
   return {
     title: `Payroll of ${payroll.clientName}`,
     act: 'release',

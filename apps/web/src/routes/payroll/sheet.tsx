@@ -131,7 +131,7 @@ function columnsOf(
     },
     {
       colId: 'line',
-      headerName: 'Exception, as a line',
+      headerName: 'Short line',
       width: 132,
       editable: (params) => isOpen && params.data?.isPaid === true,
       valueGetter: ({ data }) => data?.line ?? '',

@@ -5,6 +5,6 @@ export const TITLES: Readonly<Record<string, string>> = {
   gross: 'Gross pay',
   net: 'Net pay',
   other: 'Local tax and state programs',
-  'employer-paid': 'What the employer pays on top',
+  'employer-paid': 'Employer taxes and contributions',
   ...Object.fromEntries(TAXES.map((tax) => [tax.code, tax.label])),
 };

@@ -104,7 +104,7 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     } finally {
       underWay.current -= 1;
     }
-    // What was typed since, or is on its way, is not saved yet.
+    // What was typed since, or is in process, is not saved yet.
     if (timer.current === null && underWay.current === 0) setSaving('saved');
     return version.current;
   }, [payroll.id, queries, save]);

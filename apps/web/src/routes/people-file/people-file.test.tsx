@@ -53,13 +53,13 @@ describe('a file of people', () => {
     show(file(), { 'POST /api/people-files/i1/accept': { status: 204, body: null } });
     expect(await screen.findByText('2 people in the file, every row can be taken on.')).toBeTruthy();
     expect(screen.getAllByText('20.00 an hour · works in NY')).toHaveLength(2);
-    fireEvent.click(button('Take on all 2'));
+    fireEvent.click(button('Import all 2'));
     await waitFor(() => expect(changes()).toEqual(['POST /api/people-files/i1/accept {"version":3}']));
   });
   it('with a wrong row takes on nobody, and shows the wrong ones first', async () => {
     show(file({ wrong: 1, rows: [row(2), row(3, { name: '', says: [], problems: [wrong] })] }));
-    expect(await screen.findByText('2 people in the file, 1 of them cannot be taken on yet.')).toBeTruthy();
-    expect(button('Take on all 2').disabled).toBe(true);
+    expect(await screen.findByText('2 people in the file, 1 of them cannot be imported yet.')).toBeTruthy();
+    expect(button('Import all 2').disabled).toBe(true);
     expect(screen.getByText('SSN: It has eight digits. Give nine.')).toBeTruthy();
     expect(screen.queryByText('Person 2')).toBeNull();
     fireEvent.click(button('show every row'));
@@ -70,7 +70,7 @@ describe('a file of people', () => {
       file({ problems: [{ ...wrong, field: 'file', sentence: 'No column is the last name.', fix: 'Choose one.' }] }),
     );
     expect(await screen.findByText(/No column is the last name/)).toBeTruthy();
-    expect(button('Take on all 2').disabled).toBe(true);
+    expect(button('Import all 2').disabled).toBe(true);
   });
   it('has its columns chosen anew', async () => {
     show(file(), { 'PUT /api/people-files/i1/mapping': { body: file() } });
@@ -85,14 +85,14 @@ describe('a file of people', () => {
   });
   it('can be put away, or taken back as a whole', async () => {
     show(file(), { 'POST /api/people-files/i1/discard': { status: 204, body: null } });
-    fireEvent.click(await screen.findByRole('button', { name: 'put the file away' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'cancel the import' }));
     await waitFor(() => expect(changes()).toEqual(['POST /api/people-files/i1/discard {"version":3}']));
     startAnew();
     show(file({ status: 'accepted' }), {
       'POST /api/people-files/i1/undo': refusal(409, 'One of them was paid on 30 October.'),
     });
-    fireEvent.click(await screen.findByRole('button', { name: 'take all of them back' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'undo the import' }));
     expect(await screen.findByText(/One of them was paid on 30 October/)).toBeTruthy();
-    expect(screen.queryByRole('button', { name: /^Take on all/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /^Import all/ })).toBeNull();
   });
 });

@@ -60,7 +60,7 @@ function Rows({ file }: { readonly file: FileView }): ReactNode {
             <tr key={row.row}>
               <td className="num">{row.row}</td>
               <td>{row.number}</td>
-              <td>{row.name === '' ? <span className="tag-wrong">not taken</span> : row.name}</td>
+              <td>{row.name === '' ? <span className="tag-wrong">ignored</span> : row.name}</td>
               <td>
                 {row.says.join(' · ')}
                 {row.problems.map((problem, index) => (
@@ -88,7 +88,7 @@ function HowFar({ fileId, isUnderWay }: { readonly fileId: string; readonly isUn
   if (!isUnderWay || !data || data.total === 0) return null;
   return (
     <span className="how-far" role="status">
-      <progress max={data.total} value={data.done} aria-label="People taken on" /> {data.done} of {data.total}
+      <progress max={data.total} value={data.done} aria-label="Employees imported" /> {data.done} of {data.total}
     </span>
   );
 }
@@ -114,7 +114,7 @@ export function PeopleFilePage(): ReactNode {
             </div>
             <p className="sub" role="status">
               {file.status === 'previewed'
-                ? `${file.people} ${file.people === 1 ? 'person' : 'people'} in the file, ${file.wrong === 0 ? 'every row can be taken on' : `${file.wrong} of them cannot be taken on yet`}.`
+                ? `${file.people} ${file.people === 1 ? 'person' : 'people'} in the file, ${file.wrong === 0 ? 'every row can be taken on' : `${file.wrong} of them cannot be imported yet`}.`
                 : `${file.people} people.`}
             </p>
             <Problems title="The file as a whole" details={file.problems} />
@@ -127,14 +127,14 @@ export function PeopleFilePage(): ReactNode {
                     loading={act.isPending}
                     onClick={() => act.mutate({ act: 'accept', version: file.version })}
                   >
-                    Take on all {file.people}
+                    Import all {file.people}
                   </Button>
                   <button
                     type="button"
                     className="plain"
                     onClick={() => act.mutate({ act: 'discard', version: file.version })}
                   >
-                    put the file away
+                    cancel the import
                   </button>
                   <HowFar fileId={file.id} isUnderWay={act.isPending} />
                   <span className="soft">all or nobody; the whole file can be undone until one of them is paid</span>
@@ -150,7 +150,7 @@ export function PeopleFilePage(): ReactNode {
                   className="plain"
                   onClick={() => act.mutate({ act: 'undo', version: file.version })}
                 >
-                  take all of them back
+                  undo the import
                 </button>
               </div>
             )}

@@ -24,12 +24,7 @@ export function RecordPaid({
       act="Record the payment"
       isBusy={record.isPending}
       error={record.error}
-      onSave={() =>
-        record.mutate(
-          { version: remittance.version, paidOn, confirmation },
-          { onSuccess: onClose },
-        )
-      }
+      onSave={() => record.mutate({ version: remittance.version, paidOn, confirmation }, { onSuccess: onClose })}
       onClose={onClose}
     >
       <DateField label="Paid on" value={paidOn} autoFocus onChange={setPaidOn} />

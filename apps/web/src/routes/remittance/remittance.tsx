@@ -45,7 +45,7 @@ function Acts({ remittance }: { readonly remittance: Remittance }): ReactNode {
         )}
         {!isSlipOpen && remittance.method !== 'elsewhere' && (
           <Button variant={status === 'approved' ? 'filled' : 'outline'} onClick={() => setSlipOpen(true)}>
-            {status === 'approved' ? 'Fill the release slip' : 'Rehearse the release'}
+            {status === 'approved' ? 'Release…' : 'Rehearse the release'}
           </Button>
         )}
         <button type="button" className="plain" onClick={() => setRecording(true)}>

@@ -25,7 +25,7 @@ const ROWS = [
   row({}),
   row({
     parameter: 'US.futa',
-    label: 'Federal unemployment rate',
+    label: 'FUTA rate',
     until: null,
     standing: 'verified',
     value: 'x'.repeat(200),
@@ -124,18 +124,18 @@ describe('the rules', () => {
     await screen.findByText('OASDI wage base');
     const base = line('OASDI wage base');
     // A rule ends where the next begins; people count the last day as theirs.
-    expect(base.getByText(/31 Dec 2026/)).toBeTruthy();
+    expect(base.getByText('12/31/2026')).toBeTruthy();
     expect(base.getByText(/Contribution and Benefit Base 2026; table of bases/)).toBeTruthy();
     expect(base.getByText('recalled, not yet verified')).toBeTruthy();
-    expect(line('Federal unemployment rate').getByText('verified against the print')).toBeTruthy();
+    expect(line('FUTA rate').getByText('verified against the print')).toBeTruthy();
     expect(line('HI rate').getByText(/not yet verified\. The print was not at hand\./)).toBeTruthy();
   });
   it('cut a long value, and leave an open end open', async () => {
     serve(answers());
     openRules();
-    await screen.findByText('Federal unemployment rate');
-    expect(line('Federal unemployment rate').getByText(`${'x'.repeat(130)}…`)).toBeTruthy();
-    expect(line('Federal unemployment rate').queryByText(/2027/)).toBeNull();
+    await screen.findByText('FUTA rate');
+    expect(line('FUTA rate').getByText(`${'x'.repeat(130)}…`)).toBeTruthy();
+    expect(line('FUTA rate').queryByText(/2027/)).toBeNull();
   });
   it('are found by words, which stay in the address', async () => {
     serve(answers());
@@ -146,7 +146,7 @@ describe('the rules', () => {
     expect(screen.getByText('OASDI wage base')).toBeTruthy();
     expect(screen.getAllByRole('status').at(-1)?.textContent).toContain('find=OASDI');
     fireEvent.change(screen.getByRole('textbox', { name: 'Find a rule' }), { target: { value: 'tulips' } });
-    expect(await screen.findByText('No rule here has these words.')).toBeTruthy();
+    expect(await screen.findByText('No rule here matches.')).toBeTruthy();
   });
   it('of another jurisdiction are asked for', async () => {
     serve(answers());

@@ -217,7 +217,7 @@ export function RulesPage(): ReactNode {
         <Waiting query={rows}>
           {(loaded) => {
             const shown = loaded.filter((row) => `${row.label} ${row.parameter}`.toLowerCase().includes(words));
-            return shown.length === 0 ? <p className="empty">No rule here has these words.</p> : <Rows rows={shown} />;
+            return shown.length === 0 ? <p className="empty">No rule here matches.</p> : <Rows rows={shown} />;
           }}
         </Waiting>
       </section>

@@ -55,7 +55,7 @@ describe('balances of a former provider', () => {
   it('begin with a year that has none yet', async () => {
     show([], { 'POST /api/clients/c1/take-overs': { status: 201, body: { id: 't1' } } });
     fireEvent.change(await screen.findByLabelText('Year'), { target: { value: '2025' } });
-    await press('Bring in the balances of 2025');
+    await press('Prior payroll of 2025');
     await waitFor(() => expect(changes()).toEqual(['POST /api/clients/c1/take-overs {"year":2025}']));
   });
   it('stand by quarter or by day, and tie out', async () => {
@@ -106,7 +106,7 @@ describe('balances of a former provider', () => {
     await screen.findByText('Line 2, wages');
     type('Line 2, wages, quarter 1', 'about 26 thousand');
     await press('Keep and compare');
-    expect(await screen.findByText('Write the amount like 1234.56.')).toBeTruthy();
+    expect(await screen.findByText('Type an amount, like 1,234.56.')).toBeTruthy();
     expect(changes()).toEqual([]);
   });
   it('are accepted by a reviewer from the slip, not by who gathered them', async () => {
@@ -128,7 +128,7 @@ describe('balances of a former provider', () => {
     );
     expect(await screen.findByText(/2 rows count/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Keep and compare' })).toBeNull();
-    await press('take all of it back');
+    await press('undo all of it');
     expect(await screen.findByText(/A payroll of the year is posted/)).toBeTruthy();
   });
   it('of two years are chosen by the year', async () => {

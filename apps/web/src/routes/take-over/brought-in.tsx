@@ -34,7 +34,7 @@ function Begin({ clientId, years }: { readonly clientId: string; readonly years:
           onChange={(event) => setYear(event.currentTarget.value)}
         />
         <Button loading={begin.isPending} onClick={() => begin.mutate(Number(year))}>
-          Bring in the balances of {year}
+          Prior payroll of {year}
         </Button>
       </div>
       <RefusedNote error={begin.error} />
@@ -53,7 +53,7 @@ const STANDING: Readonly<Record<TakeOver['status'], (takeOver: TakeOver) => stri
   },
   accepted: ({ rows }) => `${rows} rows count.`,
   'taken back': ({ rows }) => `${rows} rows were taken back.`,
-  discarded: () => 'Put away.',
+  discarded: () => 'Discarded.',
 };
 
 function Sheet({ takeOver, isSenior }: { readonly takeOver: TakeOver; readonly isSenior: boolean }): ReactNode {
@@ -82,12 +82,12 @@ function Sheet({ takeOver, isSenior }: { readonly takeOver: TakeOver; readonly i
           )}
           {takeOver.status === 'open' && (
             <button type="button" className="plain" onClick={() => act.mutate({ act: 'discard', version })}>
-              put these balances away
+              discard these balances
             </button>
           )}
           {takeOver.status === 'accepted' && isSenior && (
             <button type="button" className="plain" onClick={() => act.mutate({ act: 'take-back', version })}>
-              take all of it back
+              undo all of it
             </button>
           )}
         </div>

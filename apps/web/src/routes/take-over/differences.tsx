@@ -28,7 +28,7 @@ export function Differences({
               Amount
             </th>
             <th scope="col" style={{ width: 190 }}>
-              Stands
+              Status
             </th>
           </tr>
         </thead>

@@ -47,9 +47,9 @@ describe('figures reported elsewhere', () => {
   it.each([
     [{ amount: '1,234.56', day: '' }, null],
     [{ amount: '', day: '2026-04-15' }, null],
-    [{ amount: 'some', day: '' }, 'Write the amount like 1234.56.'],
-    [{ amount: '1.234', day: '' }, 'Write the amount like 1234.56.'],
-    [{ amount: '1', day: '2026-02-30' }, 'Write the day like 2026-04-15.'],
+    [{ amount: 'some', day: '' }, 'Type an amount, like 1,234.56.'],
+    [{ amount: '1.234', day: '' }, 'Type an amount, like 1,234.56.'],
+    [{ amount: '1', day: '2026-02-30' }, 'Type month, day and year, like 04/15/2026.'],
   ])('typed as %j', (typed, fault) => expect(faultOf(typed)).toBe(fault));
   it('stand beside what the rows add up to', () => {
     expect(distanceOf(figure(), { amount: '2,989.01', day: '' })).toBe(1);

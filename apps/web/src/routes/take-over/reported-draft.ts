@@ -23,7 +23,8 @@ export const draftOf = (figures: readonly Figure[]): ReportedDraft =>
 /** What is wrong with a typed figure, in words; null when it can be kept. */
 export function faultOf(typed: TypedFigure): string | null {
   if (typed.amount.trim() !== '' && parseDollars(typed.amount) === null) return 'Type an amount, like 1,234.56.';
-  if (typed.day.trim() !== '' && parseDate(typed.day.trim()) === null) return 'Type month, day and year, like 04/15/2026.';
+  if (typed.day.trim() !== '' && parseDate(typed.day.trim()) === null)
+    return 'Type month, day and year, like 04/15/2026.';
   return null;
 }
 

@@ -11,7 +11,7 @@ export function TrailPage(): ReactNode {
   return (
     <>
       <div className="lead">
-        <h1>The trail</h1>
+        <h1>Audit trail</h1>
         <p className="beside">
           the newest 500 acts; each entry carries the hash of the one before
           <br />

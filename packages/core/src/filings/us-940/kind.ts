@@ -37,7 +37,7 @@ export const US_940 = defineKind<Form940>({
   files: ({ form, isWithoutUnemployment }) => {
     if (isWithoutUnemployment) return { is: false, why: 'It is exempt from federal unemployment tax.' };
     return form === 'schedule-h'
-      ? { is: false, why: 'Federal unemployment tax of household employees is on Schedule H.' }
+      ? { is: false, why: 'FUTA tax of household employees is on Schedule H.' }
       : { is: true, why: 'Its wages are subject to federal unemployment tax.' };
   },
   owedFor: ['US-FUTA'],

@@ -14,7 +14,9 @@ const personIdentity: Check<W2Set> = (set) =>
     const at = `employee.${person.employeeId}`;
     const who = `${person.firstName} ${person.lastName}`;
     return [
-      ...checkSsn(person.ssn, `${at}.ssn`),
+      ...(person.ssn === ''
+        ? [warning('check.ssn-applied-for', `${at}.ssn`, { who })]
+        : checkSsn(person.ssn, `${at}.ssn`)),
       ...(['firstName', 'middleName', 'lastName'] as const).flatMap((field) =>
         NAME.test(nameInFile(person[field])) ? [] : [problem('name.forbidden', `${at}.${field}`, { field })],
       ),

@@ -6,6 +6,9 @@ import type { PostalAddress } from '../kind.js';
 import type { RecordLayout } from '../../formats/fixed-width/field.js';
 import { writeRecord, type FieldValues } from '../../formats/fixed-width/writer.js';
 import { RA, RE, RF, RO, RT, RU, RW } from '../../formats/efw2/layout.js';
+import { WAGE_FILE_ADDRESS } from '../../identity/person.js';
+import { streetInFile } from '../../identity/street.js';
+import { NO_SSN_IN_FILE } from '../../identity/numbers.js';
 
 export interface Efw2Submitter extends PostalAddress {
   readonly ein: string;
@@ -68,7 +71,8 @@ const RARE_FIELDS: Readonly<Record<string, string>> = {
 export const WITHOUT_FIELD = ['TP', 'TT'];
 
 const addressFields = (address: PostalAddress, prefix = ''): FieldValues => ({
-  [`${prefix}Delivery Address`]: address.street,
+  [`${prefix}Delivery Address`]: streetInFile(address.street, WAGE_FILE_ADDRESS).delivery,
+  [`${prefix}Location Address`]: streetInFile(address.street, WAGE_FILE_ADDRESS).location,
   [`${prefix}City`]: address.city,
   ...(address.country
     ? {
@@ -179,7 +183,7 @@ export function writeEfw2(input: Efw2Input): { content: string; issues: Issue[] 
     write(
       RW,
       {
-        'Social Security Number (SSN)': person.ssn,
+        'Social Security Number (SSN)': person.ssn === '' ? NO_SSN_IN_FILE : person.ssn,
         'Employee First Name': nameInFile(person.firstName),
         'Employee Middle Name or Initial': nameInFile(person.middleName),
         'Employee Last Name': nameInFile(person.lastName),

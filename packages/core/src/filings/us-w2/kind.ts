@@ -33,7 +33,7 @@ const PERSON_FIELDS: readonly (readonly [theirs: RegExp, ours: string])[] = [
   [/Social Security Number/, 'ssn'],
   [/First Name/, 'firstName'],
   [/Last Name/, 'lastName'],
-  [/Delivery Address|City|State|ZIP/, 'street'],
+  [/(Delivery|Location) Address|City|State|ZIP/, 'street'],
 ];
 /** A field of an EFW2 record: of the nth RW, the nth person; others are the employer's. */
 function fieldOf(theirs: string, content: W2Set): string | null {

@@ -2,6 +2,7 @@ import { create } from 'xmlbuilder2';
 import type { LocalDate } from '../../calendar/local-date.js';
 import { transliterate } from '../../identity/transliterate.js';
 import { cents, toDollars } from '../../money/cents.js';
+import { streetInFile } from '../../identity/street.js';
 
 /** A place as the header of a return has it. */
 interface Place {
@@ -40,8 +41,14 @@ export interface MefElements {
   readonly [element: string]: string | MefElements | readonly MefElements[];
 }
 
+/** Characters of an address line in the header (the IRS's MeF type StreetAddressType; recalled, not yet verified). */
+const MEF_ADDRESS = 35;
+function addressLines(street: string): MefElements {
+  const { delivery, location } = streetInFile(transliterate(street), MEF_ADDRESS);
+  return { AddressLine1Txt: delivery, ...(location === '' ? {} : { AddressLine2Txt: location }) };
+}
 const address = (place: Place): MefElements => ({
-  AddressLine1Txt: transliterate(place.street),
+  ...addressLines(place.street),
   CityNm: transliterate(place.city),
   StateAbbreviationCd: place.state,
   ZIPCd: place.zip,

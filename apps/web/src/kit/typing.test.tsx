@@ -1,0 +1,125 @@
+import { describe, expect, it } from '@jest/globals';
+import { MantineProvider } from '@mantine/core';
+import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import { useRef, useState, type ReactNode } from 'react';
+import { DateField } from './date-field.js';
+import { useKeptFocus } from './keep-focus.js';
+import { titleOf } from './page-title.js';
+import { TYPINGS, TypedField, type Typing } from './typed-field.js';
+
+/** A field in a page that shows what is stored. */
+function show(field: (value: string, set: (value: string) => void) => ReactNode, initial = ''): () => string {
+  cleanup();
+  function Page(): ReactNode {
+    const [value, set] = useState(initial);
+    return (
+      <MantineProvider>
+        {field(value, set)}
+        <output>{value}</output>
+      </MantineProvider>
+    );
+  }
+  render(<Page />);
+  return () => document.querySelector('output')?.textContent ?? '';
+}
+const field = (): HTMLInputElement => screen.getByLabelText('It');
+function type(text: string): void {
+  fireEvent.change(field(), { target: { value: text } });
+  fireEvent.blur(field());
+}
+
+describe('a day that is typed', () => {
+  const open = (initial = '') => show((value, set) => <DateField label="It" value={value} onChange={set} />, initial);
+  it.each(['10/16/26', '101626', '10-16-2026', '16-Oct-26', 'Oct 16, 2026', '2026-10-16'])('%s', (text) => {
+    const stored = open();
+    type(text);
+    expect([stored(), field().value]).toEqual(['2026-10-16', '10/16/2026']);
+  });
+  it('shows what is stored as it is written here', () => {
+    open('2026-01-05');
+    expect(field().value).toBe('01/05/2026');
+  });
+  it('that is none stays, and is told once the field is left', () => {
+    const stored = open();
+    fireEvent.change(field(), { target: { value: '2/30/2026' } });
+    expect(screen.queryByText(/is not a calendar day/)).toBeNull();
+    fireEvent.blur(field());
+    expect([stored(), field().value]).toEqual(['2/30/2026', '2/30/2026']);
+    expect(screen.getByText(/2\/30\/2026 is not a calendar day/)).toBeTruthy();
+  });
+  it('is picked from a calendar by the keyboard', async () => {
+    const stored = open('2026-10-16');
+    fireEvent.keyDown(field(), { key: 'ArrowDown', altKey: true });
+    fireEvent.click(await screen.findByRole('button', { name: '22 October 2026', hidden: true }));
+    expect([stored(), field().value]).toEqual(['2026-10-22', '10/22/2026']);
+  });
+});
+
+describe('what is typed in the fields of the trade', () => {
+  it.each<[keyof typeof TYPINGS, string, string, string]>([
+    ['amount', '$1,250', '1250.00', '1,250.00'],
+    ['amount', ' 1 250.5 ', '1250.50', '1,250.50'],
+    ['amount', '12.345', '12.345', '12.345'],
+    ['ssn', '899 34 5603', '899345603', '899-34-5603'],
+    ['ssn', '899-34-560', '899-34-560', '899-34-560'],
+    ['ein', '12 3456789', '123456789', '12-3456789'],
+    ['phone', '(315) 555-0121', '3155550121', '315-555-0121'],
+    ['phone', '+1 315.555.0121', '3155550121', '315-555-0121'],
+    ['state', 'new york', 'NY', 'NY'],
+    ['state', 'Atlantis', 'Atlantis', 'Atlantis'],
+    ['zip', '19148-1234', '19148', '19148'],
+    ['zip', 'K1A 0B1', 'K1A 0B1', 'K1A 0B1'],
+  ])('%s %s', (kind, text, kept, shown) => {
+    const typing: Typing = TYPINGS[kind];
+    const stored = show((value, set) => <TypedField label="It" typing={typing} value={value} onChange={set} />);
+    type(text);
+    expect([stored(), field().value]).toEqual([kept, shown]);
+  });
+});
+
+describe('the focus', () => {
+  it('goes to what takes the place of a control that is gone, and back to one that worked', async () => {
+    function Page(): ReactNode {
+      const [step, setStep] = useState(0);
+      const page = useRef<HTMLElement>(null);
+      useKeptFocus(page, true);
+      return (
+        <main ref={page} tabIndex={-1}>
+          <button type="button">elsewhere</button>
+          <div>
+            {step < 2 ? (
+              <button key="one" type="button" disabled={step === 1} onClick={() => setStep(step + 1)}>
+                review
+              </button>
+            ) : (
+              <button key="two" type="button">
+                post
+              </button>
+            )}
+          </div>
+          <button type="button" onClick={() => setStep(2)}>
+            done
+          </button>
+        </main>
+      );
+    }
+    cleanup();
+    render(<Page />);
+    screen.getByText('review').focus();
+    fireEvent.click(screen.getByText('review'));
+    fireEvent.click(screen.getByText('done'));
+    await new Promise((done) => setTimeout(done, 0));
+    expect(document.activeElement?.textContent).toBe('post');
+  });
+});
+
+describe('the title of a page', () => {
+  it('is the place of a client, its name, and ours', () => {
+    const page = document.createElement('main');
+    page.innerHTML =
+      '<h1>Gannet Boatyard<small>Gannet</small></h1><nav class="places"><a>Ledger</a><a aria-current="page">Deposits</a></nav>';
+    expect(titleOf(page)).toBe('Deposits · Gannet Boatyard · Zakat');
+    page.innerHTML = '<h1>The ladder</h1>';
+    expect(titleOf(page)).toBe('The ladder · Zakat');
+  });
+});

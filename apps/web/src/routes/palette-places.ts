@@ -1,0 +1,46 @@
+/** Where the palette leads. `words` are what else people call it. */
+export interface Place {
+  readonly label: string;
+  readonly path: string;
+  readonly words?: string;
+}
+
+export const FIRM_PLACES: readonly Place[] = [
+  { label: 'Ladder', path: '/', words: 'due dates calendar home overdue' },
+  { label: 'Clients', path: '/clients', words: 'employers companies list' },
+  { label: 'Add client', path: '/clients/new', words: 'new employer company' },
+  { label: 'Rules', path: '/rules', words: 'rates tables brackets wage base limits rule packs' },
+  { label: 'Audit trail', path: '/trail', words: 'log history who changed' },
+  { label: 'Firm', path: '/firm', words: 'users roles preparer ptin efin settings password second approver defaults' },
+  {
+    label: 'Agency payments',
+    path: '/firm/agencies',
+    words: 'bank accounts of agencies ach credit tax type codes eftps',
+  },
+];
+
+export const CLIENT_PLACES: readonly (readonly [label: string, tail: string, words: string])[] = [
+  ['tie-out', '', 'reconcile quarter balance differences'],
+  [
+    'payrolls',
+    '/payrolls',
+    'run payroll register pay stub paycheck checks journal direct deposit bonus off-cycle start',
+  ],
+  ['deposits', '/deposits', 'tax payments liabilities owed 941 eftps remit pay'],
+  ['returns', '/returns', 'forms filings 941 940 w-2 w-3 w2 quarterly annual year-end'],
+  ['ledger', '/ledger', 'entries liabilities'],
+  ['employees', '/people', 'people staff add employee new hire w-4 import ssn'],
+  ['setup', '/facts', 'address ein bank accounts schedule tax accounts rates signer facts'],
+  ['earnings and deductions', '/items', 'pay items codes 401(k) health garnishment'],
+  ['prior payroll', '/brought-in', 'year to date ytd balances former provider'],
+  ['readiness', '/readiness', 'missing information questions checklist'],
+  ['proof set', '/proof', 'test checks sample'],
+];
+
+/** A client opens in several places. */
+export const placesOfClient = (id: string, name: string): Place[] =>
+  CLIENT_PLACES.map(([label, tail, words]) => ({
+    label: `${name}: ${label}`,
+    path: `/clients/${id}${tail}`,
+    words,
+  }));

@@ -57,7 +57,7 @@ test('a payroll is typed by keyboard, recomputes at once, and explains its figur
   await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,771.05');
   await cell(preparer, 'Sprague', 'fit').click();
   await preparer.keyboard.press('Control+.');
-  const pane = preparer.getByRole('complementary', { name: 'Working' });
+  const pane = preparer.getByRole('complementary', { name: 'Tape' });
   await expect(pane.getByText('Federal income tax, Wilhelmina Sprague')).toBeVisible();
   await expect(pane.getByText(/Publication 15-T/)).toBeVisible();
   await expect(pane.getByText('72,047.30', { exact: true })).toBeVisible();

@@ -64,7 +64,7 @@ describe('a figure', () => {
       />,
     );
     fireEvent.click(screen.getByRole('button', { name: /OASDI 62.00/ }));
-    const pane = within(screen.getByRole('complementary', { name: 'Working' }));
+    const pane = within(screen.getByRole('complementary', { name: 'Tape' }));
     expect(pane.getByText(/Contribution and Benefit Base \(2026\)/)).toBeTruthy();
     expect(pane.getByText(/Not yet verified against the print. Recalled./)).toBeTruthy();
   });

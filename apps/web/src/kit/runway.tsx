@@ -25,6 +25,8 @@ const GROUND = 74;
 const LETTERS = ['S', 'M', 'T', 'W', 'T', 'F', 'S'];
 
 /** The coming days across all clients: money out above the line, filings and checks below, closed days hatched. Drag to filter. */
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+
 export function Runway({ from, days, marks, range, onRange }: Props): ReactNode {
   const all = Array.from({ length: days }, (_, index) => addDays(from, index));
   const x = scaleBand<string>().domain(all).range([0, WIDTH]).paddingInner(0.12);
@@ -97,12 +99,7 @@ export function Runway({ from, days, marks, range, onRange }: Props): ReactNode 
               ))}
               {isMonday && parsed && (
                 <text x={left} y={114}>
-                  {Number(day.slice(8))}.{' '}
-                  {
-                    ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'][
-                      Number(day.slice(5, 7)) - 1
-                    ]
-                  }
+                  {MONTHS[Number(day.slice(5, 7)) - 1]} {Number(day.slice(8))}
                 </text>
               )}
               {!isMonday && dayNumber(day) - dayNumber(from) < 7 && (

@@ -1,5 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { MantineProvider } from '@mantine/core';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useRef, useState, type ReactNode } from 'react';
 import { DateField } from './date-field.js';
@@ -13,10 +14,12 @@ function show(field: (value: string, set: (value: string) => void) => ReactNode,
   function Page(): ReactNode {
     const [value, set] = useState(initial);
     return (
-      <MantineProvider>
-        {field(value, set)}
-        <output>{value}</output>
-      </MantineProvider>
+      <QueryClientProvider client={new QueryClient()}>
+        <MantineProvider>
+          {field(value, set)}
+          <output>{value}</output>
+        </MantineProvider>
+      </QueryClientProvider>
     );
   }
   render(<Page />);

@@ -64,9 +64,9 @@ export function WorkingPane(): ReactNode {
   const { isOpen, working, toggle } = useWorking();
   if (!isOpen) return null;
   return (
-    <aside className="working" aria-label="Working">
+    <aside className="working" aria-label="Tape">
       <div className="tape-line">
-        <h2>{working ? working.title : 'Working'}</h2>
+        <h2>{working ? working.title : 'Tape'}</h2>
         <button type="button" className="plain" onClick={toggle} aria-label="Close the tape">
           close
         </button>

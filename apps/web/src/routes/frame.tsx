@@ -27,6 +27,8 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['w, or Ctrl . while typing', 'open or close the tape'],
   ['Ctrl K', 'go anywhere by name'],
   ['n', 'next difference, on a tie-out sheet'],
+  ['Ctrl Enter', 'next step of a payroll: review, then the slip'],
+  ['Alt N', 'next warning of a payroll'],
   ['arrows, Enter', 'move and type in a payroll sheet'],
   ['Ctrl Z', 'undo in a payroll sheet'],
   ['?', 'this list'],

@@ -8,7 +8,7 @@ import { parsePercent, parseRate, ratePerThousand } from '../money/rate.js';
 import { EMPLOYER_KINDS } from '../computation/kinds.js';
 import { isTaxCode, taxOf } from '../tax-registry/registry.js';
 import type { FactField } from './field.js';
-import { FactKinds, UNTIL, text, untilWords, type FactKind, type FactValue, dayText } from './fact-kind.js';
+import { FactKinds, UNTIL, text, untilWords, type FactKind, type FactValue, dayText, moneyText } from './fact-kind.js';
 
 export const FORM_FAMILIES = [
   ['941', 'Form 941, quarterly'],
@@ -167,7 +167,7 @@ const LOOKBACK: FactKind = {
     { name: 'q2', label: 'April to June, the year before', kind: 'amount', isRequired: true },
   ],
   says: (value) =>
-    `Lookback for ${text(value, 'year')}: ${['q3', 'q4', 'q1', 'q2'].map((name) => text(value, name)).join(' + ')}`,
+    `Lookback for ${text(value, 'year')}: ${['q3', 'q4', 'q1', 'q2'].map((name) => moneyText(value, name)).join(' + ')}`,
 };
 
 const TAX_EXEMPTION: FactKind = {

@@ -123,7 +123,7 @@ describe('facts are read back as sentences', () => {
     [
       'pay',
       { basis: 'salary', amount: '2750.00', frequency: 'biweekly', deductions: [{ item: '401k', amount: '150.00' }] },
-      'Salary 2750.00, biweekly; each check 401(k) deferral 150.00',
+      'Salary 2,750.00, biweekly; each check 401(k) deferral 150.00',
     ],
     [
       'federal-certificate',

@@ -7,7 +7,7 @@ import { findItem } from '../items/registry.js';
 import type { CertificateField } from '../jurisdictions/state.js';
 import { findState } from '../jurisdictions/states.js';
 import { WORKER_KINDS } from '../computation/kinds.js';
-import { FactKinds, UNTIL, text, untilWords, type FactKind, type FactValue } from './fact-kind.js';
+import { FactKinds, UNTIL, text, untilWords, type FactKind, type FactValue, moneyText } from './fact-kind.js';
 import type { FactField } from './field.js';
 import { GARNISHMENT, LEAVE, STANDING } from './pay-line-facts.js';
 
@@ -67,8 +67,8 @@ const PAY: FactKind = {
       .join(', ');
     const usual = text(value, 'hours') === '' ? '' : `, usually ${text(value, 'hours')} hours`;
     const base = {
-      hourly: `${text(value, 'rate')} an hour${usual}`,
-      salary: `Salary ${text(value, 'amount')}, ${text(value, 'frequency')}`,
+      hourly: `${moneyText(value, 'rate')} an hour${usual}`,
+      salary: `Salary ${moneyText(value, 'amount')}, ${text(value, 'frequency')}`,
       commission: 'Commission only',
       none: 'No standing pay',
     }[text(value, 'basis')];
@@ -406,7 +406,7 @@ const BANK: FactKind = {
   says: (value) => {
     const shares: Readonly<Record<string, string>> = {
       rest: 'the rest of the net pay',
-      amount: `${text(value, 'amount')} of each check`,
+      amount: `${moneyText(value, 'amount')} of each check`,
       percent: `${text(value, 'percent')}% of the net pay`,
     };
     return `${text(value, 'label')}, ${text(value, 'type')}, routing ${text(value, 'routing')}, account ending ${text(value, 'accountTail')}: ${shares[text(value, 'share')] ?? ''}; prenote ${text(value, 'prenote')}${untilWords(value)}`;

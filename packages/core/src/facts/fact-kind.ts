@@ -1,5 +1,6 @@
 import { parseDate, showDate } from '../calendar/local-date.js';
 import { Reader } from '../casefile/reader.js';
+import { parseDollars, showDollars } from '../money/cents.js';
 import type { Issue } from '../issues/issue.js';
 import { readFields, type FactField } from './field.js';
 import type { DatedFact } from './in-force.js';
@@ -26,6 +27,11 @@ export const text = (value: FactValue, name: string): string => {
   return typeof given === 'string' || typeof given === 'number' ? String(given) : '';
 };
 
+/** An amount of a value with its separators; what is no amount stays as it is. */
+export function moneyText(value: FactValue, name: string): string {
+  const amount = parseDollars(text(value, name));
+  return amount === null ? text(value, name) : showDollars(amount);
+}
 /** A day of a value as people say it; blank when there is none. */
 export function dayText(value: FactValue, name: string): string {
   const day = parseDate(text(value, name));

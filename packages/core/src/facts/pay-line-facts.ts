@@ -2,7 +2,7 @@ import { problem } from '../issues/issue.js';
 import { EARNING_ITEMS, findItem } from '../items/registry.js';
 import { GARNISHMENT_KINDS } from '../computation/orders.js';
 import { FILING_STATUSES } from '../computation/input.js';
-import { UNTIL, text, untilWords, type FactKind, type FactValue } from './fact-kind.js';
+import { UNTIL, text, untilWords, type FactKind, type FactValue, moneyText } from './fact-kind.js';
 import type { FactField } from './field.js';
 import type { DatedFact } from './in-force.js';
 
@@ -101,8 +101,8 @@ export const STANDING: FactKind = {
         : text(value, 'percent') !== ''
           ? `${text(value, 'percent')}% of gross`
           : text(value, 'hours') !== ''
-            ? `${text(value, 'hours')} hours at ${text(value, 'rate')}`
-            : text(value, 'amount');
+            ? `${text(value, 'hours')} hours at ${moneyText(value, 'rate')}`
+            : moneyText(value, 'amount');
     const coverage = text(value, 'coverage') === 'self' ? ', covering the person alone' : '';
     return `${item} ${measure}${coverage}${limits(value)}${untilWords(value)}`;
   },
@@ -161,7 +161,7 @@ export const GARNISHMENT: FactKind = {
     UNTIL,
   ],
   says: (value) =>
-    `${KIND_WORDS[text(value, 'kind') as 'creditor'] ?? ''} ${text(value, 'label')}: ${text(value, 'amount') || 'what the law allows'}${limits(value)}${untilWords(value)}`,
+    `${KIND_WORDS[text(value, 'kind') as 'creditor'] ?? ''} ${text(value, 'label')}: ${moneyText(value, 'amount') || 'what the law allows'}${limits(value)}${untilWords(value)}`,
 };
 
 export const LEAVE: FactKind = {

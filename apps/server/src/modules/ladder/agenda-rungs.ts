@@ -161,7 +161,7 @@ export class AgendaRungs {
           standing: deposit.question ? 'no date' : (own?.status ?? 'open'),
           move: deposit.question
             ? 'Preparer: say how often it is deposited'
-            : (moves[own?.status ?? ''] ?? 'Preparer: plan the remittance'),
+            : (moves[own?.status ?? ''] ?? 'Preparer: schedule the payment'),
           lateAfter: isUnderWay ? null : (deposit.lastToSend as LocalDate | null),
           path: own ? `/remittances/${own.id}` : `/clients/${client.id}/deposits`,
         },

@@ -17,6 +17,7 @@ export function ClientsPage(): ReactNode {
         <div className="actions" style={{ margin: 0 }}>
           <TextInput
             aria-label="Find a client"
+            w={290}
             placeholder="name, code or last digits of the EIN"
             value={words}
             onChange={(event) =>

@@ -25,6 +25,7 @@ export function PeoplePage(): ReactNode {
       <div className="actions">
         <TextInput
           aria-label="Find an employee"
+          w={290}
           placeholder="name, number or last digits of the SSN"
           value={words}
           onChange={(event) =>

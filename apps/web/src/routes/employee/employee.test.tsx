@@ -104,12 +104,12 @@ describe('the page of a person', () => {
   });
   it('asks for the certificate of each state of work and home, and for none where nothing is withheld', async () => {
     show();
-    expect(await screen.findByRole('button', { name: /enter Form IT-2104, NY/ })).toBeTruthy();
+    expect(await screen.findByRole('button', { name: /add Form IT-2104, NY/ })).toBeTruthy();
     expect(screen.getByText('Texas withholds no income tax on wages')).toBeTruthy();
   });
   it('records a certificate under its state, and the trial follows while it is typed', async () => {
     show(person(), { 'POST /api/employees/e1/facts': { status: 201, body: {} } });
-    await press(/enter Form IT-2104, NY/);
+    await press(/add Form IT-2104, NY/);
     fireEvent.change(await screen.findByLabelText(/Filing status/), { target: { value: 'single' } });
     fireEvent.change(screen.getByLabelText(/Allowances/), { target: { value: '2' } });
     await waitFor(() =>

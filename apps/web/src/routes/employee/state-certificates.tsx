@@ -56,7 +56,7 @@ export function StateCertificates(props: Props): ReactNode {
                       <span>
                         {stored?.sentence ?? (
                           <span className="soft">
-                            not recorded; until it comes:{' '}
+                            none; until it comes:{' '}
                             {rule?.kind === 'worksheet' ? rule.certificate.without.says : ''}
                           </span>
                         )}
@@ -66,10 +66,10 @@ export function StateCertificates(props: Props): ReactNode {
                         <button
                           type="button"
                           className="plain"
-                          aria-label={stored ? `change ${state} certificate` : `enter ${form}, ${state}`}
+                          aria-label={stored ? `change ${state} certificate` : `add ${form}, ${state}`}
                           onClick={() => setOpened(state)}
                         >
-                          {stored ? 'change' : `enter ${form}`}
+                          {stored ? 'change' : `add ${form}`}
                         </button>
                       )}
                     </div>

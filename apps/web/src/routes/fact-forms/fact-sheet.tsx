@@ -98,16 +98,16 @@ export function FactSheet(props: Props): ReactNode {
                   </div>
                 ))}
                 {own.length === 0 && coming.length === 0 && !isOpen && (
-                  <span className="soft">not recorded{kind.until ? `; until it comes: ${kind.until}` : ''} </span>
+                  <span className="soft">none{kind.until ? `; until it comes: ${kind.until}` : ''} </span>
                 )}
                 {!isOpen && (own.length === 0 || kind.slot !== undefined) && (
                   <button
                     type="button"
                     className="plain"
-                    aria-label={`${own.length === 0 ? 'enter it' : 'add another'}: ${kind.label}`}
+                    aria-label={`${own.length === 0 ? 'add' : 'add another'}: ${kind.label}`}
                     onClick={() => setOpened({ kind: name, slot: '', value: {} })}
                   >
-                    {own.length === 0 ? 'enter it' : 'add another'}
+                    {own.length === 0 ? 'add' : 'add another'}
                   </button>
                 )}
                 {isOpen && opened && (

@@ -1,4 +1,5 @@
 import { Button, Checkbox, TextInput } from '@mantine/core';
+import { useHotkeys } from '@mantine/hooks';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { useState, type ReactNode } from 'react';
@@ -39,6 +40,9 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
   const queries = useQueryClient();
   const [isSlipOpen, setSlipOpen] = useState(false);
   const [isWide, setWide] = useState(false);
+  const [isHelpOpen, setHelpOpen] = useState(false);
+  const [leftOut, setLeftOut] = useState(0);
+  const [unmatched, setUnmatched] = useState<readonly string[]>([]);
   const [reason, setReason] = useState('');
   const [person, setPerson] = useState<string | null>(null);
   const looked = sheet.rows.find((row) => row.employeeId === person);
@@ -54,22 +58,49 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
   };
   // What is refused is shown from the mutation's own error.
   const start = (name: 'review' | 'reopen'): void => void go(name).catch(() => undefined);
+  const nextStep = (): void => {
+    // What is being typed counts.
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+    if (act.isPending) return;
+    if (isOpen) start('review');
+    else if (payroll.status === 'reviewed') setSlipOpen(true);
+  };
+  useHotkeys(
+    [
+      ['mod+Enter', nextStep],
+      ['alt+N', () => nextWarning()],
+    ],
+    [],
+  );
   const problems = paid.flatMap((row) =>
     row.check.problems.map((problem) => ({ ...problem, sentence: `${row.name}: ${problem.sentence}` })),
   );
   return (
     <>
       <div className="actions" style={{ margin: '6px 0 0' }}>
-        <Checkbox label="every column" checked={isWide} onChange={(event) => setWide(event.currentTarget.checked)} />
+        <Checkbox
+          label={leftOut > 0 ? `every column (${leftOut} more)` : 'every column'}
+          checked={isWide}
+          onChange={(event) => setWide(event.currentTarget.checked)}
+        />
         {isOpen && (
           <span className="note" style={{ maxWidth: 'none' }}>
-            Type an exception as a line: 38.5 reg 4 ot @22.50 tips 60; 45+40 for two weeks, 8/10/8/8/8 for the days of
-            one; bonus net 500 for what it leaves in the hand
-            {job === undefined ? '' : `; 8 reg #${asWord(job)} for a job`}. A line changes what it names and leaves the
-            rest. Words: {[USUAL_WORDS, ...ownCodes].join(', ')}. Or type in the cells, or paste; Ctrl Z undoes.
+            Short line: <code>38.5 reg 4 ot @22.50 tips 60</code> changes what it names.{' '}
+            <button type="button" className="plain" aria-expanded={isHelpOpen} onClick={() => setHelpOpen(!isHelpOpen)}>
+              {isHelpOpen ? 'less' : 'more ways'}
+            </button>{' '}
+            Next step: <kbd>Ctrl Enter</kbd>
           </span>
         )}
       </div>
+      {isOpen && isHelpOpen && (
+        <p className="note" style={{ maxWidth: 'none' }}>
+          45+40 for two weeks, 8/10/8/8/8 for the days of one; bonus net 500 for a bonus of that much net pay
+          {job === undefined ? '' : `; 8 reg #${asWord(job)} for a job`}. Words: {[USUAL_WORDS, ...ownCodes].join(', ')}
+          . Or type in the cells, or paste hours, with names or numbers in front where you have them. Tab and Enter go
+          from entry to entry, Ctrl Z undoes, Alt N goes to the next warning.
+        </p>
+      )}
       <PayrollSheet
         rows={sheet.rows}
         isOpen={isOpen}
@@ -80,6 +111,8 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
         onRedo={sheet.redo}
         onFigure={sheet.showFigure}
         onPerson={setPerson}
+        onLeftOut={setLeftOut}
+        onUnmatched={setUnmatched}
       />
       {isOpen && <ClientNotes clientId={payroll.clientId} />}
       <div className="totals" aria-label="Totals">
@@ -132,6 +165,15 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
       {sheet.note && (
         <div className="problem" data-severity="warning" role="status">
           {sheet.note}.
+        </div>
+      )}
+      {unmatched.length > 0 && (
+        <div className="problem" data-severity="error" role="alert">
+          Nobody of this payroll is called {unmatched.join(', ')}: nothing was taken from{' '}
+          {unmatched.length === 1 ? 'that line' : 'those lines'}.{' '}
+          <button type="button" className="plain" onClick={() => setUnmatched([])}>
+            seen
+          </button>
         </div>
       )}
       {isOpen && sheet.unread.length > 0 && <NotUnderstood lines={sheet.unread} />}
@@ -190,6 +232,17 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
       {payroll.status !== 'open' && <Costs payroll={payroll} />}
     </>
   );
+}
+
+/** Goes from one warning of the page to the next, and to the first after the last. */
+function nextWarning(): void {
+  const all = [...document.querySelectorAll<HTMLElement>('main .problem, main .ag-cell.not-read')];
+  const at = all.findIndex((one) => one === document.activeElement);
+  const next = all[(at + 1) % all.length];
+  if (!next) return;
+  next.tabIndex = -1;
+  next.focus();
+  next.scrollIntoView({ block: 'center' });
 }
 
 /** Takes the payroll away again; asked twice, since what was typed goes with it. */

@@ -11,16 +11,27 @@ import {
   TooltipModule,
   themeQuartz,
   type CellFocusedEvent,
+  type CellPosition,
   type ColDef,
   type FirstDataRenderedEvent,
   type GetRowIdParams,
   type GridApi,
+  type TabToNextCellParams,
   type ValueGetterParams,
   type ValueSetterParams,
 } from 'ag-grid-community';
 import { AgGridReact } from 'ag-grid-react';
-import { useMemo, useRef, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
-import { COMPUTED, VALUE_COLUMNS, alsoOf, type SheetRow } from '../../calc/sheet-row.js';
+import { useEffect, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent, type ReactNode } from 'react';
+import { readPaste } from '../../calc/pasted.js';
+import {
+  AMOUNT_COLUMNS,
+  COMPUTED,
+  DEDUCTION_COLUMNS,
+  VALUE_COLUMNS,
+  alsoOf,
+  type SheetRow,
+} from '../../calc/sheet-row.js';
+import { TYPINGS } from '../../kit/typed-field.js';
 import type { TypedCell } from './use-sheet.js';
 
 ModuleRegistry.registerModules([
@@ -33,6 +44,9 @@ ModuleRegistry.registerModules([
   RenderApiModule,
   TooltipModule,
 ]);
+
+/** Columns that hold dollars: they show separators and cents. */
+const AMOUNTS: readonly string[] = [...AMOUNT_COLUMNS, ...DEDUCTION_COLUMNS];
 
 const ROW = 30;
 const HEADER = 34;
@@ -71,6 +85,20 @@ const HEADINGS: Readonly<Record<string, string>> = {
   'section-125-health': 'Health',
 };
 const ALWAYS = ['rate', 'regular', 'overtime'];
+/** Widths in pixels. What does not fit beside the taxes and the net waits under "every column". */
+const WIDTHS = { name: 152, isPaid: 46, line: 130, value: 69, also: 150, computed: 74, net: 84 };
+/** Which value columns stay when there is room for few. */
+const FIRST_TO_STAY = ['regular', 'overtime', 'salary', 'rate', 'bonus'];
+
+/** The value columns that fit, in the order of the sheet, when what is computed stays in sight. */
+export function fitting(shown: readonly string[], hasOthers: boolean, width: number): readonly string[] {
+  const fixed =
+    WIDTHS.name + WIDTHS.isPaid + WIDTHS.line + WIDTHS.net + (COMPUTED.length - 1) * WIDTHS.computed + SCROLLBAR;
+  const room = Math.max(1, Math.floor((width - fixed - (hasOthers ? WIDTHS.also : 0)) / WIDTHS.value));
+  const rank = (id: string): number => (FIRST_TO_STAY.includes(id) ? FIRST_TO_STAY.indexOf(id) : FIRST_TO_STAY.length);
+  const kept = new Set([...shown].sort((one, other) => rank(one) - rank(other)).slice(0, room));
+  return shown.filter((id) => kept.has(id));
+}
 
 interface Props {
   readonly rows: readonly SheetRow[];
@@ -87,6 +115,10 @@ interface Props {
   readonly onFigure: (employeeId: string, figure: string) => void;
   /** A person has the focus. */
   readonly onPerson: (employeeId: string) => void;
+  /** How many columns in use do not fit. */
+  readonly onLeftOut: (count: number) => void;
+  /** Names in a paste that are nobody's here. */
+  readonly onUnmatched: (names: readonly string[]) => void;
 }
 
 function columnsOf(
@@ -103,6 +135,7 @@ function columnsOf(
     editable: (params) => isOpen && params.data?.isPaid === true,
     ...number,
     valueGetter: ({ data }: ValueGetterParams<SheetRow>) => data?.values[id] ?? '',
+    valueFormatter: ({ value }: { value: string }) => (AMOUNTS.includes(id) ? TYPINGS.amount.show(value) : value),
     valueSetter: ({ data, newValue }: ValueSetterParams<SheetRow>) => {
       onType(data.employeeId, id, String(newValue ?? ''));
       return true;
@@ -111,16 +144,16 @@ function columnsOf(
   return [
     {
       colId: 'name',
-      headerName: 'Person',
+      headerName: 'Employee',
       valueGetter: ({ data }) => `${data?.number ?? ''}  ${data?.name ?? ''}${data?.note ? ' •' : ''}`,
       tooltipValueGetter: ({ data }) => data?.note ?? '',
       pinned: 'left',
-      width: 170,
+      width: WIDTHS.name,
     },
     {
       colId: 'isPaid',
       headerName: 'Paid',
-      width: 50,
+      width: WIDTHS.isPaid,
       editable: isOpen,
       cellDataType: 'boolean',
       valueGetter: ({ data }) => data?.isPaid ?? false,
@@ -132,7 +165,7 @@ function columnsOf(
     {
       colId: 'line',
       headerName: 'Short line',
-      width: 132,
+      width: WIDTHS.line,
       editable: (params) => isOpen && params.data?.isPaid === true,
       valueGetter: ({ data }) => data?.line ?? '',
       cellClassRules: { 'not-read': ({ data }) => data?.unread?.column === 'line' },
@@ -142,13 +175,13 @@ function columnsOf(
         return true;
       },
     },
-    ...shown.map((id) => typedColumn(id, HEADINGS[id] ?? id, 69)),
+    ...shown.map((id) => typedColumn(id, HEADINGS[id] ?? id, WIDTHS.value)),
     ...(hasOthers
       ? [
           {
             colId: 'also',
-            headerName: 'Also',
-            width: 170,
+            headerName: 'Other pay',
+            width: WIDTHS.also,
             editable: (params) => isOpen && params.data?.isPaid === true,
             valueGetter: ({ data }) => (data ? alsoOf(data) : ''),
             cellClassRules: { 'not-read': ({ data }) => data?.unread?.column === 'also' },
@@ -163,7 +196,7 @@ function columnsOf(
     ...COMPUTED.map(({ id, label, amount }): ColDef<SheetRow> => ({
       colId: id,
       headerName: label,
-      width: 76,
+      width: id === 'net' ? WIDTHS.net : WIDTHS.computed,
       type: 'rightAligned',
       pinned: id === 'net' ? 'right' : null,
       valueGetter: ({ data }) => (data ? amount(data.check) : 0),
@@ -186,14 +219,22 @@ export function PayrollSheet({
   onRedo,
   onFigure,
   onPerson,
+  onLeftOut,
+  onUnmatched,
 }: Props): ReactNode {
   const grid = useRef<AgGridReact<SheetRow>>(null);
   const sheet = useRef<HTMLDivElement>(null);
   const used = VALUE_COLUMNS.filter(
     (id) => isWide || ALWAYS.includes(id) || rows.some((row) => (row.values[id] ?? '') !== ''),
   ).join(' ');
-  const shown = useMemo(() => used.split(' '), [used]);
+  const [width, setWidth] = useState(1224);
   const hasOthers = isWide || rows.some((row) => alsoOf(row) !== '');
+  const shown = useMemo(() => {
+    const all = used.split(' ');
+    return isWide ? all : fitting(all, hasOthers, width);
+  }, [used, isWide, hasOthers, width]);
+  const left = used.split(' ').length - shown.length;
+  useEffect(() => onLeftOut(left), [left, onLeftOut]);
   const columns = useMemo(() => columnsOf(isOpen, shown, hasOthers, onType), [isOpen, shown, hasOthers, onType]);
   // A letter typed on a cell begins its text; it is not a key of the page.
   const keepLetters = (event: KeyboardEvent): void => {
@@ -233,15 +274,32 @@ export function PayrollSheet({
       .getData('text/plain')
       .replace(/\r?\n$/, '')
       .split(/\r?\n/);
-    const cells: TypedCell[] = [];
-    lines.forEach((line, down) => {
-      const row = api.getDisplayedRowAtIndex(cell.rowIndex + down)?.data;
-      line.split('\t').forEach((value, across) => {
+    const inOrder: SheetRow[] = [];
+    api.forEachNodeAfterFilterAndSort((node) => node.data && inOrder.push(node.data));
+    const isPaid = new Set(inOrder.filter((row) => row.isPaid).map((row) => row.employeeId));
+    const pasted = readPaste(
+      lines.map((line) => line.split('\t')),
+      inOrder,
+      cell.rowIndex,
+    );
+    onUnmatched(pasted.unmatched);
+    onPaste(
+      pasted.cells.flatMap(({ employeeId, across, value }): TypedCell[] => {
         const column = editable[start + across];
-        if (row?.isPaid && column !== undefined) cells.push({ employeeId: row.employeeId, column, value });
-      });
-    });
-    onPaste(cells);
+        return isPaid.has(employeeId) && column !== undefined ? [{ employeeId, column, value }] : [];
+      }),
+    );
+  };
+  // Tab goes from what is typed to what is typed, and out of the sheet after the last person.
+  const tab = ({ backwards, previousCellPosition, api }: TabToNextCellParams<SheetRow>): CellPosition | boolean => {
+    const stops = ['line', ...shown, ...(hasOthers ? ['also'] : [])];
+    const at = stops.indexOf(previousCellPosition.column.getColId());
+    const next = at + (backwards ? -1 : 1);
+    const isOver = next < 0 || next >= stops.length;
+    const rowIndex = previousCellPosition.rowIndex + (isOver ? (backwards ? -1 : 1) : 0);
+    const column = api.getColumn(stops[isOver ? (backwards ? stops.length - 1 : 0) : next] ?? '');
+    if (column === null || rowIndex < 0 || rowIndex >= api.getDisplayedRowCount()) return false;
+    return { rowIndex, column, rowPinned: null };
   };
   return (
     <div ref={sheet} className="sheet" onPaste={paste} onKeyDown={keepLetters}>
@@ -258,7 +316,12 @@ export function PayrollSheet({
         stopEditingWhenCellsLoseFocus
         suppressColumnVirtualisation
         onCellFocused={focused}
-        onGridSizeChanged={keepInSight}
+        scrollbarWidth={SCROLLBAR - 4}
+        tabToNextCell={tab}
+        onGridSizeChanged={({ clientWidth }) => {
+          setWidth(clientWidth);
+          keepInSight();
+        }}
         onFirstDataRendered={focusFirst}
       />
     </div>

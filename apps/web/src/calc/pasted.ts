@@ -1,0 +1,58 @@
+import type { SheetRow } from './sheet-row.js';
+
+/** Cells of a paste: which person, which column (counted from the one that was pasted on), what was in it. */
+export interface PastedCell {
+  readonly employeeId: string;
+  readonly across: number;
+  readonly value: string;
+}
+export interface Pasted {
+  readonly cells: readonly PastedCell[];
+  /** Lines that name nobody here; nothing of them is taken. */
+  readonly unmatched: readonly string[];
+}
+
+const bare = (text: string): string =>
+  text
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
+
+/** What a person may be called in a time sheet: the number, the name as it stands, the last name first. */
+function namesOf(row: Pick<SheetRow, 'number' | 'name'>): string[] {
+  const words = row.name.split(' ');
+  const [first = '', last = ''] = [words[0], words.at(-1)];
+  return [row.number, row.name, `${last} ${first}`, `${first} ${last}`, `${last} ${words.slice(0, -1).join(' ')}`].map(
+    bare,
+  );
+}
+
+/**
+ * Lines of a paste, by the name or number in front of them where most have one of a person here, and in their order
+ * where they have none. A name that two people share names nobody.
+ */
+export function readPaste(lines: readonly (readonly string[])[], rows: readonly SheetRow[], from: number): Pasted {
+  const people = new Map<string, SheetRow | null>();
+  for (const row of rows)
+    for (const name of new Set(namesOf(row)))
+      if (name !== '') people.set(name, people.has(name) && people.get(name) !== row ? null : row);
+  const withNames = lines.filter(([first = '', second]) => second !== undefined && people.get(bare(first)));
+  const isNamed = withNames.length > 0 && withNames.length * 2 > lines.filter((line) => line.join('') !== '').length;
+  if (!isNamed)
+    return {
+      cells: lines.flatMap((line, down) => {
+        const row = rows[from + down];
+        return row ? line.map((value, across) => ({ employeeId: row.employeeId, across, value })) : [];
+      }),
+      unmatched: [],
+    };
+  const named = lines
+    .filter((line) => line.join('').trim() !== '')
+    .map((line) => ({ row: people.get(bare(line[0] ?? '')) ?? null, line }));
+  return {
+    cells: named.flatMap(({ row, line }) =>
+      row ? line.slice(1).map((value, across) => ({ employeeId: row.employeeId, across, value })) : [],
+    ),
+    unmatched: named.filter(({ row }) => row === null).map(({ line }) => (line[0] ?? '').trim()),
+  };
+}

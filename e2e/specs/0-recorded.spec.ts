@@ -14,7 +14,7 @@ test.beforeAll(async ({ browser }) => {
 
 async function start(client: string, kind: string): Promise<void> {
   await openClient(preparer, client, 'Payrolls');
-  await preparer.getByLabel('Kind').selectOption(kind);
+  await preparer.getByLabel('Payroll type').selectOption(kind);
   await preparer.getByRole('button', { name: 'Start the payroll' }).click();
   await expect(preparer.getByRole('heading', { name: /^Payroll, checks of/ })).toBeVisible();
 }

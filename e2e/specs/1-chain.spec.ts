@@ -46,7 +46,7 @@ test('an employee shows pay, Form W-4 and state certificate, and the number only
 
 test('a payroll is typed by keyboard, recomputes at once, and explains its figures', async () => {
   await openClient(preparer, CLIENT, 'Payrolls');
-  await expect(preparer.getByLabel('Check date')).toHaveValue('2026-10-30');
+  await expect(preparer.getByLabel('Check date')).toHaveValue('10/30/2026');
   await preparer.getByRole('button', { name: 'Start the payroll' }).click();
   await expect(preparer.getByRole('heading', { name: /checks of Fri, Oct 30, 2026/ })).toBeVisible();
   await expect(cell(preparer, 'Sprague', 'gross')).toHaveText('2,512.00');

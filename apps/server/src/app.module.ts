@@ -28,6 +28,7 @@ import { ReadinessService } from './modules/readiness/readiness.service.js';
 import { SearchController } from './modules/search/search.controller.js';
 import { TrialsController } from './modules/trials/trials.controller.js';
 import { TrialsService } from './modules/trials/trials.service.js';
+import { AuditList } from './modules/audit/audit-list.js';
 import { Audit } from './modules/audit/audit.js';
 import { ClientsController } from './modules/clients/clients.controller.js';
 import { ClientsService } from './modules/clients/clients.service.js';
@@ -146,6 +147,7 @@ const PROVIDERS = [
   Secrets,
   Clock,
   Audit,
+  AuditList,
   Executor,
   Attempts,
   Sessions,

@@ -90,7 +90,7 @@ describe('lines left out of a check', () => {
     expect(check(saved)?.problems.map(({ severity, sentence }) => [severity, sentence.includes(REASON)])).toEqual([
       ['warning', true],
     ]);
-    const trail = (await preparer('GET', '/audit')).body as unknown as { action: string; detail: object }[];
+    const trail = (await preparer('GET', '/audit')).body.rows as unknown as { action: string; detail: object }[];
     expect(trail.find(({ action }) => action === 'payroll.save')?.detail).toMatchObject({
       leftOut: leftOut.map((line) => ({ employeeId: person, ...line })),
     });

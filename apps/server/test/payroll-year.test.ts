@@ -334,7 +334,7 @@ describe('records that two people change', () => {
     expect((await preparer('PUT', `/clients/${client.id}/identity`, { ...body, tradeName: 'First' })).status).toBe(200);
     const second = await reviewer('PUT', `/clients/${client.id}/identity`, { ...body, tradeName: 'Second' });
     expect([second.status, (await preparer('GET', `/clients/${client.id}`)).body.tradeName]).toEqual([409, 'First']);
-    const trail = (await preparer('GET', '/audit')).body as { action: string; detail: Record<string, unknown> }[];
+    const trail = (await preparer('GET', '/audit')).body.rows as { action: string; detail: Record<string, unknown> }[];
     expect(trail.find((row) => row.action === 'client.identity')?.detail).toEqual({
       tradeName: { from: '', to: 'First' },
     });

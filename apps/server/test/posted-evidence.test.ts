@@ -208,7 +208,7 @@ describe('a period that is closed', () => {
     expect((await post(reviewer, { closedReason: '   ' })).status).toBe(422);
     expect((await post(reviewer, { closedReason })).status).toBe(200);
     expect((await view(draft.id)).closedReason).toBe(closedReason);
-    const trail = (await reviewer('GET', '/audit')).body as { action: string; detail: Record<string, unknown> }[];
+    const trail = (await reviewer('GET', '/audit')).body.rows as { action: string; detail: Record<string, unknown> }[];
     expect(trail.find(({ action }) => action === 'payroll.post')?.detail).toMatchObject({ reason: closedReason });
     // What was posted besides can be deposited, although the first deposit of the day is settled.
     const more = (await preparer('GET', `/clients/${client.id}/deposits`)).body.find(

@@ -1,4 +1,4 @@
-import { Amount, Choice, Day, Flag, Id, Json, List, Part, Text, Whole } from './field.js';
+import { Amount, Choice, Day, Flag, Id, Json, List, Part, Text, Texts, Whole } from './field.js';
 import { TapeLineView } from './payrolls.js';
 import { ProblemDetail } from './problem.js';
 
@@ -222,8 +222,22 @@ export class AuditRow {
   @Text() at!: string;
   @Text() by!: string;
   @Text() action!: string;
-  @Text() subject!: string;
+  /** What was done, without who did it: `saved the pay of Ada Brine, from 10/22/2026: 21.50 an hour`. */
+  @Text(4000) sentence!: string;
+  @Id({ nullable: true }) clientId!: string | null;
+  @Text() client!: string;
   @Json() detail!: Record<string, unknown>;
+}
+export class AuditUser {
+  @Id() id!: string;
+  @Text() name!: string;
+}
+export class AuditPage {
+  @List(() => AuditRow) rows!: AuditRow[];
+  @Flag() hasMore!: boolean;
+  /** What entries can be about, and who can have made them: to choose from. */
+  @Texts() about!: string[];
+  @List(() => AuditUser) users!: AuditUser[];
 }
 export class AuditVerification {
   @Whole() entries!: number;

@@ -34,7 +34,13 @@ export const searchQuery = (find: string) =>
     placeholderData: keepPreviousData,
     enabled: find.trim().length >= 2,
   });
-export const trailQuery = queryOptions({ queryKey: ['trail'], queryFn: () => take(api.GET('/api/audit')) });
+/** A page of the audit trail; the filters are those of its address. */
+export const trailQuery = (query: Readonly<Record<string, string>>) =>
+  queryOptions({
+    queryKey: ['trail', query],
+    queryFn: () => take(api.GET('/api/audit', { params: { query } })),
+    placeholderData: keepPreviousData,
+  });
 
 export const jurisdictionsQuery = queryOptions({
   queryKey: ['rules'],

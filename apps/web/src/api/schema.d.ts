@@ -1799,7 +1799,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["AuditController_list"];
+        get: operations["AuditController_page"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3355,10 +3355,24 @@ export interface components {
             at: string;
             by: string;
             action: string;
-            subject: string;
+            sentence: string;
+            /** Format: uuid */
+            clientId: string | null;
+            client: string;
             detail: {
                 [key: string]: unknown;
             };
+        };
+        AuditUser: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+        };
+        AuditPage: {
+            rows: components["schemas"]["AuditRow"][];
+            hasMore: boolean;
+            about: string[];
+            users: components["schemas"]["AuditUser"][];
         };
         MoveClock: {
             /** Format: date */
@@ -6311,9 +6325,17 @@ export interface operations {
             };
         };
     };
-    AuditController_list: {
+    AuditController_page: {
         parameters: {
-            query?: never;
+            query?: {
+                client?: string;
+                employee?: string;
+                user?: string;
+                about?: string;
+                from?: string;
+                to?: string;
+                before?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;
@@ -6325,7 +6347,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["AuditRow"][];
+                    "application/json": components["schemas"]["AuditPage"];
                 };
             };
         };

@@ -30,42 +30,28 @@ export function DateField({ value, onChange, ...rest }: Omit<TypedFieldProps, 't
       setOpen(true);
     }
   };
-  return (
+  const calendar = (
     <Popover
       opened={isOpen}
       onChange={setOpen}
       trapFocus
       returnFocus
       closeOnEscape
-      position="bottom-start"
+      position="bottom-end"
       transitionProps={{ duration: 0 }}
     >
       <Popover.Target>
-        <div>
-          <TypedField
-            {...rest}
-            ref={field}
-            typing={DAY}
-            value={value}
-            onChange={onChange}
-            placeholder={rest.placeholder ?? 'mm/dd/yyyy'}
-            onKeyDown={keys}
-            title={parseDate(value) === null ? undefined : sayDay(value)}
-            rightSection={
-              <button
-                type="button"
-                className="calendar-button"
-                tabIndex={-1}
-                aria-label={`Calendar for ${typeof rest.label === 'string' ? rest.label : (rest['aria-label'] ?? 'the day')}`}
-                onClick={() => setOpen(!isOpen)}
-              >
-                <svg viewBox="0 0 16 16" width="14" height="14" aria-hidden="true">
-                  <path d="M2 4h12v10H2zM2 7h12M5 2v3M11 2v3" fill="none" stroke="currentColor" />
-                </svg>
-              </button>
-            }
-          />
-        </div>
+        <button
+          type="button"
+          className="calendar-button"
+          tabIndex={-1}
+          aria-label="calendar"
+          onClick={() => setOpen(!isOpen)}
+        >
+          <svg viewBox="0 0 16 16" width="14" height="14" aria-hidden="true">
+            <path d="M2 4h12v10H2zM2 7h12M5 2v3M11 2v3" fill="none" stroke="currentColor" />
+          </svg>
+        </button>
       </Popover.Target>
       <Popover.Dropdown>
         <Suspense fallback={null}>
@@ -79,5 +65,18 @@ export function DateField({ value, onChange, ...rest }: Omit<TypedFieldProps, 't
         </Suspense>
       </Popover.Dropdown>
     </Popover>
+  );
+  return (
+    <TypedField
+      {...rest}
+      ref={field}
+      typing={DAY}
+      value={value}
+      onChange={onChange}
+      placeholder={rest.placeholder ?? 'mm/dd/yyyy'}
+      onKeyDown={keys}
+      title={parseDate(value) === null ? undefined : sayDay(value)}
+      rightSection={calendar}
+    />
   );
 }

@@ -33,6 +33,12 @@ const placesOf = (hit: Schemas['Found']): Place[] =>
       ]
     : placesOfClient(hit.id, `${hit.label} (${hit.detail})`);
 
+/** A name that fits comes before what is only called so too. */
+function ranked(places: readonly Place[], words: readonly string[]): Place[] {
+  const rank = ({ label, path }: Place): number => (hasAll({ label, path }, words) ? 0 : 1);
+  return [...places].sort((one, other) => rank(one) - rank(other));
+}
+
 /** Goes to any place by typing parts of its name. */
 export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }): ReactNode {
   const [typed, setTyped] = useState('');
@@ -57,9 +63,7 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
   ];
   const known = places.filter((place) => hasAll(place, words));
   const reached = (sought.length < 2 ? [] : (hits ?? []).flatMap(placesOf)).filter((place) => hasAll(place, words));
-  // A name that fits comes before what is only called so too.
-  const byName = (place: Place): number => (hasAll({ label: place.label, path: '' }, words) ? 0 : 1);
-  const found = [...known, ...reached].sort((one, other) => byName(one) - byName(other)).slice(0, 14);
+  const found = ranked([...known, ...reached], words).slice(0, 14);
   const go = (place: Place | undefined): void => {
     if (!place) return;
     onClose();
@@ -75,7 +79,12 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
       // Pressed before the answer came: the first place it has is gone to.
       else if (sought.length >= 2)
         void queries.fetchQuery(searchQuery(sought)).then((answer) => {
-          go(answer.flatMap(placesOf).find((place) => hasAll(place, words)));
+          go(
+            ranked(
+              answer.flatMap(placesOf).filter((place) => hasAll(place, words)),
+              words,
+            )[0],
+          );
         });
     } else return;
     event.preventDefault();

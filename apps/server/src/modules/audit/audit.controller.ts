@@ -1,19 +1,22 @@
-import { Controller, Get, Inject } from '@nestjs/common';
-import { AuditRow, AuditVerification } from '@zakat/contract/filings';
+import { Controller, Get, Inject, Query } from '@nestjs/common';
+import { ApiQuery } from '@nestjs/swagger';
+import { AuditPage, AuditVerification } from '@zakat/contract/filings';
 import { FirmDatabase } from '../../database/firm-database.js';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
+import { AuditList } from './audit-list.js';
 import { Audit } from './audit.js';
 import type { Session } from '../identity/sessions.js';
+import { dayFrom } from '../../http/day.js';
+import { refuseField } from '../../http/refusal.js';
+import { wholeFrom } from '../../http/whole.js';
 
-interface Row {
-  seq: string;
-  at: Date;
-  name: string | null;
-  action: string;
-  subject_kind: string;
-  subject_id: string;
-  detail: Record<string, unknown>;
+const ID = /^[0-9a-f]{8}-[0-9a-f-]{27}$/;
+/** An identifier of a query; left out, none. What is none is refused. */
+function idFrom(name: string, text: string | undefined): string | null {
+  if (text === undefined || text === '') return null;
+  if (!ID.test(text)) throw refuseField(name, 'This is no identifier.', 'Choose from the list.');
+  return text;
 }
 
 @Controller('audit')
@@ -21,6 +24,7 @@ export class AuditController {
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(Audit) private readonly audit: Audit,
+    @Inject(AuditList) private readonly list: AuditList,
   ) {}
 
   /** Recomputes the whole chain of the firm. */
@@ -30,22 +34,34 @@ export class AuditController {
     return this.database.run(session, (manager) => this.audit.verify(manager));
   }
 
-  /** The newest 500 entries of the trail. */
+  /** A page of the trail, newest first; `before` goes on from an entry. */
   @Get()
-  @Answers(AuditRow, 'list')
-  list(@CurrentSession() session: Session): Promise<AuditRow[]> {
-    return this.database.run(session, async (manager) => {
-      const rows = (await manager.query(
-        'SELECT a.*, u.name FROM audit_entry a LEFT JOIN app_user u ON u.id = a.user_id ORDER BY a.seq DESC LIMIT 500',
-      )) as Row[];
-      return rows.map((row) => ({
-        seq: Number(row.seq),
-        at: row.at.toISOString(),
-        by: row.name ?? 'Zakat',
-        action: row.action,
-        subject: `${row.subject_kind} ${row.subject_id}`,
-        detail: row.detail,
-      }));
+  @ApiQuery({ name: 'client', required: false })
+  @ApiQuery({ name: 'employee', required: false })
+  @ApiQuery({ name: 'user', required: false })
+  @ApiQuery({ name: 'about', required: false })
+  @ApiQuery({ name: 'from', required: false })
+  @ApiQuery({ name: 'to', required: false })
+  @ApiQuery({ name: 'before', required: false })
+  @Answers(AuditPage)
+  page(
+    @CurrentSession() session: Session,
+    @Query('client') client?: string,
+    @Query('employee') employee?: string,
+    @Query('user') user?: string,
+    @Query('about') about?: string,
+    @Query('from') from?: string,
+    @Query('to') to?: string,
+    @Query('before') before?: string,
+  ): Promise<AuditPage> {
+    return this.list.page(session, {
+      client: idFrom('client', client),
+      employee: idFrom('employee', employee),
+      user: idFrom('user', user),
+      about: about === undefined || about === '' ? null : about,
+      from: from === undefined || from === '' ? null : dayFrom(from, 'from'),
+      to: to === undefined || to === '' ? null : dayFrom(to, 'to'),
+      before: before === undefined || before === '' ? null : wholeFrom(before, 'before', 0),
     });
   }
 }

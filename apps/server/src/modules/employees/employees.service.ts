@@ -13,7 +13,7 @@ import { EMPLOYEE_FACTS, type EmployeeFactKind } from '@zakat/core/facts/employe
 import { contradictions } from '@zakat/core/facts/contradicted';
 import { factDoubts } from '@zakat/core/facts/doubts';
 import { placeOf } from '@zakat/core/facts/on-day';
-import { inForceOn, newestFirst } from '@zakat/core/facts/in-force';
+import { inForceOn, newestFirst, type DatedFact } from '@zakat/core/facts/in-force';
 import { APPLIED_FOR, isAppliedFor, checkSsn, normalDigits } from '@zakat/core/identity/numbers';
 import { nextEmployeeNumber, personIssues, type PersonIdentity } from '@zakat/core/identity/person';
 import { findState } from '@zakat/core/jurisdictions/states';
@@ -179,7 +179,9 @@ export class EmployeesService {
       await this.store.addToPeople(manager, actor, [{ ...fact, employeeId: id }]);
       await this.audit.record(manager, actor, `employee.${fact.kind}`, 'employee', id, {
         from: fact.from,
-        ...(fact.kind === 'bank' ? {} : { says: EMPLOYEE_FACTS.says(fact.kind, fact.value) }),
+        ...(fact.kind === 'bank'
+          ? {}
+          : { says: EMPLOYEE_FACTS.says(fact.kind, fact.value), was: saidBefore(known, fact) }),
       });
       return { id };
     });
@@ -225,7 +227,11 @@ export class EmployeesService {
           throw conflict('Somebody changed this person meanwhile. Look again before you save.');
         const changed = Object.keys(given).filter((field) => before[field as keyof Employee] !== given[field]);
         await this.audit.record(manager, actor, 'employee.identity', 'employee', id, {
-          changed: [...changed, ...(ssn === '' ? [] : ['ssn'])],
+          ...Object.fromEntries(
+            changed.map((field) => [field, { from: before[field as keyof Employee], to: given[field] }]),
+          ),
+          // A number is never written out, before or after.
+          ...(ssn === '' ? {} : { ssn: 'changed' }),
         });
       })
       .then(() => this.view(actor, id, null));
@@ -241,6 +247,15 @@ export class EmployeesService {
       return { ssn: `${ssn.slice(0, 3)}-${ssn.slice(3, 5)}-${ssn.slice(5)}` };
     });
   }
+}
+
+/** What was in force on the day a fact begins, in words; blank when nothing was. */
+function saidBefore(known: readonly DatedFact[], fact: Pick<DatedFact, 'kind' | 'from' | 'value'>): string {
+  const slot = EMPLOYEE_FACTS.slotOf(fact);
+  const before = inForceOn(known, fact.from, EMPLOYEE_FACTS.slotOf).find(
+    (one) => one.kind === fact.kind && EMPLOYEE_FACTS.slotOf(one) === slot,
+  );
+  return before ? EMPLOYEE_FACTS.says(before.kind, before.value) : '';
 }
 
 function rowOf(person: Employee, facts: readonly StoredFact[], today: string): EmployeeRow {

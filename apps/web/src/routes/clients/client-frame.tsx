@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { NavLink, Outlet, useOutletContext, useParams } from 'react-router';
+import { Link, NavLink, Outlet, useOutletContext, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { clientQuery } from '../../api/resources.js';
 import { Waiting } from '../../kit/waiting.js';
@@ -36,7 +36,8 @@ export function ClientFrame(): ReactNode {
             <p className="beside">
               {data.ein === '' ? 'EIN applied for' : `EIN ending ${data.ein.slice(-4)}`} · {data.key}
               <br />
-              {data.depositSchedule} depositor, {data.payFrequency} pay
+              {data.depositSchedule} depositor, {data.payFrequency} pay ·{' '}
+              <Link to={`/trail?client=${clientId}`}>audit trail</Link>
             </p>
           </div>
           <nav className="places" aria-label="Client">

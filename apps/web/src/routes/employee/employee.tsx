@@ -119,7 +119,8 @@ function Page({ data }: { readonly data: Person }): ReactNode {
           )}
           <br />
           {data.hiredOn ? `hired ${sayDay(data.hiredOn)}` : 'hire date missing'}
-          {data.isRetirementPlan ? ', in the retirement plan' : ''}
+          {data.isRetirementPlan ? ', in the retirement plan' : ''} ·{' '}
+          <Link to={`/trail?employee=${data.id}`}>audit trail</Link>
         </p>
       </div>
       <div className={isEmployee ? 'beside-trial' : ''}>

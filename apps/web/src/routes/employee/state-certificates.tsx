@@ -56,8 +56,7 @@ export function StateCertificates(props: Props): ReactNode {
                       <span>
                         {stored?.sentence ?? (
                           <span className="soft">
-                            none; until it comes:{' '}
-                            {rule?.kind === 'worksheet' ? rule.certificate.without.says : ''}
+                            none; until it comes: {rule?.kind === 'worksheet' ? rule.certificate.without.says : ''}
                           </span>
                         )}
                       </span>

@@ -1,0 +1,190 @@
+import { fieldLabel } from '@zakat/contract/labels';
+import { parseDate, showShortDate } from '@zakat/core/calendar/local-date';
+import { CLIENT_FACTS } from '@zakat/core/facts/client-facts';
+import { EMPLOYEE_FACTS } from '@zakat/core/facts/employee-facts';
+import { FORM_NAMES } from '@zakat/core/filings/names';
+import { familyLabel } from '@zakat/core/deposits/family';
+import { cents, showDollars } from '@zakat/core/money/cents';
+import { agencyName } from '@zakat/core/tax-registry/registry';
+
+type Detail = Readonly<Record<string, unknown>>;
+export interface AuditWords {
+  readonly action: string;
+  readonly detail: Detail;
+  /** What the entry is about, in words; blank where the act says it. */
+  readonly subject: string;
+}
+
+/** What was done, by the act of an entry; `{subject}` is what it was done to. */
+const ACTS: Readonly<Record<string, string>> = {
+  'session.start': 'signed in',
+  'session.end': 'signed out',
+  'session.end-all': 'signed out everywhere',
+  'user.second-factor-on': 'set up a second factor',
+  'user.second-factor-off': 'took the second factor away',
+  'user.password': 'changed the password',
+  'user.create': 'added the user {subject}',
+  'user.change': 'changed the user {subject}',
+  'contact.create': 'let {subject} sign in for the client',
+  'contact.change': 'changed the sign-in of {subject}',
+  'firm.facts': 'changed the firm',
+  'firm.second-person': 'switched the second approver',
+  'agency.payment': 'changed how an agency is paid',
+  'client.create': 'added the client',
+  'client.identity': 'changed the identity of the client',
+  'tax-account.add': 'added a tax account',
+  'bank-account.add': 'added a bank account',
+  'employee.create': 'added {subject}',
+  'employee.identity': 'changed the identity of {subject}',
+  'employee.reveal-number': 'looked at the social security number of {subject}',
+  'people-file.read': 'read a file of employees',
+  'people-file.accept': 'imported employees',
+  'people-file.undo': 'undid an import of employees',
+  'people-file.export': 'exported the employees',
+  'new-hires.report': 'made the new-hire report',
+  'gap.pass': 'let something missing pass',
+  'question.ask': 'asked the client',
+  'payroll.create': 'started {subject}',
+  'payroll.save': 'saved {subject}',
+  'payroll.discard': 'discarded a payroll',
+  'proof.keep': 'kept a check of {subject} in the proof set',
+  'proof.accept': 'agreed to what moved in the proof set, for {subject}',
+  'proof.withdraw': 'took a check of {subject} out of the proof set',
+  'remittance.plan': 'scheduled {subject}',
+  'direct-deposit.plan': 'scheduled {subject}',
+  'direct-deposit.entry-returned': 'was told that an entry of {subject} came back',
+  'filing.create': 'began {subject}',
+  'filing.enter': 'entered amounts on {subject}',
+  'filing.sign': 'entered the signature of {subject}',
+  'filing.check': 'ran the checks of {subject}',
+  'filing.open-file': 'opened the file of {subject}',
+  'take-over.create': 'began {subject}',
+  'take-over.read': 'read a file for {subject}',
+  'take-over.reported': 'entered what was filed and deposited, for {subject}',
+  'take-over.pass': 'let a difference pass in {subject}',
+};
+/** Acts of the state machines, whatever they are applied to. */
+const DONE: Readonly<Record<string, string>> = {
+  accept: 'accepted',
+  answer: 'answered',
+  approve: 'approved',
+  discard: 'discarded',
+  post: 'posted',
+  propose: 'proposed',
+  receive: 'had an acknowledgement for',
+  record: 'recorded as paid elsewhere',
+  reject: 'had a rejection for',
+  release: 'released',
+  reopen: 'reopened',
+  return: 'was told of the return of',
+  review: 'reviewed',
+  settle: 'was told of the settlement of',
+  'take-back': 'took back',
+  unrecord: 'took back the record of',
+  withdraw: 'withdrew',
+};
+
+const formName = (code: string): string => (FORM_NAMES as Readonly<Record<string, string>>)[code] ?? code;
+
+const IDS = /^[0-9a-f]{8}-[0-9a-f-]{27}$/;
+/** Whole cents; every other whole number is a count. */
+const AMOUNTS: ReadonlySet<string> = new Set(['amount', 'gross', 'net', 'total', 'balance']);
+/** Said by the act or the subject already. */
+const SAID: ReadonlySet<string> = new Set(['clientId', 'importId', 'version']);
+
+function valueWords(name: string, value: unknown): string {
+  if (value === null || value === '') return 'none';
+  if (typeof value === 'boolean') return value ? 'yes' : 'no';
+  if (typeof value === 'number') return AMOUNTS.has(name) ? showDollars(cents(value)) : String(value);
+  if (Array.isArray(value)) return value.map((one) => valueWords(name, one)).join(', ');
+  if (typeof value === 'object')
+    return Object.entries(value as Detail)
+      .map(([inner, one]) => partWords(inner, one))
+      .filter((part) => part !== '')
+      .join(', ');
+  const text = typeof value === 'string' ? value : '';
+  if (IDS.test(text)) return '';
+  if (name === 'agency') return agencyName(text);
+  if (name === 'family') return familyLabel(text);
+  if (name === 'kind') return formName(text);
+  const day = parseDate(text);
+  return day === null ? text : showShortDate(day);
+}
+const isChange = (value: unknown): value is { from: unknown; to: unknown } =>
+  typeof value === 'object' && value !== null && 'from' in value && 'to' in value;
+/** `the street from 12 Pier Road to 14 Pier Road`, `people 600`; blank for what says nothing to a reader. */
+function partWords(name: string, value: unknown): string {
+  if (SAID.has(name)) return '';
+  const label = fieldLabel(name).replace(/^The /, '');
+  if (isChange(value)) return `${label} from ${valueWords(name, value.from)} to ${valueWords(name, value.to)}`;
+  const words = valueWords(name, value);
+  return words === '' ? '' : `${label} ${words}`;
+}
+
+const factLabel = (subject: string, kind: string): string | undefined =>
+  (subject === 'client' ? CLIENT_FACTS : EMPLOYEE_FACTS).find(kind)?.label;
+
+function factWords(label: string, { subject, detail }: AuditWords): string {
+  const { from, says, was } = detail;
+  const day = typeof from === 'string' ? `, from ${valueWords('from', from)}` : '';
+  const before = typeof was === 'string' && was !== '' ? ` (before: ${was})` : '';
+  const whose = subject === '' ? '' : ` of ${subject}`;
+  return `saved the ${label.charAt(0).toLowerCase()}${label.slice(1)}${whose}${day}${typeof says === 'string' ? `: ${says}` : ''}${before}`;
+}
+
+/** What a stored subject is: the columns that name it, as the list asks for them. */
+export interface StoredSubject {
+  readonly kind: string;
+  readonly name: string | null;
+  readonly day: string | null;
+  readonly until: string | null;
+  readonly amount: string | null;
+}
+/** How a subject is named in a sentence; blank where the act says it, or where it is gone. */
+export function subjectWords({ kind, name, day, until, amount }: StoredSubject): string {
+  const on = day === null ? '' : valueWords('day', day);
+  switch (kind) {
+    case 'employee':
+    case 'user':
+      return name ?? '';
+    case 'payroll':
+      return on === '' ? '' : `the payroll of ${on}`;
+    case 'remittance':
+      return name === null ? '' : `the payment of ${showDollars(cents(Number(amount)))} of ${familyLabel(name)}`;
+    case 'direct deposit':
+      return on === '' ? '' : `the ${name === 'prenotes' ? 'prenotes' : 'direct deposit'} of ${on}`;
+    case 'filing':
+      return name === null || day === null || until === null ? '' : `${formName(name)} ${periodWords(day, until)}`;
+    case 'take-over':
+      return name === null ? '' : `the prior payroll of ${name}`;
+    case 'rule pack':
+      return name === null ? '' : `the rule pack ${name}`;
+    case 'question':
+      return 'a question';
+    default:
+      return '';
+  }
+}
+function periodWords(from: string, until: string): string {
+  const year = from.slice(0, 4);
+  const isYear = from.slice(5) === '01-01' && until.slice(5) === '12-31';
+  return isYear ? `of ${year}` : `of Q${Math.ceil(Number(from.slice(5, 7)) / 3)} ${year}`;
+}
+
+/** What somebody did, as a sentence without its first word: who. */
+export function auditWords(entry: AuditWords): string {
+  const { action, detail, subject } = entry;
+  const [kind = '', act = ''] = action.split('.');
+  const label = kind === 'client' || kind === 'employee' ? factLabel(kind, act) : undefined;
+  if (label !== undefined) return factWords(label, entry);
+  const named = ACTS[action];
+  const what = subject === '' ? `a ${kind.replace('-', ' ')}` : subject;
+  const said = named?.replace('{subject}', what) ?? `${DONE[act] ?? act} ${what}`;
+  // A step of a state machine says from which status to which; the act says that already.
+  const isStep = named === undefined && typeof detail['from'] === 'string' && typeof detail['to'] === 'string';
+  const rest = Object.entries(detail)
+    .filter(([name]) => !(isStep && (name === 'from' || name === 'to')))
+    .map(([name, value]) => partWords(name, value))
+    .filter((part) => part !== '');
+  return rest.length === 0 ? said : `${said}: ${rest.join('; ')}`;
+}

@@ -60,6 +60,7 @@ test.describe.serial('a client is taken on', () => {
     await type(page, '');
     for (const text of [
       '8 Ferry Road',
+      '',
       'Port Verity',
       'tx',
       '77999',
@@ -99,13 +100,13 @@ test.describe.serial('a client is taken on', () => {
     await expect(page.getByText('2 of them cannot be imported yet')).toBeVisible();
     await expect(page.getByText(/No social security number begins with 666/)).toBeVisible();
     await expect(page.getByRole('button', { name: /Import all/ })).toBeDisabled();
-    await page.getByRole('link', { name: 'The people of this client' }).click();
+    await page.getByRole('link', { name: 'The employees of this client' }).click();
     await choose('people.csv', PEOPLE);
-    await expect(page.getByText('every row can be taken on')).toBeVisible();
+    await expect(page.getByText('every row can be imported')).toBeVisible();
     await page.getByRole('button', { name: 'Import all 8' }).dblclick();
     await expect(page.locator('.lead .status')).toHaveText('accepted');
-    await page.getByRole('link', { name: 'The people of this client' }).click();
-    await expect(page.getByText('8 people').first()).toBeVisible();
+    await page.getByRole('link', { name: 'The employees of this client' }).click();
+    await expect(page.getByText('8 employees').first()).toBeVisible();
     await places.getByRole('link', { name: 'Setup' }).click();
     for (const [agency, number, rate] of [
       ['TX-TWC', '99-001239-5', '2.7'],

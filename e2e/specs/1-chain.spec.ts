@@ -125,8 +125,8 @@ test('posting writes the ledger once, however often it is asked', async () => {
 test('a premium of a state program is owed to its carrier, and paid like a tax', async () => {
   await openClient(preparer, CLIENT, 'Deposits');
   const row = preparer.getByRole('row').filter({ hasText: 'NY carrier' }).first();
-  await row.getByRole('button', { name: 'plan' }).click();
-  await preparer.getByRole('button', { name: /Plan the remittance/ }).click();
+  await row.getByRole('button', { name: 'schedule' }).click();
+  await preparer.getByRole('button', { name: /Schedule the payment/ }).click();
   await expect(statusOf(preparer)).toHaveText('planned');
   await reviewer.goto(preparer.url());
   await reviewer.getByRole('button', { name: 'Approve' }).click();
@@ -138,8 +138,8 @@ test('a premium of a state program is owed to its carrier, and paid like a tax',
 test('a deposit is planned, approved by a second person, released once and settles', async () => {
   await openClient(preparer, CLIENT, 'Deposits');
   const row = preparer.getByRole('row').filter({ hasText: 'Form 941 taxes' }).filter({ hasText: 'Form 941 taxes' });
-  await row.getByRole('button', { name: 'plan' }).click();
-  await preparer.getByRole('button', { name: /Plan the remittance/ }).click();
+  await row.getByRole('button', { name: 'schedule' }).click();
+  await preparer.getByRole('button', { name: /Schedule the payment/ }).click();
   await expect(statusOf(preparer)).toHaveText('planned');
   await preparer.getByRole('button', { name: 'Approve' }).click();
   await expect(preparer.getByRole('alert')).toHaveText(/A preparer cannot approve/);

@@ -2,7 +2,20 @@ import { JSDOM, VirtualConsole } from 'jsdom';
 import PlainEnvironment from './plain-environment.mjs';
 
 /** What Node has under the same name and the document's own must replace. */
-const OF_THE_DOCUMENT = ['Event', 'EventTarget', 'CustomEvent', 'AbortController', 'AbortSignal', 'FormData', 'File'];
+const OF_THE_DOCUMENT = [
+  'Event',
+  'EventTarget',
+  'CustomEvent',
+  'AbortController',
+  'AbortSignal',
+  'FormData',
+  'File',
+  // Timers of a page end with its window.
+  'setTimeout',
+  'clearTimeout',
+  'setInterval',
+  'clearInterval',
+];
 
 /** jsdom's document on the plain global object: the page's code runs there, and `window` is jsdom's. */
 export default class DomEnvironment extends PlainEnvironment {

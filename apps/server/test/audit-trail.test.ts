@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { Stack, takeOn, type Caller } from './stack.js';
+import { Stack, postPayroll, takeOn, type Caller } from './stack.js';
 
 let stack: Stack;
 let preparer: Caller;
@@ -57,6 +57,25 @@ describe('the audit trail', () => {
     expect(newest).toContain(`street from ${view.street} to 14 Pier Road`);
     expect(newest).toContain('social security number changed');
     expect(newest).not.toContain('7766');
+  });
+  it('has who was added by mistake removed, as long as nobody was paid', async () => {
+    const list = (await preparer('GET', `/clients/${client}/employees`)).body;
+    const added = await preparer('POST', `/clients/${client}/employees`, {
+      ...{ number: '88', firstName: 'Twice', middleName: '', lastName: 'Entered', suffix: '', ssn: 'applied for' },
+      ...{ street: '', city: '', state: '', zip: '', hiredOn: null, bornOn: null, kind: 'employee' },
+      ...{ isRetirementPlan: false, facts: [] },
+    });
+    expect(added.status).toBe(201);
+    const { version, ssnTail } = (await preparer('GET', `/employees/${added.body.id}`)).body;
+    expect([version, ssnTail]).toEqual([1, '']);
+    expect((await preparer('POST', `/employees/${added.body.id}/remove`, { version: 9 })).status).toBe(409);
+    expect((await preparer('POST', `/employees/${added.body.id}/remove`, { version })).status).toBe(204);
+    expect((await preparer('GET', `/clients/${client}/employees`)).body.total).toBe(list.total);
+    expect((await said())[0]).toMatch(/^removed Twice Entered, who was added by mistake/);
+    await postPayroll(preparer, client);
+    const paid = (await preparer('GET', `/employees/${person}`)).body;
+    const refused = await preparer('POST', `/employees/${person}/remove`, { version: paid.version });
+    expect([refused.status, refused.body.detail]).toEqual([409, expect.stringContaining('has been paid')]);
   });
   it('names the client of an entry, and is filtered by client, employee, user, act and day', async () => {
     const of = (await page(`?client=${client}`)).rows;

@@ -153,7 +153,10 @@ describe('taking on a client', () => {
     const off = { isRequired: false, reason: 'one-person week' };
     expect((await preparer('PUT', '/firm/second-person', off)).status).toBe(403);
     expect((await administrator('PUT', '/firm/second-person', off)).body.requiresSecondPerson).toBe(false);
-    const trail = (await administrator('GET', '/audit')).body.rows as { action: string; detail: Record<string, unknown> }[];
+    const trail = (await administrator('GET', '/audit')).body.rows as {
+      action: string;
+      detail: Record<string, unknown>;
+    }[];
     expect(trail.find((row) => row.action === 'firm.second-person')?.detail).toMatchObject({
       from: true,
       to: false,

@@ -246,9 +246,7 @@ describe('balances of a former provider', () => {
     const text = (await preparer('GET', `/take-overs/${view.id}/form.csv`)).body as unknown as string;
     const table = parse(text, { bom: true }) as unknown as string[][];
     expect(table.length).toBe(1 + 2 * 3);
-    expect(table[0]).toEqual(
-      expect.arrayContaining(['Number', 'Quarter', 'New York income tax', 'FUTA']),
-    );
+    expect(table[0]).toEqual(expect.arrayContaining(['Number', 'Quarter', 'New York income tax', 'FUTA']));
     const read = (
       await preparer('PUT', `/take-overs/${view.id}/balances`, {
         version: view.version,

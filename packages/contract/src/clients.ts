@@ -118,6 +118,8 @@ export class ClientView extends ClientIdentity {
   @List(() => BankAccountView) bankAccounts!: BankAccountView[];
   @List(() => ClientFactView) facts!: ClientFactView[];
   @List(() => ScheduledCheck) nextChecks!: ScheduledCheck[];
+  /** States in which its people work or live, and its own. */
+  @Texts() states!: string[];
 }
 
 export class EmployeeIdentity {

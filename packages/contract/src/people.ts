@@ -66,12 +66,40 @@ export class PeopleColumnView {
   @Text() name!: string;
   @Text() label!: string;
 }
+export class ChooseHeading {
+  @Whole({ min: 1 }) version!: number;
+  /** Counted from 1, as a spreadsheet shows it. */
+  @Whole({ min: 1 }) row!: number;
+}
+export class SkipRow {
+  @Whole({ min: 1 }) version!: number;
+  @Whole({ min: 1 }) row!: number;
+  @Flag() isSkipped!: boolean;
+}
+export class CorrectCell {
+  @Whole({ min: 1 }) version!: number;
+  @Whole({ min: 1 }) row!: number;
+  /** Name of the column that the cell is taken for. */
+  @Text(60, { min: 1 }) column!: string;
+  @Text(200) value!: string;
+}
+export class CellProblem extends ProblemDetail {
+  /** Name of the column whose cell can be corrected; blank where none is mapped. */
+  @Text() column!: string;
+  @Text() cell!: string;
+}
 export class ImportRowView {
   @Whole() row!: number;
   @Text() number!: string;
+  /** As it was understood, also where the row is wrong. */
   @Text() name!: string;
+  @Flag() isWrong!: boolean;
   @Texts() says!: string[];
-  @List(() => ProblemDetail) problems!: ProblemDetail[];
+  @List(() => CellProblem) problems!: CellProblem[];
+}
+export class SkippedRow {
+  @Whole() row!: number;
+  @Text() text!: string;
 }
 export class ImportView {
   @Id() id!: string;
@@ -81,6 +109,10 @@ export class ImportView {
   @Whole() version!: number;
   @Texts() headings!: string[];
   @Texts() mapping!: string[];
+  @Whole() headingRow!: number;
+  /** What stands above the headings, row by row. */
+  @Texts() above!: string[];
+  @List(() => SkippedRow) skipped!: SkippedRow[];
   @List(() => PeopleColumnView) columns!: PeopleColumnView[];
   @List(() => ProblemDetail) problems!: ProblemDetail[];
   @Whole() people!: number;

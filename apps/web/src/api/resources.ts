@@ -209,6 +209,8 @@ export const useSaveEmployee = (id: string) =>
       take(api.PUT('/api/employees/{id}/identity', { ...path(id), body: { ...body, confirmed } })),
     ),
   );
+export const useRemoveEmployee = (id: string) =>
+  useChange((version: number) => take(api.POST('/api/employees/{id}/remove', { ...path(id), body: { version } })));
 export const useReveal = (id: string) =>
   useMutation<Schemas['RevealedNumber'], Refused, void>({
     mutationFn: () => take(api.POST('/api/employees/{id}/number', path(id))),

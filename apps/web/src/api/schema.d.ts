@@ -496,6 +496,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/people-files/{id}/heading": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["PeopleFilesController_heading"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people-files/{id}/skip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["PeopleFilesController_skip"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people-files/{id}/cell": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["PeopleFilesController_cell"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/people-files/{id}/accept": {
         parameters: {
             query?: never;
@@ -954,6 +1002,22 @@ export interface paths {
         get?: never;
         put: operations["EmployeesController_update"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/employees/{id}/remove": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["EmployeesController_remove"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2212,16 +2276,31 @@ export interface components {
             fileName: string;
             content: string;
         };
+        SkippedRow: {
+            row: number;
+            text: string;
+        };
         PeopleColumnView: {
             name: string;
             label: string;
+        };
+        CellProblem: {
+            code: string;
+            field: string;
+            /** @enum {string} */
+            severity: "error" | "ask" | "warning";
+            sentence: string;
+            fix: string;
+            column: string;
+            cell: string;
         };
         ImportRowView: {
             row: number;
             number: string;
             name: string;
+            isWrong: boolean;
             says: string[];
-            problems: components["schemas"]["ProblemDetail"][];
+            problems: components["schemas"]["CellProblem"][];
         };
         ImportView: {
             /** Format: uuid */
@@ -2234,6 +2313,9 @@ export interface components {
             version: number;
             headings: string[];
             mapping: string[];
+            headingRow: number;
+            above: string[];
+            skipped: components["schemas"]["SkippedRow"][];
             columns: components["schemas"]["PeopleColumnView"][];
             problems: components["schemas"]["ProblemDetail"][];
             people: number;
@@ -2249,6 +2331,21 @@ export interface components {
         ChooseMapping: {
             version: number;
             mapping: string[];
+        };
+        ChooseHeading: {
+            version: number;
+            row: number;
+        };
+        SkipRow: {
+            version: number;
+            row: number;
+            isSkipped: boolean;
+        };
+        CorrectCell: {
+            version: number;
+            row: number;
+            column: string;
+            value: string;
         };
         TakeOverRow: {
             /** Format: uuid */
@@ -2467,6 +2564,7 @@ export interface components {
             bankAccounts: components["schemas"]["BankAccountView"][];
             facts: components["schemas"]["ClientFactView"][];
             nextChecks: components["schemas"]["ScheduledCheck"][];
+            states: string[];
         };
         CreateClient: {
             legalName: string;
@@ -4205,6 +4303,81 @@ export interface operations {
             };
         };
     };
+    PeopleFilesController_heading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChooseHeading"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+        };
+    };
+    PeopleFilesController_skip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SkipRow"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+        };
+    };
+    PeopleFilesController_cell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CorrectCell"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ImportView"];
+                };
+            };
+        };
+    };
     PeopleFilesController_accept: {
         parameters: {
             query?: never;
@@ -5001,6 +5174,29 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["EmployeeView"];
                 };
+            };
+        };
+    };
+    EmployeesController_remove: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -106,6 +106,18 @@ export const useUploadPeople = (clientId: string) =>
   );
 export const useChooseMapping = (id: string) =>
   useChange((body: Schemas['ChooseMapping']) => take(api.PUT('/api/people-files/{id}/mapping', { ...path(id), body })));
+type FileChange =
+  | { readonly what: 'heading'; readonly body: Schemas['ChooseHeading'] }
+  | { readonly what: 'skip'; readonly body: Schemas['SkipRow'] }
+  | { readonly what: 'cell'; readonly body: Schemas['CorrectCell'] };
+/** Changes what is read of a file of employees: its headings, a row, a cell. */
+export const useChangeFile = (id: string) =>
+  useChange((change: FileChange) => {
+    if (change.what === 'heading')
+      return take(api.PUT('/api/people-files/{id}/heading', { ...path(id), body: change.body }));
+    if (change.what === 'skip') return take(api.PUT('/api/people-files/{id}/skip', { ...path(id), body: change.body }));
+    return take(api.PUT('/api/people-files/{id}/cell', { ...path(id), body: change.body }));
+  });
 export const usePeopleFileAct = (id: string) =>
   useChange(async ({ act, version }: { act: 'accept' | 'undo' | 'discard'; version: number }): Promise<void> => {
     const body = { version };

@@ -1,5 +1,8 @@
 import { NativeSelect } from '@mantine/core';
-import type { ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
+
+/** Milliseconds after the last choice. */
+const REST = 600;
 
 interface Props {
   readonly headings: readonly string[];
@@ -10,9 +13,26 @@ interface Props {
 }
 
 /** What each heading of a file is taken for. A column taken twice moves to where it was chosen last. */
-export function ColumnMapping({ headings, mapping, columns, onChange }: Props): ReactNode {
-  const set = (index: number, column: string): void =>
-    onChange(mapping.map((before, at) => (at === index ? column : before === column && column !== '' ? '' : before)));
+export function ColumnMapping({ headings, mapping: kept, columns, onChange }: Props): ReactNode {
+  /** What was chosen over what is kept; once something else is kept, that is shown. */
+  const [choice, setChoice] = useState<{ over: readonly string[]; mapping: readonly string[] } | null>(null);
+  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
+  const chosen = choice?.over === kept ? choice.mapping : null;
+  const mapping = chosen ?? kept;
+  const send = (next: readonly string[]): void => {
+    if (timer.current !== null) clearTimeout(timer.current);
+    timer.current = null;
+    onChange([...next]);
+  };
+  // Typing a word in the list passes other columns on its way: only where it comes to rest is kept.
+  const set = (index: number, column: string): void => {
+    const next = mapping.map((before, at) =>
+      at === index ? column : before === column && column !== '' ? '' : before,
+    );
+    setChoice({ over: kept, mapping: next });
+    if (timer.current !== null) clearTimeout(timer.current);
+    timer.current = setTimeout(() => send(next), REST);
+  };
   return (
     <div className="mapping">
       {headings.map((heading, index) => (
@@ -25,6 +45,7 @@ export function ColumnMapping({ headings, mapping, columns, onChange }: Props): 
             ...columns.map((column) => ({ value: column.name, label: column.label })),
           ]}
           onChange={(event) => set(index, event.currentTarget.value)}
+          onBlur={() => timer.current !== null && chosen !== null && send(chosen)}
         />
       ))}
     </div>

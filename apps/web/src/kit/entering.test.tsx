@@ -25,12 +25,14 @@ describe('the columns of a file', () => {
     const onChange = jest.fn();
     show(<ColumnMapping headings={['Total', '']} mapping={['gross', '']} columns={COLUMNS} onChange={onChange} />);
     fireEvent.change(screen.getByLabelText('Column 2'), { target: { value: 'gross' } });
+    fireEvent.blur(screen.getByLabelText('Column 2'));
     expect(onChange).toHaveBeenCalledWith(['', 'gross']);
   });
   it('several may be left out', () => {
     const onChange = jest.fn();
     show(<ColumnMapping headings={['Total', 'Mood']} mapping={['gross', '']} columns={COLUMNS} onChange={onChange} />);
     fireEvent.change(screen.getByLabelText('Total'), { target: { value: '' } });
+    fireEvent.blur(screen.getByLabelText('Total'));
     expect(onChange).toHaveBeenCalledWith(['', '']);
   });
 });

@@ -1,7 +1,7 @@
 import { addDays, daysBetween, parseDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
-import { sayDay, shortDay } from './day.js';
+import { shortDay } from './day.js';
 
 export interface LifeMark {
   readonly day: string;
@@ -39,7 +39,7 @@ export function LifeLine({ marks, on, onPick }: Props): ReactNode {
             key={day}
             role="button"
             tabIndex={0}
-            aria-label={`${sayDay(day)}: ${labels.length > 1 ? `${labels.length} entries: ${labels.join(', ')}` : labels.join('')}`}
+            aria-label={`${shortDay(day)} ${labels.length > 1 ? `${labels.length} entries: ${labels.join(', ')}` : labels.join('')}`}
             style={{ cursor: 'pointer' }}
             onClick={() => onPick(day)}
             onKeyDown={(event) => event.key === 'Enter' && onPick(day)}

@@ -170,7 +170,7 @@ describe('a client', () => {
     open('/clients/c1/deposits', inClient(<DepositsPage />));
     fireEvent.click(await screen.findByRole('button', { name: /Form 941 taxes owed/ }));
     expect(screen.getAllByText('Monthly depositor.').length).toBe(2);
-    fireEvent.click(screen.getByRole('button', { name: 'plan' }));
+    fireEvent.click(screen.getByRole('button', { name: 'schedule' }));
     fireEvent.click(screen.getByRole('button', { name: 'Schedule the payment of 2,164.72' }));
     await waitFor(() => expect(screen.getByRole('status').textContent).toBe('/remittances/r1'));
     expect(asked.find((line) => line.startsWith('POST'))).toBe(

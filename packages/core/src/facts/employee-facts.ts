@@ -132,6 +132,7 @@ const FEDERAL: FactKind = {
       label: 'Form',
       kind: 'choice',
       isRequired: true,
+      preset: '2020',
       choices: [
         ['2020', 'of 2020 or later'],
         ['pre-2020', 'from before 2020'],

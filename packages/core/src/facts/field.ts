@@ -29,6 +29,8 @@ export interface FactField {
   readonly kind: FactFieldKind;
   readonly help?: string;
   readonly isRequired?: true;
+  /** What a new entry begins with, where it is nearly always so. */
+  readonly preset?: string;
   /** Value and word of each choice. */
   readonly choices?: readonly (readonly [value: string, word: string])[];
   /** Lists of pay items that may be chosen. */

@@ -381,6 +381,17 @@ export const ISSUE_TEXTS = {
     'The social security number is applied for.',
     'Enter it when the card comes; keep a copy of Form SS-5 until then.',
   ),
+  'file.no-such-row': entry('Row {row} cannot hold the headings.', 'Choose one of the rows 1 to {rows}.'),
+  'file.heading-is-data': entry(
+    'This row holds a social security number, not headings.',
+    'Choose the row of the headings.',
+  ),
+  'file.no-such-cell': entry('Row {row} has no cell that is taken for {column}.', 'Look at the file again.'),
+  'file.ignored': entry('Nothing is taken from {headings}.', 'Choose what each is under Columns, or go on without.'),
+  'file.no-pay': entry(
+    'No column is taken for the hourly rate or the salary, so nobody gets pay from this file.',
+    'Choose the column of the pay under Columns, or enter the pay of each person later.',
+  ),
   'address.in-file': entry(
     'The wage file carries the street as {file}; it stays in full everywhere else.',
     'Nothing to do, if it is right.',

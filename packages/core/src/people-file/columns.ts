@@ -50,7 +50,24 @@ const STATUSES = {
 
 /** Every column the file may have, in the order of an export. */
 export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
-  text('number', 'Number', 12, 'number', 'employeenumber', 'empno', 'employeeid', 'id', 'empid', 'no'),
+  text(
+    'number',
+    'Employee no.',
+    12,
+    'number',
+    'employeenumber',
+    'employeeno',
+    'empno',
+    'emp',
+    'empnumber',
+    'employeeid',
+    'id',
+    'empid',
+    'no',
+    'fileno',
+    'filenumber',
+    'clocknumber',
+  ),
   of('name', 'fullName', 'Last, first name', 'name', 'fullname', 'employee', 'employeename'),
   text('firstName', 'First name', 15, 'firstname', 'first', 'givenname'),
   text('middleName', 'Middle name', 15, 'middlename', 'middle', 'middleinitial', 'mi'),
@@ -64,6 +81,11 @@ export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
     'socialsecuritynumber',
     'socialsecurity',
     'socialsecurityno',
+    'socsec',
+    'socsecno',
+    'socsecnumber',
+    'ssno',
+    'ssnumber',
     'taxid',
   ),
   text('street', 'Street', 60, 'street', 'address', 'address1', 'streetaddress', 'addressline1', 'homeaddress'),
@@ -74,7 +96,7 @@ export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
   text('country', 'Country, if abroad', 2, 'country', 'countrycode', 'countryifabroad'),
   text('province', 'Province, if abroad', 23, 'province', 'foreignstate', 'provinceifabroad'),
   of('date', 'hiredOn', 'Hire date', 'hired', 'hiredon', 'hiredate', 'datehired', 'startdate', 'dateofhire'),
-  of('date', 'bornOn', 'Born', 'born', 'bornon', 'birthdate', 'dateofbirth', 'dob'),
+  of('date', 'bornOn', 'Date of birth', 'born', 'bornon', 'birthdate', 'dateofbirth', 'dob'),
   {
     name: 'kind',
     label: 'Worker category',
@@ -93,7 +115,7 @@ export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
   of(
     'flag',
     'isRetirementPlan',
-    'In a retirement plan',
+    'Retirement plan (box 13)',
     'retirementplan',
     'inretirementplan',
     'inaretirementplan',
@@ -114,7 +136,7 @@ export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
     'hoursperperiod',
     'usualhoursaperiod',
   ),
-  of('amount', 'salary', 'Salary', 'salary', 'salaryamount'),
+  of('amount', 'salary', 'Salary', 'salary', 'salaryamount', 'annualsalary', 'yearlysalary', 'annualpay', 'basesalary'),
   {
     name: 'salaryFrequency',
     label: 'Salary frequency',
@@ -138,7 +160,15 @@ export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
     name: 'filingStatus',
     label: 'W-4 filing status',
     kind: 'choice',
-    headings: ['filingstatus', 'w4filingstatus', 'federalfilingstatus', 'w4status', 'federalstatus'],
+    headings: [
+      'filingstatus',
+      'w4filingstatus',
+      'federalfilingstatus',
+      'fedfilingstatus',
+      'fedstatus',
+      'w4status',
+      'federalstatus',
+    ],
     words: STATUSES,
   },
   of('flag', 'multipleJobs', 'W-4 step 2 box', 'multiplejobs', 'w4step2', 'w4step2box', 'step2', 'step2c', 'twojobs'),
@@ -151,10 +181,26 @@ export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
     'step3',
     'dependentcredit',
     'dependentsamount',
+    'dependentamount',
+    'claimdependents',
+    'feddependentsamount',
   ),
   of('amount', 'otherIncome', 'W-4 step 4(a)', 'otherincome', 'w4step4a', 'step4a'),
   of('amount', 'deductions', 'W-4 step 4(b)', 'deductions', 'w4step4b', 'step4b', 'w4deductions'),
-  of('amount', 'extraWithholding', 'W-4 step 4(c)', 'extrawithholding', 'w4step4c', 'step4c', 'additionalwithholding'),
+  of(
+    'amount',
+    'extraWithholding',
+    'W-4 step 4(c)',
+    'extrawithholding',
+    'w4step4c',
+    'step4c',
+    'additionalwithholding',
+    'addlfedwh',
+    'addlfedwithholding',
+    'additionalfederalwithholding',
+    'addlfit',
+    'extrafit',
+  ),
   of('flag', 'exempt', 'W-4 exempt', 'exempt', 'w4exempt', 'federalexempt'),
   {
     name: 'oldStatus',
@@ -172,9 +218,9 @@ export const PEOPLE_COLUMNS: readonly PeopleColumn[] = [
     },
   },
   of('whole', 'oldAllowances', 'Old W-4 allowances', 'oldw4allowances', 'pre2020allowances', 'federalallowances'),
-  of('state', 'workState', 'Works in', 'workstate', 'worksin', 'stateofwork', 'workedin'),
+  of('state', 'workState', 'Work state', 'workstate', 'worksin', 'stateofwork', 'workedin'),
   text('workLocality', 'Work locality', 60, 'worklocality', 'localityofwork', 'workcity', 'worklocation'),
-  of('state', 'residenceState', 'Lives in', 'residencestate', 'livesin', 'stateofresidence', 'residentstate'),
+  of('state', 'residenceState', 'Resident state', 'residencestate', 'livesin', 'stateofresidence', 'residentstate'),
   text(
     'residenceLocality',
     'Resident locality',
@@ -203,6 +249,8 @@ const BY_NAME = new Map(PEOPLE_COLUMNS.map((column) => [column.name, column]));
 
 /** A column for a field of a state's certificate is named `certificate:NJ:rateTable`. */
 const CERTIFICATE = /^certificate:([A-Z]{2}):(\w+)$/;
+/** The state of a certificate's column; null for every other column. */
+export const certificateStateOf = (name: string): string | null => CERTIFICATE.exec(name)?.[1] ?? null;
 
 const kindOf = (kind: string): PeopleColumnKind =>
   kind === 'flag'

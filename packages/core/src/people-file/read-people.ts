@@ -1,12 +1,14 @@
-import type { LocalDate } from '../calendar/local-date.js';
+import { parseDate, showShortDate, type LocalDate } from '../calendar/local-date.js';
 import { factDoubts } from '../facts/doubts.js';
 import { EMPLOYEE_FACTS, type EmployeeFactKind } from '../facts/employee-facts.js';
 import type { FactValue } from '../facts/fact-kind.js';
 import { nextEmployeeNumber, personIssues } from '../identity/person.js';
-import { problem, type Issue } from '../issues/issue.js';
+import { problem, warning, type Issue } from '../issues/issue.js';
+import { stateNamed } from '../jurisdictions/state-named.js';
 import { findState } from '../jurisdictions/states.js';
 import { findColumn } from './columns.js';
 import { readCell } from './read-cell.js';
+import { ignoredOf } from './sheet-rows.js';
 import { streetOf } from '../identity/street.js';
 import { APPLIED_FOR, isAppliedFor } from '../identity/numbers.js';
 
@@ -38,6 +40,10 @@ export interface NewPerson {
 /** A row of the file, by its number in the file (headings are row 1). */
 export interface ReadRow {
   readonly row: number;
+  /** Whom the row names, as it was understood, also where the row is wrong. */
+  readonly name: string;
+  /** What was understood of it: `Hire date 03/15/2024`, `Hourly rate 21.50`. */
+  readonly understood: readonly string[];
   readonly person: NewPerson | null;
   readonly issues: readonly Issue[];
 }
@@ -48,8 +54,11 @@ export interface ReadPeople {
 }
 
 export interface PeopleFile {
-  /** The first row holds the headings. */
   readonly table: readonly (readonly string[])[];
+  /** The row of the headings, counted from 1; what stands above is not read. The first where it is left out. */
+  readonly headingRow?: number;
+  /** Rows that are left out: totals, and what somebody chose to skip. */
+  readonly skipped?: readonly number[];
   /** A column name for each heading; blank where a column is not taken. */
   readonly mapping: readonly string[];
 }
@@ -144,12 +153,15 @@ function factsOf(cells: Cells, around: Surroundings, from: string, issues: Issue
   add('pay', payOf(cells, issues));
   add('federal-certificate', federalOf(cells));
   const home = cells['residenceState'] ?? cells['state'];
-  const work = cells['workState'] ?? (around.clientState || undefined);
+  // A state under "Work location" is the state of work, not a city of it.
+  const place = cells['workLocality'];
+  const placed = typeof place === 'string' ? stateNamed(place) : null;
+  const work = cells['workState'] ?? placed ?? (around.clientState || undefined);
   if (work !== undefined)
     add('place', {
       work,
       residence: home ?? work,
-      ...given(cells, ['workLocality', 'residenceLocality', 'schoolDistrict']),
+      ...given(cells, [...(placed === null ? ['workLocality'] : []), 'residenceLocality', 'schoolDistrict']),
     });
   for (const certificate of certificatesOf(cells)) add('state-certificate', certificate);
   for (const line of standingOf(cells)) add('standing', line);
@@ -188,11 +200,23 @@ const doubtsOf = (facts: readonly NewFact[], hiredOn: string | null): Issue[] =>
     })),
   );
 
+/** Columns whose reading is worth seeing before a file is taken: days and addresses, and whose number it is. */
+const SEEN = ['hiredOn', 'bornOn', 'ssn', 'street', 'city', 'state', 'zip'];
+const understoodOf = (cells: Cells): string[] =>
+  SEEN.flatMap((name) => {
+    const value = cells[name];
+    if (value === undefined || value === '') return [];
+    const day = parseDate(String(value));
+    if (day !== null) return [`${findColumn(name)?.label ?? name} ${showShortDate(day)}`];
+    if (name === 'ssn') return [value === APPLIED_FOR ? `SSN ${value}` : `SSN ending ${String(value).slice(-4)}`];
+    return [String(value)];
+  });
+
 function readRow(
   row: readonly string[],
   file: PeopleFile,
   around: Surroundings,
-): { person: NewPerson | null; issues: Issue[] } {
+): { person: NewPerson | null; issues: Issue[]; name: string; understood: string[] } {
   const issues: Issue[] = [];
   const cells: Record<string, string | number | boolean> = {};
   file.mapping.forEach((name, index) => {
@@ -243,7 +267,13 @@ function readRow(
     isRetirementPlan: cells['isRetirementPlan'] === true,
     facts: kind === 'partner' || kind === 'contractor' ? [] : facts,
   };
-  return { person: issues.some((issue) => issue.severity === 'error') ? null : person, issues };
+  const called = [name.lastName, name.firstName].filter((part) => part !== '').join(', ');
+  return {
+    person: issues.some((issue) => issue.severity === 'error') ? null : person,
+    issues,
+    name: called === '' ? textOf('fullName') : called,
+    understood: understoodOf(cells),
+  };
 }
 
 /** Rows of a value that more than one row has. */
@@ -259,13 +289,20 @@ function doubles(rows: readonly { row: number; value: string }[]): ReadonlyMap<s
  */
 export function readPeople(file: PeopleFile, around: Surroundings): ReadPeople {
   const issues = mappingIssues(file.mapping);
+  const headingRow = file.headingRow ?? 1;
+  const skipped = new Set(file.skipped ?? []);
   const body = file.table
-    .slice(1)
-    .map((cells, index) => ({ cells, row: index + 2 }))
-    .filter(({ cells }) => !isBlankRow(cells));
-  if (body.length === 0) issues.push(problem('file.no-rows', 'file'));
-  if (body.length > MOST_ROWS) issues.push(problem('file.too-many-rows', 'file', { most: String(MOST_ROWS) }));
-  if (issues.length > 0) return { issues, rows: [] };
+    .slice(headingRow)
+    .map((cells, index) => ({ cells, row: headingRow + index + 1 }))
+    .filter(({ cells, row }) => !skipped.has(row) && !isBlankRow(cells));
+  const ignored = ignoredOf(file.table[headingRow - 1] ?? [], file.mapping);
+  if (ignored.length > 0) issues.push(warning('file.ignored', 'mapping', { headings: ignored.join(', ') }));
+  if (!file.mapping.includes('rate') && !file.mapping.includes('salary'))
+    issues.push(warning('file.no-pay', 'mapping'));
+  const errors = issues.filter((issue) => issue.severity === 'error');
+  if (body.length === 0) errors.push(problem('file.no-rows', 'file'));
+  if (body.length > MOST_ROWS) errors.push(problem('file.too-many-rows', 'file', { most: String(MOST_ROWS) }));
+  if (errors.length > 0) return { issues: errors, rows: [] };
   const read = body.map(({ cells, row }) => ({ row, cells, ...readRow(cells, file, around) }));
   const at = (name: string): number => file.mapping.indexOf(name);
   const valuesOf = (name: string, clean: (text: string) => string) =>
@@ -278,7 +315,7 @@ export function readPeople(file: PeopleFile, around: Surroundings): ReadPeople {
   };
   const twiceSsn = doubles(valuesOf('ssn', bareSsn).filter(({ value }) => value !== ''));
   const numbers = [...around.numbers, ...valuesOf('number', (text) => text.trim()).map((one) => one.value)];
-  const rows = read.map(({ row, cells, person, issues: own }): ReadRow => {
+  const rows = read.map(({ row, cells, person, issues: own, name, understood }): ReadRow => {
     const more: Issue[] = [];
     const number = at('number') < 0 ? '' : (cells[at('number')] ?? '').trim();
     const ssn = bareSsn(cells[at('ssn')] ?? '');
@@ -287,11 +324,11 @@ export function readPeople(file: PeopleFile, around: Surroundings): ReadPeople {
     else if (around.numbers.has(number)) more.push(problem('person.number-taken', 'number', { number }));
     if (twiceSsn.has(ssn)) more.push(problem('file.ssn-twice', 'ssn', { rows: (twiceSsn.get(ssn) ?? []).join(', ') }));
     else if (ssn !== '' && around.hasSsn(ssn)) more.push(problem('person.ssn-taken', 'ssn'));
-    if (!person || more.length > 0) return { row, person: null, issues: [...own, ...more] };
-    if (person.number !== '') return { row, person, issues: own };
+    if (!person || more.length > 0) return { row, name, understood, person: null, issues: [...own, ...more] };
+    if (person.number !== '') return { row, name, understood, person, issues: own };
     const free = nextEmployeeNumber(numbers);
     numbers.push(free);
-    return { row, person: { ...person, number: free }, issues: own };
+    return { row, name, understood, person: { ...person, number: free }, issues: own };
   });
   return { issues, rows };
 }

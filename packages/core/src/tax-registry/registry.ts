@@ -288,11 +288,19 @@ export const codesWhere = (asks: (tax: Tax) => boolean): readonly TaxCode[] =>
 export const WAGE_BASES: readonly WageBase[] = [...new Set(TAXES.map((tax) => tax.base))];
 const BASES = new Set<string>(WAGE_BASES);
 export const isWageBase = (name: string): name is WageBase => BASES.has(name) || ownLocalTax(name) !== null;
-export const AGENCIES: Readonly<Record<AgencyCode, { readonly name: string; readonly short: string }>> = {
-  IRS: { name: 'Internal Revenue Service', short: 'IRS' },
+export interface AgencyName {
+  readonly name: string;
+  readonly short: string;
+  /** Null: federal. */
+  readonly state: StateCode | null;
+}
+export const AGENCIES: Readonly<Record<AgencyCode, AgencyName>> = {
+  IRS: { name: 'Internal Revenue Service', short: 'IRS', state: null },
   ...Object.fromEntries(
-    ALL_STATES.flatMap(({ agencies }) => [agencies.income, agencies.unemployment, ...(agencies.others ?? [])]).flatMap(
-      (agency) => (agency ? [[agency.code, { name: agency.name, short: agency.short }]] : []),
+    ALL_STATES.flatMap(({ agencies, code }) =>
+      [agencies.income, agencies.unemployment, ...(agencies.others ?? [])].flatMap((agency) =>
+        agency ? [[agency.code, { name: agency.name, short: agency.short, state: code }]] : [],
+      ),
     ),
   ),
 };

@@ -36,6 +36,7 @@ const ACTS: Readonly<Record<string, string>> = {
   'bank-account.add': 'added a bank account',
   'employee.create': 'added {subject}',
   'employee.identity': 'changed the identity of {subject}',
+  'employee.remove': 'removed {subject}, who was added by mistake',
   'employee.reveal-number': 'looked at the social security number of {subject}',
   'people-file.read': 'read a file of employees',
   'people-file.accept': 'imported employees',

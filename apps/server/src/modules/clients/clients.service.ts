@@ -143,7 +143,18 @@ export class ClientsService {
       bankAccounts: banks.map(bankView),
       facts: await this.facts.views(manager, id),
       nextChecks: await this.nextChecks(manager, id),
+      states: await this.statesOf(manager, client),
     };
+  }
+
+  private async statesOf(manager: EntityManager, client: Client): Promise<string[]> {
+    const rows = (await manager.query(
+      `SELECT DISTINCT s.state FROM employee e JOIN employee_fact f ON f.employee_id = e.id AND f.kind = 'place',
+         LATERAL (VALUES (f.value->>'work'), (f.value->>'residence')) s(state)
+        WHERE e.client_id = $1 AND NOT e.is_withdrawn AND s.state IS NOT NULL`,
+      [client.id],
+    )) as { state: string }[];
+    return [...new Set([client.state, ...rows.map((row) => row.state)].filter((state) => state !== ''))].sort();
   }
 
   private async nextChecks(manager: EntityManager, id: string): Promise<ClientView['nextChecks']> {

@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
 import {
   Accepted,
   AddFact,
@@ -8,6 +8,7 @@ import {
   RevealedNumber,
   UpdateEmployeeIdentity,
 } from '@zakat/contract/clients';
+import { AtVersion } from '@zakat/contract/payrolls';
 import { ApiQuery } from '@nestjs/swagger';
 import { Answers } from '../../http/answers.js';
 import { wholeFrom } from '../../http/whole.js';
@@ -69,6 +70,16 @@ export class EmployeesController {
     @Body() body: UpdateEmployeeIdentity,
   ): Promise<EmployeeView> {
     return this.employees.updateIdentity(session, id, body);
+  }
+
+  @Post('employees/:id/remove')
+  @HttpCode(204)
+  remove(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<void> {
+    return this.employees.remove(session, id, body.version);
   }
 
   @Post('employees/:id/facts')

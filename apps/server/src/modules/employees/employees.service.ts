@@ -237,6 +237,32 @@ export class EmployeesService {
       .then(() => this.view(actor, id, null));
   }
 
+  /** Takes away somebody who was added by mistake: as long as no paycheck, proof or new-hire report names them. */
+  remove(actor: Actor, id: string, version: number): Promise<void> {
+    return this.database.run(actor, async (manager) => {
+      const person = await findEmployee(manager, id);
+      const [used] = (await manager.query(
+        `SELECT EXISTS (SELECT 1 FROM paycheck WHERE employee_id = $1) AS paid,
+                EXISTS (SELECT 1 FROM new_hire_report WHERE employee_id = $1) AS reported,
+                EXISTS (SELECT 1 FROM proof_check WHERE employee_id = $1 AND NOT is_withdrawn) AS proved`,
+        [id],
+      )) as { paid: boolean; reported: boolean; proved: boolean }[];
+      if (used?.paid) throw conflict(`${fullName(person)} has been paid, and stays. End the employment instead.`);
+      if (used?.reported)
+        throw conflict(`${fullName(person)} was reported as a new hire, and stays. End the employment instead.`);
+      if (used?.proved)
+        throw conflict(`A check of ${fullName(person)} is in the proof set. Take it out of the set first.`);
+      const result = await manager.update(Employee, { id, version }, { isWithdrawn: true, version: version + 1 });
+      if (result.affected !== 1)
+        throw conflict('Somebody changed this employee meanwhile. Look again before you remove them.');
+      await manager.query(
+        `DELETE FROM payroll_line l USING payroll p WHERE p.id = l.payroll_id AND l.employee_id = $1 AND p.status = 'open'`,
+        [id],
+      );
+      await this.audit.record(manager, actor, 'employee.remove', 'employee', id, { number: person.number });
+    });
+  }
+
   /** Shows the whole social security number once; that it was shown is recorded. */
   reveal(actor: Actor, id: string): Promise<RevealedNumber> {
     return this.database.run(actor, async (manager) => {

@@ -1,5 +1,14 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Res } from '@nestjs/common';
-import { ChooseMapping, ImportRow, ImportView, ProgressView, UploadPeople } from '@zakat/contract/people';
+import {
+  ChooseHeading,
+  ChooseMapping,
+  CorrectCell,
+  SkipRow,
+  ImportRow,
+  ImportView,
+  ProgressView,
+  UploadPeople,
+} from '@zakat/contract/people';
 import { AtVersion } from '@zakat/contract/payrolls';
 import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
@@ -62,6 +71,36 @@ export class PeopleFilesController {
     @Body() body: ChooseMapping,
   ): Promise<ImportView> {
     return this.files.chooseMapping(session, id, body);
+  }
+
+  @Put('people-files/:id/heading')
+  @Answers(ImportView)
+  heading(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: ChooseHeading,
+  ): Promise<ImportView> {
+    return this.files.chooseHeading(session, id, body);
+  }
+
+  @Put('people-files/:id/skip')
+  @Answers(ImportView)
+  skip(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: SkipRow,
+  ): Promise<ImportView> {
+    return this.files.skipRow(session, id, body);
+  }
+
+  @Put('people-files/:id/cell')
+  @Answers(ImportView)
+  cell(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: CorrectCell,
+  ): Promise<ImportView> {
+    return this.files.correctCell(session, id, body);
   }
 
   @Post('people-files/:id/accept')

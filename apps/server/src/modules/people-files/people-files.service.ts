@@ -1,16 +1,26 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type {
+  ChooseHeading,
   ChooseMapping,
+  CorrectCell,
   ImportRow,
   ImportRowView,
   ImportView,
   ProgressView,
+  SkipRow,
   UploadPeople,
 } from '@zakat/contract/people';
 import { EMPLOYEE_FACTS } from '@zakat/core/facts/employee-facts';
 import { problem, sentence } from '@zakat/core/issues/issue';
-import { PEOPLE_COLUMNS, certificateColumns, findColumn, proposeMapping } from '@zakat/core/people-file/columns';
+import {
+  PEOPLE_COLUMNS,
+  certificateColumns,
+  certificateStateOf,
+  findColumn,
+  proposeMapping,
+} from '@zakat/core/people-file/columns';
 import { readPeople, statesWithCertificate, type ReadPeople, type ReadRow } from '@zakat/core/people-file/read-people';
+import { headingRowOf, totalRowsOf } from '@zakat/core/people-file/sheet-rows';
 import { STATE_CODES } from '@zakat/core/jurisdictions/state';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
@@ -33,6 +43,8 @@ interface StoredImport {
   readonly table_cipher: Buffer | null;
   readonly headings: string[];
   readonly mapping: string[];
+  readonly heading_row: number;
+  readonly skipped_rows: number[];
   readonly status: 'previewed' | 'accepted' | 'undone' | 'discarded';
   readonly people: number;
   readonly version: number;
@@ -58,13 +70,14 @@ export class PeopleFiles {
 
   async upload(actor: Actor, clientId: string, input: UploadPeople): Promise<ImportView> {
     const table = await readTable(Buffer.from(input.content, 'base64'));
-    const headings = table[0] ?? [];
-    if (table.length < 2) throw refuse([problem('file.no-rows', 'file')]);
+    const headingRow = headingRowOf(table);
+    const headings = table[headingRow - 1] ?? [];
+    if (table.length <= headingRow) throw refuse([problem('file.no-rows', 'file')]);
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
       const id = randomUUID();
       await manager.query(
-        `INSERT INTO people_import (id, firm_id, client_id, file_name, table_cipher, headings, mapping, created_by, created_at) VALUES ($1,$2,$3,$4,$5,$6,$7,$8,$9)`,
+        `INSERT INTO people_import (id, firm_id, client_id, file_name, table_cipher, headings, mapping, created_by, created_at, heading_row, skipped_rows) VALUES ($1,$2,$3,$4,$5,$6,$7,$8,$9,$10,$11)`,
         [
           id,
           actor.firmId,
@@ -75,9 +88,13 @@ export class PeopleFiles {
           JSON.stringify(await this.rememberedMapping(manager, clientId, headings)),
           actor.userId,
           await this.clock.now(manager),
+          headingRow,
+          JSON.stringify(totalRowsOf(table, headingRow)),
         ],
       );
-      await this.audit.record(manager, actor, 'people-file.read', 'client', clientId, { rows: table.length - 1 });
+      await this.audit.record(manager, actor, 'people-file.read', 'client', clientId, {
+        rows: table.length - headingRow,
+      });
       return this.viewIn(manager, client, id);
     });
   }
@@ -121,6 +138,69 @@ export class PeopleFiles {
     });
   }
 
+  /** Says which row of the file holds the headings; the mapping is proposed anew from them. */
+  chooseHeading(actor: Actor, id: string, { version, row }: ChooseHeading): Promise<ImportView> {
+    return this.change(actor, id, version, async (manager, stored, table) => {
+      const headings = table[row - 1];
+      if (!headings || row >= table.length)
+        throw refuse([problem('file.no-such-row', 'row', { row: String(row), rows: String(table.length - 1) })]);
+      // Headings are kept in the clear: a row with somebody's number in it is none.
+      if (headings.some((cell) => NUMBER.test(cell.trim()))) throw refuse([problem('file.heading-is-data', 'row')]);
+      return {
+        heading_row: row,
+        headings: JSON.stringify(headings),
+        mapping: JSON.stringify(await this.rememberedMapping(manager, stored.client_id, headings)),
+        skipped_rows: JSON.stringify(totalRowsOf(table, row)),
+      };
+    });
+  }
+
+  /** Leaves a row out of the file, or takes it again. */
+  skipRow(actor: Actor, id: string, { version, row, isSkipped }: SkipRow): Promise<ImportView> {
+    return this.change(actor, id, version, (_, stored) => {
+      const others = stored.skipped_rows.filter((one) => one !== row);
+      return Promise.resolve({
+        skipped_rows: JSON.stringify(isSkipped ? [...others, row].sort((a, b) => a - b) : others),
+      });
+    });
+  }
+
+  /** Corrects one cell of the file as it is kept here, by its row and the column it is taken for. */
+  correctCell(actor: Actor, id: string, { version, row, column, value }: CorrectCell): Promise<ImportView> {
+    return this.change(actor, id, version, (_, stored, table) => {
+      const at = stored.mapping.indexOf(column);
+      if (at < 0 || row <= stored.heading_row || !table[row - 1])
+        throw refuse([problem('file.no-such-cell', 'column', { row: String(row), column })]);
+      const changed = table.map((cells, index) =>
+        index === row - 1
+          ? Array.from({ length: Math.max(cells.length, at + 1) }, (__, across) =>
+              across === at ? value.trim() : (cells[across] ?? ''),
+            )
+          : cells,
+      );
+      return Promise.resolve({ table_cipher: this.secrets.seal(JSON.stringify(changed)) });
+    });
+  }
+
+  /** One change of a file that is looked at, and the file as it reads then. */
+  private change(
+    actor: Actor,
+    id: string,
+    version: number,
+    next: (manager: EntityManager, stored: StoredImport, table: string[][]) => Promise<Record<string, unknown>>,
+  ): Promise<ImportView> {
+    return this.database.run(actor, async (manager) => {
+      const stored = await this.find(manager, id);
+      const set = await next(manager, stored, this.tableOf(stored));
+      await this.move(manager, stored, version, 'previewed', set);
+      return this.viewIn(manager, await findClient(manager, stored.client_id), id);
+    });
+  }
+
+  private tableOf(stored: StoredImport): string[][] {
+    return stored.table_cipher ? (JSON.parse(this.secrets.open(stored.table_cipher)) as string[][]) : [];
+  }
+
   progress(actor: Actor, id: string): Promise<ProgressView> {
     return this.reached.of(actor, id);
   }
@@ -153,7 +233,7 @@ export class PeopleFiles {
       const stored = await this.find(manager, id);
       if (stored.status !== 'previewed') throw conflict(`This file is ${stored.status} already. Look again.`);
       const read = await this.read(manager, client, stored);
-      const wrong = [...read.issues, ...read.rows.flatMap(errorsOfRow)];
+      const wrong = [...read.issues.filter((issue) => issue.severity === 'error'), ...read.rows.flatMap(errorsOfRow)];
       if (wrong.length > 0) throw refuse(wrong.slice(0, 50));
       const people = read.rows.flatMap((row) => (row.person ? [row.person] : []));
       await this.move(manager, stored, version, 'accepted', { people: people.length });
@@ -237,14 +317,18 @@ export class PeopleFiles {
 
   private async read(manager: EntityManager, client: Client, stored: StoredImport): Promise<ReadPeople> {
     if (!stored.table_cipher) return { issues: [], rows: [] };
-    const table = JSON.parse(this.secrets.open(stored.table_cipher)) as string[][];
     const marks = (await manager.query(
       `SELECT encode(ssn_mark, 'hex') AS mark FROM employee WHERE client_id = $1 AND NOT is_withdrawn`,
       [client.id],
     )) as { mark: string }[];
     const known = new Set(marks.map((row) => row.mark));
     return readPeople(
-      { table, mapping: stored.mapping },
+      {
+        table: this.tableOf(stored),
+        mapping: stored.mapping,
+        headingRow: stored.heading_row,
+        skipped: stored.skipped_rows,
+      },
       {
         today: await this.clock.today(manager),
         numbers: new Set(await numbersOf(manager, client.id)),
@@ -258,6 +342,7 @@ export class PeopleFiles {
     const stored = await this.find(manager, id);
     const read: ReadPeople =
       stored.status === 'previewed' ? await this.read(manager, client, stored) : { issues: [], rows: [] };
+    const table = stored.status === 'previewed' ? this.tableOf(stored) : [];
     const wrong = read.rows.filter((row) => row.person === null);
     const shown = [...wrong, ...read.rows.filter((row) => row.person !== null)].slice(0, MOST_SHOWN);
     return {
@@ -268,20 +353,38 @@ export class PeopleFiles {
       version: stored.version,
       headings: stored.headings,
       mapping: stored.mapping,
-      columns: COLUMN_CHOICES,
+      columns: columnsFor(client, stored.mapping, read),
+      headingRow: stored.heading_row,
+      above: table.slice(0, stored.heading_row - 1).map((cells) => brief(cells)),
+      skipped: stored.skipped_rows.map((row) => ({ row, text: brief(table[row - 1] ?? []) })),
       problems: read.issues.map(detailOf),
       people: stored.status === 'previewed' ? read.rows.length : stored.people,
       wrong: wrong.length,
-      rows: shown.map(rowView),
+      rows: shown.map((row) => rowView(row, stored.mapping, table)),
       by: stored.by,
       at: stored.created_at.toISOString(),
     };
   }
 }
 
-const COLUMN_CHOICES = [...PEOPLE_COLUMNS, ...certificateColumns(statesWithCertificate(STATE_CODES))].map(
-  ({ name, label }) => ({ name, label }),
-);
+const NUMBER = /^\d{3}-?\d{2}-?\d{4}$/;
+const MOST_BRIEF = 80;
+const brief = (cells: readonly string[]): string =>
+  cells
+    .filter((cell) => cell.trim() !== '')
+    .map((cell) => (NUMBER.test(cell.trim()) ? `ending ${cell.trim().slice(-4)}` : cell))
+    .join(' · ')
+    .slice(0, MOST_BRIEF);
+
+/** The columns to choose from: certificates of the states that the client, the mapping or the rows name. */
+function columnsFor(client: Client, mapping: readonly string[], read: ReadPeople): { name: string; label: string }[] {
+  const states = new Set<string>([client.state, ...mapping.flatMap((name) => certificateStateOf(name) ?? [])]);
+  for (const { person } of read.rows)
+    for (const fact of person?.facts ?? [])
+      if (fact.kind === 'place') for (const name of ['work', 'residence']) states.add(String(fact.value[name]));
+  const own = statesWithCertificate(STATE_CODES).filter((state) => states.has(state));
+  return [...PEOPLE_COLUMNS, ...certificateColumns(own)].map(({ name, label }) => ({ name, label }));
+}
 const headingsKey = (headings: readonly string[]): string => JSON.stringify(headings);
 
 const errorsOfRow = (row: ReadRow) =>
@@ -289,14 +392,17 @@ const errorsOfRow = (row: ReadRow) =>
     .filter((issue) => issue.severity === 'error')
     .map((issue) => ({ ...issue, field: `row ${row.row}: ${findColumn(issue.field)?.label ?? issue.field}` }));
 
-const rowView = (row: ReadRow): ImportRowView => ({
+const rowView = (row: ReadRow, mapping: readonly string[], table: readonly string[][]): ImportRowView => ({
   row: row.row,
   number: row.person?.number ?? '',
-  name: row.person ? [row.person.lastName, row.person.firstName].join(', ') : '',
-  says: row.person ? row.person.facts.map((fact) => EMPLOYEE_FACTS.says(fact.kind, fact.value)) : [],
+  name: row.name,
+  isWrong: row.person === null,
+  says: [...row.understood, ...(row.person?.facts ?? []).map((fact) => EMPLOYEE_FACTS.says(fact.kind, fact.value))],
   problems: row.issues.map((issue) => ({
     ...detailOf(issue),
     field: findColumn(issue.field)?.label ?? issue.field,
     sentence: sentence(issue),
+    column: mapping.includes(issue.field) ? issue.field : '',
+    cell: table[row.row - 1]?.[mapping.indexOf(issue.field)] ?? '',
   })),
 });

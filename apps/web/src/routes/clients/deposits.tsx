@@ -112,7 +112,7 @@ function DepositRows({
         <td>
           {!isUnderWay && deposit.owed > 0 && !deposit.question && (
             <button type="button" className="plain" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-              {isOpen ? 'close' : 'plan'}
+              {isOpen ? 'close' : 'schedule'}
             </button>
           )}
         </td>

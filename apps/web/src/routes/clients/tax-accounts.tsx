@@ -16,9 +16,24 @@ import { useDraft } from '../fact-forms/use-draft.js';
 import { unemploymentAgency } from './account-path.js';
 import { shortDay } from '../../kit/day.js';
 import { DateField } from '../../kit/date-field.js';
+import { STATE_NAMES } from '@zakat/core/jurisdictions/state-named';
 
-const AGENCY_CHOICES = Object.entries(AGENCIES).map(([code, agency]) => ({ value: code, label: agency.name }));
-const sorted = [...AGENCY_CHOICES].sort((a, b) => (a.label < b.label ? -1 : 1));
+/** Agencies of the states where the client's people work and live come first; each of the others says its state. */
+function agencyChoices(client: Schemas['ClientView']) {
+  const own = new Set(client.states);
+  const choices = Object.entries(AGENCIES)
+    .map(([code, { name, state }]) => {
+      const where = state === null ? '' : STATE_NAMES[state];
+      return { value: code, state, label: where === '' || name.includes(where) ? name : `${where}: ${name}` };
+    })
+    .sort((one, other) => (one.label < other.label ? -1 : 1));
+  const isOwn = ({ state }: { state: string | null }): boolean => state === null || own.has(state);
+  return [
+    { value: '', label: '' },
+    { group: 'Of this client’s states', items: choices.filter(isOwn) },
+    { group: 'Other states', items: choices.filter((choice) => !isOwn(choice)) },
+  ];
+}
 
 interface AccountDraft {
   readonly agency: string;
@@ -106,7 +121,7 @@ function AccountForm({
         label="Agency"
         autoFocus
         value={draft.agency}
-        data={[{ value: '', label: '' }, ...sorted]}
+        data={agencyChoices(client)}
         error={errorOf('agency')}
         onChange={(event) => {
           const { value } = event.currentTarget;

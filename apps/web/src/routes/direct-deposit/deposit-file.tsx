@@ -39,7 +39,7 @@ export function DepositFile({ file }: { readonly file: File }): ReactNode {
         {file.releasedBy ? `, released by ${file.releasedBy}` : ''}.{file.delivery ? ` ${file.delivery}` : ''}
         {file.confirmation ? ` The bank’s confirmation is ${file.confirmation}.` : ''}
       </p>
-      {file.returnedReason && <div className="problem">Returned: {file.returnedReason}. Plan it anew.</div>}
+      {file.returnedReason && <div className="problem">Returned: {file.returnedReason}. Schedule it again.</div>}
       {file.status === 'planned' && (
         <>
           <div className="actions">

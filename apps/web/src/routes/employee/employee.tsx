@@ -1,13 +1,22 @@
+import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { parseDate } from '@zakat/core/calendar/local-date';
 import { EMPLOYEE_FACTS } from '@zakat/core/facts/employee-facts';
 import { showDollars, cents } from '@zakat/core/money/cents';
 import { useCallback, useEffect, useState, type ReactNode } from 'react';
-import { Link, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
-import { clientQuery, employeeQuery, sessionQuery, useReveal, useSaveEmployee } from '../../api/resources.js';
+import {
+  clientQuery,
+  employeeQuery,
+  sessionQuery,
+  useRemoveEmployee,
+  useReveal,
+  useSaveEmployee,
+} from '../../api/resources.js';
 import { crossingsQuery, useAddFact } from '../../api/set-up.js';
 import { LifeLine, type LifeMark } from '../../kit/life-line.js';
+import { RefusedNote } from '../../kit/problems.js';
 import { Waiting } from '../../kit/waiting.js';
 import type { FormFact } from '../fact-forms/fact-form.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
@@ -90,6 +99,9 @@ function Page({ data }: { readonly data: Person }): ReactNode {
   const reveal = useReveal(data.id);
   const add = useAddFact(data.id);
   const [considered, setConsidered] = useState<FormFact | null>(null);
+  const remove = useRemoveEmployee(data.id);
+  const [isRemoving, setRemoving] = useState(false);
+  const navigate = useNavigate();
   const consider = useCallback((fact: FormFact | null) => setConsidered(fact), []);
   const record = (fact: FormFact, done: () => void): void => add.mutate(fact, { onSuccess: done });
   const { data: client } = useQuery(clientQuery(data.clientId));
@@ -200,6 +212,33 @@ function Page({ data }: { readonly data: Person }): ReactNode {
             />
           </section>
           {isEmployee && <History person={data} />}
+          <section className="section" aria-label="Remove">
+            {isRemoving ? (
+              <p className="actions">
+                <span>
+                  Remove {data.firstName} {data.lastName}? This is for somebody added by mistake and never paid.
+                </span>
+                <Button
+                  loading={remove.isPending}
+                  onClick={() =>
+                    remove.mutate(data.version, {
+                      onSuccess: () => void navigate(`/clients/${data.clientId}/people`, { replace: true }),
+                    })
+                  }
+                >
+                  Remove
+                </Button>
+                <button type="button" className="plain" onClick={() => setRemoving(false)}>
+                  cancel
+                </button>
+              </p>
+            ) : (
+              <button type="button" className="plain" onClick={() => setRemoving(true)}>
+                added by mistake: remove this employee
+              </button>
+            )}
+            <RefusedNote error={remove.error} />
+          </section>
         </div>
         {isEmployee && <Trial clientId={data.clientId} employeeId={data.id} considered={considered} />}
       </div>

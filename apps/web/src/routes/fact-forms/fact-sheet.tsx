@@ -44,6 +44,10 @@ const toChange = (kind: FactKind, fact: SheetFact): Readonly<Record<string, unkn
     ? { ...fact.value, [COUNTED_FROM.name]: countedFrom(fact) }
     : fact.value;
 
+/** What a new entry begins with. */
+const presetsOf = (kind: FactKind): Readonly<Record<string, unknown>> =>
+  Object.fromEntries(kind.fields.flatMap(({ name, preset }) => (preset === undefined ? [] : [[name, preset]])));
+
 /** Effective-dated facts by kind: what stands, in words, and one form at a time to change it. */
 export function FactSheet(props: Props): ReactNode {
   const { kinds, shown, facts, today, draftKey, isSaving, error, onSave, onConsider } = props;
@@ -105,7 +109,7 @@ export function FactSheet(props: Props): ReactNode {
                     type="button"
                     className="plain"
                     aria-label={`${own.length === 0 ? 'add' : 'add another'}: ${kind.label}`}
-                    onClick={() => setOpened({ kind: name, slot: '', value: {} })}
+                    onClick={() => setOpened({ kind: name, slot: '', value: presetsOf(kind) })}
                   >
                     {own.length === 0 ? 'add' : 'add another'}
                   </button>

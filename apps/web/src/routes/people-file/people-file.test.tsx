@@ -13,11 +13,14 @@ const wrong = {
   severity: 'error',
   sentence: 'It has eight digits.',
   fix: 'Give nine.',
+  column: 'ssn',
+  cell: '8994570',
 };
 const row = (number: number, more: object = {}) => ({
   row: number,
   number: String(100 + number),
   name: `Person ${number}`,
+  isWrong: false,
   says: ['20.00 an hour', 'works in NY'],
   problems: [],
   ...more,
@@ -34,6 +37,9 @@ const file = (more: object = {}) => ({
   wrong: 0,
   headings: ['Nr', 'Surname'],
   mapping: ['number', 'lastName'],
+  headingRow: 1,
+  above: [],
+  skipped: [],
   columns: [
     { name: 'number', label: 'Number' },
     { name: 'lastName', label: 'Last name' },
@@ -51,14 +57,14 @@ const button = (name: string): HTMLButtonElement => screen.getByRole<HTMLButtonE
 describe('a file of people', () => {
   it('that is sound takes on all of them at once', async () => {
     show(file(), { 'POST /api/people-files/i1/accept': { status: 204, body: null } });
-    expect(await screen.findByText('2 people in the file, every row can be taken on.')).toBeTruthy();
+    expect(await screen.findByText('2 employees in the file, every row can be imported.')).toBeTruthy();
     expect(screen.getAllByText('20.00 an hour · works in NY')).toHaveLength(2);
     fireEvent.click(button('Import all 2'));
     await waitFor(() => expect(changes()).toEqual(['POST /api/people-files/i1/accept {"version":3}']));
   });
   it('with a wrong row takes on nobody, and shows the wrong ones first', async () => {
-    show(file({ wrong: 1, rows: [row(2), row(3, { name: '', says: [], problems: [wrong] })] }));
-    expect(await screen.findByText('2 people in the file, 1 of them cannot be imported yet.')).toBeTruthy();
+    show(file({ wrong: 1, rows: [row(2), row(3, { isWrong: true, says: [], problems: [wrong] })] }));
+    expect(await screen.findByText('2 employees in the file, 1 of them cannot be imported yet.')).toBeTruthy();
     expect(button('Import all 2').disabled).toBe(true);
     expect(screen.getByText('SSN: It has eight digits. Give nine.')).toBeTruthy();
     expect(screen.queryByText('Person 2')).toBeNull();
@@ -74,10 +80,54 @@ describe('a file of people', () => {
   });
   it('has its columns chosen anew', async () => {
     show(file(), { 'PUT /api/people-files/i1/mapping': { body: file() } });
-    fireEvent.change(await screen.findByLabelText(/Surname/), { target: { value: '' } });
+    const surname = await screen.findByLabelText(/Surname/);
+    // Passing another column on the way is not kept.
+    fireEvent.change(surname, { target: { value: 'number' } });
+    fireEvent.change(surname, { target: { value: '' } });
+    fireEvent.blur(surname);
     await waitFor(() =>
-      expect(changes()).toEqual(['PUT /api/people-files/i1/mapping {"version":3,"mapping":["number",""]}']),
+      expect(changes()).toEqual(['PUT /api/people-files/i1/mapping {"version":3,"mapping":["",""]}']),
     );
+  });
+  it('has a wrong cell corrected where it stands, a row skipped, and a skipped one taken', async () => {
+    show(
+      file({
+        wrong: 1,
+        rows: [row(3, { isWrong: true, problems: [wrong] })],
+        skipped: [{ row: 9, text: 'Total · 9' }],
+      }),
+      {
+        'PUT /api/people-files/i1/cell': { body: file() },
+        'PUT /api/people-files/i1/skip': { body: file() },
+      },
+    );
+    expect(await screen.findByText('Person 3')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('SSN, row 3'), { target: { value: '899-45-7012' } });
+    fireEvent.click(button('Correct'));
+    await waitFor(() =>
+      expect(changes()).toEqual([
+        'PUT /api/people-files/i1/cell {"version":3,"row":3,"column":"ssn","value":"899-45-7012"}',
+      ]),
+    );
+    startAnew();
+    show(file({ skipped: [{ row: 9, text: 'Total · 9' }] }), { 'PUT /api/people-files/i1/skip': { body: file() } });
+    fireEvent.click(await screen.findByRole('button', { name: 'skip row 2' }));
+    await waitFor(() => expect(changes()).toHaveLength(1));
+    startAnew();
+    show(file({ skipped: [{ row: 9, text: 'Total · 9' }] }), { 'PUT /api/people-files/i1/skip': { body: file() } });
+    expect(await screen.findByText(/Row 9 is skipped: Total · 9/)).toBeTruthy();
+    fireEvent.click(button('take it'));
+    await waitFor(() =>
+      expect(changes()).toEqual(['PUT /api/people-files/i1/skip {"version":3,"row":9,"isSkipped":false}']),
+    );
+  });
+  it('says in which row the headings are, what stands above, and has another row chosen', async () => {
+    show(file({ headingRow: 3, above: ['Harbor Signs LLC', '10/22/2026'] }), {
+      'PUT /api/people-files/i1/heading': { body: file() },
+    });
+    expect(await screen.findByText(/Harbor Signs LLC \/ 10\/22\/2026/)).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Headings are in row'), { target: { value: '2' } });
+    await waitFor(() => expect(changes()).toEqual(['PUT /api/people-files/i1/heading {"version":3,"row":2}']));
   });
   it('of very many rows says how many are shown', async () => {
     show(file({ people: 5000 }));

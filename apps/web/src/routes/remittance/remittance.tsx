@@ -104,7 +104,7 @@ export function RemittancePage(): ReactNode {
             )}
             {data.returnedReason && (
               <div className="problem">
-                Returned: {data.returnedReason}. The liabilities are open again; plan them anew from the deposits.
+                Returned: {data.returnedReason}. The liabilities are open again; schedule them again from the deposits.
               </div>
             )}
             <Acts remittance={data} />

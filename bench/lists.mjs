@@ -116,6 +116,8 @@ async function main() {
       await owner.query(`BEGIN; ${fill(before, clients)} COMMIT;`);
       await owner.query('ANALYZE');
       let start = performance.now();
+      // The first look works out what changed; the rest goes on behind it.
+      for (let waiting = 1; waiting > 0;) ({ waiting } = await ask('GET', '/ladder'));
       const { count: length } = await ask('GET', '/ladder');
       const first = performance.now() - start;
       const times = [];

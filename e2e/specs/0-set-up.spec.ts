@@ -145,7 +145,7 @@ test.describe.serial('a client is taken on', () => {
     await expect(trial.getByText('2,400.00').first()).toBeVisible();
     await expect(trial.getByText('with what is being typed')).toBeVisible();
     await page.keyboard.press('Enter');
-    await expect(page.getByText('30 an hour, usually 80 hours').first()).toBeVisible();
+    await expect(page.getByText('30.00 an hour, usually 80 hours').first()).toBeVisible();
     await page.getByRole('button', { name: 'agreed by hand: keep it in the proof set' }).click();
     await page.getByRole('button', { name: 'Keep' }).click();
     await expect(trial.getByText('Kept in the proof set.')).toBeVisible();

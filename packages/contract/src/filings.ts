@@ -216,6 +216,8 @@ export class LadderView {
   @Amount() out!: number;
   /** The runway, whatever days are asked for. */
   @List(() => LadderDay) days!: LadderDay[];
+  /** Clients that changed and are still being worked out. */
+  @Whole() waiting!: number;
 }
 export class AuditRow {
   @Whole() seq!: number;

@@ -16,8 +16,30 @@ const PARTIES = [
   ],
 ] as const;
 
+/** `Thu, Oct 22, 2026` and `10/22/2026`. */
+const formatted = (day: string, options: Intl.DateTimeFormatOptions): string =>
+  /^\d{4}-\d{2}-\d{2}$/.test(day)
+    ? new Intl.DateTimeFormat('en-US', { ...options, timeZone: 'UTC' }).format(new Date(`${day}T00:00:00Z`))
+    : day;
+const sayDay = (day: string): string =>
+  formatted(day, { weekday: 'short', month: 'short', day: 'numeric', year: 'numeric' });
+const shortDay = (day: string): string => formatted(day, { month: '2-digit', day: '2-digit', year: 'numeric' });
+
+const STYLE = `
+  :root{--paper:#f7f3ea;--deep:#efe9db;--ink:#1d1b17;--soft:#5d574b;--rule:#cfc6b3;--act:#17525e}
+  @media (prefers-color-scheme:dark){:root{--paper:#1b1c1a;--deep:#242521;--ink:#ece6d8;--soft:#b3ab9a;--rule:#4a483f;--act:#86c5cf}}
+  body{font:15px/1.5 Georgia,serif;margin:0 auto;max-width:76rem;padding:1.4rem 1.6rem 4rem;color:var(--ink);background:var(--paper)}
+  header{display:flex;justify-content:space-between;align-items:baseline;border-bottom:1px solid var(--ink)}
+  h1{font-weight:400;font-size:1.7rem;margin:0}h2{font-weight:400;font-size:1.2rem;margin:2.2rem 0 .4rem;border-bottom:1px solid var(--ink)}
+  .lead{max-width:60rem;color:var(--soft)}table{border-collapse:collapse;width:100%;font-size:13px;margin-top:.6rem}
+  th{font-weight:400;color:var(--soft)}td,th{text-align:left;padding:.3rem .5rem;border-bottom:1px solid var(--rule);vertical-align:top;overflow-wrap:anywhere}
+  td.empty{font-style:italic;color:var(--soft)}a{color:var(--act)}
+  button,select,input{font:inherit;color:inherit;background:var(--paper);border:1px solid var(--soft);padding:.15rem .5rem}
+  button{background:var(--act);color:var(--paper);border-color:var(--act);cursor:pointer}:focus-visible{outline:2px solid var(--act);outline-offset:2px}`;
+
 function rows(party: string, submissions: readonly Submission[]): string {
-  if (submissions.length === 0) return '<tr><td colspan="6">Nothing yet.</td></tr>';
+  if (submissions.length === 0)
+    return '<tr><td colspan="6" class="empty">Nothing has been sent here yet. What Zakat releases arrives within seconds.</td></tr>';
   return [...submissions]
     .reverse()
     .slice(0, 40)
@@ -27,7 +49,7 @@ function rows(party: string, submissions: readonly Submission[]): string {
         .map(([name, value]) => `${name} ${value}`)
         .join(', ');
       const link = `<a href="/console/file/${party}/${encodeURIComponent(row.reference)}">${escape(row.reference)}</a>`;
-      return `<tr><td>${link}</td><td>${escape(row.receivedOn)}</td><td>${escape(row.fileName)}</td><td>${escape(row.state)}</td><td>${escape([row.code, row.message].filter(Boolean).join(' '))}</td><td>${escape(notes)}</td></tr>`;
+      return `<tr><td>${link}</td><td>${escape(shortDay(row.receivedOn))}</td><td>${escape(row.fileName)}</td><td>${escape(row.state)}</td><td>${escape([row.code, row.message].filter(Boolean).join(' '))}</td><td>${escape(notes)}</td></tr>`;
     })
     .join('');
 }
@@ -41,11 +63,11 @@ export function consolePage(records: Records): string {
           `<option value="${mood}"${records.moods[party] === mood ? ' selected' : ''}>${label}</option>`,
       )
       .join('');
-    return `<section><h2>${title}</h2><form method="post" action="/console/mood"><input type="hidden" name="party" value="${party}"><label>It now <select name="mood">${options}</select></label> <button>Set</button></form>
-      <table><thead><tr><th>Reference</th><th>Received</th><th>File</th><th>State</th><th>Said</th><th>Noted</th></tr></thead><tbody>${rows(party, records[party])}</tbody></table></section>`;
+    return `<section><h2>${title}</h2><form method="post" action="/console/mood"><input type="hidden" name="party" value="${party}"><label>Behaves: <select name="mood">${options}</select></label> <button>Set</button></form>
+      <table><thead><tr><th>Reference</th><th>Received</th><th>File</th><th>Status</th><th>Answer</th><th>On record</th></tr></thead><tbody>${rows(party, records[party])}</tbody></table></section>`;
   }).join('');
-  return `<!doctype html><html lang="en"><meta charset="utf-8"><title>Outside world</title><style>body{font:15px/1.5 Georgia,serif;margin:2rem auto;max-width:72rem;padding:0 1rem;color:#222;background:#fbfaf6}h1{font-weight:400}
-    h2{font-weight:400;border-top:1px solid #999;padding-top:1rem}table{border-collapse:collapse;width:100%;font-size:13px;margin-top:.6rem}td,th{text-align:left;padding:.25rem .5rem;border-bottom:1px solid #ddd;vertical-align:top}button,select,input{font:inherit}</style>
-    <h1>The outside world</h1><p>Agencies and bank, with records of their own. Today is <b id="today">${records.today}</b>.</p>
-    <form method="post" action="/console/date"><label>Move the date forward to <input type="date" name="today" min="${records.today}" value="${records.today}" required></label> <button>Move</button></form>${sections}</html>`;
+  return `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Agencies and bank</title><style>${STYLE}</style>
+    <header><h1>Agencies and bank</h1><p>Today, for everybody: <b id="today" data-day="${records.today}">${sayDay(records.today)}</b></p></header>
+    <p class="lead">The bank, the IRS and the SSA as Zakat meets them: each reads what it is sent by its own rules, keeps its own records, and answers over the wire. Here the day moves forward, and each can be told to be slow, closed, or to refuse.</p>
+    <form method="post" action="/console/date" class="date"><label>Move the day forward to <input type="date" name="today" min="${records.today}" value="${records.today}" required></label> <button>Move</button></form>${sections}</html>`;
 }

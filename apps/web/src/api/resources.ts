@@ -20,6 +20,7 @@ export const ladderQuery = (asked: { readonly from?: string; readonly to?: strin
     queryKey: ['ladder', asked],
     queryFn: () => take(api.GET('/api/ladder', { params: { query: asked } })),
     placeholderData: keepPreviousData,
+    refetchInterval: ({ state }) => ((state.data?.waiting ?? 0) > 0 ? 1500 : false),
   });
 export const clientsQuery = (find: string) =>
   queryOptions({

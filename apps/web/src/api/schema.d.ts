@@ -2490,6 +2490,7 @@ export interface components {
             count: number;
             out: number;
             days: components["schemas"]["LadderDay"][];
+            waiting: number;
         };
         ClientRow: {
             /** Format: uuid */

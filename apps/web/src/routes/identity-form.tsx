@@ -28,11 +28,14 @@ export function IdentityForm({ fields, values, draftKey, isSaving, error, onSave
   const back = search.has('account') ? null : wayBack(search.get('back'));
   const [typed, setTyped, clear] = useDraft<Record<string, string>>(`identity.${draftKey}`, {});
   const [wasTried, setTried] = useState(false);
+  const [sent, setSent] = useState<Readonly<Record<string, string>> | null>(null);
   const of = (name: string): string => typed[name] ?? values[name] ?? '';
   const isDirty = fields.some((field) => of(field.name) !== (values[field.name] ?? ''));
   const errors: Record<string, string> = {};
   if (error instanceof Refused)
-    for (const detail of error.problem.problems) errors[detail.field] = `${detail.sentence} ${detail.fix}`;
+    for (const detail of error.problem.problems)
+      // What was said of a field leaves when it is changed.
+      if (sent?.[detail.field] === of(detail.field)) errors[detail.field] = `${detail.sentence} ${detail.fix}`;
   useEffect(() => {
     if (wanted) document.getElementById(`field-${wanted}`)?.focus();
   }, [wanted]);
@@ -40,7 +43,9 @@ export function IdentityForm({ fields, values, draftKey, isSaving, error, onSave
     event.preventDefault();
     setTried(true);
     if (fields.some((field) => lengthFault(field, of(field.name)))) return;
-    onSave(Object.fromEntries(fields.map((field) => [field.name, of(field.name)])), () => {
+    const given = Object.fromEntries(fields.map((field) => [field.name, of(field.name)]));
+    setSent(given);
+    onSave(given, () => {
       clear();
       if (back !== null) void navigate(back);
     });

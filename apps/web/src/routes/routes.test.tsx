@@ -35,6 +35,7 @@ const ladder = (
   count: rungs.length,
   out: rungs.reduce((sum, { amount }) => sum + (amount ?? 0), 0),
   days: [],
+  waiting: 0,
   ...more,
 });
 

@@ -1,4 +1,4 @@
-import { Inject, Injectable } from '@nestjs/common';
+import { Inject, Injectable, Logger, type OnApplicationShutdown } from '@nestjs/common';
 import type { LadderView, Rung } from '@zakat/contract/filings';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
@@ -8,8 +8,10 @@ import { toldApart } from '../clients/told-apart.js';
 import { Clock } from '../clock/clock.js';
 import { AgendaRungs, type KeptRung } from './agenda-rungs.js';
 
-/** Clients worked out again in one transaction: what is done is kept when the next ones take long. */
-const AT_ONCE = 50;
+const logger = new Logger('ladder');
+
+/** Clients worked out again in one transaction: about as many as a look can wait for. */
+const AT_ONCE = 25;
 const MOST_RUNGS = 5000;
 /** Six weeks. */
 const RUNWAY_DAYS = 42;
@@ -44,20 +46,49 @@ interface Row {
  * again only when something about the client has changed, which the database itself writes down.
  */
 @Injectable()
-export class LadderService {
+export class LadderService implements OnApplicationShutdown {
+  private readonly underWay = new Set<string>();
+  private isEnding = false;
+
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(AgendaRungs) private readonly agenda: AgendaRungs,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
+  /** Works out what changed, as far as one look can wait; what is left goes on behind it, and the view says how much. */
   async view(actor: Actor, asked: AskedRungs): Promise<LadderView> {
-    for (;;) {
-      const view = await this.database.run(actor, async (manager) =>
-        (await this.refresh(manager, actor)) === AT_ONCE ? null : this.read(manager, asked),
-      );
-      if (view) return view;
+    const view = await this.database.run(actor, async (manager) => {
+      const isAll = (await this.refresh(manager, actor)) < AT_ONCE;
+      return { ...(await this.read(manager, asked)), waiting: isAll ? 0 : await this.staleCount(manager) };
+    });
+    if (view.waiting > 0) void this.goOn(actor);
+    return view;
+  }
+
+  onApplicationShutdown(): void {
+    this.isEnding = true;
+  }
+
+  /** Works out the clients that are left, a few in a transaction; one at a time for each firm. */
+  private async goOn(actor: Actor): Promise<void> {
+    if (this.underWay.has(actor.firmId)) return;
+    this.underWay.add(actor.firmId);
+    try {
+      while (!this.isEnding && (await this.database.run(actor, (manager) => this.refresh(manager, actor))) === AT_ONCE);
+    } catch (error) {
+      // Nothing is lost: the next look goes on from where this ended.
+      if (!this.isEnding) logger.warn(`the ladder was not worked out to its end: ${String(error)}`);
+    } finally {
+      this.underWay.delete(actor.firmId);
     }
+  }
+
+  private async staleCount(manager: EntityManager): Promise<number> {
+    const rows = (await manager.query('SELECT count(DISTINCT client_id)::int AS count FROM agenda_stale')) as {
+      count: number;
+    }[];
+    return rows[0]?.count ?? 0;
   }
 
   /** Works out some of the clients that changed; answers with how many they were. */
@@ -92,7 +123,7 @@ export class LadderService {
     );
   }
 
-  private async read(manager: EntityManager, asked: AskedRungs): Promise<LadderView> {
+  private async read(manager: EntityManager, asked: AskedRungs): Promise<Omit<LadderView, 'waiting'>> {
     const today = await this.clock.today(manager);
     const days = [today, asked.from, asked.to];
     const rows = (await manager.query(

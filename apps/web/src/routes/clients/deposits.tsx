@@ -142,7 +142,9 @@ export function DepositsPage(): ReactNode {
         <Waiting query={deposits}>
           {(rows) =>
             rows.length === 0 ? (
-              <p className="empty">Nothing is owed.</p>
+              <p className="empty">
+                Nothing is owed. What posted payrolls owe stands here by agency, with its due date and its send-by.
+              </p>
             ) : (
               <table className="ruled">
                 <thead>
@@ -176,7 +178,9 @@ export function DepositsPage(): ReactNode {
         <Waiting query={remittances}>
           {(rows) =>
             rows.length === 0 ? (
-              <p className="empty">None yet.</p>
+              <p className="empty">
+                No tax payment yet. One that is scheduled from what is owed stands here until it is settled.
+              </p>
             ) : (
               <table className="ruled">
                 <thead>

@@ -57,7 +57,9 @@ export function LedgerPage(): ReactNode {
         <Waiting query={ledger}>
           {(rows) =>
             rows.length === 0 ? (
-              <p className="empty">No entries.</p>
+              <p className="empty">
+                No entries in this period. A posted payroll writes one line for each employee and tax.
+              </p>
             ) : (
               <div className="scroll">
                 <table className="ruled">

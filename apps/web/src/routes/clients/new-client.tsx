@@ -93,6 +93,7 @@ export function NewClientPage(): ReactNode {
   const { data: clients } = useQuery(clientsQuery(''));
   const [draft, setDraft, clear, isKept] = useDraft<Draft>('new-client', BLANK);
   const [tries, setTries] = useState(0);
+  const [sent, setSent] = useState<Readonly<Record<string, string>> | null>(null);
   const form = useRef<HTMLFormElement>(null);
   const create = useCreateClient();
   const navigate = useNavigate();
@@ -109,12 +110,15 @@ export function NewClientPage(): ReactNode {
     ...(hasSchedule ? factErrors('schedule', schedule) : {}),
   };
   const errors: Record<string, string> = tries > 0 ? { ...own } : {};
-  for (const detail of create.error?.problem.problems ?? []) errors[detail.field] = `${detail.sentence} ${detail.fix}`;
+  for (const detail of create.error?.problem.problems ?? [])
+    // What was said of a field leaves when it is changed.
+    if (sent?.[detail.field] === identity[detail.field]) errors[detail.field] = `${detail.sentence} ${detail.fix}`;
   const save = (event: FormEvent): void => {
     event.preventDefault();
     setTries(tries + 1);
     if (Object.keys(own).length > 0 || today === '') return;
     if (CLIENT_FIELDS.some((field) => lengthFault(field, text(field.name)))) return;
+    setSent(identity);
     const { key = '', einAgain = '', ...who } = identity;
     const from = YEAR_START(today);
     create.mutate(

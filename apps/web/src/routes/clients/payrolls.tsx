@@ -89,7 +89,9 @@ export function PayrollsPage(): ReactNode {
         <Waiting query={payrolls}>
           {(rows) =>
             rows.length === 0 ? (
-              <p className="empty">None yet.</p>
+              <p className="empty">
+                No payroll yet. The first is started above; each stands here with its check date and status.
+              </p>
             ) : (
               <table className="ruled">
                 <thead>

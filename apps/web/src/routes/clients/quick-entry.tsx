@@ -65,16 +65,20 @@ export function QuickEntry({
   const { data: session } = useQuery(sessionQuery);
   const [draft, setDraft, clear] = useDraft<Draft>(`quick.${client.id}`, BLANK);
   const [taken, setTaken] = useState<{ id: string; name: string; warnings: Schemas['ProblemDetail'][] } | null>(null);
+  const [sent, setSent] = useState<Draft | null>(null);
   const create = useCreateEmployee(client.id);
   const first = useRef<HTMLInputElement>(null);
   const digits = draft.ssn.replace(/[\s-]/g, '');
   const ssnIssue = digits.length >= 9 && !isAppliedFor(draft.ssn) ? checkSsn(digits, 'ssn')[0] : undefined;
   const errorOf = (field: string): string | undefined => {
+    // What was said of a field leaves when it is changed.
+    if (sent?.[field as keyof Draft] !== draft[field as keyof Draft]) return undefined;
     const found = create.error?.problem.problems.find((detail) => detail.field === field);
     return found ? `${found.sentence} ${found.fix}` : undefined;
   };
   const save = (event: FormEvent): void => {
     event.preventDefault();
+    setSent(draft);
     const { hiredOn, bornOn, kind, state, ...rest } = draft;
     const home = state === '' ? client.state : state;
     create.mutate(

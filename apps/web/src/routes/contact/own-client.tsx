@@ -52,7 +52,8 @@ function Question({ question }: { readonly question: Asked }): ReactNode {
 }
 
 function Done({ done }: { readonly done: readonly Schemas['DoneForClient'][] }): ReactNode {
-  if (done.length === 0) return <p className="empty">Nothing yet.</p>;
+  if (done.length === 0)
+    return <p className="empty">Nothing yet. Deposits and returns stand here once they have left.</p>;
   return (
     <table className="ruled">
       <thead>

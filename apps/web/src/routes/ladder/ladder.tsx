@@ -82,8 +82,17 @@ export function LadderPage(): ReactNode {
                 </button>
               </p>
             )}
+            {all.waiting > 0 && (
+              <p className="note" role="status">
+                {all.waiting === 1 ? 'One client is' : `${all.waiting} clients are`} still being worked out; what they
+                owe comes to the ladder in a moment.
+              </p>
+            )}
             {rungs.length === 0 ? (
-              <p className="empty">Nothing waits{range ? ' in these days' : ''}.</p>
+              <p className="empty">
+                Nothing waits{range ? ' in these days' : ''}. Payrolls, deposits and returns of every client stand here
+                by the last safe moment to act on them.
+              </p>
             ) : (
               <table className="ruled ladder">
                 <thead>

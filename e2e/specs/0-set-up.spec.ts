@@ -73,7 +73,7 @@ test.describe.serial('a client is taken on', () => {
       await type(page, text);
     await page.getByLabel('Entity').selectOption('corporation');
     await page.getByLabel('Federal form').selectOption('941');
-    await page.getByLabel('Paid', { exact: true }).selectOption('biweekly');
+    await page.getByLabel('Pay frequency').selectOption('biweekly');
     await page.getByLabel('Period end date').fill('2026-10-24');
     await page.getByLabel('Pay lag, days').fill('6');
     await page.keyboard.press('Enter');

@@ -25,6 +25,11 @@ const sayDay = (day: string): string =>
   formatted(day, { weekday: 'short', month: 'short', day: 'numeric', year: 'numeric' });
 const shortDay = (day: string): string => formatted(day, { month: '2-digit', day: '2-digit', year: 'numeric' });
 
+/** `entryReturns` as `entry returns`. */
+const words = (name: string): string => name.replace(/([a-z])([A-Z])/g, '$1 $2').toLowerCase();
+const money = (name: string, value: string): string =>
+  name === 'total' && /^\d+\.\d{2}$/.test(value) ? value.replace(/\B(?=(\d{3})+(?!\d)\.)/g, ',') : value;
+
 const STYLE = `
   :root{--paper:#f7f3ea;--deep:#efe9db;--ink:#1d1b17;--soft:#5d574b;--rule:#cfc6b3;--act:#17525e}
   @media (prefers-color-scheme:dark){:root{--paper:#1b1c1a;--deep:#242521;--ink:#ece6d8;--soft:#b3ab9a;--rule:#4a483f;--act:#86c5cf}}
@@ -46,7 +51,8 @@ function rows(party: string, submissions: readonly Submission[]): string {
     .map((row) => {
       const notes = Object.entries(row.notes)
         .filter(([name]) => !['verdict', 'code', 'field', 'message'].includes(name))
-        .map(([name, value]) => `${name} ${value}`)
+        .filter(([, value]) => value !== '' && value !== '[]')
+        .map(([name, value]) => `${words(name)} ${money(name, shortDay(value))}`)
         .join(', ');
       const link = `<a href="/console/file/${party}/${encodeURIComponent(row.reference)}">${escape(row.reference)}</a>`;
       return `<tr><td>${link}</td><td>${escape(shortDay(row.receivedOn))}</td><td>${escape(row.fileName)}</td><td>${escape(row.state)}</td><td>${escape([row.code, row.message].filter(Boolean).join(' '))}</td><td>${escape(notes)}</td></tr>`;

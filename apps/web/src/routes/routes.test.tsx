@@ -101,7 +101,7 @@ describe('the ladder', () => {
   it('an empty one is said plainly, an error can be tried again', async () => {
     serve({ 'GET /api/session': { body: session }, 'GET /api/ladder': { body: ladder([]) } });
     open('/', <Route path="/" element={<LadderPage />} />);
-    expect(await screen.findByText('Nothing waits.')).toBeTruthy();
+    expect(await screen.findByText(/^Nothing waits\./)).toBeTruthy();
     cleanup();
     serve({ 'GET /api/session': { body: session } });
     open('/', <Route path="/" element={<LadderPage />} />);

@@ -132,7 +132,7 @@ const SCHEDULE: FactKind = {
   fields: [
     {
       name: 'frequency',
-      label: 'Paid',
+      label: 'Pay frequency',
       kind: 'choice',
       isRequired: true,
       choices: PAY_FREQUENCIES.filter((one) => one !== 'miscellaneous').map((one) => [one, one] as const),

@@ -20,7 +20,7 @@ const PAY: FactKind = {
   fields: [
     {
       name: 'basis',
-      label: 'Paid',
+      label: 'Pay type',
       kind: 'choice',
       isRequired: true,
       choices: [

@@ -89,9 +89,12 @@ const formName = (code: string): string => (FORM_NAMES as Readonly<Record<string
 
 const IDS = /^[0-9a-f]{8}-[0-9a-f-]{27}$/;
 /** Whole cents; every other whole number is a count. */
-const AMOUNTS: ReadonlySet<string> = new Set(['amount', 'gross', 'net', 'total', 'balance']);
+const AMOUNTS: ReadonlySet<string> = new Set(['amount', 'gross', 'net', 'total', 'balance', 'employerTaxes']);
 /** Said by the act or the subject already. */
 const SAID: ReadonlySet<string> = new Set(['clientId', 'importId', 'version']);
+/** Acts whose subject says all there is to say. */
+const COMPLETE: ReadonlySet<string> = new Set(['filing.create']);
+const OWN_LABELS: Readonly<Record<string, string>> = { chaseOn: 'follow up on', people: 'employees' };
 
 function valueWords(name: string, value: unknown): string {
   if (value === null || value === '') return 'none';
@@ -116,7 +119,7 @@ const isChange = (value: unknown): value is { from: unknown; to: unknown } =>
 /** `the street from 12 Pier Road to 14 Pier Road`, `people 600`; blank for what says nothing to a reader. */
 function partWords(name: string, value: unknown): string {
   if (SAID.has(name)) return '';
-  const label = fieldLabel(name).replace(/^The /, '');
+  const label = OWN_LABELS[name] ?? fieldLabel(name).replace(/^The /, '');
   if (isChange(value)) return `${label} from ${valueWords(name, value.from)} to ${valueWords(name, value.to)}`;
   const words = valueWords(name, value);
   return words === '' ? '' : `${label} ${words}`;
@@ -183,7 +186,7 @@ export function auditWords(entry: AuditWords): string {
   const said = named?.replace('{subject}', what) ?? `${DONE[act] ?? act} ${what}`;
   // A step of a state machine says from which status to which; the act says that already.
   const isStep = named === undefined && typeof detail['from'] === 'string' && typeof detail['to'] === 'string';
-  const rest = Object.entries(detail)
+  const rest = Object.entries(COMPLETE.has(action) ? {} : detail)
     .filter(([name]) => !(isStep && (name === 'from' || name === 'to')))
     .map(([name, value]) => partWords(name, value))
     .filter((part) => part !== '');

@@ -5,6 +5,7 @@ import { peopleFilesQuery, useUploadPeople } from '../../api/set-up.js';
 import { FileChoice } from '../../kit/file-choice.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
+import { shortMoment } from '../../kit/day.js';
 
 /** People from a file: choose it here, or go back to one. */
 export function PeopleFiles({ clientId }: { readonly clientId: string }): ReactNode {
@@ -42,7 +43,7 @@ export function PeopleFiles({ clientId }: { readonly clientId: string }): ReactN
                 </td>
                 <td className="num">{file.people === 0 ? '' : `${file.people} people`}</td>
                 <td>{file.by}</td>
-                <td className="soft">{file.at.slice(0, 16).replace('T', ' ')}</td>
+                <td className="soft">{shortMoment(file.at)}</td>
               </tr>
             ))}
           </tbody>

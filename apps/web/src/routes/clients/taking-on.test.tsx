@@ -50,7 +50,7 @@ describe('taking on a client', () => {
     await show({ [CREATE]: { status: 201, body: { id: 'c9' } } });
     type(/^Legal name/, 'Low Tide Clinic');
     type('Copy setup from', 'c7');
-    type(/^Paid/, 'weekly');
+    type('Pay frequency', 'weekly');
     type('Period end date', '2026-10-17');
     take();
     await waitFor(() => expect(posted()).toHaveLength(1));
@@ -62,7 +62,7 @@ describe('taking on a client', () => {
   it('says what is wrong with a schedule at its field, and asks the server nothing', async () => {
     await show();
     type(/^Legal name/, 'Low Tide Clinic');
-    type(/^Paid/, 'weekly');
+    type('Pay frequency', 'weekly');
     take();
     expect((await screen.findAllByText(/is missing/, AT_FIELD)).length).toBeGreaterThan(0);
     expect(posted()).toEqual([]);

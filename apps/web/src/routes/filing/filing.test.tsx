@@ -180,7 +180,7 @@ describe('a return', () => {
       { 'POST /api/filings/f1/reopen': { body: filing() } },
     );
     const row = within((await screen.findByText('R-12')).closest('tr') as HTMLElement);
-    expect([row.getByText('2026-10-20 09:30'), row.getByText('EIN and name differ.')]).toHaveLength(2);
+    expect([row.getByText('10/20/2026 9:30 AM'), row.getByText('EIN and name differ.')]).toHaveLength(2);
     expect(screen.getByRole('link', { name: 'the file as it was sent' }).getAttribute('href')).toBe(
       '/api/filings/f1/file',
     );

@@ -14,6 +14,7 @@ import { ReturnLines } from './return-lines.js';
 import { Signature } from './signature.js';
 import { WageStatements } from './wage-statements.js';
 import { Day, sayDay } from '../../kit/day.js';
+import { shortMoment } from '../../kit/day.js';
 
 type Filing = Schemas['FilingView'];
 
@@ -72,14 +73,14 @@ function Events({ filing }: { readonly filing: Filing }): ReactNode {
   if (filing.events.length === 0) return null;
   return (
     <section className="section">
-      <h2>In process</h2>
+      <h2>Status history</h2>
       <table className="ruled">
         <tbody>
           {filing.events.map((event, index) => {
             const to = event.field ? correctionPath(event.field, filing.clientId, `/filings/${filing.id}`) : null;
             return (
               <tr key={index}>
-                <td>{event.at.slice(0, 16).replace('T', ' ')}</td>
+                <td>{shortMoment(event.at)}</td>
                 <td>attempt {event.attempt}</td>
                 <td>{event.stage.endsWith('file-identifier') ? 'identifier' : <Status word={event.stage} />}</td>
                 <td>{event.code ?? ''}</td>

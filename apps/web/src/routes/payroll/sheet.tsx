@@ -86,7 +86,7 @@ const HEADINGS: Readonly<Record<string, string>> = {
 };
 const ALWAYS = ['rate', 'regular', 'overtime'];
 /** Widths in pixels. What does not fit beside the taxes and the net waits under "every column". */
-const WIDTHS = { name: 152, isPaid: 46, line: 130, value: 69, also: 150, computed: 74, net: 84 };
+const WIDTHS = { name: 138, isPaid: 46, line: 112, value: 69, also: 150, computed: 70, net: 80 };
 /** Which value columns stay when there is room for few. */
 const FIRST_TO_STAY = ['regular', 'overtime', 'salary', 'rate', 'bonus'];
 

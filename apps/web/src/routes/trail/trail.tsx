@@ -5,15 +5,11 @@ import { Link, useSearchParams } from 'react-router';
 import { clientsQuery, trailQuery } from '../../api/resources.js';
 import { verificationQuery } from '../../api/set-up.js';
 import { DateField } from '../../kit/date-field.js';
-import { sayDay } from '../../kit/day.js';
+import { sayDay, timeOf } from '../../kit/day.js';
 import { Waiting } from '../../kit/waiting.js';
 
 const FILTERS = ['client', 'employee', 'user', 'about', 'from', 'to', 'before'] as const;
 const words = (about: string): string => about.charAt(0).toUpperCase() + about.slice(1).replaceAll('-', ' ');
-const timeOf = (at: string): string => {
-  const [hours = 0, minutes = 0] = at.slice(11, 16).split(':').map(Number);
-  return `${hours % 12 === 0 ? 12 : hours % 12}:${String(minutes).padStart(2, '0')} ${hours < 12 ? 'AM' : 'PM'}`;
-};
 
 /** Who did what, newest first, a day at a time; each entry is chained to the one before. */
 export function TrailPage(): ReactNode {

@@ -1,3 +1,4 @@
+import { makeDate, monthOf, showDate, yearOf } from '../../calendar/local-date.js';
 import type { LocalDate } from '../../calendar/local-date.js';
 import { monthOfQuarter } from '../../calendar/quarter.js';
 import { isPayment, type LedgerEntry } from '../../ledger/entry.js';
@@ -87,9 +88,12 @@ export function form941(input: FilingInput): Form941 {
   const demanded = input.entered['demandedTips'] ?? ZERO;
   const research = input.entered['researchCredit'] ?? ZERO;
 
-  sheet.count('1', `Employees paid for the pay period including ${input.period.end.slice(0, 7)}-12`, input.headcount, [
-    { label: 'Paychecks of the pay period', value: String(input.headcount) },
-  ]);
+  sheet.count(
+    '1',
+    `Employees paid for the pay period including ${showDate(makeDate(yearOf(input.period.end), monthOf(input.period.end), 12))}`,
+    input.headcount,
+    [{ label: 'Paychecks of the pay period', value: String(input.headcount) }],
+  );
   sheet.fromLedger('2', 'Wages, tips, and other compensation', ['US-FIT'], 'subject');
   sheet.fromLedger('3', 'Federal income tax withheld', ['US-FIT'], 'amount');
   const oasdiWages = sheet.total(['US-OASDI-EE'], 'wages');

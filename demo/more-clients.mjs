@@ -48,7 +48,7 @@ const account = (agency, accountNumber, unemploymentRate = null, more = {}) => (
 });
 const applied = (agency, rate = null) => account(agency, '', rate, { isApplied: true });
 const irs = (ein) => account('IRS', ein);
-const bank = (label, account) => ({ label, bankName: 'Harbour Mutual', routing: '000000123', account });
+const bank = (label, account) => ({ label, bankName: 'Harbor Mutual', routing: '000000123', account });
 const client = (key, legalName, tradeName, ein, address, signer, more = {}) => {
   const [street, city, state, zip] = address;
   const [signerName, signerTitle] = signer;
@@ -180,6 +180,86 @@ export const DEFAULTS = [
 
 const SLIP = ['12 Slip Row', 'Alder Reach', 'CA', '93999'];
 const MILL = ['4 Mill Race', 'Fernhollow', 'PA', '15299'];
+
+const FIRST = [
+  'Ada',
+  'Bram',
+  'Clio',
+  'Dov',
+  'Esme',
+  'Finn',
+  'Greta',
+  'Hugo',
+  'Iris',
+  'Jory',
+  'Kit',
+  'Lena',
+  'Milo',
+  'Nell',
+  'Otto',
+  'Petra',
+  'Quinn',
+  'Rhea',
+  'Silas',
+  'Thea',
+  'Uma',
+  'Viggo',
+  'Willa',
+  'Xenia',
+  'Yara',
+];
+const LAST = [
+  'Ashdown',
+  'Brine',
+  'Cutter',
+  'Dinghy',
+  'Eddy',
+  'Fathom',
+  'Galley',
+  'Hawser',
+  'Inlet',
+  'Jetty',
+  'Keel',
+  'Ledge',
+  'Mooring',
+  'Neap',
+  'Offing',
+  'Pontoon',
+  'Quay',
+  'Rudder',
+  'Shoal',
+  'Tiller',
+  'Undertow',
+  'Vane',
+  'Wharf',
+  'Yawl',
+];
+
+/** The people of a client as its own spreadsheet has them, by made-up names. */
+const staffFile = ({ count, from, serial, street, place: [city, state, zip], rate, departments, hours = '40' }) =>
+  [
+    'Emp #,Last name,First name,SSN,Street,City,State,ZIP,Hire date,Date of birth,Hourly rate,Usual hours a period,W-4 filing status,Department,Work state,Resident state',
+    ...Array.from({ length: count }, (_, index) =>
+      [
+        from + index,
+        LAST[index % LAST.length],
+        FIRST[(Math.floor(index / LAST.length) + index * 5 * (count < 600)) % FIRST.length],
+        `89946${String(serial + index)}`,
+        `${10 + index} ${street}`,
+        city,
+        state,
+        zip,
+        `0${1 + (index % 9)}/15/20${20 + (index % 6)}`,
+        `05/${String(1 + (index % 28)).padStart(2, '0')}/19${65 + (index % 35)}`,
+        `${rate + (index % 12)}.50`,
+        hours,
+        index % 3 === 0 ? 'Married filing jointly' : 'Single',
+        departments[index % departments.length],
+        state,
+        state,
+      ].join(','),
+    ),
+  ].join('\n');
 
 export const MORE_CLIENTS = [
   {
@@ -436,6 +516,16 @@ export const MORE_CLIENTS = [
       account('NY-WCB', 'DB-884401', null, { depositFrequency: 'quarterly' }),
     ],
     bank: bank('Orchard', '5500012406'),
+    file: staffFile({
+      count: 34,
+      from: 201,
+      serial: 2000,
+      street: 'Windfall Road',
+      place: ['Saltmarsh', 'NY', '13999'],
+      rate: 17,
+      departments: ['Picking', 'Press', 'Stand'],
+      hours: '32',
+    }),
     people: [
       person(
         1,
@@ -499,7 +589,7 @@ export const MORE_CLIENTS = [
   {
     client: client(
       'INN',
-      'Harbour Light Inn Inc',
+      'Harbor Light Inn Inc',
       'The Inn',
       '91-1234560',
       ['1 Beacon Point', 'Saltmarsh', 'NY', '13999'],
@@ -515,6 +605,16 @@ export const MORE_CLIENTS = [
       account('NY-WCB', 'DB-884403', null, { depositFrequency: 'quarterly' }),
     ],
     bank: bank('Inn', '5500012408'),
+    file: staffFile({
+      count: 24,
+      from: 201,
+      serial: 3000,
+      street: 'Beacon Row',
+      place: ['Saltmarsh', 'NY', '13999'],
+      rate: 18,
+      departments: ['Rooms', 'Desk', 'Grounds'],
+      hours: '72',
+    }),
     people: [
       person(
         1,
@@ -534,7 +634,7 @@ export const MORE_CLIENTS = [
     // The kitchen is run and paid apart from the inn; both are one employer to the tax agencies.
     client: client(
       'KITCHEN',
-      'Harbour Light Inn Inc',
+      'Harbor Light Inn Inc',
       'The Kitchen',
       '91-1234560',
       ['1 Beacon Point', 'Saltmarsh', 'NY', '13999'],
@@ -550,6 +650,16 @@ export const MORE_CLIENTS = [
       account('NY-WCB', 'DB-884403', null, { depositFrequency: 'quarterly' }),
     ],
     bank: bank('Kitchen', '5500012409'),
+    file: staffFile({
+      count: 18,
+      from: 301,
+      serial: 4000,
+      street: 'Galley Lane',
+      place: ['Saltmarsh', 'NY', '13999'],
+      rate: 19,
+      departments: ['Line', 'Pastry', 'Dish'],
+      hours: '36',
+    }),
     people: [
       person(
         1,
@@ -589,6 +699,16 @@ export const MORE_CLIENTS = [
     ),
     accounts: [irs('92-1234561'), account('TX-TWC', '99-004322-0', '2.7')],
     bank: bank('Shop', '5500012410'),
+    file: staffFile({
+      count: 9,
+      from: 201,
+      serial: 5000,
+      street: 'Rope Walk',
+      place: ['Port Verity', 'TX', '77999'],
+      rate: 17,
+      departments: ['Counter', 'Loft'],
+      hours: '76',
+    }),
     people: [
       person(
         1,
@@ -604,60 +724,6 @@ export const MORE_CLIENTS = [
       ),
     ],
   },
-];
-
-const FIRST = [
-  'Ada',
-  'Bram',
-  'Clio',
-  'Dov',
-  'Esme',
-  'Finn',
-  'Greta',
-  'Hugo',
-  'Iris',
-  'Jory',
-  'Kit',
-  'Lena',
-  'Milo',
-  'Nell',
-  'Otto',
-  'Petra',
-  'Quinn',
-  'Rhea',
-  'Silas',
-  'Thea',
-  'Uma',
-  'Viggo',
-  'Willa',
-  'Xenia',
-  'Yara',
-];
-const LAST = [
-  'Ashdown',
-  'Brine',
-  'Cutter',
-  'Dinghy',
-  'Eddy',
-  'Fathom',
-  'Galley',
-  'Hawser',
-  'Inlet',
-  'Jetty',
-  'Keel',
-  'Ledge',
-  'Mooring',
-  'Neap',
-  'Offing',
-  'Pontoon',
-  'Quay',
-  'Rudder',
-  'Shoal',
-  'Tiller',
-  'Undertow',
-  'Vane',
-  'Wharf',
-  'Yawl',
 ];
 
 /** The employer with six hundred people: its people come from one file. */
@@ -676,27 +742,13 @@ export const LARGE = {
   accounts: [irs('93-1234562'), account('TX-TWC', '99-004323-0', '4.4')],
   bank: bank('Cannery', '5500012411'),
   people: [],
-  file: [
-    'Number,Last name,First name,SSN,Street,City,State,ZIP,Hired,Born,Hourly rate,Usual hours a period,W-4 filing status,Department,Works in,Lives in',
-    ...Array.from({ length: 600 }, (_, index) =>
-      [
-        1001 + index,
-        LAST[index % LAST.length],
-        FIRST[Math.floor(index / LAST.length) % FIRST.length],
-        `89946${String(1000 + index)}`,
-        `${10 + index} Brine Street`,
-        'Port Verity',
-        'TX',
-        '77999',
-        `20${20 + (index % 6)}-0${1 + (index % 9)}-15`,
-        `19${65 + (index % 35)}-05-${String(1 + (index % 28)).padStart(2, '0')}`,
-        `${16 + (index % 12)}.50`,
-        '40',
-        index % 3 === 0 ? 'Married filing jointly' : 'Single',
-        ['Packing', 'Dock', 'Cold store', 'Office'][index % 4],
-        'TX',
-        'TX',
-      ].join(','),
-    ),
-  ].join('\n'),
+  file: staffFile({
+    count: 600,
+    from: 1001,
+    serial: 1000,
+    street: 'Brine Street',
+    place: ['Port Verity', 'TX', '77999'],
+    rate: 16,
+    departments: ['Packing', 'Dock', 'Cold store', 'Office'],
+  }),
 };

@@ -1,4 +1,4 @@
-/** The demo: a payroll firm in an invented harbour town. Every person, firm and number is made up. */
+/** The demo: a payroll firm in an invented harbor town. Every person, firm and number is made up. */
 
 const address = (street, city, state, zip) => ({ street, city, state, zip });
 const w4 = (fields) => ({
@@ -42,7 +42,7 @@ export const CLIENTS = [
         fact('employer', { kind: 'business', entity: 'corporation', formFamily: '941' }),
         fact('schedule', { frequency: 'biweekly', periodEnd: '2026-01-03', daysToCheck: 6, whenClosed: 'before' }),
         fact('department', { name: 'Ferry refit', sort: 'job' }, '2026-01-02'),
-        fact('department', { name: 'Harbour launch', sort: 'job' }, '2026-01-02'),
+        fact('department', { name: 'Harbor launch', sort: 'job' }, '2026-01-02'),
         fact('checks', { nextNumber: 3107, layout: 'top' }, '2026-01-02'),
         fact(
           'note',
@@ -71,7 +71,7 @@ export const CLIENTS = [
         depositFrequency: 'quarterly',
       },
     ],
-    bank: { label: 'Operating', bankName: 'Harbour Mutual', routing: '000000123', account: '5500012345' },
+    bank: { label: 'Operating', bankName: 'Harbor Mutual', routing: '000000123', account: '5500012345' },
     firstPeriod: { periodStart: '2025-12-21', periodEnd: '2026-01-03', checkDate: '2026-01-09' },
     lastCheckDate: '2026-10-16',
     people: [
@@ -120,7 +120,7 @@ export const CLIENTS = [
             {
               lines: [
                 { job: 'Ferry refit', percent: '60' },
-                { job: 'Harbour launch', percent: '40' },
+                { job: 'Harbor launch', percent: '40' },
               ],
             },
             '2026-07-01',

@@ -60,7 +60,7 @@ test('hours typed with a job are booked to it, beside the shares of a salary', a
   // 20 hours at 31.40 and 60 percent of 2,750.00; the other 40 percent; and 60 hours that belong to no job.
   const rows = preparer.getByRole('heading', { name: 'By job' }).locator('..').getByRole('row');
   await expect(rows.filter({ hasText: 'Ferry refit' })).toContainText('2,278.00');
-  await expect(rows.filter({ hasText: 'Harbour launch' })).toContainText('1,100.00');
+  await expect(rows.filter({ hasText: 'Harbor launch' })).toContainText('1,100.00');
   await expect(rows.filter({ hasText: 'no job' })).toContainText('1,884.00');
   await expect(preparer.getByRole('row', { name: /Gross pay, Ferry refit/ })).toContainText('2,278.00');
   await preparer.getByRole('button', { name: 'reopen for changes' }).click();

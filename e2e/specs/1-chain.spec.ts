@@ -99,9 +99,9 @@ test('what was typed is there after a reload; a line that cannot be read is said
 });
 
 test('two people cannot both change a payroll: the second one is told, and nothing is lost', async () => {
+  await expect(preparer.getByText('Saved', { exact: true })).toBeVisible();
   await reviewer.goto(preparer.url());
   await expect(cell(reviewer, 'Sprague', 'gross')).toHaveText('2,771.05');
-  await expect(preparer.getByText('Saved', { exact: true })).toBeVisible();
   await preparer.getByRole('button', { name: 'Review' }).click();
   await expect(statusOf(preparer)).toHaveText('reviewed');
   await cell(reviewer, 'Sprague', 'overtime').click();

@@ -14,7 +14,7 @@ const sheet: CheckSheet = {
   layout: 'top',
   isSample: false,
   client: { name: 'Saltmarsh Boatyard Inc', street: '3 Slipway', place: 'Saltmarsh, NY 13999' },
-  bankName: 'Harbour Mutual',
+  bankName: 'Harbor Mutual',
   number: '1042',
   checkDate: '2026-10-30',
   period: '2026-10-11 to 2026-10-24',

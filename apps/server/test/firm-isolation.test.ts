@@ -21,7 +21,7 @@ afterAll(() => stack.stop(), 30_000);
 describe('another firm', () => {
   it('sees no client, and none of its pages', async () => {
     expect((await birch('GET', '/clients')).body).toEqual({ rows: [], total: 0 });
-    expect((await birch('GET', '/ladder')).body).toEqual({ rungs: [], count: 0, out: 0, days: [] });
+    expect((await birch('GET', '/ladder')).body).toEqual({ rungs: [], count: 0, out: 0, days: [], waiting: 0 });
     const paths = [
       `/clients/${client.id}`,
       `/clients/${client.id}/employees`,

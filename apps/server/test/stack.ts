@@ -293,7 +293,7 @@ export async function takeOn(
     });
   const bank = await preparer('POST', `/clients/${id}/bank-accounts`, {
     label: 'Operating',
-    bankName: 'Harbour Mutual',
+    bankName: 'Harbor Mutual',
     routing: '000000123',
     account: '5500012345',
   });

@@ -70,14 +70,14 @@ describe('a small form', () => {
   it('shows what was refused, and keeps what was typed', () => {
     const nothing = (): void => undefined;
     const { rerender } = show(form(nothing, nothing));
-    fireEvent.change(screen.getByLabelText('Bank'), { target: { value: 'Harbour' } });
+    fireEvent.change(screen.getByLabelText('Bank'), { target: { value: 'Harbor' } });
     rerender(
       <MantineProvider env="test">
         <MemoryRouter>{form(nothing, nothing, new Error('The server is not there.'))}</MemoryRouter>
       </MantineProvider>,
     );
     expect(screen.getByRole('alert').textContent).toBe('The server is not there.');
-    expect((screen.getByLabelText('Bank') as HTMLInputElement).value).toBe('Harbour');
+    expect((screen.getByLabelText('Bank') as HTMLInputElement).value).toBe('Harbor');
   });
 });
 

@@ -26,7 +26,7 @@ export const ofClient = {
   version: 1,
   facts: [],
   taxAccounts: [],
-  bankAccounts: [{ id: 'b1', label: 'Operating', bankName: 'Harbour', routing: '000000123', accountTail: '2345' }],
+  bankAccounts: [{ id: 'b1', label: 'Operating', bankName: 'Harbor', routing: '000000123', accountTail: '2345' }],
 };
 
 /** A page of a client, inside the frame that says which one it is. */

@@ -149,7 +149,7 @@ describe('the file of direct deposits', () => {
   const file = (more: Partial<DirectDepositFile> = {}): DirectDepositFile => ({
     kind: 'pay',
     bankRouting: '000000123',
-    bankName: 'Harbour Mutual',
+    bankName: 'Harbor Mutual',
     originName: 'Breakwater Payroll Services',
     companyId: '1471234561',
     companyName: 'Gannet & Sons Boatyard Inc',

@@ -84,7 +84,7 @@ describe('the writer refuses', () => {
 
 const payment = (): TaxPaymentFile => ({
   bankRouting: '000000123',
-  bankName: 'Harbour Mutual',
+  bankName: 'Harbor Mutual',
   originName: 'Breakwater Payroll Services',
   companyId: '1471234561',
   companyName: 'Gannet & Sons Boatyard Inc',

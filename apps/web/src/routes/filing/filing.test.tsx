@@ -278,7 +278,7 @@ describe('what only the return knows', () => {
         'GET /api/clients/c1': {
           body: {
             ...ofClient,
-            bankAccounts: [{ id: 'b1', label: 'Operating', bankName: 'Harbour', routing: '1', accountTail: '2345' }],
+            bankAccounts: [{ id: 'b1', label: 'Operating', bankName: 'Harbor', routing: '1', accountTail: '2345' }],
           },
         },
         'POST /api/filings/f1/sign': { body: filing({ status: 'checked', signedBy: 'Tobias Renn' }) },

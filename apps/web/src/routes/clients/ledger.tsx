@@ -68,7 +68,7 @@ export function LedgerPage(): ReactNode {
                       <th scope="col">Liability date</th>
                       <th scope="col">Counts from</th>
                       <th scope="col">Tax</th>
-                      <th scope="col">Person</th>
+                      <th scope="col">Employee</th>
                       <th scope="col">Caused by</th>
                       <th scope="col" className="num">
                         Wages

@@ -49,7 +49,7 @@ export function WageStatements({
         <table className="ruled many">
           <thead>
             <tr>
-              <th scope="col">Person</th>
+              <th scope="col">Employee</th>
               <th scope="col">SSN</th>
               {boxes.map(([key, label]) => (
                 <th key={key} scope="col" className="num">

@@ -16,7 +16,7 @@ function People({ pay, isPencil }: { readonly pay: Pay; readonly isPencil: boole
     <table className="ruled">
       <thead>
         <tr>
-          <th scope="col">Person</th>
+          <th scope="col">Employee</th>
           <th scope="col">Paid to</th>
           <th scope="col" className="num">
             Account

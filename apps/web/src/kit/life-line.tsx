@@ -15,6 +15,22 @@ interface Props {
   readonly onPick: (day: string) => void;
 }
 const WIDTH = 1000;
+/** Of the drawing's units: a letter of a label, and a line of them. */
+const LETTER = 6.6;
+const LINE = 14;
+/** Labels end at their mark where they would leave the drawing. */
+const TURNS = WIDTH - 190;
+
+/** The line on which each label stands, from the left: the first where it touches none before it. */
+export function linesOf(labels: readonly { readonly from: number; readonly to: number }[]): number[] {
+  const ends: number[] = [];
+  return labels.map(({ from, to }) => {
+    const free = ends.findIndex((end) => end + LETTER <= from);
+    const line = free < 0 ? ends.length : free;
+    ends[line] = to;
+    return line;
+  });
+}
 
 /** A record's history as one line of dated changes; picking a date shows that day. */
 export function LifeLine({ marks, on, onPick }: Props): ReactNode {
@@ -25,16 +41,28 @@ export function LifeLine({ marks, on, onPick }: Props): ReactNode {
     .domain([0, daysBetween(first, last)])
     .range([10, WIDTH - 10]);
   const at = (day: string): number => x(daysBetween(first, parseDate(day) ?? on));
-  const grouped = [...new Set(marks.map((mark) => mark.day))].map((day) => ({
-    day,
-    labels: marks.filter((mark) => mark.day === day).map((mark) => mark.label),
-    isAhead: marks.filter((mark) => mark.day === day).every((mark) => mark.isAhead === true),
-  }));
+  const grouped = [...new Set(marks.map((mark) => mark.day))].sort().map((day) => {
+    const labels = marks.filter((mark) => mark.day === day).map((mark) => mark.label);
+    const text = `${shortDay(day)} ${labels.length > 1 ? `${labels.length} entries` : (labels[0] ?? '')}`;
+    const width = text.length * LETTER;
+    const isTurned = at(day) > TURNS;
+    return {
+      day,
+      labels,
+      text,
+      isTurned,
+      from: isTurned ? at(day) - width : at(day),
+      to: isTurned ? at(day) : at(day) + width,
+      isAhead: marks.filter((mark) => mark.day === day).every((mark) => mark.isAhead === true),
+    };
+  });
+  const lines = linesOf(grouped);
+  const height = 58 + Math.max(0, ...lines) * LINE;
   return (
     <div className="lifeline">
-      <svg viewBox={`0 0 ${WIDTH} 58`} role="group" aria-label="Timeline">
+      <svg viewBox={`0 0 ${WIDTH} ${height}`} role="group" aria-label="Timeline">
         <path d={`M10 30H${WIDTH - 10}`} stroke="var(--ink)" />
-        {grouped.map(({ day, labels, isAhead }) => (
+        {grouped.map(({ day, labels, text, isTurned, isAhead }, index) => (
           <g
             key={day}
             role="button"
@@ -50,8 +78,8 @@ export function LifeLine({ marks, on, onPick }: Props): ReactNode {
               strokeWidth={2}
               {...(isAhead ? { strokeDasharray: '2 3' } : {})}
             />
-            <text x={at(day)} y={52} textAnchor={at(day) > WIDTH - 160 ? 'end' : 'start'}>
-              {shortDay(day)} {labels.length > 1 ? `${labels.length} entries` : labels[0]}
+            <text x={at(day)} y={52 + (lines[index] ?? 0) * LINE} textAnchor={isTurned ? 'end' : 'start'}>
+              {text}
             </text>
           </g>
         ))}

@@ -2,9 +2,11 @@ import { describe, expect, it } from '@jest/globals';
 import { MantineProvider } from '@mantine/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
+import fc from 'fast-check';
 import { useRef, useState, type ReactNode } from 'react';
 import { DateField } from './date-field.js';
 import { useKeptFocus } from './keep-focus.js';
+import { linesOf } from './life-line.js';
 import { titleOf } from './page-title.js';
 import { TYPINGS, TypedField, type Typing } from './typed-field.js';
 
@@ -124,5 +126,37 @@ describe('the title of a page', () => {
     expect(titleOf(page)).toBe('Deposits · Gannet Boatyard · Zakat');
     page.innerHTML = '<h1>The ladder</h1>';
     expect(titleOf(page)).toBe('The ladder · Zakat');
+  });
+});
+
+describe('the labels of a timeline', () => {
+  it('stand on one line while they do not touch, and on the next free one where they would', () => {
+    expect(
+      linesOf([
+        { from: 0, to: 100 },
+        { from: 120, to: 200 },
+      ]),
+    ).toEqual([0, 0]);
+    expect(
+      linesOf([
+        { from: 0, to: 100 },
+        { from: 50, to: 160 },
+        { from: 60, to: 170 },
+        { from: 130, to: 220 },
+      ]),
+    ).toEqual([0, 1, 2, 0]);
+  });
+  it('never overlap, however many marks lie together', () => {
+    fc.assert(
+      fc.property(fc.array(fc.tuple(fc.nat(900), fc.nat(200)), { maxLength: 40 }), (marks) => {
+        const labels = marks.map(([from, width]) => ({ from, to: from + width })).sort((a, b) => a.from - b.from);
+        const lines = linesOf(labels);
+        labels.forEach((one, index) =>
+          labels.slice(index + 1).forEach((other, behind) => {
+            if (lines[index] === lines[index + 1 + behind]) expect(other.from).toBeGreaterThan(one.to);
+          }),
+        );
+      }),
+    );
   });
 });

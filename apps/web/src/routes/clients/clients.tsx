@@ -42,7 +42,7 @@ export function ClientsPage(): ReactNode {
                     <th scope="col">State</th>
                     <th scope="col">Federal depositor</th>
                     <th scope="col" className="num">
-                      People
+                      Employees
                     </th>
                   </tr>
                 </thead>

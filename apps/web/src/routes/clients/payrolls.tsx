@@ -101,7 +101,7 @@ export function PayrollsPage(): ReactNode {
                     <th scope="col">Kind</th>
                     <th scope="col">Status</th>
                     <th scope="col" className="num">
-                      People
+                      Employees
                     </th>
                     <th scope="col" className="num">
                       Gross

@@ -97,6 +97,6 @@ describe('what is besides pay in a check', () => {
     ['nobody without such lines', { base: {}, otherDeductions: [] }],
   ])('is shown of %s', (_, given) => {
     show(given);
-    expect(screen.queryByText('Besides pay')).toBeNull();
+    expect(screen.queryByText('Deductions and contributions')).toBeNull();
   });
 });

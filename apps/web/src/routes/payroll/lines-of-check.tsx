@@ -66,9 +66,9 @@ export function LinesOfCheck({ row, isOpen, onLeaveOut }: Props): ReactNode {
   const lines = linesOfCheck(row);
   if (lines.length === 0 || !row.isPaid) return null;
   return (
-    <section className="section" aria-label={`Besides pay, ${row.name}`}>
+    <section className="section" aria-label={`Deductions and contributions, ${row.name}`}>
       <h2>
-        Besides pay <small>{row.name}</small>
+        Deductions and contributions <small>{row.name}</small>
       </h2>
       <table className="ruled">
         <colgroup>

@@ -117,7 +117,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
       {isOpen && <ClientNotes clientId={payroll.clientId} />}
       <div className="totals" aria-label="Totals">
         <div>
-          <span>People paid</span>
+          <span>Employees paid</span>
           {paid.length}
         </div>
         <div>

@@ -32,7 +32,7 @@ export function TotalsTable({ heading, of, columns, rows, people, isPencil }: Pr
             <th scope="col">{of}</th>
             {hasPeople && (
               <th scope="col" className="num">
-                People
+                Employees
               </th>
             )}
             {columns.map((column) => (

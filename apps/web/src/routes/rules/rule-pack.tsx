@@ -56,7 +56,7 @@ function Effects({ rows }: { readonly rows: readonly Schemas['RuleEffectRow'][] 
           <th scope="col">Client</th>
           <th scope="col">Checks of</th>
           <th scope="col" className="num">
-            People
+            Employees
           </th>
           <th scope="col" className="num">
             Moved

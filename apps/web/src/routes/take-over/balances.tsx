@@ -51,7 +51,7 @@ function Days({ takeOver }: Props): ReactNode {
         <tr>
           <th scope="col">Paid</th>
           <th scope="col" className="num">
-            People
+            Employees
           </th>
           <th scope="col" className="num">
             Gross

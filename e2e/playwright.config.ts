@@ -3,7 +3,12 @@ import { defineConfig } from '@playwright/test';
 /** Debian's Chromium against a stack of its own: see scripts/test.mjs, which starts it and sets ZAKAT_E2E_URL. */
 export default defineConfig({
   testDir: './specs',
-  workers: 1,
+  // One file after the other, since each goes on from what the one before left; accessibility is looked at beside them.
+  workers: 2,
+  projects: [
+    { name: 'in order', testIgnore: /accessible/, workers: 1 },
+    { name: 'beside', testMatch: /accessible/, workers: 1 },
+  ],
   timeout: 90_000,
   expect: { timeout: 15_000 },
   reporter: [['line'], ['json', { outputFile: process.env['ZAKAT_E2E_REPORT'] ?? 'test-results/report.json' }]],

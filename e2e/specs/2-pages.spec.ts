@@ -1,77 +1,10 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { expectAccessible } from '../pages/accessible.js';
 import { CONTACT, openClient, signIn } from '../pages/firm.js';
 
 const CLIENT = 'Low Tide Animal Clinic PLLC';
 
-/** Both schemes of a page as it stands; in the second one only the colours are new. */
-async function expectAccessible(page: Page): Promise<void> {
-  await expect(page.locator('h1')).toBeVisible();
-  await expect(page.getByText('One moment.')).toHaveCount(0);
-  for (const [colorScheme, rules] of SCHEMES) {
-    await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
-    // The grid's own scaffolding is the library's; our pages around it are ours. Rows of a long table are alike.
-    const builder = new AxeBuilder({ page }).exclude('.ag-root-wrapper').exclude('tbody tr:nth-child(n+21)');
-    const { violations } = await (rules.length > 0 ? builder.withRules([...rules]) : builder).analyze();
-    expect(
-      violations.map(
-        (violation) =>
-          `${colorScheme} ${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`,
-      ),
-    ).toEqual([]);
-  }
-}
-const SCHEMES = [
-  ['light', []],
-  ['dark', ['color-contrast']],
-] as const;
-
 test.beforeEach(({ page }) => signIn(page, 'reviewer'));
-
-test('every place is accessible, in light and in dark', async ({ page }) => {
-  test.setTimeout(240_000);
-  await page.goto('/');
-  await expect(page.getByRole('heading', { name: 'The ladder' })).toBeVisible();
-  await expectAccessible(page);
-  for (const place of [
-    'Payrolls',
-    'Deposits',
-    'Returns',
-    'Employees',
-    'Ledger',
-    'Setup',
-    'Earnings and deductions',
-    'Readiness',
-    'Proof set',
-    'Prior payroll',
-    'Tie-out',
-  ]) {
-    await openClient(page, CLIENT, place);
-    await expectAccessible(page);
-  }
-  for (const [place, link] of [
-    ['Payrolls', /2026/],
-    ['Returns', /Form 941/],
-    ['Deposits', /2026/],
-    ['Employees', /Rosalind/],
-  ] as const) {
-    await openClient(page, CLIENT, place);
-    await page.getByRole('row').getByRole('link', { name: link }).first().click();
-    await page.waitForURL(/payrolls\/|filings\/|remittances\/|employees\//);
-    await expectAccessible(page);
-  }
-  await openClient(page, 'Lantern Street Theatre', 'Prior payroll');
-  await expect(page.getByRole('heading', { name: 'What was filed and deposited' })).toBeVisible();
-  await expectAccessible(page);
-  await page.goto('/clients/new');
-  await expectAccessible(page);
-  await page.getByRole('link', { name: 'Firm' }).click();
-  await expect(page.getByRole('heading', { name: 'Users' })).toBeVisible();
-  await expectAccessible(page);
-  await page.getByRole('link', { name: 'Audit trail' }).click();
-  await expect(page.getByRole('heading', { name: 'Audit trail' })).toBeVisible();
-  await expectAccessible(page);
-});
 
 test('places are reached by keys alone', async ({ page }) => {
   await page.keyboard.press('c');

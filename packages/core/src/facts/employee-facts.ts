@@ -246,11 +246,12 @@ const PLACE: FactKind = {
   label: 'Places',
   fields: [
     { name: 'work', label: 'Work state', kind: 'state', isRequired: true },
-    { name: 'workLocality', label: 'Work locality', kind: 'text', most: 60 },
+    { name: 'workLocality', label: 'Work locality', kind: 'text', most: 60, placeOf: 'work' },
     { name: 'residence', label: 'Resident state', kind: 'state', isRequired: true },
     {
       name: 'residenceLocality',
       label: 'Resident locality',
+      placeOf: 'residence',
       kind: 'text',
       most: 60,
       help: 'City, county or municipality that taxes',
@@ -283,7 +284,7 @@ const PLACE: FactKind = {
       kind: 'rows',
       of: [
         { name: 'state', label: 'State', kind: 'state', isRequired: true },
-        { name: 'locality', label: 'Locality', kind: 'text', most: 60 },
+        { name: 'locality', label: 'Locality', kind: 'text', most: 60, placeOf: 'state' },
         { name: 'share', label: 'Share of the pay', kind: 'decimal', isRequired: true, help: '0.4 for 40 percent' },
       ],
     },

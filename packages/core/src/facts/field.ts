@@ -40,6 +40,8 @@ export interface FactField {
   /** Fields of each row. */
   readonly of?: readonly FactField[];
   readonly most?: number;
+  /** The field with the state whose localities are proposed here. */
+  readonly placeOf?: string;
 }
 
 /** Whether a field is asked for, given the others. */

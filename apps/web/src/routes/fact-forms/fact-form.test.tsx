@@ -66,6 +66,16 @@ describe('the form of a fact', () => {
     expect(screen.queryByLabelText(/Hourly rate/)).toBeNull();
     expect(screen.getByLabelText('Salary')).toBeTruthy();
   });
+  it('proposes the localities of the state that is typed, and none where no locality taxes', () => {
+    show('place');
+    const proposed = (): string[] =>
+      [...(screen.getByLabelText<HTMLInputElement>('Work locality').list?.options ?? [])].map((option) => option.value);
+    expect(proposed()).toEqual([]);
+    type('Work state', 'pennsylvania');
+    expect(proposed()).toContain('Philadelphia');
+    type('Work state', 'TX');
+    expect(proposed()).toEqual([]);
+  });
   it('says nothing wrong before it was tried, then names the field, and saves nothing', () => {
     const { onSave } = show('standing');
     expect(document.querySelectorAll('[aria-invalid="true"]').length).toBe(0);

@@ -108,6 +108,7 @@ export function FactForm(props: Props): ReactNode {
             value={draft.typed[field.name]}
             error={errors[field.name]}
             errors={errors}
+            beside={draft.typed}
             onChange={(next) => setDraft({ ...draft, typed: { ...draft.typed, [field.name]: next } })}
           />
         ))}

@@ -1,4 +1,6 @@
 import { Button, Checkbox, NativeSelect, TextInput } from '@mantine/core';
+import { findState } from '@zakat/core/jurisdictions/states';
+import { stateNamed } from '@zakat/core/jurisdictions/state-named';
 import type { FactField } from '@zakat/core/facts/field';
 import type { ReactNode } from 'react';
 import { DateField } from '../../kit/date-field.js';
@@ -12,14 +14,22 @@ interface Props {
   readonly value: Typed[string] | undefined;
   readonly error: string | undefined;
   readonly errors: Readonly<Record<string, string>>;
+  /** What is typed in the fields beside it. */
+  readonly beside?: Typed;
   readonly onChange: (value: Typed[string]) => void;
 }
 
 const describe = (field: FactField, text: string): string | undefined =>
   (field.kind === 'percent' ? percentEcho(text) : null) ?? field.help;
 
+/** Names of the localities of a state that have a tax of their own, found while their letters are typed. */
+function placesOf(state: Typed[string] | undefined): readonly string[] {
+  const code = typeof state === 'string' ? stateNamed(state) : null;
+  return code === null ? [] : (findState(code)?.local?.places.map(({ name }) => name) ?? []);
+}
+
 /** One field of a fact, whatever its kind. */
-export function FieldInput({ field, id, value, error, errors, onChange }: Props): ReactNode {
+export function FieldInput({ field, id, value, error, errors, beside = {}, onChange }: Props): ReactNode {
   const text = typeof value === 'string' ? value : '';
   const common = { id, label: field.label, error, description: describe(field, text) };
   switch (field.kind) {
@@ -62,15 +72,29 @@ export function FieldInput({ field, id, value, error, errors, onChange }: Props)
     case 'amount':
     case 'state':
       return <TypedField {...common} typing={TYPINGS[field.kind]} value={text} onChange={onChange} />;
-    default:
-      return (
+    default: {
+      const places = field.placeOf === undefined ? [] : placesOf(beside[field.placeOf]);
+      const input = (
         <TextInput
           {...common}
           value={text}
           autoComplete="off"
+          {...(places.length === 0 ? {} : { list: `${id}-places` })}
           onChange={(event) => onChange(event.currentTarget.value)}
         />
       );
+      if (places.length === 0) return input;
+      return (
+        <>
+          {input}
+          <datalist id={`${id}-places`}>
+            {places.map((place) => (
+              <option key={place} value={place} />
+            ))}
+          </datalist>
+        </>
+      );
+    }
   }
 }
 
@@ -79,6 +103,8 @@ interface RowsProps {
   readonly id: string;
   readonly rows: readonly Typed[];
   readonly errors: Readonly<Record<string, string>>;
+  /** What is typed in the fields beside it. */
+  readonly beside?: Typed;
   readonly onChange: (value: readonly Typed[]) => void;
 }
 
@@ -98,6 +124,7 @@ function Rows({ field, id, rows, errors, onChange }: RowsProps): ReactNode {
               value={row[inner.name]}
               error={errors[`${field.name}[${index}].${inner.name}`]}
               errors={{}}
+              beside={row}
               onChange={(value) => put(index, inner.name, value)}
             />
           ))}

@@ -1,0 +1,53 @@
+import { expect, test } from '@playwright/test';
+import { expectAccessible } from '../pages/accessible.js';
+import { openClient, signIn } from '../pages/firm.js';
+
+const CLIENT = 'Low Tide Animal Clinic PLLC';
+
+/** Reads what the demo has, and changes nothing: it runs beside the other files. */
+test.beforeEach(({ page }) => signIn(page, 'reviewer'));
+
+test('every place is accessible, in light and in dark', async ({ page }) => {
+  test.setTimeout(240_000);
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'The ladder' })).toBeVisible();
+  await expectAccessible(page);
+  for (const place of [
+    'Payrolls',
+    'Deposits',
+    'Returns',
+    'Employees',
+    'Ledger',
+    'Setup',
+    'Earnings and deductions',
+    'Readiness',
+    'Proof set',
+    'Prior payroll',
+    'Tie-out',
+  ]) {
+    await openClient(page, CLIENT, place);
+    await expectAccessible(page);
+  }
+  for (const [place, link] of [
+    ['Payrolls', /2026/],
+    ['Returns', /Form 941/],
+    ['Deposits', /2026/],
+    ['Employees', /Rosalind/],
+  ] as const) {
+    await openClient(page, CLIENT, place);
+    await page.getByRole('row').getByRole('link', { name: link }).first().click();
+    await page.waitForURL(/payrolls\/|filings\/|remittances\/|employees\//);
+    await expectAccessible(page);
+  }
+  await openClient(page, 'Lantern Street Theatre', 'Prior payroll');
+  await expect(page.getByRole('heading', { name: 'What was filed and deposited' })).toBeVisible();
+  await expectAccessible(page);
+  await page.goto('/clients/new');
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'Firm' }).click();
+  await expect(page.getByRole('heading', { name: 'Users' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'Audit trail' }).click();
+  await expect(page.getByRole('heading', { name: 'Audit trail' })).toBeVisible();
+  await expectAccessible(page);
+});

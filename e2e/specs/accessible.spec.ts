@@ -8,7 +8,7 @@ const CLIENT = 'Low Tide Animal Clinic PLLC';
 test.beforeEach(({ page }) => signIn(page, 'reviewer'));
 
 test('every place is accessible, in light and in dark', async ({ page }) => {
-  test.setTimeout(240_000);
+  test.setTimeout(400_000);
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'The ladder' })).toBeVisible();
   await expectAccessible(page);

@@ -41,7 +41,10 @@ export function checkSsn(text: string, field: string): Issue[] {
   return digits.slice(5) === '0000' ? [problem('ssn.serial', field)] : [];
 }
 
-/** A number that is applied for is stored blank; files carry zeros for it (SSA Publication 42-007, RW positions 3 to 11). */
+/**
+ * A number that is applied for is stored blank; files carry zeros for it (SSA Publication 42-007,
+ * RW positions 3 to 11; recalled, not yet compared with the print).
+ */
 export const APPLIED_FOR = 'applied for';
 export const isAppliedFor = (typed: string): boolean => /^\s*(applied\s*for|pending)\s*$/i.test(typed);
 export const NO_SSN_IN_FILE = '000000000';

@@ -43,7 +43,7 @@ export interface CalcAnswer {
 }
 const NOTHING: CalcCheck = { gross: 0, net: 0, taxes: [], deductions: 0, taken: {}, variances: [], problems: [] };
 
-/** A request in process to the worker: what it was given before is not sent again. */
+/** A request on its way to the worker: what it was given before is not sent again. */
 export interface SentRequest extends Omit<CalcRequest, 'people'> {
   readonly people: readonly (Omit<CalcRequest['people'][number], 'base'> & { readonly base?: JsonObject })[];
 }

@@ -16,7 +16,11 @@ const brief = (text: string, from = 0) =>
 describe('lines that are pasted', () => {
   it('without names go down from the cell, in their order', () =>
     expect(brief('80\n76.5\t2', 1)).toEqual(['e2 0 80', 'e3 0 76.5', 'e3 1 2']));
-  it('without names stop at the last person', () => expect(brief('1\n2\n3', 2)).toEqual(['e3 0 1']));
+  it('without names stop at the last person, and say which lines are left', () =>
+    expect(take('1\n2\n\n3', 2)).toEqual({
+      cells: [{ employeeId: 'e3', across: 0, value: '1' }],
+      unmatched: ['line 2', 'line 4'],
+    }));
   it.each([
     ['by number', '3\t70\n1\t80'],
     ['by name', 'Calla J Ferreday\t70\nRosalind M Quay\t80'],

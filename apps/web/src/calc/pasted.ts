@@ -8,7 +8,7 @@ export interface PastedCell {
 }
 export interface Pasted {
   readonly cells: readonly PastedCell[];
-  /** Lines that name nobody here; nothing of them is taken. */
+  /** Lines that are nobody's here, by the name they have or their place in the paste; nothing of them is taken. */
   readonly unmatched: readonly string[];
 }
 
@@ -44,7 +44,9 @@ export function readPaste(lines: readonly (readonly string[])[], rows: readonly 
         const row = rows[from + down];
         return row ? line.map((value, across) => ({ employeeId: row.employeeId, across, value })) : [];
       }),
-      unmatched: [],
+      unmatched: lines.flatMap((line, down) =>
+        rows[from + down] || line.join('').trim() === '' ? [] : [`line ${down + 1}`],
+      ),
     };
   const named = lines
     .filter((line) => line.join('').trim() !== '')

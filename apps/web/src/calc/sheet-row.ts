@@ -272,7 +272,7 @@ const withoutLine = (row: SheetRow): SheetRow => ({
   unread: row.unread?.column === 'line' ? null : row.unread,
 });
 
-/** Current settings beside the hours that a line names: they add to it. */
+/** What stands beside the hours that a line names: they add to it. */
 function saidOf(before: SheetRow, after: SheetRow, lines: readonly TypedLine[]): string | undefined {
   const named = lines.filter((line) => line.measure === 'hours' && !isOnOthers(line.item));
   const stays = given(before.values, 'regular');

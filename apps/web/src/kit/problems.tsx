@@ -17,7 +17,7 @@ interface ProblemsProps {
   readonly route?: Route;
 }
 
-/** Current settings in the way; what is only worth knowing stands apart from it. */
+/** What stands in the way; what is only worth knowing stands apart from it. */
 export function Problems({ details, title, route }: ProblemsProps): ReactNode {
   const errors = details.filter((detail) => detail.severity === 'error');
   const warnings = details.filter((detail) => detail.severity !== 'error');

@@ -24,7 +24,7 @@ export function IdentityForm({ fields, values, draftKey, isSaving, error, onSave
   const [search] = useSearchParams();
   const navigate = useNavigate();
   const wanted = search.get('field');
-  // How to correct it belongs to a tax account that is asked for, where one is.
+  // The way back belongs to a tax account that is asked for, where one is.
   const back = search.has('account') ? null : wayBack(search.get('back'));
   const [typed, setTyped, clear] = useDraft<Record<string, string>>(`identity.${draftKey}`, {});
   const [wasTried, setTried] = useState(false);

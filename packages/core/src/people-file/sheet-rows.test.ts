@@ -45,6 +45,17 @@ describe('the rows of an exported list', () => {
       ),
     ).toEqual([2, 4]);
   });
+  it('never end in somebody with a number, whatever the name', () =>
+    expect(
+      totalRowsOf(
+        [
+          ['Last name', 'First name', 'SSN'],
+          ['Sum', 'Ada', '899-45-7012'],
+          ['Total', '', ''],
+        ],
+        1,
+      ),
+    ).toEqual([3]));
   it('are read with their numbers in the file, in the words of the trade', () => {
     const { rows } = read();
     expect(rows.map(({ row, name, person }) => [row, name, person?.number, person?.hiredOn])).toEqual([

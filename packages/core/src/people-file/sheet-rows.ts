@@ -16,9 +16,15 @@ export function headingRowOf(table: Table): number {
 }
 
 const TOTAL = /^(grand\s+|sub\s*|report\s+)?(totals?|sums?|counts?|averages?)\b/i;
+/** Nine digits: somebody's number, so the row is a person whatever it begins with. */
+export const isSsnLike = (cell: string): boolean => /^\d{3}[- ]?\d{2}[- ]?\d{4}$/.test(cell.trim());
 /** Rows below the headings, counted from 1, that add up the others: they begin with a word such as Total. */
 export const totalRowsOf = (table: Table, headingRow: number): number[] =>
-  table.flatMap((row, index) => (index >= headingRow && TOTAL.test(filled(row)[0] ?? '') ? [index + 1] : []));
+  table.flatMap((row, index) => {
+    const cells = filled(row);
+    const isTotal = index >= headingRow && TOTAL.test(cells[0] ?? '') && !cells.some(isSsnLike);
+    return isTotal ? [index + 1] : [];
+  });
 
 /** Headings that speak of pay or of tax: a column that is ignored under one of them is said aloud. */
 const WORTH_SAYING = /salar|pay|rate|wage|withh|w\/h|deduct|401|garnish|filing|depend/i;

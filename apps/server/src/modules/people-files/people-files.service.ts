@@ -20,7 +20,7 @@ import {
   proposeMapping,
 } from '@zakat/core/people-file/columns';
 import { readPeople, statesWithCertificate, type ReadPeople, type ReadRow } from '@zakat/core/people-file/read-people';
-import { headingRowOf, totalRowsOf } from '@zakat/core/people-file/sheet-rows';
+import { headingRowOf, isSsnLike, totalRowsOf } from '@zakat/core/people-file/sheet-rows';
 import { STATE_CODES } from '@zakat/core/jurisdictions/state';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
@@ -145,7 +145,7 @@ export class PeopleFiles {
       if (!headings || row >= table.length)
         throw refuse([problem('file.no-such-row', 'row', { row: String(row), rows: String(table.length - 1) })]);
       // Headings are kept in the clear: a row with somebody's number in it is none.
-      if (headings.some((cell) => NUMBER.test(cell.trim()))) throw refuse([problem('file.heading-is-data', 'row')]);
+      if (headings.some(isSsnLike)) throw refuse([problem('file.heading-is-data', 'row')]);
       return {
         heading_row: row,
         headings: JSON.stringify(headings),
@@ -367,12 +367,11 @@ export class PeopleFiles {
   }
 }
 
-const NUMBER = /^\d{3}-?\d{2}-?\d{4}$/;
 const MOST_BRIEF = 80;
 const brief = (cells: readonly string[]): string =>
   cells
     .filter((cell) => cell.trim() !== '')
-    .map((cell) => (NUMBER.test(cell.trim()) ? `ending ${cell.trim().slice(-4)}` : cell))
+    .map((cell) => (isSsnLike(cell) ? `ending ${cell.trim().slice(-4)}` : cell))
     .join(' · ')
     .slice(0, MOST_BRIEF);
 

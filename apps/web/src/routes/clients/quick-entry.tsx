@@ -64,7 +64,13 @@ export function QuickEntry({
 }): ReactNode {
   const { data: session } = useQuery(sessionQuery);
   const [draft, setDraft, clear] = useDraft<Draft>(`quick.${client.id}`, BLANK);
-  const [taken, setTaken] = useState<{ id: string; name: string; warnings: Schemas['ProblemDetail'][] } | null>(null);
+  const [taken, setTaken] = useState<{
+    id: string;
+    name: string;
+    /** Work and home, as they were taken to be; blank where no place was recorded. */
+    places: string;
+    warnings: Schemas['ProblemDetail'][];
+  } | null>(null);
   const [sent, setSent] = useState<Draft | null>(null);
   const create = useCreateEmployee(client.id);
   const first = useRef<HTMLInputElement>(null);
@@ -105,7 +111,9 @@ export function QuickEntry({
       },
       {
         onSuccess: ({ id, warnings }) => {
-          setTaken({ id, name: `${draft.firstName} ${draft.lastName}`, warnings });
+          const isPlaced = kind === 'employee' && client.state !== '';
+          const places = isPlaced ? `, with work taken to be in ${client.state} and home in ${home}.` : '';
+          setTaken({ id, name: `${draft.firstName} ${draft.lastName}`, places, warnings });
           clear();
           first.current?.focus();
         },
@@ -157,8 +165,7 @@ export function QuickEntry({
       {taken && (
         <p className="sub" role="status">
           {taken.name} is added. <Link to={`/employees/${taken.id}`}>Pay, certificates and the trial paycheck</Link>
-          {client.state !== '' && ', with work and home taken to be in '}
-          {client.state}.
+          {taken.places}
         </p>
       )}
       {taken && <Problems title="Warnings" details={taken.warnings} />}

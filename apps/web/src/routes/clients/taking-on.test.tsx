@@ -143,6 +143,7 @@ describe('a line that takes on a person', () => {
       zip: '19148',
       facts: [{ value: { work: 'NY', residence: 'PA' } }],
     });
+    expect(await screen.findByText(/work taken to be in NY and home in PA/)).toBeTruthy();
   });
   it('a contractor, and a person of a client without a state, get no place', async () => {
     show({ [CREATE]: { status: 201, body: { id: 'e9', warnings: [] } } });

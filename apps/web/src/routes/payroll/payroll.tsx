@@ -169,8 +169,8 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
       )}
       {unmatched.length > 0 && (
         <div className="problem" data-severity="error" role="alert">
-          Nobody of this payroll is called {unmatched.join(', ')}: nothing was taken from{' '}
-          {unmatched.length === 1 ? 'that line' : 'those lines'}.{' '}
+          Of the paste, nothing was taken for {unmatched.join(', ')}: there is nobody paid in this payroll, or no
+          column, to take it.{' '}
           <button type="button" className="plain" onClick={() => setUnmatched([])}>
             seen
           </button>

@@ -282,7 +282,15 @@ export function PayrollSheet({
       inOrder,
       cell.rowIndex,
     );
-    onUnmatched(pasted.unmatched);
+    const filled = pasted.cells.filter(({ value }) => value.trim() !== '');
+    const unpaid = new Set(filled.map(({ employeeId }) => employeeId).filter((id) => !isPaid.has(id)));
+    onUnmatched([
+      ...pasted.unmatched,
+      ...inOrder.filter((row) => unpaid.has(row.employeeId)).map((row) => row.name),
+      ...(filled.some(({ across }) => editable[start + across] === undefined)
+        ? ['what stands beyond the last column']
+        : []),
+    ]);
     onPaste(
       pasted.cells.flatMap(({ employeeId, across, value }): TypedCell[] => {
         const column = editable[start + across];

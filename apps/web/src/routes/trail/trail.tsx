@@ -1,5 +1,6 @@
 import { NativeSelect } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
+import { parseDate } from '@zakat/core/calendar/local-date';
 import { Fragment, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { clientsQuery, trailQuery } from '../../api/resources.js';
@@ -17,7 +18,11 @@ export function TrailPage(): ReactNode {
   const asked = Object.fromEntries(
     FILTERS.flatMap((name) => (search.get(name) ? [[name, search.get(name) ?? '']] : [])),
   );
-  const trail = useQuery(trailQuery(asked));
+  // A day that cannot be read yet asks for nothing; its field says so.
+  const readable = Object.fromEntries(
+    Object.entries(asked).filter(([name, value]) => (name !== 'from' && name !== 'to') || parseDate(value) !== null),
+  );
+  const trail = useQuery(trailQuery(readable));
   const verified = useQuery(verificationQuery);
   const { data: clients } = useQuery(clientsQuery(''));
   const set = (name: (typeof FILTERS)[number]) => (value: string) => {

@@ -71,6 +71,7 @@ test.describe.serial('a client is taken on', () => {
       'President',
     ])
       await type(page, text);
+    await expect(page.getByLabel('Street')).toHaveValue('8 Ferry Road');
     await page.getByLabel('Entity').selectOption('corporation');
     await page.getByLabel('Federal form').selectOption('941');
     await page.getByLabel('Pay frequency').selectOption('biweekly');

@@ -58,6 +58,10 @@ describe('the audit trail', () => {
     expect(newest).toContain('social security number changed');
     expect(newest).not.toContain('7766');
   });
+  it('names a filing as its page does', async () => {
+    const made = await preparer('POST', `/clients/${client}/filings`, { kind: 'us-941', period: '2026-Q3' });
+    expect([made.status, (await said())[0]]).toEqual([201, 'began Form 941, Q3 2026']);
+  });
   it('has who was added by mistake removed, as long as nobody was paid', async () => {
     const list = (await preparer('GET', `/clients/${client}/employees`)).body;
     const added = await preparer('POST', `/clients/${client}/employees`, {

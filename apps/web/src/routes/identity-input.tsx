@@ -2,7 +2,6 @@ import { NativeSelect, TextInput } from '@mantine/core';
 import type { ReactNode, Ref } from 'react';
 import { DateField } from '../kit/date-field.js';
 import { TYPINGS, TypedField } from '../kit/typed-field.js';
-import { streetLines, streetOf } from '@zakat/core/identity/street';
 
 export interface IdentityField {
   readonly name: string;
@@ -65,20 +64,18 @@ export function IdentityInput({
       />
     );
   if (field.kind === 'street') {
-    const [street, unit] = streetLines(value);
+    // As typed, blanks at the end of a word included: they are taken off where the street is read.
+    const [street = '', unit = ''] = value.split('\n');
+    const join = (first: string, second: string): string => (second === '' ? first : `${first}\n${second}`);
     return (
       <>
-        <TextInput
-          {...common}
-          value={street}
-          onChange={(event) => onChange(streetOf(event.currentTarget.value, unit))}
-        />
+        <TextInput {...common} value={street} onChange={(event) => onChange(join(event.currentTarget.value, unit))} />
         <TextInput
           label="Apartment, suite"
           {...(width === undefined ? {} : { w: Math.round(width * 0.6) })}
           autoComplete="off"
           value={unit}
-          onChange={(event) => onChange(streetOf(street, event.currentTarget.value))}
+          onChange={(event) => onChange(join(street, event.currentTarget.value))}
         />
       </>
     );

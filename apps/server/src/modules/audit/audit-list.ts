@@ -26,7 +26,6 @@ interface Row {
   readonly detail: Record<string, unknown>;
   readonly name: string | null;
   readonly day: string | null;
-  readonly until: string | null;
   readonly amount: string | null;
   readonly client_id: string | null;
   readonly client: string | null;
@@ -34,16 +33,16 @@ interface Row {
 
 /** What names a subject, and whose it is: one branch a kind. */
 const SUBJECTS = `
-  SELECT e.client_id, e.first_name || ' ' || e.last_name AS name, NULL::text AS day, NULL::text AS until, NULL::bigint AS amount FROM employee e WHERE a.subject_kind = 'employee' AND e.id = a.id
-  UNION ALL SELECT NULL, u.name, NULL, NULL, NULL FROM app_user u WHERE a.subject_kind = 'user' AND u.id = a.id
-  UNION ALL SELECT p.client_id, NULL, p.check_date::text, NULL, NULL FROM payroll p WHERE a.subject_kind = 'payroll' AND p.id = a.id
-  UNION ALL SELECT r.client_id, r.family, NULL, NULL, r.amount FROM remittance r WHERE a.subject_kind = 'remittance' AND r.id = a.id
-  UNION ALL SELECT d.client_id, d.kind, d.settles::text, NULL, NULL FROM direct_deposit d WHERE a.subject_kind = 'direct deposit' AND d.id = a.id
-  UNION ALL SELECT f.client_id, f.kind, f.period_start::text, f.period_end::text, NULL FROM filing f WHERE a.subject_kind = 'filing' AND f.id = a.id
-  UNION ALL SELECT t.client_id, t.year::text, NULL, NULL, NULL FROM take_over t WHERE a.subject_kind = 'take-over' AND t.id = a.id
-  UNION ALL SELECT q.client_id, NULL, NULL, NULL, NULL FROM question q WHERE a.subject_kind = 'question' AND q.id = a.id
-  UNION ALL SELECT NULL, k.name, NULL, NULL, NULL FROM rule_pack k WHERE a.subject_kind = 'rule pack' AND k.id = a.id
-  UNION ALL SELECT c.id, NULL, NULL, NULL, NULL FROM client c WHERE a.subject_kind = 'client' AND c.id = a.id`;
+  SELECT e.client_id, e.first_name || ' ' || e.last_name AS name, NULL::text AS day, NULL::bigint AS amount FROM employee e WHERE a.subject_kind = 'employee' AND e.id = a.id
+  UNION ALL SELECT NULL, u.name, NULL, NULL FROM app_user u WHERE a.subject_kind = 'user' AND u.id = a.id
+  UNION ALL SELECT p.client_id, NULL, p.check_date::text, NULL FROM payroll p WHERE a.subject_kind = 'payroll' AND p.id = a.id
+  UNION ALL SELECT r.client_id, r.family, NULL, r.amount FROM remittance r WHERE a.subject_kind = 'remittance' AND r.id = a.id
+  UNION ALL SELECT d.client_id, d.kind, d.settles::text, NULL FROM direct_deposit d WHERE a.subject_kind = 'direct deposit' AND d.id = a.id
+  UNION ALL SELECT f.client_id, f.kind, f.period_start::text, NULL FROM filing f WHERE a.subject_kind = 'filing' AND f.id = a.id
+  UNION ALL SELECT t.client_id, t.year::text, NULL, NULL FROM take_over t WHERE a.subject_kind = 'take-over' AND t.id = a.id
+  UNION ALL SELECT q.client_id, NULL, NULL, NULL FROM question q WHERE a.subject_kind = 'question' AND q.id = a.id
+  UNION ALL SELECT NULL, k.name, NULL, NULL FROM rule_pack k WHERE a.subject_kind = 'rule pack' AND k.id = a.id
+  UNION ALL SELECT c.id, NULL, NULL, NULL FROM client c WHERE a.subject_kind = 'client' AND c.id = a.id`;
 
 /** The audit trail as sentences, newest first. */
 @Injectable()
@@ -53,7 +52,7 @@ export class AuditList {
   page(actor: Actor, filter: AuditFilter): Promise<AuditPage> {
     return this.database.run(actor, async (manager) => {
       const rows = (await manager.query(
-        `SELECT a.seq, a.at, u.name AS by, a.action, a.subject_kind AS kind, a.detail, s.name, s.day, s.until, s.amount, c.id AS client_id, c.legal_name AS client
+        `SELECT a.seq, a.at, u.name AS by, a.action, a.subject_kind AS kind, a.detail, s.name, s.day, s.amount, c.id AS client_id, c.legal_name AS client
            FROM (SELECT *, CASE WHEN subject_id ~ '^[0-9a-f]{8}-[0-9a-f-]{27}$' THEN subject_id::uuid END AS id FROM audit_entry) a
            LEFT JOIN app_user u ON u.id = a.user_id
            LEFT JOIN LATERAL (${SUBJECTS}) s ON true

@@ -1,11 +1,14 @@
 import { fieldLabel } from '@zakat/contract/labels';
-import { parseDate, showShortDate } from '@zakat/core/calendar/local-date';
+import { date, parseDate, showShortDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { CLIENT_FACTS } from '@zakat/core/facts/client-facts';
 import { EMPLOYEE_FACTS } from '@zakat/core/facts/employee-facts';
 import { FORM_NAMES } from '@zakat/core/filings/names';
+import { periodWith } from '@zakat/core/filings/period';
+import { kindOf } from '@zakat/core/filings/registry';
 import { familyLabel } from '@zakat/core/deposits/family';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { agencyName } from '@zakat/core/tax-registry/registry';
+import { titleOf } from '../filings/titles.js';
 
 type Detail = Readonly<Record<string, unknown>>;
 export interface AuditWords {
@@ -141,11 +144,14 @@ export interface StoredSubject {
   readonly kind: string;
   readonly name: string | null;
   readonly day: string | null;
-  readonly until: string | null;
   readonly amount: string | null;
 }
+function filingWords(code: string, start: LocalDate): string {
+  const kind = kindOf(code);
+  return titleOf(kind, periodWith(kind.period, start));
+}
 /** How a subject is named in a sentence; blank where the act says it, or where it is gone. */
-export function subjectWords({ kind, name, day, until, amount }: StoredSubject): string {
+export function subjectWords({ kind, name, day, amount }: StoredSubject): string {
   const on = day === null ? '' : valueWords('day', day);
   switch (kind) {
     case 'employee':
@@ -158,7 +164,7 @@ export function subjectWords({ kind, name, day, until, amount }: StoredSubject):
     case 'direct deposit':
       return on === '' ? '' : `the ${name === 'prenotes' ? 'prenotes' : 'direct deposit'} of ${on}`;
     case 'filing':
-      return name === null || day === null || until === null ? '' : `${formName(name)} ${periodWords(day, until)}`;
+      return name === null || day === null ? '' : filingWords(name, date(day));
     case 'take-over':
       return name === null ? '' : `the prior payroll of ${name}`;
     case 'rule pack':
@@ -169,12 +175,6 @@ export function subjectWords({ kind, name, day, until, amount }: StoredSubject):
       return '';
   }
 }
-function periodWords(from: string, until: string): string {
-  const year = from.slice(0, 4);
-  const isYear = from.slice(5) === '01-01' && until.slice(5) === '12-31';
-  return isYear ? `of ${year}` : `of Q${Math.ceil(Number(from.slice(5, 7)) / 3)} ${year}`;
-}
-
 /** What somebody did, as a sentence without its first word: who. */
 export function auditWords(entry: AuditWords): string {
   const { action, detail, subject } = entry;

@@ -244,12 +244,15 @@ export class EmployeesService {
       const [used] = (await manager.query(
         `SELECT EXISTS (SELECT 1 FROM paycheck WHERE employee_id = $1) AS paid,
                 EXISTS (SELECT 1 FROM new_hire_report WHERE employee_id = $1) AS reported,
-                EXISTS (SELECT 1 FROM proof_check WHERE employee_id = $1 AND NOT is_withdrawn) AS proved`,
+                EXISTS (SELECT 1 FROM proof_check WHERE employee_id = $1 AND NOT is_withdrawn) AS proved,
+                EXISTS (SELECT 1 FROM payroll_line l JOIN payroll p ON p.id = l.payroll_id WHERE l.employee_id = $1 AND p.status = 'reviewed') AS reviewed`,
         [id],
-      )) as { paid: boolean; reported: boolean; proved: boolean }[];
+      )) as { paid: boolean; reported: boolean; proved: boolean; reviewed: boolean }[];
       if (used?.paid) throw conflict(`${fullName(person)} has been paid, and stays. End the employment instead.`);
       if (used?.reported)
         throw conflict(`${fullName(person)} was reported as a new hire, and stays. End the employment instead.`);
+      if (used?.reviewed)
+        throw conflict(`${fullName(person)} is in a payroll that is reviewed. Reopen it before you remove them.`);
       if (used?.proved)
         throw conflict(`A check of ${fullName(person)} is in the proof set. Take it out of the set first.`);
       const result = await manager.update(Employee, { id, version }, { isWithdrawn: true, version: version + 1 });

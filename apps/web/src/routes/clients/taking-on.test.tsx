@@ -129,6 +129,12 @@ describe('a line that takes on a person', () => {
     fill();
     type('SSN', 'applied for');
     type('Street', '1425 North Delaware Avenue');
+    // A blank that is typed stays: the next word follows it.
+    type('Street', '1425 ');
+    expect(screen.getByLabelText<HTMLInputElement>('Street').value).toBe('1425 ');
+    type('Street', '1425 North Delaware Avenue');
+    type('Apartment, suite', 'Suite ');
+    expect(screen.getByLabelText<HTMLInputElement>('Apartment, suite').value).toBe('Suite ');
     type('Apartment, suite', 'Suite 200');
     type('City', 'Philadelphia');
     type('State', 'pennsylvania');

@@ -95,6 +95,10 @@ import { TakeOversController } from './modules/take-overs/take-overs.controller.
 import { TakeOversService } from './modules/take-overs/take-overs.service.js';
 import { TieOutController } from './modules/tie-out/tie-out.controller.js';
 import { TieOutService } from './modules/tie-out/tie-out.service.js';
+import { VoidEffectsOf } from './modules/voids/void-effects.js';
+import { VoidPoster } from './modules/voids/void-poster.js';
+import { VoidsController } from './modules/voids/voids.controller.js';
+import { VoidsService } from './modules/voids/voids.service.js';
 import { Executor } from './state-machines/executor.js';
 
 const CONTROLLERS = [
@@ -112,6 +116,7 @@ const CONTROLLERS = [
   EmployeesController,
   PayrollsController,
   AgencyPaymentsController,
+  VoidsController,
   RemittancesController,
   DirectDepositsController,
   FilingsController,
@@ -123,6 +128,9 @@ const CONTROLLERS = [
   ClockController,
 ];
 const PROVIDERS = [
+  VoidEffectsOf,
+  VoidPoster,
+  VoidsService,
   FirmDatabase,
   FactStore,
   ClientFactsService,

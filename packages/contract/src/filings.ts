@@ -165,7 +165,7 @@ export class TieOutDifferenceView {
   @Text() from!: string;
   @Text() to!: string;
   @Amount() amount!: number;
-  @Choice(['rounding', 'to-fix']) cause!: 'rounding' | 'to-fix';
+  @Choice(['rounding', 'void', 'to-fix']) cause!: 'rounding' | 'void' | 'to-fix';
   @Text() says!: string;
 }
 /** What is still to be deposited, and is not due yet or on its way. */

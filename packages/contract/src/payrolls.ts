@@ -6,9 +6,9 @@ export type PayrollStatus = (typeof PAYROLL_STATUSES)[number];
 
 /**
  * `recorded`: already paid by another program, recorded for the books with what that withheld. `brought-in`: paid
- * elsewhere before the client was taken over.
+ * elsewhere before the client was taken over. `void`: the opposite of posted checks of another payroll.
  */
-export const PAYROLL_KINDS = ['regular', 'extra', 'recorded', 'brought-in'] as const;
+export const PAYROLL_KINDS = ['regular', 'extra', 'recorded', 'brought-in', 'void'] as const;
 export type PayrollKind = (typeof PAYROLL_KINDS)[number];
 
 export class CreatePayroll {
@@ -16,6 +16,8 @@ export class CreatePayroll {
   @Day() periodEnd!: string;
   @Day() checkDate!: string;
   @Choice(['regular', 'extra', 'recorded']) kind!: 'regular' | 'extra' | 'recorded';
+  /** A payroll of the client whose lines are typed again: whom it pays and what they get. */
+  @Id({ optional: true }) copyOf?: string;
 }
 export class EntryEarning {
   @Text(40) item!: string;
@@ -121,6 +123,8 @@ export class VarianceView {
 }
 export class PaycheckView {
   @Id({ nullable: true }) id!: string | null;
+  /** The payroll that voided it. */
+  @Id({ optional: true }) voidedBy?: string;
   @Amount() gross!: number;
   @Amount() net!: number;
   @List(() => ItemFigure) earnings!: ItemFigure[];
@@ -181,6 +185,10 @@ export class PayrollRow {
   @Amount() gross!: number;
   @Amount() net!: number;
   @Whole() version!: number;
+  /** Every check of it is void. */
+  @Flag() isVoid!: boolean;
+  /** The payroll that it takes back; of a void only. */
+  @Id({ nullable: true }) voids!: string | null;
 }
 export class PayrollView extends PayrollRow {
   @Text() clientName!: string;

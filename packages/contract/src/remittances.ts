@@ -19,6 +19,8 @@ export class LiabilityView {
 }
 /** Liabilities that one deposit pays together: same agency, same family of taxes, same due date. */
 export class DepositView {
+  /** Nothing to pay: what was deposited beyond what is owed. */
+  @Flag() isCredit!: boolean;
   @Text() family!: string;
   @Text() familyLabel!: string;
   @Text() agency!: string;

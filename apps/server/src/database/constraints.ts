@@ -23,6 +23,10 @@ const CONSTRAINTS: Readonly<Record<string, () => Refusal>> = {
     conflict('A regular payroll for this period exists already. Open it, or make an extra payroll.'),
   take_over_once: () => conflict('The balances of this year are being brought in, or were. Open them instead.'),
   payroll_reversed_once: () => conflict('These balances were taken back already.'),
+  paycheck_reversed_once: () => conflict('One of these checks was voided a moment ago. Look again.'),
+  check_void_item_once: () => conflict('A void of one of these checks is proposed already. Open it instead.'),
+  issued_check_number_unique: () =>
+    refuseField('number', 'This account has a check of this number already.', 'Use the next free number.'),
   paycheck_unique: () => conflict('This payroll was posted by somebody else a moment ago.'),
   ledger_entry_once: () => conflict('This was recorded already.'),
   remittance_item_live_unique: () => conflict('Another remittance already covers one of these liabilities.'),

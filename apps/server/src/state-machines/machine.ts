@@ -108,6 +108,17 @@ export const TAKE_OVER_MACHINE = {
   ],
 } as const satisfies Machine<'open' | 'accepted' | 'taken back' | 'discarded'>;
 
+/** The void of posted checks: who proposed it does not post it. */
+export const VOID_MACHINE = {
+  name: 'void',
+  table: 'check_void',
+  initial: 'proposed',
+  transitions: [
+    { act: 'post', from: ['proposed'], to: 'posted', by: SENIOR, needsSecondPerson: true },
+    { act: 'withdraw', from: ['proposed'], to: 'withdrawn', by: ANYBODY },
+  ],
+} as const satisfies Machine<'proposed' | 'posted' | 'withdrawn'>;
+
 export const MACHINES = [
   PAYROLL_MACHINE,
   REMITTANCE_MACHINE,
@@ -116,4 +127,5 @@ export const MACHINES = [
   RULE_PACK_MACHINE,
   QUESTION_MACHINE,
   TAKE_OVER_MACHINE,
+  VOID_MACHINE,
 ] as const;

@@ -1216,6 +1216,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/payrolls/{id}/voids": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["VoidsController_ofPayroll"];
+        put?: never;
+        post: operations["VoidsController_propose"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}/void-effects": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["VoidsController_preview"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voids/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["VoidsController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voids/{id}/post": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["VoidsController_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voids/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["VoidsController_withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/deposits": {
         parameters: {
             query?: never;
@@ -2175,6 +2255,8 @@ export interface components {
         PaycheckView: {
             /** Format: uuid */
             id: string | null;
+            /** Format: uuid */
+            voidedBy?: string;
             gross: number;
             net: number;
             earnings: components["schemas"]["ItemFigure"][];
@@ -2800,13 +2882,16 @@ export interface components {
             /** Format: date */
             checkDate: string;
             /** @enum {string} */
-            kind: "regular" | "extra" | "recorded" | "brought-in";
+            kind: "regular" | "extra" | "recorded" | "brought-in" | "void";
             /** @enum {string} */
             status: "open" | "reviewed" | "posted";
             people: number;
             gross: number;
             net: number;
             version: number;
+            isVoid: boolean;
+            /** Format: uuid */
+            voids: string | null;
         };
         PayrollSuggestion: {
             /** Format: date */
@@ -2826,6 +2911,8 @@ export interface components {
             checkDate: string;
             /** @enum {string} */
             kind: "regular" | "extra" | "recorded";
+            /** Format: uuid */
+            copyOf?: string;
         };
         EmployerTaxView: {
             tax: string;
@@ -2861,13 +2948,16 @@ export interface components {
             /** Format: date */
             checkDate: string;
             /** @enum {string} */
-            kind: "regular" | "extra" | "recorded" | "brought-in";
+            kind: "regular" | "extra" | "recorded" | "brought-in" | "void";
             /** @enum {string} */
             status: "open" | "reviewed" | "posted";
             people: number;
             gross: number;
             net: number;
             version: number;
+            isVoid: boolean;
+            /** Format: uuid */
+            voids: string | null;
             clientName: string;
             einTail: string;
             payFrequency: string;
@@ -2953,6 +3043,106 @@ export interface components {
             taxTypes: components["schemas"]["TaxTypeView"][];
             version: number;
         };
+        VoidableCheck: {
+            /** Format: uuid */
+            paycheckId: string;
+            /** Format: uuid */
+            employeeId: string;
+            number: string;
+            name: string;
+            gross: number;
+            net: number;
+            /** @enum {string} */
+            standing: "stands" | "proposed" | "void";
+            /** Format: uuid */
+            voidId: string | null;
+            paid: string;
+        };
+        VoidsOfPayroll: {
+            /** Format: uuid */
+            payrollId: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            einTail: string;
+            /** Format: date */
+            checkDate: string;
+            kind: string;
+            checks: components["schemas"]["VoidableCheck"][];
+        };
+        AskVoid: {
+            paycheckIds: string[];
+        };
+        VoidFigure: {
+            label: string;
+            /** @enum {string} */
+            kind: "pay" | "tax" | "employer" | "deduction" | "leave";
+            amount: number;
+        };
+        VoidLiability: {
+            tax: string;
+            label: string;
+            familyLabel: string;
+            openBefore: number;
+            change: number;
+            openAfter: number;
+        };
+        VoidEffects: {
+            figures: components["schemas"]["VoidFigure"][];
+            liabilities: components["schemas"]["VoidLiability"][];
+            closed: components["schemas"]["ClosedPeriod"][];
+            follows: components["schemas"]["ClosedPeriod"][];
+            isWhole: boolean;
+        };
+        ProposeVoid: {
+            paycheckIds: string[];
+            reason: string;
+        };
+        SlipFigure: {
+            label: string;
+            value: string;
+        };
+        SlipCheck: {
+            label: string;
+            isPassed: boolean;
+            says: string;
+        };
+        ReleaseSlip: {
+            title: string;
+            act: string;
+            amount: number | null;
+            figures: components["schemas"]["SlipFigure"][];
+            leaves: string;
+            becomesImpossible: string;
+            wayBack: string;
+            checks: components["schemas"]["SlipCheck"][];
+            mayRelease: boolean;
+            file: string;
+        };
+        VoidView: {
+            /** Format: uuid */
+            payrollId: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            einTail: string;
+            /** Format: date */
+            checkDate: string;
+            kind: string;
+            checks: components["schemas"]["VoidableCheck"][];
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            status: "proposed" | "posted" | "withdrawn";
+            version: number;
+            reason: string;
+            preparedBy: string;
+            postedBy: string | null;
+            /** Format: uuid */
+            voidPayrollId: string | null;
+            effects: components["schemas"]["VoidEffects"];
+            slip: components["schemas"]["ReleaseSlip"];
+        };
         LiabilityView: {
             tax: string;
             label: string;
@@ -2962,6 +3152,7 @@ export interface components {
             underWay: number;
         };
         DepositView: {
+            isCredit: boolean;
             family: string;
             familyLabel: string;
             agency: string;
@@ -3051,27 +3242,6 @@ export interface components {
             method: "ach-credit" | "elsewhere";
             /** Format: date */
             paidElsewhereOn: string | null;
-        };
-        SlipFigure: {
-            label: string;
-            value: string;
-        };
-        SlipCheck: {
-            label: string;
-            isPassed: boolean;
-            says: string;
-        };
-        ReleaseSlip: {
-            title: string;
-            act: string;
-            amount: number | null;
-            figures: components["schemas"]["SlipFigure"][];
-            leaves: string;
-            becomesImpossible: string;
-            wayBack: string;
-            checks: components["schemas"]["SlipCheck"][];
-            mayRelease: boolean;
-            file: string;
         };
         RecordPaid: {
             version: number;
@@ -3326,7 +3496,7 @@ export interface components {
             to: string;
             amount: number;
             /** @enum {string} */
-            cause: "rounding" | "to-fix";
+            cause: "rounding" | "void" | "to-fix";
             says: string;
         };
         PendingView: {
@@ -5522,6 +5692,148 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AgencyPaymentView"];
+                };
+            };
+        };
+    };
+    VoidsController_ofPayroll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VoidsOfPayroll"];
+                };
+            };
+        };
+    };
+    VoidsController_propose: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ProposeVoid"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    VoidsController_preview: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskVoid"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VoidEffects"];
+                };
+            };
+        };
+    };
+    VoidsController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VoidView"];
+                };
+            };
+        };
+    };
+    VoidsController_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VoidView"];
+                };
+            };
+        };
+    };
+    VoidsController_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VoidView"];
                 };
             };
         };

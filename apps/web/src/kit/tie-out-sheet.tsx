@@ -27,7 +27,7 @@ export const STATION_LABELS: readonly (readonly [key: string, label: string])[] 
   ['returns', 'Returns'],
   ['wage-statements', 'W-2s'],
 ];
-const CAUSES: Readonly<Record<string, string>> = { rounding: 'rounding', 'to-fix': 'to fix' };
+const CAUSES: Readonly<Record<string, string>> = { rounding: 'rounding', void: 'void', 'to-fix': 'to fix' };
 const signed = (amount: number): string => (amount > 0 ? `+${showDollars(cents(amount))}` : showDollars(cents(amount)));
 const valueOf = (row: TieRow, station: string): number | null =>
   typeof row.stations[station] === 'number' ? row.stations[station] : null;
@@ -70,7 +70,7 @@ function Join({ row, from, to }: { readonly row: TieRow; readonly from: string; 
         onClick={() => show(working, true)}
       >
         <b>{signed(difference.amount)}</b>
-        <span>{difference.cause === 'to-fix' ? difference.says : CAUSES[difference.cause]}</span>
+        <span>{difference.cause === 'rounding' ? CAUSES[difference.cause] : difference.says}</span>
       </button>
     );
   }

@@ -5,7 +5,8 @@ import { isLiability, isPayment, type LedgerEntry } from './entry.js';
 
 export const STATIONS = ['register', 'ledger', 'deposits', 'returns', 'wage-statements'] as const;
 export type Station = (typeof STATIONS)[number];
-export type DifferenceCause = 'rounding' | 'to-fix';
+/** `void`: a check was voided after the deposit or the return had its figures. */
+export type DifferenceCause = 'rounding' | 'void' | 'to-fix';
 
 export interface TieOutDifference {
   readonly from: Station;
@@ -117,14 +118,18 @@ function groupRow(group: TaxGroup, input: TieOutInput): TieOutRow {
   const underWay = input.underWay.get(group) ?? ZERO;
   const pending = cents(open + underWay);
   const pendingSays = underWay === 0 ? 'not yet due' : open === 0 ? 'on its way' : 'on its way or not yet due';
-  const explainDeposit = (amount: Cents): Pick<TieOutDifference, 'cause' | 'says'> => ({
-    cause: 'to-fix',
-    says: amount < 0 ? 'not deposited, and due' : 'deposited without a liability',
-  });
-  const explainReturn = (): Pick<TieOutDifference, 'cause' | 'says'> =>
+  const voided = cents(-sum(entries.filter((entry) => entry.cause === 'reversal').map((entry) => entry.amount)));
+  const isVoided = (amount: Cents): boolean => amount > 0 && amount <= voided;
+  const explainDeposit = (amount: Cents): Pick<TieOutDifference, 'cause' | 'says'> =>
+    isVoided(amount)
+      ? { cause: 'void', says: 'deposited before a check was voided: take it off the next deposit, or claim it' }
+      : { cause: 'to-fix', says: amount < 0 ? 'not deposited, and due' : 'deposited without a liability' };
+  const explainReturn = (amount: Cents): Pick<TieOutDifference, 'cause' | 'says'> =>
     side?.adjusted.includes(group) && returnAddsUp(side, input.entries)
       ? { cause: 'rounding', says: side.words }
-      : { cause: 'to-fix', says: 'the return differs from the ledger' };
+      : isVoided(amount)
+        ? { cause: 'void', says: 'a check was voided after the return had it: amend the return' }
+        : { cause: 'to-fix', says: 'the return differs from the ledger' };
   return {
     key: group,
     isShare: false,

@@ -54,6 +54,7 @@ const ACTS: Readonly<Record<string, string>> = {
   'proof.keep': 'kept a check of {subject} in the proof set',
   'proof.accept': 'agreed to what moved in the proof set, for {subject}',
   'proof.withdraw': 'took a check of {subject} out of the proof set',
+  'void.propose': 'proposed {subject}',
   'remittance.plan': 'scheduled {subject}',
   'direct-deposit.plan': 'scheduled {subject}',
   'direct-deposit.entry-returned': 'was told that an entry of {subject} came back',
@@ -169,6 +170,8 @@ export function subjectWords({ kind, name, day, amount }: StoredSubject): string
       return name === null ? '' : `the prior payroll of ${name}`;
     case 'rule pack':
       return name === null ? '' : `the rule pack ${name}`;
+    case 'void':
+      return on === '' ? 'a void' : `the void of checks of ${on}`;
     case 'question':
       return 'a question';
     default:

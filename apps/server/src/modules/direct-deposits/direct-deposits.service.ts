@@ -338,6 +338,7 @@ async function find(manager: EntityManager, id: string): Promise<DirectDeposit> 
 /** Pay leaves only for a payroll that is posted here. */
 function postedHere(payroll: Payroll): Payroll {
   if (payroll.kind === 'brought-in' || payroll.kind === 'recorded') throw conflict('This payroll was paid elsewhere.');
+  if (payroll.kind === 'void') throw conflict('This is a void: nobody is paid by it.');
   if (payroll.status !== 'posted') throw conflict('This payroll is not posted yet.');
   return payroll;
 }

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { PersonPay } from '@zakat/contract/direct-deposits';
 import { splitNet } from '@zakat/core/direct-deposit/split';
-import { cents, subtract, sum, type Cents } from '@zakat/core/money/cents';
+import { ZERO, cents, subtract, sum, type Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { Clock } from '../clock/clock.js';
@@ -15,6 +15,7 @@ interface PaidPerson {
   readonly number: string;
   readonly name: string;
   readonly net: Cents;
+  readonly isVoid: boolean;
 }
 /** A part of somebody's net pay that goes to an account. */
 export interface PlannedCredit {
@@ -36,7 +37,7 @@ export class PayrollPays {
     manager: EntityManager,
     payroll: Payroll,
   ): Promise<{ people: PersonPay[]; credits: readonly PlannedCredit[] }> {
-    const paid = await this.paid(manager, payroll.id);
+    const paid = (await this.paid(manager, payroll.id)).filter((person) => !person.isVoid);
     const accounts = await this.accounts.of(
       manager,
       payroll.clientId,
@@ -63,7 +64,7 @@ export class PayrollPays {
   /** As a file has it; what came back is paid by check. */
   async inFile(manager: EntityManager, payroll: Payroll, directDepositId: string): Promise<PersonPay[]> {
     const entries = await manager.find(DirectDepositEntry, { where: { directDepositId }, order: { sequence: 'ASC' } });
-    return (await this.paid(manager, payroll.id)).map(({ paycheckId, ...person }) => {
+    return (await this.paid(manager, payroll.id)).map(({ paycheckId, isVoid, ...person }) => {
       const own = entries.filter((entry) => entry.paycheckId === paycheckId);
       const deposits = own.map((entry) => ({
         label: entry.label,
@@ -74,22 +75,23 @@ export class PayrollPays {
         cameBack: cameBackWords(entry),
       }));
       const arrived = sum(deposits.filter((line) => line.isReady).map((line) => line.amount));
-      return { ...person, deposits, check: subtract(person.net, arrived) };
+      return { ...person, deposits, check: isVoid ? ZERO : subtract(person.net, arrived) };
     });
   }
 
   private async paid(manager: EntityManager, payrollId: string): Promise<PaidPerson[]> {
     const rows = (await manager.query(
-      `SELECT c.id, c.employee_id, c.net, e.number, concat_ws(' ', e.first_name, nullif(e.middle_name, ''), e.last_name, nullif(e.suffix, '')) AS name
+      `SELECT c.id, c.employee_id, c.net, EXISTS (SELECT 1 FROM paycheck v WHERE v.reverses = c.id) AS is_void, e.number, concat_ws(' ', e.first_name, nullif(e.middle_name, ''), e.last_name, nullif(e.suffix, '')) AS name
        FROM paycheck c JOIN employee e ON e.id = c.employee_id WHERE c.payroll_id = $1 ORDER BY length(e.number), e.number`,
       [payrollId],
-    )) as { id: string; employee_id: string; net: string; number: string; name: string }[];
+    )) as { id: string; employee_id: string; net: string; is_void: boolean; number: string; name: string }[];
     return rows.map((row) => ({
       paycheckId: row.id,
       employeeId: row.employee_id,
       number: row.number,
       name: row.name,
       net: rawCents(row.net),
+      isVoid: row.is_void,
     }));
   }
 }

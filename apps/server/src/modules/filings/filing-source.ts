@@ -91,7 +91,7 @@ export class FilingSource {
     // Of what was paid elsewhere only the day is known: the check of the period with the 12th is the first from then on.
     const counted = (await manager.query(
       `WITH live AS (SELECT * FROM payroll p WHERE p.client_id = $1 AND p.reverses IS NULL AND NOT EXISTS (SELECT 1 FROM payroll r WHERE r.reverses = p.id))
-       SELECT count(DISTINCT c.employee_id)::int AS count FROM paycheck c JOIN live p ON p.id = c.payroll_id
+       SELECT count(DISTINCT c.employee_id)::int AS count FROM standing_paycheck c JOIN live p ON p.id = c.payroll_id
        WHERE (p.period_start <= $2 AND p.period_end >= $2)
           OR (p.kind = 'brought-in' AND p.period_start = p.check_date AND p.check_date =
              (SELECT min(b.check_date) FROM live b WHERE b.kind = 'brought-in' AND b.period_start = b.check_date AND b.check_date BETWEEN $2 AND $3))`,
@@ -192,7 +192,7 @@ export class FilingSource {
     const rows = (await manager.query(
       `SELECT c.employee_id, c.lines->'earnings' AS earnings, c.lines->'deductions' AS deductions,
          coalesce((SELECT jsonb_agg(jsonb_build_object('code', t.tax, 'subject', t.subject, 'wages', t.wages)) FROM paycheck_tax t WHERE t.paycheck_id = c.id AND t.tax = ANY($4)), '[]') AS taxes
-       FROM paycheck c WHERE c.client_id = $1 AND c.check_date BETWEEN $2 AND $3`,
+       FROM standing_paycheck c WHERE c.client_id = $1 AND c.check_date BETWEEN $2 AND $3`,
       [clientId, start, end, UNEMPLOYMENT],
     )) as {
       employee_id: string;

@@ -17,5 +17,9 @@ export class Payroll {
   @Column('uuid', { name: 'take_over_id', nullable: true }) takeOverId!: string | null;
   /** Why it was posted after a return or a deposit of its days had left. */
   @Column('text', { name: 'closed_reason', nullable: true }) closedReason!: string | null;
+  /** Of a void: the payroll whose checks it takes back. */
+  @Column('uuid', { nullable: true }) voids!: string | null;
+  /** Every check of it is void. */
+  @Column('boolean', { name: 'is_void' }) isVoid!: boolean;
   @Column('uuid', { name: 'created_by' }) createdBy!: string;
 }

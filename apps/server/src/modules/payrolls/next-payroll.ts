@@ -20,7 +20,7 @@ export async function nextPayroll(
   client: Client,
 ): Promise<PayrollSuggestion | null> {
   const rows = (await manager.query(
-    `SELECT period_end FROM payroll WHERE client_id = $1 AND kind IN ('regular', 'recorded') ORDER BY period_end DESC LIMIT 1`,
+    `SELECT period_end FROM payroll WHERE client_id = $1 AND kind IN ('regular', 'recorded') AND NOT is_void ORDER BY period_end DESC LIMIT 1`,
     [client.id],
   )) as { period_end: LocalDate }[];
   const last = rows[0];

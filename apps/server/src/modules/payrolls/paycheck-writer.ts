@@ -7,6 +7,8 @@ import type { Actor } from '../../database/firm-database.js';
 
 export interface NewPaycheck {
   readonly employeeId: string;
+  /** The posted paycheck that this one takes back. */
+  readonly reverses?: string;
   readonly gross: Cents;
   readonly net: Cents;
   readonly supplemental: Cents;
@@ -33,9 +35,9 @@ export class PaycheckWriter {
   ): Promise<void> {
     const rows = paychecks.map((paycheck) => ({ ...paycheck, id: randomUUID() }));
     await manager.query(
-      `INSERT INTO paycheck (id, firm_id, client_id, payroll_id, employee_id, check_date, gross, net, supplemental, lines, facts)
-       SELECT r.id, $1, $2, $3, r."employeeId", $4, r.gross, r.net, r.supplemental, r.lines, r.facts
-       FROM jsonb_to_recordset($5::jsonb) AS r(id uuid, "employeeId" uuid, gross bigint, net bigint, supplemental bigint, lines jsonb, facts jsonb)`,
+      `INSERT INTO paycheck (id, firm_id, client_id, payroll_id, employee_id, check_date, gross, net, supplemental, lines, facts, reverses)
+       SELECT r.id, $1, $2, $3, r."employeeId", $4, r.gross, r.net, r.supplemental, r.lines, r.facts, r.reverses
+       FROM jsonb_to_recordset($5::jsonb) AS r(id uuid, "employeeId" uuid, gross bigint, net bigint, supplemental bigint, lines jsonb, facts jsonb, reverses uuid)`,
       [
         actor.firmId,
         payroll.clientId,

@@ -53,6 +53,7 @@ export class PayrollPoster {
           leave: result.leave,
           employerPaid: result.employerPaid,
           tracked: result.tracked,
+          ...(result.workersCompensation ? { workersCompensation: result.workersCompensation } : {}),
           taxes: result.taxes,
           ...(result.variances.length > 0 ? { variances: variancesOf(result) } : {}),
           ...(costs[index]?.some((cost) => cost.job !== '') ? { jobs: costs[index] } : {}),

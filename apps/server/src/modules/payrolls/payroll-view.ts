@@ -146,6 +146,8 @@ export class PayrollViews {
       kind: payroll.kind,
       status: payroll.status,
       version: payroll.version,
+      isVoid: payroll.isVoid,
+      voids: payroll.voids,
       people: persons.filter((person) => person.isPaid).length,
       gross: sum(persons.map((person) => cents(person.paycheck.gross))),
       net: sum(persons.map((person) => cents(person.paycheck.net))),

@@ -79,6 +79,8 @@ export class PayrollsService {
         gross: rawCents(row['gross']),
         net: rawCents(row['net']),
         version: Number(row['version']),
+        isVoid: row['is_void'] as unknown as boolean,
+        voids: row['voids'] === null ? null : String(row['voids']),
       }));
     });
   }
@@ -125,20 +127,28 @@ export class PayrollsService {
         version: 1,
         createdBy: actor.userId ?? '',
         reviewedDigest: null,
+        voids: null,
+        isVoid: false,
       };
       await manager.insert(Payroll, payroll);
       const people = await this.peopleCases.forPayroll(manager, client, payroll);
+      const before = input.copyOf === undefined ? null : await copied(manager, clientId, input.copyOf);
       await this.writeLines(
         manager,
         actor,
         id,
-        people.map((person) => usualEntry(person, input.kind)),
+        people.map((person): PayrollEntry => {
+          if (before === null) return usualEntry(person, input.kind);
+          const employeeId = person.employee.id;
+          return before.get(employeeId) ?? { employeeId, isPaid: false, earnings: [], deductions: [] };
+        }),
       );
       await this.audit.record(manager, actor, 'payroll.create', 'payroll', id, {
         clientId,
         periodEnd,
         checkDate,
         kind: input.kind,
+        ...(input.copyOf === undefined ? {} : { copyOf: input.copyOf }),
       });
       return { id };
     });
@@ -275,14 +285,19 @@ export class PayrollsService {
 
   working(actor: Actor, id: string, employeeId: string, figure: string): Promise<WorkingView> {
     return this.database.run(actor, async (manager) => {
-      if ((await findPayroll(manager, id)).kind === 'brought-in')
+      const asked = await findPayroll(manager, id);
+      if (asked.kind === 'brought-in')
         return {
           title: 'Paid elsewhere',
           lines: [{ label: 'Brought in from the former provider', value: '', how: 'as its register says' }],
         };
-      const payroll = await findPayroll(manager, id);
+      if (asked.kind === 'void')
+        return {
+          title: 'Void',
+          lines: [{ label: 'The opposite of what was posted', value: '', how: 'the calculation stands with the check that it takes back' }],
+        };
       const person =
-        payroll.status === 'posted'
+        asked.status === 'posted'
           ? await postedCase(manager, id, employeeId)
           : await this.openCase(manager, id, employeeId);
       if (!person) throw notFound('person of this payroll');
@@ -349,6 +364,21 @@ export class PayrollsService {
       [payrollId, actor.firmId, JSON.stringify(rows)],
     );
   }
+}
+
+/** The lines of a payroll that is typed again, by person. */
+async function copied(manager: EntityManager, clientId: string, id: string): Promise<Map<string, PayrollEntry>> {
+  const payroll = await findPayroll(manager, id);
+  if (payroll.clientId !== clientId || payroll.kind === 'brought-in' || payroll.kind === 'void')
+    throw refuseField('copyOf', 'This payroll has no lines to type again.', 'Choose another payroll of the client.');
+  return new Map(
+    (await postedRows(manager, id)).map((row) => {
+      const entry = entryOfRow(row);
+      // What another program withheld belongs to that payroll alone.
+      const { withheld: _withheld, ...lines } = entry;
+      return [row.employee_id, payroll.kind === 'recorded' ? lines : entry];
+    }),
+  );
 }
 
 /** What a working is computed from, and the figures that were posted with it. */

@@ -232,10 +232,9 @@ async function lastRegularOf(
   exceptPayroll: string,
 ): Promise<Map<string, LastRegular>> {
   const rows = (await manager.query(
-    `SELECT DISTINCT ON (p.employee_id) p.employee_id AS id, pt.subject, pt.amount FROM paycheck p
+    `SELECT DISTINCT ON (p.employee_id) p.employee_id AS id, pt.subject, pt.amount FROM standing_paycheck p
      JOIN paycheck_tax pt ON pt.paycheck_id = p.id AND pt.tax = 'US-FIT'
      WHERE p.client_id = $1 AND p.check_date <= $2 AND p.check_date >= $3 AND p.payroll_id <> $4 AND p.supplemental = 0 AND pt.subject > 0
-       AND NOT EXISTS (SELECT 1 FROM payroll r WHERE r.reverses = p.payroll_id)
      ORDER BY p.employee_id, p.check_date DESC`,
     [clientId, day, addMonths(date(day), -3), exceptPayroll],
   )) as { id: string; subject: string; amount: string }[];
@@ -297,10 +296,9 @@ export class PeopleCases {
     lastDays: ReadonlyMap<string, string | null>,
   ): Promise<ReadonlySet<string>> {
     const rows = (await manager.query(
-      `SELECT c.employee_id AS id, max(p.period_end) AS day FROM paycheck c JOIN payroll p ON p.id = c.payroll_id
-       WHERE c.client_id = $1 AND c.payroll_id <> $2 AND c.gross > 0 AND p.reverses IS NULL
-         AND (p.kind <> 'extra' OR EXISTS (SELECT 1 FROM jsonb_to_recordset(c.lines -> 'earnings') AS l(item text) WHERE l.item IN ('regular', 'salary')))
-         AND NOT EXISTS (SELECT 1 FROM payroll r WHERE r.reverses = p.id) GROUP BY c.employee_id`,
+      `SELECT c.employee_id AS id, max(p.period_end) AS day FROM standing_paycheck c JOIN payroll p ON p.id = c.payroll_id
+       WHERE c.client_id = $1 AND c.payroll_id <> $2 AND c.gross > 0
+         AND (p.kind <> 'extra' OR EXISTS (SELECT 1 FROM jsonb_to_recordset(c.lines -> 'earnings') AS l(item text) WHERE l.item IN ('regular', 'salary'))) GROUP BY c.employee_id`,
       [clientId, payroll.id],
     )) as { id: string; day: string }[];
     const paidTo = new Map(rows.map(({ id, day }) => [id, day]));

@@ -11,8 +11,8 @@ export async function postedChecksOf(manager: EntityManager, employeeId: string)
     `SELECT p.period_start AS "periodStart", p.period_end AS "periodEnd", p.check_date AS "checkDate",
             ARRAY(SELECT f.kind FROM filing f WHERE f.client_id = p.client_id AND f.status IN ('released', 'received', 'accepted')
               AND p.check_date BETWEEN f.period_start AND f.period_end ORDER BY f.period_end, f.kind) AS kinds
-     FROM paycheck c JOIN payroll p ON p.id = c.payroll_id
-     WHERE c.employee_id = $1 AND p.kind <> 'brought-in' AND p.reverses IS NULL AND NOT EXISTS (SELECT 1 FROM payroll r WHERE r.reverses = p.id)
+     FROM standing_paycheck c JOIN payroll p ON p.id = c.payroll_id
+     WHERE c.employee_id = $1 AND p.kind <> 'brought-in'
      ORDER BY p.check_date`,
     [employeeId],
   )) as (Omit<PostedCheck, 'filed'> & { kinds: string[] })[];

@@ -38,6 +38,7 @@ interface PostedRow {
   readonly base: Record<string, unknown> | null;
   readonly own: OwnRows | null;
   readonly person: PostedPerson | null;
+  readonly voided_by: string | null;
 }
 
 /** A posted payroll is evidence: it is read from its own checks, ledger entries and journal, whatever the records say now. */
@@ -46,7 +47,8 @@ export async function postedRows(manager: EntityManager, payrollId: string): Pro
     `SELECT e.id AS employee_id, e.number, concat_ws(' ', e.first_name, nullif(e.middle_name, ''), e.last_name, nullif(e.suffix, '')) AS name,
             coalesce(l.is_paid, true) AS is_paid, coalesce(l.earnings, '[]') AS earnings, coalesce(l.deductions, '[]') AS deductions,
             coalesce(l.left_out, '[]') AS left_out, coalesce(l.withheld, '[]') AS withheld,
-            c.id, c.gross, c.net, c.lines, c.facts -> 'case' AS base, c.facts -> 'own' AS own, c.facts -> 'person' AS person
+            c.id, c.gross, c.net, c.lines, c.facts -> 'case' AS base, c.facts -> 'own' AS own, c.facts -> 'person' AS person,
+            (SELECT v.payroll_id FROM paycheck v WHERE v.reverses = c.id) AS voided_by
      FROM (SELECT employee_id FROM paycheck WHERE payroll_id = $1 UNION SELECT employee_id FROM payroll_line WHERE payroll_id = $1) w
      JOIN employee e ON e.id = w.employee_id
      LEFT JOIN payroll_line l ON l.payroll_id = $1 AND l.employee_id = e.id
@@ -77,11 +79,12 @@ const NO_CHECK: PaycheckView = {
   problems: [],
 };
 
-const checkOf = ({ id, gross, net, lines }: PostedRow): PaycheckView =>
+const checkOf = ({ id, gross, net, lines, voided_by: voidedBy }: PostedRow): PaycheckView =>
   lines === null
     ? NO_CHECK
     : {
         id,
+        ...(voidedBy === null ? {} : { voidedBy }),
         gross: rawCents(gross ?? 0),
         net: rawCents(net ?? 0),
         earnings: lines.earnings,
@@ -116,8 +119,8 @@ export async function grossBefore(
   { id, clientId, checkDate }: Pick<Payroll, 'id' | 'clientId' | 'checkDate'>,
 ): Promise<ReadonlyMap<string, Cents>> {
   const rows = (await manager.query(
-    `SELECT DISTINCT ON (employee_id) employee_id, gross FROM paycheck c JOIN payroll p ON p.id = c.payroll_id
-     WHERE c.client_id = $1 AND c.payroll_id <> $2 AND c.check_date <= $3 AND p.kind <> 'brought-in' ORDER BY employee_id, c.check_date DESC`,
+    `SELECT DISTINCT ON (employee_id) employee_id, gross FROM standing_paycheck c JOIN payroll p ON p.id = c.payroll_id
+     WHERE c.client_id = $1 AND c.payroll_id <> $2 AND c.check_date <= $3 AND p.kind <> 'brought-in' ORDER BY employee_id, c.check_date DESC, p.posted_at DESC`,
     [clientId, id, checkDate],
   )) as { employee_id: string; gross: string }[];
   return new Map(rows.map((row) => [row.employee_id, rawCents(row.gross)]));
@@ -126,7 +129,7 @@ export async function grossBefore(
 export async function postedView(manager: EntityManager, payroll: Payroll): Promise<PayrollView> {
   const client = await findClient(manager, payroll.clientId);
   const rows = await postedRows(manager, payroll.id);
-  const before = payroll.kind === 'brought-in' ? new Map<string, Cents>() : await grossBefore(manager, payroll);
+  const before = payroll.kind === 'brought-in' || payroll.kind === 'void' ? new Map<string, Cents>() : await grossBefore(manager, payroll);
   const employer = (await manager.query(
     `SELECT tax, wages, amount FROM ledger_entry WHERE payroll_id = $1 AND employee_id IS NULL AND cause IN ('payroll', 'reversal') ORDER BY id`,
     [payroll.id],
@@ -156,6 +159,8 @@ export async function postedView(manager: EntityManager, payroll: Payroll): Prom
     kind: payroll.kind,
     status: payroll.status,
     version: payroll.version,
+    isVoid: payroll.isVoid,
+    voids: payroll.voids,
     people: paid.length,
     gross: sum(paid.map((row) => rawCents(row.gross ?? 0))),
     net: sum(paid.map((row) => rawCents(row.net ?? 0))),

@@ -40,7 +40,7 @@ export async function takenBefore(
   };
 }
 
-/** Where each leave plan stands after the person's last posted check. */
+/** Where each leave plan stands after the person's last posted check, less what checks voided since then had moved. */
 export async function leaveStands(
   manager: EntityManager,
   employeeIds: readonly string[],
@@ -50,9 +50,14 @@ export async function leaveStands(
   const withLeave = someHave(facts, (fact) => fact.kind === 'leave').filter((id) => employeeIds.includes(id));
   if (withLeave.length === 0) return () => null;
   const rows = (await manager.query(
-    `SELECT DISTINCT ON (p.employee_id, l.item) p.employee_id AS id, p.check_date AS day, l.item, l.balance FROM paycheck p,
-       jsonb_to_recordset(p.lines -> 'leave') AS l(item text, balance bigint) WHERE p.employee_id = ANY($1) AND p.payroll_id <> $2 AND jsonb_typeof(p.lines -> 'leave') = 'array'
-     ORDER BY p.employee_id, l.item, p.check_date DESC`,
+    `WITH last AS (
+       SELECT DISTINCT ON (p.employee_id, l.item) p.employee_id AS id, p.check_date AS day, l.item, l.balance, y.posted_at FROM standing_paycheck p JOIN payroll y ON y.id = p.payroll_id,
+         jsonb_to_recordset(p.lines -> 'leave') AS l(item text, balance bigint) WHERE p.employee_id = ANY($1) AND p.payroll_id <> $2 AND jsonb_typeof(p.lines -> 'leave') = 'array'
+       ORDER BY p.employee_id, l.item, p.check_date DESC, y.posted_at DESC)
+     SELECT last.id, last.day, last.item, last.balance + coalesce((
+       SELECT sum(m.accrued - m.used) FROM paycheck r JOIN payroll ry ON ry.id = r.payroll_id JOIN paycheck o ON o.id = r.reverses JOIN payroll oy ON oy.id = o.payroll_id,
+         jsonb_to_recordset(r.lines -> 'leave') AS m(item text, accrued bigint, used bigint)
+       WHERE r.employee_id = last.id AND m.item = last.item AND oy.posted_at < last.posted_at AND ry.posted_at > last.posted_at), 0) AS balance FROM last`,
     [withLeave, exceptPayroll],
   )) as { id: string; day: string; item: string; balance: string }[];
   return (employeeId, fact) => {

@@ -3,6 +3,7 @@ import type { DepositView, LiabilityView } from '@zakat/contract/remittances';
 import { addBusinessDays } from '@zakat/core/calendar/business-days';
 import { BANKING } from '@zakat/core/calendar/holidays';
 import { date, type LocalDate } from '@zakat/core/calendar/local-date';
+import { firstDayOf, quarterOf } from '@zakat/core/calendar/quarter';
 import { achSendBy, earliestSettlement } from '@zakat/core/deposits/ach-days';
 import type { DepositFamily } from '@zakat/core/deposits/family';
 import { problem, type Issue } from '@zakat/core/issues/issue';
@@ -90,9 +91,16 @@ export class Deposits {
     const today = await this.clock.today(manager);
     const cushion = (await manager.find(Firm))[0]?.cushionDays ?? 0;
     const groups = new Map<string, OwedLiability[]>();
-    for (const liability of await this.owed(manager, client)) {
+    const lines = await this.owed(manager, client);
+    for (const liability of lines.filter((line) => !isCredit(line))) {
       const key = `${liability.family.code} ${liability.due ?? ''}`;
       groups.set(key, [...(groups.get(key) ?? []), liability]);
+    }
+    for (const credit of lines.filter(isCredit)) {
+      const taken = [...groups.values()].find((group) => mayTake(group, credit));
+      const key = `${credit.family.code} credit ${quarterStart(credit.liabilityDate)}`;
+      if (taken) taken.push(credit);
+      else groups.set(key, [...(groups.get(key) ?? []), credit]);
     }
     const deposits = [...groups.values()].flatMap((liabilities) => depositOf(liabilities, today, cushion));
     const orderOf = (deposit: DepositView): string => `${deposit.sendBy ?? ''} ${deposit.family}`;
@@ -100,13 +108,31 @@ export class Deposits {
   }
 }
 
+const quarterStart = (day: LocalDate): LocalDate => firstDayOf(quarterOf(day));
+/** Paid more than is owed: a check was voided after the deposit. */
+const isCredit = ({ owed, underWay }: OwedLiability): boolean => owed < 0 && underWay === 0;
+/**
+ * A credit is taken off a later deposit of the same kind and calendar quarter while something is left to pay; beyond the
+ * quarter it is claimed with the amended return (Form 941 instructions, line 13; common practice with the states).
+ */
+export const mayBeTakenOff = (credit: OwedLiability, line: OwedLiability): boolean =>
+  line.family.code === credit.family.code && quarterStart(line.liabilityDate) === quarterStart(credit.liabilityDate);
+const mayTake = (group: readonly OwedLiability[], credit: OwedLiability): boolean =>
+  group.some((line) => mayBeTakenOff(credit, line)) &&
+  group.every((line) => line.underWay === 0 && line.due !== null) &&
+  sum(group.map((line) => line.owed)) + credit.owed > 0;
+
+const CREDIT_RULE =
+  'More was deposited than is owed since a check was voided: it comes off the next deposit of the quarter, or is claimed with the amended return.';
+
 function depositOf(liabilities: readonly OwedLiability[], today: LocalDate, cushion: number): DepositView[] {
   const [first] = liabilities;
   if (!first) return [];
   const { family, due, question } = first;
   const days = due === null ? null : achSendBy(due, cushion);
   const lastToSend = days === null ? null : addBusinessDays(days.settles, -1, BANKING);
-  const isLate = lastToSend !== null && today > lastToSend;
+  const isAllCredit = liabilities.every(isCredit);
+  const isLate = !isAllCredit && lastToSend !== null && today > lastToSend;
   const { agency } = taxOf(first.tax);
   return [
     {
@@ -114,12 +140,13 @@ function depositOf(liabilities: readonly OwedLiability[], today: LocalDate, cush
       familyLabel: family.label,
       agency,
       agencyName: agencyName(agency),
-      due,
-      sendBy: days?.sendBy ?? null,
-      lastToSend,
+      due: isAllCredit ? null : due,
+      sendBy: isAllCredit ? null : (days?.sendBy ?? null),
+      lastToSend: isAllCredit ? null : lastToSend,
+      isCredit: isAllCredit,
       settles: isLate || days === null ? earliestSettlement(today) : days.settles,
-      rule: first.rule,
-      question: question && detailOf(question),
+      rule: isAllCredit ? CREDIT_RULE : first.rule,
+      question: isAllCredit ? null : question && detailOf(question),
       owed: sum(liabilities.map((line) => line.owed)),
       underWay: sum(liabilities.map((line) => line.underWay)),
       isLate: isLate && liabilities.some((line) => line.owed !== line.underWay),

@@ -30,7 +30,7 @@ import { Outbox } from '../outbox/outbox.js';
 import { Releases, refuseFailed } from '../outbox/releases.js';
 import { achChecks, mayReleaseCheck } from '../outbox/slip-checks.js';
 import { agencyPaymentOf } from './agency-payments.service.js';
-import { Deposits } from './deposits.js';
+import { Deposits, mayBeTakenOff, type OwedLiability } from './deposits.js';
 import { RemittanceAnswers } from './remittance-answers.js';
 import { Remittance, RemittanceItem } from './entities.js';
 import { PaymentFile } from './payment-file.js';
@@ -84,10 +84,10 @@ export class RemittancesService {
         const line = owed.find(
           (candidate) => candidate.tax === item.tax && candidate.liabilityDate === item.liabilityDate,
         );
-        if (!line || !isTaxCode(item.tax) || line.owed <= 0)
-          throw conflict('Nothing is owed for one of these liabilities any more. Look again.');
+        if (!line || !isTaxCode(item.tax)) throw conflict('Nothing is owed for one of these liabilities any more. Look again.');
         return line;
       });
+      refuseStrayCredits(chosen);
       const families = [...new Set(chosen.map((line) => line.family.code))];
       const family = families[0];
       if (!family || families.length > 1)
@@ -357,3 +357,13 @@ export const rowOf = (row: Remittance, client: Client): RemittanceRow => ({
   confirmation: row.confirmation,
   returnedReason: row.returnedReason,
 });
+
+/** A credit comes off a deposit of its own kind and quarter, and never makes it less than nothing. */
+function refuseStrayCredits(chosen: readonly OwedLiability[]): void {
+  const owing = chosen.filter((line) => line.owed > 0);
+  const isStray = chosen.some((line) => line.owed <= 0 && !owing.some((other) => mayBeTakenOff(line, other)));
+  if (isStray || sum(chosen.map((line) => line.owed)) <= 0)
+    throw conflict(
+      'More was deposited for one of these liabilities than is owed, and nothing of its quarter is left to take it off. Look again.',
+    );
+}

@@ -42,7 +42,7 @@ function PlanForm({
   const [bankAccountId, setBank] = useState(client.bankAccounts[0]?.id ?? '');
   if (client.bankAccounts.length === 0) return <p className="note">This client has no bank account to pay from.</p>;
   const items = deposit.liabilities
-    .filter((line) => line.owed > 0)
+    .filter((line) => line.owed > 0 || (line.owed < 0 && line.underWay === 0))
     .map(({ tax, liabilityDate }) => ({ tax, liabilityDate }));
   return (
     <form
@@ -79,15 +79,15 @@ function DepositRows({
   readonly client: Schemas['ClientView'];
 }): ReactNode {
   const [isOpen, setOpen] = useState(false);
-  const isUnderWay = deposit.underWay >= deposit.owed;
+  const isUnderWay = !deposit.isCredit && deposit.underWay >= deposit.owed;
   return (
     <>
       <tr>
         <td>
-          {deposit.sendBy ? <Day day={deposit.sendBy} /> : 'not known'}
+          {deposit.sendBy ? <Day day={deposit.sendBy} /> : deposit.isCredit ? 'credit' : 'not known'}
           {deposit.isLate && <div className="tag-wrong">past its send-by</div>}
         </td>
-        <td>{deposit.due ? <Day day={deposit.due} /> : 'not known'}</td>
+        <td>{deposit.due ? <Day day={deposit.due} /> : deposit.isCredit ? '' : 'not known'}</td>
         <td>
           {deposit.familyLabel}
           <div className="sub">{deposit.rule}</div>
@@ -165,7 +165,7 @@ export function DepositsPage(): ReactNode {
                 </thead>
                 <tbody>
                   {rows.map((deposit) => (
-                    <DepositRows key={`${deposit.family} ${deposit.due}`} deposit={deposit} client={client} />
+                    <DepositRows key={`${deposit.family} ${deposit.due} ${deposit.liabilities[0]?.liabilityDate}`} deposit={deposit} client={client} />
                   ))}
                 </tbody>
               </table>

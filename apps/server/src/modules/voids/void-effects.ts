@@ -1,0 +1,207 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { VoidEffects, VoidFigure, VoidLiability } from '@zakat/contract/voids';
+import { addBusinessDays } from '@zakat/core/calendar/business-days';
+import { BANKING } from '@zakat/core/calendar/holidays';
+import { date, showDate, yearOf } from '@zakat/core/calendar/local-date';
+import { ZERO, add, negate, showDollars, sum, type Cents } from '@zakat/core/money/cents';
+import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
+import type { EntityManager } from 'typeorm';
+import { rawCents } from '../../database/cents-column.js';
+import type { Client } from '../clients/entities.js';
+import { Clock } from '../clock/clock.js';
+import { ClosedPeriods } from '../payrolls/closed-periods.js';
+import type { Payroll } from '../payrolls/entities.js';
+import { DepositSchedules } from '../remittances/deposit-schedules.js';
+import { paidParts, postedChecks, type PaidPart, type PostedCheckWhole } from './void-source.js';
+
+type Follow = VoidEffects['follows'][number];
+/** Days in which the bank takes a reversing entry after the settlement (Nacha Operating Rules, 2.9; recalled). */
+const REVERSAL_DAYS = 5;
+
+/** What voiding posted checks would reverse, and what else follows from it: read only. */
+@Injectable()
+export class VoidEffectsOf {
+  constructor(
+    @Inject(ClosedPeriods) private readonly closed: ClosedPeriods,
+    @Inject(DepositSchedules) private readonly schedules: DepositSchedules,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  async of(
+    manager: EntityManager,
+    client: Client,
+    payroll: Payroll,
+    paycheckIds: readonly string[],
+  ): Promise<VoidEffects> {
+    const checks = await postedChecks(manager, payroll.id, paycheckIds);
+    const taxes = totalsByTax(checks);
+    const others = (await manager.query(
+      `SELECT count(*)::int AS count FROM standing_paycheck WHERE payroll_id = $1 AND NOT (id = ANY($2))`,
+      [payroll.id, paycheckIds],
+    )) as { count: number }[];
+    const parts = (await paidParts(manager, payroll.id)).filter((part) => paycheckIds.includes(part.paycheckId));
+    return {
+      figures: figuresOf(checks, taxes),
+      liabilities: await this.liabilities(manager, client, payroll, taxes),
+      closed: await this.closed.of(manager, client, payroll.checkDate, [...taxes.keys()]),
+      follows: [
+        ...(await this.bank(manager, checks, parts, payroll)),
+        ...(await this.later(manager, checks, payroll)),
+        ...ordersOf(checks),
+      ],
+      isWhole: others[0]?.count === 0,
+    };
+  }
+
+  private async liabilities(
+    manager: EntityManager,
+    client: Client,
+    payroll: Payroll,
+    taxes: ReadonlyMap<TaxCode, Cents>,
+  ): Promise<VoidLiability[]> {
+    const open = (await manager.query(
+      `SELECT tax, sum(amount)::bigint AS open FROM ledger_entry WHERE client_id = $1 AND liability_date = $2 GROUP BY tax`,
+      [client.id, payroll.checkDate],
+    )) as { tax: string; open: string }[];
+    const byTax = new Map(open.map((row) => [row.tax, rawCents(row.open)]));
+    const schedules = await this.schedules.of(manager, client);
+    return [...taxes]
+      .filter(([, amount]) => amount !== 0)
+      .map(([tax, amount]) => {
+        const openBefore = byTax.get(tax) ?? ZERO;
+        const change = negate(amount);
+        return {
+          tax,
+          label: taxOf(tax).label,
+          familyLabel: schedules.family(tax).label,
+          openBefore,
+          change,
+          openAfter: add(openBefore, change),
+        };
+      });
+  }
+
+  /** What the bank must be told, or the person asked for. */
+  private async bank(
+    manager: EntityManager,
+    checks: readonly PostedCheckWhole[],
+    parts: readonly PaidPart[],
+    payroll: Payroll,
+  ): Promise<Follow[]> {
+    if (payroll.kind === 'recorded')
+      return [
+        {
+          what: 'Another program paid these checks.',
+          follows: 'What has left there is called back, or asked of the person, there.',
+        },
+      ];
+    const today = await this.clock.today(manager);
+    const nameOf = (part: PaidPart): string => checks.find((one) => one.paycheckId === part.paycheckId)?.name ?? '';
+    return parts.map((part): Follow => {
+      const amount = showDollars(part.amount);
+      if (part.by === 'check')
+        return part.status === 'cleared'
+          ? {
+              what: `Check ${part.mark} of ${amount} to ${nameOf(part)} was cashed.`,
+              follows: 'The person owes the net pay back: agree how, in writing.',
+            }
+          : {
+              what: `Check ${part.mark} of ${amount} to ${nameOf(part)} is ${part.status === 'printed' ? 'printed' : 'out'}.`,
+              follows: 'Have it back and mark it void, or order a stop payment at the bank before it is cashed.',
+            };
+      if (part.status === 'planned')
+        return {
+          what: `The direct deposit of ${amount} to ${nameOf(part)} has not left yet.`,
+          follows: 'Withdraw the file of this payroll and schedule it again: the voided pay is not in it then.',
+        };
+      const until = addBusinessDays(date(part.settles ?? payroll.checkDate), REVERSAL_DAYS, BANKING);
+      return {
+        what: `The direct deposit of ${amount} to ${nameOf(part)} has left.`,
+        follows:
+          until >= today
+            ? `The bank takes a reversing entry until ${showDate(until)}; tell the person before it settles.`
+            : `The five banking days for a reversing entry ended ${showDate(until)}: the person owes the net pay back.`,
+      };
+    });
+  }
+
+  /** Later checks of the year were worked out with the voided ones in their year to date. */
+  private async later(
+    manager: EntityManager,
+    checks: readonly PostedCheckWhole[],
+    payroll: Payroll,
+  ): Promise<Follow[]> {
+    const rows = (await manager.query(
+      `SELECT count(*)::int AS count FROM standing_paycheck c JOIN payroll p ON p.id = c.payroll_id
+       WHERE c.employee_id = ANY($1) AND c.payroll_id <> $2 AND c.check_date >= $3 AND c.check_date <= $4 AND p.kind <> 'brought-in'`,
+      [
+        checks.map((check) => check.employeeId),
+        payroll.id,
+        payroll.checkDate,
+        `${yearOf(date(payroll.checkDate))}-12-31`,
+      ],
+    )) as { count: number }[];
+    const count = rows[0]?.count ?? 0;
+    if (count === 0) return [];
+    return [
+      {
+        what: `${count === 1 ? 'One later check' : `${count} later checks`} of the year had these wages in the year to date.`,
+        follows:
+          'They stand as they were paid. Where a wage base or a limit was reached early, the next check makes up for it.',
+      },
+    ];
+  }
+}
+
+function totalsByTax(checks: readonly PostedCheckWhole[]): Map<TaxCode, Cents> {
+  const totals = new Map<TaxCode, Cents>();
+  for (const { taxes } of checks)
+    for (const { tax, amount } of taxes) totals.set(tax, add(totals.get(tax) ?? ZERO, amount));
+  return totals;
+}
+
+function figuresOf(checks: readonly PostedCheckWhole[], taxes: ReadonlyMap<TaxCode, Cents>): VoidFigure[] {
+  const byLabel = (lines: readonly { readonly label: string; readonly amount: Cents }[]): Map<string, Cents> => {
+    const totals = new Map<string, Cents>();
+    for (const { label, amount } of lines) totals.set(label, add(totals.get(label) ?? ZERO, amount));
+    return totals;
+  };
+  const deductions = byLabel(
+    checks.flatMap(({ lines }) => [
+      ...lines.deductions,
+      ...lines.garnishments.map(({ label, amount, fee }) => ({ label, amount: add(amount, fee) })),
+    ]),
+  );
+  const leave = new Map<string, number>();
+  for (const { lines } of checks)
+    for (const { item, accrued, used } of lines.leave ?? []) leave.set(item, (leave.get(item) ?? 0) + used - accrued);
+  const opposite = (kind: VoidFigure['kind'], label: string, amount: Cents): VoidFigure => ({
+    kind,
+    label,
+    amount: negate(amount),
+  });
+  const taxFigures = (payer: 'employee' | 'employer'): VoidFigure[] =>
+    [...taxes]
+      .filter(([tax, amount]) => taxOf(tax).payer === payer && amount !== 0)
+      .map(([tax, amount]) => opposite(payer === 'employee' ? 'tax' : 'employer', taxOf(tax).label, amount));
+  return [
+    opposite('pay', 'Gross pay', sum(checks.map((check) => check.gross))),
+    ...taxFigures('employee'),
+    ...[...deductions].map(([label, amount]) => opposite('deduction', label, amount)),
+    opposite('pay', 'Net pay', sum(checks.map((check) => check.net))),
+    ...taxFigures('employer'),
+    ...[...leave].filter(([, hours]) => hours !== 0).map(([label, amount]): VoidFigure => ({ kind: 'leave', label, amount })),
+  ];
+}
+
+/** What was withheld for others has perhaps been sent on already. */
+function ordersOf(checks: readonly PostedCheckWhole[]): Follow[] {
+  return checks.flatMap((check) =>
+    check.lines.garnishments
+      .filter(({ amount }) => amount !== 0)
+      .map((line): Follow => ({
+        what: `${showDollars(line.amount)} was withheld from ${check.name} for ${line.label}.`,
+        follows: 'If the payee has had it, ask for it back or take it off the next payment, and tell the person.',
+      })),
+  );
+}

@@ -1,0 +1,210 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { ReleaseSlip } from '@zakat/contract/remittances';
+import type { ProposeVoid, VoidEffects, VoidStatus, VoidView, VoidsOfPayroll } from '@zakat/contract/voids';
+import { date, showDate } from '@zakat/core/calendar/local-date';
+import { showDollars, sum, cents } from '@zakat/core/money/cents';
+import { randomUUID } from 'node:crypto';
+import type { EntityManager } from 'typeorm';
+import { FirmDatabase, type Actor } from '../../database/firm-database.js';
+import { conflict, notFound, refuseField } from '../../http/refusal.js';
+import { Executor } from '../../state-machines/executor.js';
+import { VOID_MACHINE } from '../../state-machines/machine.js';
+import { Audit } from '../audit/audit.js';
+import { findClient } from '../clients/clients.service.js';
+import { Clock } from '../clock/clock.js';
+import { mayReleaseCheck } from '../outbox/slip-checks.js';
+import type { Payroll } from '../payrolls/entities.js';
+import { findPayroll } from '../payrolls/payroll-view.js';
+import { VoidEffectsOf } from './void-effects.js';
+import { VoidPoster } from './void-poster.js';
+import { postedChecks, voidsOf } from './void-source.js';
+
+interface StoredVoid {
+  readonly id: string;
+  readonly payroll_id: string;
+  readonly status: VoidStatus;
+  readonly version: number;
+  readonly reason: string;
+  readonly prepared_by: string;
+  readonly posted_by: string | null;
+  readonly void_payroll_id: string | null;
+}
+
+/** Voids of posted checks: proposed by one person, posted once by another, as reversal entries. */
+@Injectable()
+export class VoidsService {
+  constructor(
+    @Inject(FirmDatabase) private readonly database: FirmDatabase,
+    @Inject(VoidEffectsOf) private readonly effects: VoidEffectsOf,
+    @Inject(VoidPoster) private readonly poster: VoidPoster,
+    @Inject(Executor) private readonly executor: Executor,
+    @Inject(Audit) private readonly audit: Audit,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  ofPayroll(actor: Actor, payrollId: string): Promise<VoidsOfPayroll> {
+    return this.database.run(actor, async (manager) => voidsOf(manager, await findPayroll(manager, payrollId)));
+  }
+
+  /** What a void of these checks would do. Nothing is kept. */
+  preview(actor: Actor, payrollId: string, paycheckIds: readonly string[]): Promise<VoidEffects> {
+    return this.database.run(actor, async (manager) => {
+      const payroll = await findPayroll(manager, payrollId);
+      await refuseOthers(manager, payroll, paycheckIds);
+      return this.effects.of(manager, await findClient(manager, payroll.clientId), payroll, paycheckIds);
+    });
+  }
+
+  propose(actor: Actor, payrollId: string, { paycheckIds, reason }: ProposeVoid): Promise<{ id: string }> {
+    return this.database.run(actor, async (manager) => {
+      const payroll = await findPayroll(manager, payrollId);
+      if (reason.trim() === '')
+        throw refuseField('reason', 'There is no reason.', 'Say why: it is kept with the void and in the audit trail.');
+      await refuseOthers(manager, payroll, paycheckIds);
+      const id = randomUUID();
+      const { clientId } = payroll;
+      await manager.query(
+        `INSERT INTO check_void (id, firm_id, client_id, payroll_id, reason, prepared_by, created_at) VALUES ($1, $2, $3, $4, $5, $6, $7)`,
+        [id, actor.firmId, clientId, payrollId, reason.trim(), actor.userId, await this.clock.now(manager)],
+      );
+      await manager.query(
+        `INSERT INTO check_void_item (check_void_id, firm_id, client_id, paycheck_id) SELECT $1, $2, $3, unnest($4::uuid[])`,
+        [id, actor.firmId, clientId, [...new Set(paycheckIds)]],
+      );
+      await this.audit.record(manager, actor, 'void.propose', 'void', id, { checks: paycheckIds.length, reason });
+      return { id };
+    });
+  }
+
+  view(actor: Actor, id: string): Promise<VoidView> {
+    return this.database.run(actor, (manager) => this.viewIn(manager, actor, id));
+  }
+
+  withdraw(actor: Actor, id: string, version: number): Promise<VoidView> {
+    return this.database.run(actor, async (manager) => {
+      await this.executor.apply(manager, actor, VOID_MACHINE, { id, act: 'withdraw', version });
+      await manager.query('UPDATE check_void_item SET is_live = false WHERE check_void_id = $1', [id]);
+      return this.viewIn(manager, actor, id);
+    });
+  }
+
+  /** Posts the reversal: state, opposite checks, ledger and journal in one transaction, the client locked. */
+  post(actor: Actor, id: string, version: number): Promise<VoidView> {
+    return this.database.run(actor, async (manager) => {
+      const stored = await find(manager, id);
+      const payroll = await findPayroll(manager, stored.payroll_id);
+      await manager.query('SELECT id FROM client WHERE id = $1 FOR UPDATE', [payroll.clientId]);
+      const ids = await idsOf(manager, id);
+      const closed = (
+        await this.effects.of(manager, await findClient(manager, payroll.clientId), payroll, ids)
+      ).closed.map(({ what }) => what);
+      await this.executor.apply(manager, actor, VOID_MACHINE, {
+        id,
+        act: 'post',
+        version,
+        set: { posted_by: actor.userId, posted_at: await this.clock.now(manager) },
+        detail: { reason: stored.reason, ...(closed.length > 0 ? { closed } : {}) },
+      });
+      const checks = await postedChecks(manager, payroll.id, ids);
+      const voidPayrollId = await this.poster.post(manager, actor, payroll, checks, stored.reason);
+      await manager.query('UPDATE check_void SET void_payroll_id = $2 WHERE id = $1', [id, voidPayrollId]);
+      return this.viewIn(manager, actor, id);
+    });
+  }
+
+  private async viewIn(manager: EntityManager, actor: Actor, id: string): Promise<VoidView> {
+    const stored = await find(manager, id);
+    const payroll = await findPayroll(manager, stored.payroll_id);
+    const client = await findClient(manager, payroll.clientId);
+    const ids = await idsOf(manager, id);
+    const all = await voidsOf(manager, payroll);
+    const checks = all.checks.filter((check) => ids.includes(check.paycheckId));
+    const names = (await manager.query('SELECT id, name FROM app_user')) as { id: string; name: string }[];
+    const nameOf = (userId: string | null): string | null => names.find((user) => user.id === userId)?.name ?? null;
+    const isOwn = actor.userId === stored.prepared_by && (await this.executor.requiresSecondPerson(manager));
+    const effects = await this.effects.of(manager, client, payroll, ids);
+    return {
+      ...all,
+      checks,
+      id,
+      status: stored.status,
+      version: stored.version,
+      reason: stored.reason,
+      preparedBy: nameOf(stored.prepared_by) ?? '',
+      postedBy: nameOf(stored.posted_by),
+      voidPayrollId: stored.void_payroll_id,
+      effects,
+      slip: slipOf(actor, payroll, { ...all, checks }, stored, isOwn),
+    };
+  }
+}
+
+function slipOf(
+  actor: Actor,
+  payroll: Payroll,
+  { clientName, einTail, checks }: VoidsOfPayroll,
+  stored: StoredVoid,
+  isOwn: boolean,
+): ReleaseSlip {
+  const gross = sum(checks.map((check) => cents(check.gross)));
+  const net = sum(checks.map((check) => cents(check.net)));
+  const many = checks.length === 1 ? 'One paycheck' : `${checks.length} paychecks`;
+  const slipChecks: ReleaseSlip['checks'] = [
+    {
+      label: 'Another person proposed it',
+      isPassed: !isOwn,
+      says: isOwn ? 'You proposed it; another person must post it.' : 'Two persons stand for it.',
+    },
+    mayReleaseCheck(actor),
+  ];
+  return {
+    title: `Void, checks of ${showDate(date(payroll.checkDate))}, ${clientName}`,
+    act: stored.status === 'proposed' ? 'release' : 'rehearsal',
+    amount: net,
+    figures: [
+      { label: 'Client', value: `${clientName}, EIN ending ${einTail}` },
+      { label: 'Checks', value: checks.map(({ name }) => name).join(', ').slice(0, 200) },
+      { label: 'Gross pay', value: showDollars(gross) },
+      { label: 'Reason', value: stored.reason.slice(0, 200) },
+    ],
+    leaves: `${many} with net pay of ${showDollars(net)} are reversed in the register, the ledger and the journal, under the same check date. No money moves.`,
+    becomesImpossible: 'A void cannot be voided. What was posted and its reversal both stay in the record.',
+    wayBack: 'Pay the person again in an off-cycle payroll.',
+    checks: slipChecks,
+    mayRelease: stored.status === 'proposed' && slipChecks.every((check) => check.isPassed),
+    file: '',
+  };
+}
+
+async function find(manager: EntityManager, id: string): Promise<StoredVoid> {
+  const rows = (await manager.query('SELECT * FROM check_void WHERE id = $1', [id])) as StoredVoid[];
+  const [stored] = rows;
+  if (!stored) throw notFound('void');
+  return stored;
+}
+const idsOf = async (manager: EntityManager, id: string): Promise<string[]> =>
+  (
+    (await manager.query('SELECT paycheck_id AS id FROM check_void_item WHERE check_void_id = $1', [id])) as {
+      id: string;
+    }[]
+  ).map((row) => row.id);
+
+const ID = /^[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}$/;
+
+/** Only posted checks of the payroll that stand can be voided. */
+async function refuseOthers(manager: EntityManager, payroll: Payroll, paycheckIds: readonly string[]): Promise<void> {
+  if (!paycheckIds.every((id) => ID.test(id)))
+    throw refuseField('paycheckIds', 'This is no paycheck.', 'Choose the checks from the payroll.');
+  if (payroll.status !== 'posted') throw conflict('This payroll is not posted: reopen it, or discard it.');
+  if (payroll.kind === 'brought-in')
+    throw conflict('These are balances of a former provider: take the prior payroll back instead.');
+  if (payroll.kind === 'void') throw conflict('A void cannot be voided. Pay the person again instead.');
+  if (paycheckIds.length === 0)
+    throw refuseField('paycheckIds', 'No check is chosen.', 'Choose the checks that are to be voided.');
+  const rows = (await manager.query(
+    `SELECT id FROM standing_paycheck WHERE payroll_id = $1 AND id = ANY($2::uuid[])`,
+    [payroll.id, paycheckIds],
+  )) as { id: string }[];
+  if (rows.length !== new Set(paycheckIds).size)
+    throw conflict('One of these checks is void already, or is not of this payroll. Look again.');
+}

@@ -1,0 +1,75 @@
+import { Amount, Choice, Day, Flag, Id, List, Part, Text, Texts, Whole } from './field.js';
+import { ClosedPeriod } from './payrolls.js';
+import { ReleaseSlip } from './remittances.js';
+
+export const VOID_STATUSES = ['proposed', 'posted', 'withdrawn'] as const;
+export type VoidStatus = (typeof VOID_STATUSES)[number];
+
+export class ProposeVoid {
+  @Texts() paycheckIds!: string[];
+  @Text(300, { min: 1 }) reason!: string;
+}
+export class AskVoid {
+  @Texts() paycheckIds!: string[];
+}
+/** A posted paycheck that may be voided, or that was. */
+export class VoidableCheck {
+  @Id() paycheckId!: string;
+  @Id() employeeId!: string;
+  @Text() number!: string;
+  @Text() name!: string;
+  @Amount() gross!: number;
+  @Amount() net!: number;
+  @Choice(['stands', 'proposed', 'void']) standing!: 'stands' | 'proposed' | 'void';
+  /** The void that is proposed or posted. */
+  @Id({ nullable: true }) voidId!: string | null;
+  /** How it was paid, in words. */
+  @Text(300) paid!: string;
+}
+export class VoidFigure {
+  @Text() label!: string;
+  @Choice(['pay', 'tax', 'employer', 'deduction', 'leave']) kind!: 'pay' | 'tax' | 'employer' | 'deduction' | 'leave';
+  /** Cents; of leave ten-thousandths of an hour. */
+  @Amount() amount!: number;
+}
+/** What a tax of the check date comes to: open before, open after; below zero it is a credit. */
+export class VoidLiability {
+  @Text() tax!: string;
+  @Text() label!: string;
+  @Text() familyLabel!: string;
+  @Amount() openBefore!: number;
+  @Amount() change!: number;
+  @Amount() openAfter!: number;
+}
+/** What a void would do, before anybody does it. */
+export class VoidEffects {
+  @List(() => VoidFigure) figures!: VoidFigure[];
+  @List(() => VoidLiability) liabilities!: VoidLiability[];
+  /** Returns and deposits that have it already. */
+  @List(() => ClosedPeriod) closed!: ClosedPeriod[];
+  /** What is to be done besides: at the bank, with the person. */
+  @List(() => ClosedPeriod) follows!: ClosedPeriod[];
+  /** Every check of the payroll that stands is among them. */
+  @Flag() isWhole!: boolean;
+}
+export class VoidsOfPayroll {
+  @Id() payrollId!: string;
+  @Id() clientId!: string;
+  @Text() clientName!: string;
+  @Text() einTail!: string;
+  @Day() checkDate!: string;
+  @Text() kind!: string;
+  @List(() => VoidableCheck) checks!: VoidableCheck[];
+}
+export class VoidView extends VoidsOfPayroll {
+  @Id() id!: string;
+  @Choice(VOID_STATUSES) status!: VoidStatus;
+  @Whole() version!: number;
+  @Text(300) reason!: string;
+  @Text() preparedBy!: string;
+  @Text(200, { nullable: true }) postedBy!: string | null;
+  /** The payroll with the opposite amounts, once it is posted. */
+  @Id({ nullable: true }) voidPayrollId!: string | null;
+  @Part(() => VoidEffects) effects!: VoidEffects;
+  @Part(() => ReleaseSlip) slip!: ReleaseSlip;
+}

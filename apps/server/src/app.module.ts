@@ -62,6 +62,8 @@ import { Sessions } from './modules/identity/sessions.js';
 import { LadderController } from './modules/ladder/ladder.controller.js';
 import { AgendaRungs } from './modules/ladder/agenda-rungs.js';
 import { LadderService } from './modules/ladder/ladder.service.js';
+import { CheckPrinting } from './modules/checks/check-printing.service.js';
+import { CheckRegister } from './modules/checks/check-register.service.js';
 import { CheckSamples } from './modules/checks/check-samples.js';
 import { ChecksController } from './modules/checks/checks.controller.js';
 import { JobCostsController } from './modules/job-costs/job-costs.controller.js';
@@ -128,6 +130,8 @@ const CONTROLLERS = [
   ClockController,
 ];
 const PROVIDERS = [
+  CheckPrinting,
+  CheckRegister,
   VoidEffectsOf,
   VoidPoster,
   VoidsService,

@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { dollars, type Cents } from '@zakat/core/money/cents';
 import { CHECK_LAYOUTS, checkPage, fitting, type CheckSheet, type StubLine } from '../src/modules/checks/check-page.js';
-import { drawCheck } from '../src/modules/checks/draw-check.js';
+import { drawChecks } from '../src/modules/checks/draw-check.js';
 import { stubLines } from '../src/modules/checks/stub-lines.js';
 import { Stack, takeOn, type Caller } from './stack.js';
 
@@ -24,6 +24,7 @@ const sheet: CheckSheet = {
   deductions: [line('401(k) deferral', '100.00', '2100.00')],
   gross: line('', '2512.00', '52752.00'),
   net: line('', '2210.84', '46427.64'),
+  amount: dollars('2210.84'),
 };
 
 describe('a page with a check', () => {
@@ -66,9 +67,9 @@ describe('a page with a check', () => {
     expect(fitting(many.slice(0, 13), 13)).toHaveLength(13);
   });
   it('is not made for less than nothing', () =>
-    expect(() => checkPage({ ...sheet, net: { ...sheet.net, amount: -1 as Cents } })).toThrow(/less than nothing/));
+    expect(() => checkPage({ ...sheet, amount: -1 as Cents })).toThrow(/less than nothing/));
   it('is one page of a PDF', async () => {
-    const pdf = (await drawCheck({ ...sheet, isSample: true })).toString('latin1');
+    const pdf = (await drawChecks([{ ...sheet, isSample: true }])).toString('latin1');
     expect(pdf.slice(0, 5)).toBe('%PDF-');
     expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1);
   });

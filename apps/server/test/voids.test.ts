@@ -52,8 +52,9 @@ const sumsOf = async (clientId: string): Promise<{ ledger: unknown; register: un
 });
 const boxesOf = async (clientId: string) => {
   const made = await preparer('POST', `/clients/${clientId}/filings`, { kind: 'us-941', period: '2026-Q4' });
-  return ((await preparer('GET', `/filings/${String(made.body.id)}`)).body as { lines: { id: string; value: number }[] })
-    .lines;
+  return (
+    (await preparer('GET', `/filings/${String(made.body.id)}`)).body as { lines: { id: string; value: number }[] }
+  ).lines;
 };
 
 describe('a void', () => {
@@ -132,12 +133,19 @@ describe('a void', () => {
       const named = ({ amount: _amount, ...row }: Row) => row;
       expect(now.map(named)).toEqual(never.map(named));
       for (const [index, { amount, who, tax, detail }] of now.entries()) {
-        const isEmployers = who === 'employer' || /-ER$|FUTA|SUI|RSF/.test(tax ?? '') || /mployer|FUTA|nemployment|fund/.test(detail ?? '');
-        expect(Math.abs(amount - (never[index]?.amount ?? 0))).toBeLessThanOrEqual(isEmployers ? (/Employer taxes/.test(detail ?? '') ? 6 : 1) : 0);
+        const isEmployers =
+          who === 'employer' ||
+          /-ER$|FUTA|SUI|RSF/.test(tax ?? '') ||
+          /mployer|FUTA|nemployment|fund/.test(detail ?? '');
+        expect(Math.abs(amount - (never[index]?.amount ?? 0))).toBeLessThanOrEqual(
+          isEmployers ? (/Employer taxes/.test(detail ?? '') ? 6 : 1) : 0,
+        );
       }
     }
     const boxes = async (clientId: string) =>
-      (await boxesOf(clientId)).flatMap(({ id, value }) => (['1', '2', '3', '5a.1', '5c.1', '5e'].includes(id) ? [[id, value]] : []));
+      (await boxesOf(clientId)).flatMap(({ id, value }) =>
+        ['1', '2', '3', '5a.1', '5c.1', '5e'].includes(id) ? [[id, value]] : [],
+      );
     const filed = await boxes(withVoid.id);
     expect(filed.length).toBeGreaterThan(3);
     expect(filed).toEqual(await boxes(without.id));

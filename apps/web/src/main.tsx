@@ -63,6 +63,10 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./routes/clients/payrolls.js')).PayrollsPage }),
           },
           {
+            path: 'checks',
+            lazy: async () => ({ Component: (await import('./routes/checks/check-register.js')).CheckRegisterPage }),
+          },
+          {
             path: 'deposits',
             lazy: async () => ({ Component: (await import('./routes/clients/deposits.js')).DepositsPage }),
           },
@@ -94,6 +98,14 @@ const router = createBrowserRouter([
       {
         path: 'payrolls/:payrollId',
         lazy: async () => ({ Component: (await import('./routes/payroll/payroll.js')).PayrollPage }),
+      },
+      {
+        path: 'payrolls/:payrollId/void',
+        lazy: async () => ({ Component: (await import('./routes/void/choose-void.js')).ChooseVoidPage }),
+      },
+      {
+        path: 'voids/:voidId',
+        lazy: async () => ({ Component: (await import('./routes/void/void.js')).VoidPage }),
       },
       {
         path: 'remittances/:remittanceId',

@@ -100,4 +100,8 @@ const PAST: Readonly<Record<string, string>> = {
   answer: 'answered',
   'take-back': 'taken back',
   discard: 'discarded',
+  issue: 'issued',
+  spoil: 'spoiled',
+  void: 'voided',
+  stop: 'stopped',
 };

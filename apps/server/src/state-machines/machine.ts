@@ -119,6 +119,20 @@ export const VOID_MACHINE = {
   ],
 } as const satisfies Machine<'proposed' | 'posted' | 'withdrawn'>;
 
+/** A check on paper: whoever prints it says how it came out; a check that is out comes back or is stopped at the bank. */
+export const CHECK_MACHINE = {
+  name: 'check',
+  table: 'issued_check',
+  initial: 'printed',
+  transitions: [
+    { act: 'issue', from: ['printed'], to: 'issued', by: ANYBODY },
+    { act: 'spoil', from: ['printed'], to: 'spoiled', by: ANYBODY },
+    { act: 'void', from: ['printed', 'issued'], to: 'voided', by: ANYBODY },
+    { act: 'stop', from: ['issued'], to: 'stopped', by: ANYBODY },
+    { act: 'clear', from: ['issued'], to: 'cleared', by: ['system'] },
+  ],
+} as const satisfies Machine<'printed' | 'issued' | 'spoiled' | 'voided' | 'stopped' | 'cleared'>;
+
 export const MACHINES = [
   PAYROLL_MACHINE,
   REMITTANCE_MACHINE,
@@ -128,4 +142,5 @@ export const MACHINES = [
   QUESTION_MACHINE,
   TAKE_OVER_MACHINE,
   VOID_MACHINE,
+  CHECK_MACHINE,
 ] as const;

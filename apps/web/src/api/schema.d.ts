@@ -1744,6 +1744,150 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/payrolls/{id}/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ChecksController_ofPayroll"];
+        put?: never;
+        post: operations["ChecksController_print"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}/handwritten-checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ChecksController_handwritten"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}/statements.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ChecksController_statements"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/check-runs/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ChecksController_run"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/check-runs/{id}/outcome": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ChecksController_outcome"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/checks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ChecksController_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/spoiled-stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ChecksController_spoil"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{id}/end": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ChecksController_end"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/checks/{id}/image.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ChecksController_reprint"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/job-costs": {
         parameters: {
             query?: never;
@@ -3483,6 +3627,83 @@ export interface components {
             version: number;
             pin: string;
             payment: components["schemas"]["PayWithReturn"] | null;
+        };
+        CheckToMake: {
+            /** Format: uuid */
+            paycheckId: string;
+            /** Format: uuid */
+            employeeId: string;
+            number: string;
+            name: string;
+            amount: number;
+        };
+        CheckRow: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            /** Format: uuid */
+            payrollId: string | null;
+            /** Format: uuid */
+            paycheckId: string | null;
+            number: number;
+            payee: string;
+            amount: number;
+            /** Format: date */
+            checkDate: string;
+            /** @enum {string} */
+            status: "printed" | "issued" | "spoiled" | "voided" | "stopped" | "cleared";
+            isHandwritten: boolean;
+            hasImage: boolean;
+            version: number;
+            reason: string | null;
+            bankAccount: string;
+            /** Format: uuid */
+            runId: string | null;
+        };
+        NextCheckNumber: {
+            /** Format: uuid */
+            bankAccountId: string;
+            label: string;
+            next: number;
+        };
+        PayrollChecks: {
+            toMake: components["schemas"]["CheckToMake"][];
+            checks: components["schemas"]["CheckRow"][];
+            accounts: components["schemas"]["NextCheckNumber"][];
+            /** @enum {string} */
+            position: "top" | "middle" | "bottom";
+        };
+        PrintChecks: {
+            /** Format: uuid */
+            bankAccountId: string;
+            firstNumber: number;
+            paycheckIds: string[];
+            /** @enum {string} */
+            position: "top" | "middle" | "bottom";
+        };
+        RecordCheck: {
+            /** Format: uuid */
+            bankAccountId: string;
+            number: number;
+            /** Format: uuid */
+            paycheckId: string;
+        };
+        RunOutcome: {
+            spoiled: string[];
+        };
+        SpoilStock: {
+            /** Format: uuid */
+            bankAccountId: string;
+            from: number;
+            to: number;
+            reason: string;
+        };
+        EndCheck: {
+            version: number;
+            /** @enum {string} */
+            act: "void" | "stop";
+            reason: string;
         };
         JobCostOfPeriod: {
             job: string;
@@ -6534,6 +6755,235 @@ export interface operations {
             query: {
                 layout: "top" | "middle" | "bottom";
             };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ChecksController_ofPayroll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollChecks"];
+                };
+            };
+        };
+    };
+    ChecksController_print: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PrintChecks"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollChecks"];
+                };
+            };
+        };
+    };
+    ChecksController_handwritten: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordCheck"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollChecks"];
+                };
+            };
+        };
+    };
+    ChecksController_statements: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ChecksController_run: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ChecksController_outcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RunOutcome"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckRow"][];
+                };
+            };
+        };
+    };
+    ChecksController_list: {
+        parameters: {
+            query?: {
+                words?: string;
+                status?: "printed" | "issued" | "spoiled" | "voided" | "stopped" | "cleared";
+                from?: string;
+                to?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckRow"][];
+                };
+            };
+        };
+    };
+    ChecksController_spoil: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpoilStock"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckRow"][];
+                };
+            };
+        };
+    };
+    ChecksController_end: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EndCheck"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckRow"];
+                };
+            };
+        };
+    };
+    ChecksController_reprint: {
+        parameters: {
+            query?: never;
             header?: never;
             path: {
                 id: string;

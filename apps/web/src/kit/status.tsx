@@ -35,6 +35,13 @@ const LOOKS: Readonly<Record<string, Look>> = {
   undone: { shape: 'held' },
   discarded: { shape: 'held' },
   'taken back': { shape: 'held' },
+  printed: { shape: 'half', tone: 'wait' },
+  issued: { shape: 'disc' },
+  cleared: { shape: 'disc' },
+  spoiled: { shape: 'struck' },
+  voided: { shape: 'struck' },
+  stopped: { shape: 'held' },
+  void: { shape: 'struck' },
 };
 
 function Mark({ shape }: { readonly shape: Shape }): ReactNode {

@@ -3,7 +3,7 @@ import type { LocalDate } from '../calendar/local-date.js';
 import { ZERO, add, negate, type Cents } from '../money/cents.js';
 import { taxOf, type TaxCode } from '../tax-registry/registry.js';
 import type { JobCost } from './jobs.js';
-import type { EmployerTaxTotal, JournalLine, TaxPosting } from './postings.js';
+import type { EmployerTaxTotal, JournalLine, PostedPaycheck, TaxPosting } from './postings.js';
 
 /** The lines of a posted paycheck, as they are kept with it. */
 export type PostedLines = Pick<
@@ -24,6 +24,21 @@ export interface PostedTaxes {
   readonly employeeId: string;
   readonly taxes: readonly PostedTax[];
 }
+
+/** The taxes of a computed check as they are posted: of employer taxes its part of the payroll's total. `index`: its place. */
+export const postedTaxes = (
+  check: PostedPaycheck,
+  index: number,
+  employer: readonly EmployerTaxTotal[],
+): PostedTaxes => ({
+  employeeId: check.employeeId,
+  taxes: check.result.taxes.map(({ code, payer, subject, wages, amount }) => ({
+    tax: code,
+    subject,
+    wages,
+    amount: payer === 'employer' ? (employer.find(({ tax }) => tax === code)?.shares[index] ?? amount) : amount,
+  })),
+});
 
 const oppositeAmount = <Line extends { readonly amount: Cents }>(line: Line): Line => ({
   ...line,

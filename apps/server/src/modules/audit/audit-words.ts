@@ -54,6 +54,14 @@ const ACTS: Readonly<Record<string, string>> = {
   'proof.keep': 'kept a check of {subject} in the proof set',
   'proof.accept': 'agreed to what moved in the proof set, for {subject}',
   'proof.withdraw': 'took a check of {subject} out of the proof set',
+  'check.print': 'printed checks of {subject}',
+  'check.handwritten': 'recorded a handwritten check of {subject}',
+  'check.spoil-stock': 'recorded check stock as waste',
+  'check.reprint': 'opened the image of {subject} again',
+  'check.issue': 'said that {subject} came out well',
+  'check.spoil': 'said that {subject} did not come out well',
+  'check.void': 'voided {subject}',
+  'check.stop': 'recorded a stop payment for {subject}',
   'void.propose': 'proposed {subject}',
   'remittance.plan': 'scheduled {subject}',
   'direct-deposit.plan': 'scheduled {subject}',
@@ -170,6 +178,8 @@ export function subjectWords({ kind, name, day, amount }: StoredSubject): string
       return name === null ? '' : `the prior payroll of ${name}`;
     case 'rule pack':
       return name === null ? '' : `the rule pack ${name}`;
+    case 'check':
+      return day === null ? '' : `check ${day} to ${name ?? ''}`;
     case 'void':
       return on === '' ? 'a void' : `the void of checks of ${on}`;
     case 'question':

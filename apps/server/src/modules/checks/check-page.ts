@@ -29,6 +29,8 @@ export interface CheckSheet {
   readonly deductions: readonly StubLine[];
   readonly gross: StubLine;
   readonly net: StubLine;
+  /** What the check is made out for: net pay, less what of it is deposited. */
+  readonly amount: Cents;
 }
 
 /** A text on the page: points from the upper left corner of a letter page of 612 by 792. */
@@ -70,7 +72,7 @@ const LINE = 11;
 const MOST_LINES = 13;
 
 function checkTexts(sheet: CheckSheet, top: number): { texts: Placed[]; rules: Ruled[] } {
-  const { client, payee, net } = sheet;
+  const { client, payee, amount } = sheet;
   const text = (words: string, x: number, y: number, width: number, more: Partial<Placed> = {}): Placed => ({
     text: words,
     x,
@@ -90,8 +92,8 @@ function checkTexts(sheet: CheckSheet, top: number): { texts: Placed[]; rules: R
       text(sheet.checkDate, 460, 60, 116, { isRight: true }),
       text('Pay to the order of', LEFT, 93, 90, { size: 7.5 }),
       text(payee.name, 128, 90, 320, { size: 10.5 }),
-      text(`$ ${showDollars(net.amount)}`, 470, 90, 106, { size: 10.5, isBold: true, isRight: true }),
-      text(`${amountInWords(net.amount)} dollars`, LEFT, 116, 500),
+      text(`$ ${showDollars(amount)}`, 470, 90, 106, { size: 10.5, isBold: true, isRight: true }),
+      text(`${amountInWords(amount)} dollars`, LEFT, 116, 500),
       text(payee.name, 60, 146, 300),
       text(streetInOneLine(payee.street), 60, 158, 300),
       text(payee.place, 60, 170, 300),

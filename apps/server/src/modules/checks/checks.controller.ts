@@ -1,17 +1,44 @@
-import { Controller, Get, Inject, Param, ParseUUIDPipe, Query, Res } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Query, Res } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
+import {
+  CHECK_STATUSES,
+  CheckRow,
+  EndCheck,
+  PayrollChecks,
+  PrintChecks,
+  RecordCheck,
+  RunOutcome,
+  SpoilStock,
+} from '@zakat/contract/checks';
 import type { Response } from 'express';
+import { Answers } from '../../http/answers.js';
+import { dayFrom } from '../../http/day.js';
 import { refuseField } from '../../http/refusal.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
 import { CHECK_LAYOUTS } from './check-page.js';
+import { CheckPrinting } from './check-printing.service.js';
+import { CheckRegister } from './check-register.service.js';
 import { CheckSamples } from './check-samples.js';
 
-@Controller('clients/:id')
-export class ChecksController {
-  constructor(@Inject(CheckSamples) private readonly samples: CheckSamples) {}
+function sendPdf(response: Response, name: string, content: Buffer): void {
+  response
+    .type('application/pdf')
+    .setHeader('Content-Disposition', `inline; filename="${name}"`)
+    .setHeader('Cache-Control', 'no-store')
+    .send(content);
+}
+const given = (text: string | undefined): string | undefined => (text === undefined || text === '' ? undefined : text);
 
-  @Get('check-sample.pdf')
+@Controller()
+export class ChecksController {
+  constructor(
+    @Inject(CheckSamples) private readonly samples: CheckSamples,
+    @Inject(CheckPrinting) private readonly printing: CheckPrinting,
+    @Inject(CheckRegister) private readonly register: CheckRegister,
+  ) {}
+
+  @Get('clients/:id/check-sample.pdf')
   @ApiQuery({ name: 'layout', enum: CHECK_LAYOUTS })
   async sample(
     @CurrentSession() session: Session,
@@ -26,10 +53,113 @@ export class ChecksController {
         'A check stands at the top, in the middle or at the bottom.',
         'Ask for top, middle or bottom.',
       );
-    response
-      .type('application/pdf')
-      .setHeader('Content-Disposition', `inline; filename="check-sample-${layout}.pdf"`)
-      .setHeader('Cache-Control', 'no-store')
-      .send(await this.samples.draw(session, id, layout));
+    sendPdf(response, `check-sample-${layout}.pdf`, await this.samples.draw(session, id, layout));
+  }
+
+  @Get('payrolls/:id/checks')
+  @Answers(PayrollChecks)
+  ofPayroll(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<PayrollChecks> {
+    return this.printing.ofPayroll(session, id);
+  }
+
+  @Post('payrolls/:id/checks')
+  @HttpCode(200)
+  @Answers(PayrollChecks)
+  print(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: PrintChecks,
+  ): Promise<PayrollChecks> {
+    return this.printing.print(session, id, body);
+  }
+
+  @Post('payrolls/:id/handwritten-checks')
+  @HttpCode(200)
+  @Answers(PayrollChecks)
+  handwritten(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: RecordCheck,
+  ): Promise<PayrollChecks> {
+    return this.printing.recordHandwritten(session, id, body);
+  }
+
+  @Get('payrolls/:id/statements.pdf')
+  async statements(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Res() response: Response,
+  ) {
+    sendPdf(response, 'pay-statements.pdf', await this.printing.statements(session, id));
+  }
+
+  @Get('check-runs/:file')
+  async run(@CurrentSession() session: Session, @Param('file') file: string, @Res() response: Response) {
+    const id = /^([0-9a-f-]{36})\.pdf$/.exec(file)?.[1];
+    if (!id) throw refuseField('file', 'This is no print run.', 'Open it from its payroll.');
+    const { name, content } = await this.register.run(session, id);
+    sendPdf(response, name, content);
+  }
+
+  @Post('check-runs/:id/outcome')
+  @HttpCode(200)
+  @Answers(CheckRow, 'list')
+  outcome(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: RunOutcome,
+  ): Promise<CheckRow[]> {
+    return this.register.outcome(session, id, body.spoiled);
+  }
+
+  @Get('clients/:id/checks')
+  @ApiQuery({ name: 'words', required: false })
+  @ApiQuery({ name: 'status', required: false, enum: CHECK_STATUSES })
+  @ApiQuery({ name: 'from', required: false })
+  @ApiQuery({ name: 'to', required: false })
+  @Answers(CheckRow, 'list')
+  list(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query('words') words?: string,
+    @Query('status') status?: string,
+    @Query('from') from?: string,
+    @Query('to') to?: string,
+  ): Promise<CheckRow[]> {
+    const [asked, first, last] = [given(words), given(from), given(to)];
+    return this.register.list(session, id, {
+      ...(asked === undefined ? {} : { words: asked }),
+      ...(given(status) === undefined ? {} : { status: given(status) ?? '' }),
+      ...(first === undefined ? {} : { from: dayFrom(first, 'from') }),
+      ...(last === undefined ? {} : { to: dayFrom(last, 'to') }),
+    });
+  }
+
+  @Post('clients/:id/spoiled-stock')
+  @HttpCode(200)
+  @Answers(CheckRow, 'list')
+  spoil(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: SpoilStock,
+  ): Promise<CheckRow[]> {
+    return this.register.spoil(session, id, body);
+  }
+
+  @Post('checks/:id/end')
+  @HttpCode(200)
+  @Answers(CheckRow)
+  end(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: EndCheck,
+  ): Promise<CheckRow> {
+    return this.register.end(session, id, body);
+  }
+
+  @Get('checks/:id/image.pdf')
+  async reprint(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Res() response: Response) {
+    const { name, content } = await this.register.reprint(session, id);
+    sendPdf(response, name, content);
   }
 }

@@ -61,6 +61,11 @@ export class DirectDepositsService {
     );
   }
 
+  /** The same inside another piece of work. */
+  payOfIn(manager: EntityManager, payroll: Payroll): Promise<PayrollPay> {
+    return this.payIn(manager, payroll);
+  }
+
   planPay(actor: Actor, payrollId: string, bankAccountId: string): Promise<PayrollPay> {
     return this.database.run(actor, async (manager) => {
       const payroll = postedHere(await findPayroll(manager, payrollId));

@@ -294,7 +294,13 @@ export class PayrollsService {
       if (asked.kind === 'void')
         return {
           title: 'Void',
-          lines: [{ label: 'The opposite of what was posted', value: '', how: 'the calculation stands with the check that it takes back' }],
+          lines: [
+            {
+              label: 'The opposite of what was posted',
+              value: '',
+              how: 'the calculation stands with the check that it takes back',
+            },
+          ],
         };
       const person =
         asked.status === 'posted'

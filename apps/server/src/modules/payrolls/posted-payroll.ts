@@ -129,7 +129,10 @@ export async function grossBefore(
 export async function postedView(manager: EntityManager, payroll: Payroll): Promise<PayrollView> {
   const client = await findClient(manager, payroll.clientId);
   const rows = await postedRows(manager, payroll.id);
-  const before = payroll.kind === 'brought-in' || payroll.kind === 'void' ? new Map<string, Cents>() : await grossBefore(manager, payroll);
+  const before =
+    payroll.kind === 'brought-in' || payroll.kind === 'void'
+      ? new Map<string, Cents>()
+      : await grossBefore(manager, payroll);
   const employer = (await manager.query(
     `SELECT tax, wages, amount FROM ledger_entry WHERE payroll_id = $1 AND employee_id IS NULL AND cause IN ('payroll', 'reversal') ORDER BY id`,
     [payroll.id],

@@ -84,7 +84,8 @@ export class RemittancesService {
         const line = owed.find(
           (candidate) => candidate.tax === item.tax && candidate.liabilityDate === item.liabilityDate,
         );
-        if (!line || !isTaxCode(item.tax)) throw conflict('Nothing is owed for one of these liabilities any more. Look again.');
+        if (!line || !isTaxCode(item.tax))
+          throw conflict('Nothing is owed for one of these liabilities any more. Look again.');
         return line;
       });
       refuseStrayCredits(chosen);

@@ -190,7 +190,9 @@ function figuresOf(checks: readonly PostedCheckWhole[], taxes: ReadonlyMap<TaxCo
     ...[...deductions].map(([label, amount]) => opposite('deduction', label, amount)),
     opposite('pay', 'Net pay', sum(checks.map((check) => check.net))),
     ...taxFigures('employer'),
-    ...[...leave].filter(([, hours]) => hours !== 0).map(([label, amount]): VoidFigure => ({ kind: 'leave', label, amount })),
+    ...[...leave]
+      .filter(([, hours]) => hours !== 0)
+      .map(([label, amount]): VoidFigure => ({ kind: 'leave', label, amount })),
   ];
 }
 

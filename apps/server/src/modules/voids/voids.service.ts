@@ -1,6 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { ReleaseSlip } from '@zakat/contract/remittances';
-import type { ProposeVoid, VoidEffects, VoidStatus, VoidView, VoidsOfPayroll } from '@zakat/contract/voids';
+import type {
+  ProposeVoid,
+  VoidEffects,
+  VoidLiability,
+  VoidStatus,
+  VoidView,
+  VoidsOfPayroll,
+} from '@zakat/contract/voids';
 import { date, showDate } from '@zakat/core/calendar/local-date';
 import { showDollars, sum, cents } from '@zakat/core/money/cents';
 import { randomUUID } from 'node:crypto';
@@ -123,6 +130,7 @@ export class VoidsService {
     const nameOf = (userId: string | null): string | null => names.find((user) => user.id === userId)?.name ?? null;
     const isOwn = actor.userId === stored.prepared_by && (await this.executor.requiresSecondPerson(manager));
     const effects = await this.effects.of(manager, client, payroll, ids);
+    const isPosted = stored.status === 'posted';
     return {
       ...all,
       checks,
@@ -133,11 +141,18 @@ export class VoidsService {
       preparedBy: nameOf(stored.prepared_by) ?? '',
       postedBy: nameOf(stored.posted_by),
       voidPayrollId: stored.void_payroll_id,
-      effects,
+      // Once posted, what is open has it already.
+      effects: isPosted ? { ...effects, liabilities: effects.liabilities.map(asPosted) } : effects,
       slip: slipOf(actor, payroll, { ...all, checks }, stored, isOwn),
     };
   }
 }
+
+const asPosted = (line: VoidLiability): VoidLiability => ({
+  ...line,
+  openBefore: line.openBefore - line.change,
+  openAfter: line.openBefore,
+});
 
 function slipOf(
   actor: Actor,
@@ -163,7 +178,13 @@ function slipOf(
     amount: net,
     figures: [
       { label: 'Client', value: `${clientName}, EIN ending ${einTail}` },
-      { label: 'Checks', value: checks.map(({ name }) => name).join(', ').slice(0, 200) },
+      {
+        label: 'Checks',
+        value: checks
+          .map(({ name }) => name)
+          .join(', ')
+          .slice(0, 200),
+      },
       { label: 'Gross pay', value: showDollars(gross) },
       { label: 'Reason', value: stored.reason.slice(0, 200) },
     ],
@@ -201,10 +222,10 @@ async function refuseOthers(manager: EntityManager, payroll: Payroll, paycheckId
   if (payroll.kind === 'void') throw conflict('A void cannot be voided. Pay the person again instead.');
   if (paycheckIds.length === 0)
     throw refuseField('paycheckIds', 'No check is chosen.', 'Choose the checks that are to be voided.');
-  const rows = (await manager.query(
-    `SELECT id FROM standing_paycheck WHERE payroll_id = $1 AND id = ANY($2::uuid[])`,
-    [payroll.id, paycheckIds],
-  )) as { id: string }[];
+  const rows = (await manager.query(`SELECT id FROM standing_paycheck WHERE payroll_id = $1 AND id = ANY($2::uuid[])`, [
+    payroll.id,
+    paycheckIds,
+  ])) as { id: string }[];
   if (rows.length !== new Set(paycheckIds).size)
     throw conflict('One of these checks is void already, or is not of this payroll. Look again.');
 }

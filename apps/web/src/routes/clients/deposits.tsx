@@ -165,7 +165,11 @@ export function DepositsPage(): ReactNode {
                 </thead>
                 <tbody>
                   {rows.map((deposit) => (
-                    <DepositRows key={`${deposit.family} ${deposit.due} ${deposit.liabilities[0]?.liabilityDate}`} deposit={deposit} client={client} />
+                    <DepositRows
+                      key={`${deposit.family} ${deposit.due} ${deposit.liabilities[0]?.liabilityDate}`}
+                      deposit={deposit}
+                      client={client}
+                    />
                   ))}
                 </tbody>
               </table>

@@ -3,7 +3,7 @@ import { useForm } from '@mantine/form';
 import { useQuery } from '@tanstack/react-query';
 import { parseDate } from '@zakat/core/calendar/local-date';
 import type { ReactNode } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { nextPayrollQuery, payrollsQuery, sessionQuery, useCreatePayroll } from '../../api/resources.js';
 import { Figure } from '../../kit/figure.js';
@@ -15,16 +15,24 @@ import { PayCalendar } from './pay-calendar.js';
 import { Day, shortDay } from '../../kit/day.js';
 import { DateField } from '../../kit/date-field.js';
 
+const KINDS: Readonly<Record<Schemas['PayrollRow']['kind'], string>> = {
+  regular: 'regular',
+  extra: 'off-cycle',
+  recorded: 'paid elsewhere',
+  'brought-in': 'prior payroll',
+  void: 'reversal',
+};
+
 const isDay = (value: string): string | null =>
   parseDate(value) ? null : 'Type month, day and year, like 10/30/2026.';
 
-function NewPayroll({
-  clientId,
-  suggestion,
-}: {
-  readonly clientId: string;
-  readonly suggestion: Schemas['PayrollSuggestion'];
-}): ReactNode {
+type Proposed = Schemas['PayrollSuggestion'] & {
+  readonly kind: Schemas['CreatePayroll']['kind'];
+  /** The payroll whose lines are typed again. */
+  readonly copyOf?: string;
+};
+
+function NewPayroll({ clientId, suggestion }: { readonly clientId: string; readonly suggestion: Proposed }): ReactNode {
   const create = useCreatePayroll(clientId);
   const navigate = useNavigate();
   const form = useForm({
@@ -32,7 +40,7 @@ function NewPayroll({
       periodStart: suggestion.periodStart,
       periodEnd: suggestion.periodEnd,
       checkDate: suggestion.checkDate,
-      kind: 'regular' as Schemas['CreatePayroll']['kind'],
+      kind: suggestion.kind,
     },
     validate: { periodStart: isDay, periodEnd: isDay, checkDate: isDay },
   });
@@ -44,7 +52,9 @@ function NewPayroll({
   return (
     <form
       onSubmit={form.onSubmit((values) =>
-        create.mutate(values, { onSuccess: ({ id }) => void navigate(`/payrolls/${id}`) }),
+        create.mutate(suggestion.copyOf === undefined ? values : { ...values, copyOf: suggestion.copyOf }, {
+          onSuccess: ({ id }) => void navigate(`/payrolls/${id}`),
+        }),
       )}
     >
       <p className="note">{suggestion.why}</p>
@@ -70,22 +80,44 @@ function NewPayroll({
   );
 }
 
+/** A payroll with the lines of another: of a void one in its place, else besides it. */
+const sameAgain = (row: Schemas['PayrollRow']): Proposed => ({
+  periodStart: row.periodStart,
+  periodEnd: row.periodEnd,
+  checkDate: row.checkDate,
+  kind: row.isVoid && row.kind === 'regular' ? 'regular' : 'extra',
+  copyOf: row.id,
+  why: `The lines of the payroll of ${shortDay(row.checkDate)} again: whom it paid and what they got.`,
+});
+
 export function PayrollsPage(): ReactNode {
   const client = useClient();
   const navigate = useNavigate();
   const payrolls = useQuery(payrollsQuery(client.id));
   const next = useQuery(nextPayrollQuery(client.id));
   const { data: session } = useQuery(sessionQuery);
+  const [search] = useSearchParams();
+  const again = payrolls.data?.find((row) => row.id === search.get('again'));
   return (
     <>
       <section className="section" style={{ marginTop: 0 }}>
         <h2>Start a payroll</h2>
         <Waiting query={next}>
-          {(suggestion) => <NewPayroll key={suggestion.periodEnd} clientId={client.id} suggestion={suggestion} />}
+          {(suggestion) => {
+            const proposed = again ? sameAgain(again) : { ...suggestion, kind: 'regular' as const };
+            return (
+              <NewPayroll key={`${proposed.periodEnd} ${again?.id ?? ''}`} clientId={client.id} suggestion={proposed} />
+            );
+          }}
         </Waiting>
       </section>
       <section className="section">
-        <h2>Payrolls</h2>
+        <h2>
+          Payrolls{' '}
+          <small>
+            <Link to={`/clients/${client.id}/checks`}>check register</Link>
+          </small>
+        </h2>
         <Waiting query={payrolls}>
           {(rows) =>
             rows.length === 0 ? (
@@ -122,9 +154,9 @@ export function PayrollsPage(): ReactNode {
                       <td>
                         {shortDay(row.periodStart)} to {shortDay(row.periodEnd)}
                       </td>
-                      <td>{row.kind}</td>
+                      <td>{KINDS[row.kind]}</td>
                       <td>
-                        <Status word={row.status} />
+                        <Status word={row.isVoid ? 'void' : row.status} />
                       </td>
                       <td className="num">{row.status === 'posted' ? row.people : ''}</td>
                       <td className="num">{row.status === 'posted' && <Figure amount={row.gross} />}</td>

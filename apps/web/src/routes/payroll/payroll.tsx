@@ -14,6 +14,7 @@ import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { accountPath } from '../clients/account-path.js';
 import { ClientNotes } from './client-notes.js';
+import { PayrollChecksView } from './checks.js';
 import { Costs } from './costs.js';
 import { HowPaid } from './how-paid.js';
 import { LinesOfCheck } from './lines-of-check.js';
@@ -178,6 +179,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
       )}
       {isOpen && sheet.unread.length > 0 && <NotUnderstood lines={sheet.unread} />}
       <Notes rows={sheet.rows} />
+      <Voided payroll={payroll} />
       <Closed payroll={payroll} />
       <Problems
         title={problems.some((problem) => problem.severity === 'error') ? 'Before it can be reviewed' : 'Warnings'}
@@ -207,6 +209,13 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           </button>
         )}
         {payroll.status === 'posted' && <Link to={`/clients/${payroll.clientId}/deposits`}>Tax liabilities</Link>}
+        {payroll.status === 'posted' && payroll.kind !== 'void' && payroll.kind !== 'brought-in' && (
+          <Link to={`/payrolls/${payroll.id}/void`}>void checks…</Link>
+        )}
+        {payroll.status === 'posted' && payroll.kind !== 'void' && payroll.kind !== 'brought-in' && (
+          <Link to={`/clients/${payroll.clientId}/payrolls?again=${payroll.id}`}>copy it to a new payroll</Link>
+        )}
+        {payroll.voids !== null && <Link to={`/payrolls/${payroll.voids}`}>what it takes back</Link>}
       </div>
       {isSlipOpen && payroll.status === 'reviewed' && (
         <ReleaseSlip
@@ -226,8 +235,9 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           )}
         </ReleaseSlip>
       )}
-      {payroll.status === 'posted' && payroll.kind !== 'brought-in' && payroll.kind !== 'recorded' && (
-        <HowPaid payroll={payroll} />
+      {payroll.status === 'posted' && paysHere(payroll) && <HowPaid payroll={payroll} />}
+      {payroll.status === 'posted' && (paysHere(payroll) || payroll.kind === 'recorded') && (
+        <PayrollChecksView payroll={payroll} />
       )}
       {payroll.status !== 'open' && <Costs payroll={payroll} />}
     </>
@@ -274,6 +284,27 @@ function Discard({ payroll, flush }: { readonly payroll: Payroll; readonly flush
   );
 }
 
+const paysHere = ({ kind, isVoid }: Payroll): boolean =>
+  kind !== 'brought-in' && kind !== 'recorded' && kind !== 'void' && !isVoid;
+
+/** Checks of the payroll that were taken back. */
+function Voided({ payroll }: { readonly payroll: Payroll }): ReactNode {
+  const gone = payroll.persons.filter((person) => person.paycheck.voidedBy !== undefined);
+  if (gone.length === 0) return null;
+  return (
+    <div className="problem" data-severity="warning">
+      {payroll.isVoid ? 'Every check of this payroll is void: ' : 'Void: '}
+      {gone.map((person, index) => (
+        <span key={person.employeeId}>
+          {index > 0 && ', '}
+          <Link to={`/payrolls/${person.paycheck.voidedBy ?? ''}`}>{person.name}</Link>
+        </span>
+      ))}
+      . The figures here are as they were posted; the reversal stands in its own payroll.
+    </div>
+  );
+}
+
 export function PayrollPage(): ReactNode {
   const { payrollId = '' } = useParams();
   const payroll = useQuery(payrollQuery(payrollId));
@@ -288,10 +319,10 @@ export function PayrollPage(): ReactNode {
           </p>
           <div className="lead">
             <h1>
-              Payroll, checks of <Day day={data.checkDate} />
+              {data.kind === 'void' ? 'Void' : 'Payroll'}, checks of <Day day={data.checkDate} />
             </h1>
             <p className="beside">
-              <Status word={data.status} />
+              <Status word={data.isVoid ? 'void' : data.status} />
               <br />
               {data.kind}, {shortDay(data.periodStart)} to {shortDay(data.periodEnd)}
             </p>

@@ -3,7 +3,7 @@ import { familyOf, type FederalForm } from '../../deposits/family.js';
 import type { Issue } from '../../issues/issue.js';
 import type { LedgerEntry } from '../../ledger/entry.js';
 import { employerTaxes, taxPostings, type PostedPaycheck, type TaxPosting } from '../../ledger/postings.js';
-import { reversalPostings } from '../../ledger/reversal.js';
+import { oppositePostings, postedTaxes } from '../../ledger/opposite.js';
 import { ZERO, negate, smaller, subtract, sum, type Cents } from '../../money/cents.js';
 import { computePaycheck } from '../../paycheck/compute.js';
 import { grossUp } from '../../paycheck/gross-up.js';
@@ -72,7 +72,8 @@ export function yearLedger(year: YearCase, more: JsonObject): YearLedger {
         return;
       }
       voids.push({ check: { ...check, result: own.result }, day: voided });
-      for (const line of reversalPostings(own, index, employer, day)) entries.push(entryOf(line, 'reversal', voided));
+      for (const line of oppositePostings([postedTaxes(own, index, employer)], day))
+        entries.push(entryOf(line, 'reversal', voided));
     });
   }
   entries.push(...paymentEntries(entries, year.payments, year.employer.form, year.asOf));

@@ -1,0 +1,169 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { Stack, postPayroll, takeOn, type Caller } from './stack.js';
+
+let stack: Stack;
+let preparer: Caller;
+let reviewer: Caller;
+
+beforeAll(async () => {
+  stack = await Stack.start();
+  await stack.addFirm('Alder');
+  preparer = await stack.signIn('Alder', 'preparer');
+  reviewer = await stack.signIn('Alder', 'reviewer');
+}, 60_000);
+afterAll(() => stack.stop(), 30_000);
+
+interface Row {
+  readonly id: string;
+  readonly paycheckId: string | null;
+  readonly number: number;
+  readonly payee: string;
+  readonly amount: number;
+  readonly status: string;
+  readonly version: number;
+  readonly runId: string | null;
+}
+interface Checks {
+  readonly toMake: { paycheckId: string; amount: number; name: string }[];
+  readonly checks: Row[];
+  readonly accounts: { bankAccountId: string; next: number }[];
+}
+const checksOf = async (payrollId: string): Promise<Checks> =>
+  (await preparer('GET', `/payrolls/${payrollId}/checks`)).body as Checks;
+const idsOf = ({ toMake }: Checks): string[] => toMake.map(({ paycheckId }) => paycheckId);
+const print = (payrollId: string, bankAccountId: string, firstNumber: number, paycheckIds: readonly string[]) =>
+  preparer('POST', `/payrolls/${payrollId}/checks`, { bankAccountId, firstNumber, paycheckIds, position: 'top' });
+const end = (row: Row | undefined, act: string, reason = 'Lost in the mail') =>
+  preparer('POST', `/checks/${row?.id ?? ''}/end`, { act, version: row?.version, reason });
+
+describe('printed checks', () => {
+  it('take numbers in order; after the question only what did not come out well returns', async () => {
+    const client = await takeOn(preparer, 'PRINT', 3);
+    const payrollId = await postPayroll(preparer, client.id);
+    const before = await checksOf(payrollId);
+    expect([before.toMake.length, before.accounts[0]?.next]).toEqual([3, 1001]);
+    const printed = await print(payrollId, client.bankId, 2001, idsOf(before));
+    expect(printed.status).toBe(200);
+    const { checks, toMake } = printed.body as unknown as Checks;
+    expect([toMake, checks.map(({ number, status }) => `${number} ${status}`)]).toEqual([
+      [],
+      ['2003 printed', '2002 printed', '2001 printed'],
+    ]);
+    expect(checks.map(({ amount }) => amount).sort()).toEqual(before.toMake.map(({ amount }) => amount).sort());
+    const run = checks[0]?.runId ?? '';
+    const bad = checks.find(({ number }) => number === 2002);
+    const outcome = await preparer('POST', `/check-runs/${run}/outcome`, { spoiled: [bad?.id] });
+    expect((outcome.body as Row[]).map(({ number, status }) => `${number} ${status}`)).toEqual([
+      '2003 issued',
+      '2002 spoiled',
+      '2001 issued',
+    ]);
+    // Said once.
+    expect((await preparer('POST', `/check-runs/${run}/outcome`, { spoiled: [] })).status).toBe(409);
+    const after = await checksOf(payrollId);
+    expect([after.toMake.map(({ paycheckId }) => paycheckId), after.accounts[0]?.next]).toEqual([
+      [bad?.paycheckId],
+      2004,
+    ]);
+  });
+  it('are made out once, however often they are asked for at once, and no number twice', async () => {
+    const client = await takeOn(preparer, 'TWICE', 2);
+    const payrollId = await postPayroll(preparer, client.id);
+    const ids = idsOf(await checksOf(payrollId));
+    const answers = await Promise.all(
+      Array.from({ length: 6 }, (_, index) => print(payrollId, client.bankId, 3001 + 10 * index, ids)),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409, 409, 409, 409, 409]);
+    const { checks } = await checksOf(payrollId);
+    expect(checks.length).toBe(2);
+    expect((await end(checks[0], 'void', 'Torn')).status).toBe(200);
+    const used = await print(payrollId, client.bankId, checks[0]?.number ?? 0, [checks[0]?.paycheckId ?? '']);
+    expect([used.status, used.body.problems[0].field]).toEqual([422, 'firstNumber']);
+  });
+  it('are reprinted as the very same page, and that is logged', async () => {
+    const client = await takeOn(preparer, 'AGAIN', 2);
+    const payrollId = await postPayroll(preparer, client.id);
+    const { body } = await print(payrollId, client.bankId, 1, idsOf(await checksOf(payrollId)));
+    const [first] = (body as unknown as Checks).checks;
+    const image = async (): Promise<string> =>
+      (await preparer('GET', `/checks/${first?.id ?? ''}/image.pdf`)).body as unknown as string;
+    const once = await image();
+    expect(once).toMatch(/^%PDF/);
+    expect(await image()).toBe(once);
+    expect((await preparer('GET', `/check-runs/${first?.runId ?? ''}.pdf`)).status).toBe(200);
+    const { rows } = (await preparer('GET', '/audit')).body as { rows: { sentence: string }[] };
+    expect(rows.filter(({ sentence }) => /opened the image of check 2 to/.test(sentence)).length).toBe(2);
+  });
+  it('stopped, the pay waits for another check; the amounts stand', async () => {
+    const client = await takeOn(preparer, 'STOP', 1);
+    const payrollId = await postPayroll(preparer, client.id);
+    const before = await checksOf(payrollId);
+    const { body } = await print(payrollId, client.bankId, 501, idsOf(before));
+    const [row] = (body as unknown as Checks).checks;
+    expect((await end(row, 'stop')).status).toBe(409);
+    await preparer('POST', `/check-runs/${row?.runId ?? ''}/outcome`, { spoiled: [] });
+    const issued = (await checksOf(payrollId)).checks[0];
+    expect((await end(issued, 'stop', ' ')).body.problems[0].field).toBe('reason');
+    expect((await end(issued, 'stop')).status).toBe(200);
+    const after = await checksOf(payrollId);
+    expect([after.toMake, after.checks[0]?.status]).toEqual([before.toMake, 'stopped']);
+    const again = await print(payrollId, client.bankId, 502, idsOf(after));
+    expect((again.body as unknown as Checks).checks.map(({ number, amount }) => [number, amount])).toEqual([
+      [502, row?.amount],
+      [501, row?.amount],
+    ]);
+  });
+  it('written by hand keep their number and are not to be printed; stock that is waste keeps its numbers too', async () => {
+    const client = await takeOn(preparer, 'HAND', 2);
+    const payrollId = await postPayroll(preparer, client.id);
+    const [first, second] = idsOf(await checksOf(payrollId));
+    const written = await preparer('POST', `/payrolls/${payrollId}/handwritten-checks`, {
+      bankAccountId: client.bankId,
+      number: 77,
+      paycheckId: first,
+    });
+    expect(written.status).toBe(200);
+    const left = await checksOf(payrollId);
+    expect([idsOf(left), left.checks[0]?.status]).toEqual([[second], 'issued']);
+    expect((await preparer('GET', `/checks/${left.checks[0]?.id ?? ''}/image.pdf`)).status).toBe(409);
+    const waste = await preparer('POST', `/clients/${client.id}/spoiled-stock`, {
+      bankAccountId: client.bankId,
+      from: 80,
+      to: 82,
+      reason: 'Coffee',
+    });
+    expect((waste.body as Row[]).filter(({ status }) => status === 'spoiled').length).toBe(3);
+    const taken = await print(payrollId, client.bankId, 81, [second ?? '']);
+    expect([taken.status, taken.body.problems[0].sentence]).toEqual([422, expect.stringMatching(/81/)]);
+    const found = (await preparer('GET', `/clients/${client.id}/checks?words=77`)).body as Row[];
+    expect(found.map(({ number }) => number)).toEqual([77]);
+  });
+  it('of a voided paycheck are no longer to be made out', async () => {
+    const client = await takeOn(preparer, 'GONE', 2);
+    const payrollId = await postPayroll(preparer, client.id);
+    const [first, second] = idsOf(await checksOf(payrollId));
+    const proposed = await preparer('POST', `/payrolls/${payrollId}/voids`, {
+      paycheckIds: [first],
+      reason: 'Not ours',
+    });
+    await reviewer('POST', `/voids/${String(proposed.body.id)}/post`, { version: 1 });
+    expect(idsOf(await checksOf(payrollId))).toEqual([second]);
+    expect((await print(payrollId, client.bankId, 1, [first ?? ''])).status).toBe(409);
+  });
+});
+
+describe('pay statements', () => {
+  it('are kept as they were made once the pay is out', async () => {
+    const client = await takeOn(preparer, 'STUB', 1);
+    const payrollId = await postPayroll(preparer, client.id);
+    const pdf = async (): Promise<string> =>
+      (await preparer('GET', `/payrolls/${payrollId}/statements.pdf`)).body as unknown as string;
+    expect(await pdf()).toMatch(/^%PDF/);
+    await print(payrollId, client.bankId, 1, idsOf(await checksOf(payrollId)));
+    expect(await pdf()).toBe(await pdf());
+    const rows = (await stack.dataSource.query(
+      `SELECT count(*)::int AS count FROM document WHERE kind = 'pay-statements'`,
+    )) as { count: number }[];
+    expect(rows[0]?.count).toBe(1);
+  });
+});

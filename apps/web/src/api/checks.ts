@@ -1,0 +1,50 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, take, type Schemas } from './client.js';
+import { path, useChange } from './resources.js';
+
+export const payrollChecksQuery = (payrollId: string) =>
+  queryOptions({
+    queryKey: ['payroll-checks', payrollId],
+    queryFn: () => take(api.GET('/api/payrolls/{id}/checks', path(payrollId))),
+  });
+export const checksQuery = (clientId: string, words: string, status: string) =>
+  queryOptions({
+    queryKey: ['client', clientId, 'checks', words, status],
+    queryFn: () =>
+      take(
+        api.GET('/api/clients/{id}/checks', {
+          params: {
+            path: { id: clientId },
+            query: {
+              ...(words === '' ? {} : { words }),
+              ...(status === '' ? {} : { status: status as Schemas['CheckRow']['status'] }),
+            },
+          },
+        }),
+      ),
+    placeholderData: (before) => before,
+  });
+
+export const usePrintChecks = (payrollId: string) =>
+  useChange((body: Schemas['PrintChecks']) =>
+    take(api.POST('/api/payrolls/{id}/checks', { ...path(payrollId), body })),
+  );
+export const useRecordCheck = (payrollId: string) =>
+  useChange((body: Schemas['RecordCheck']) =>
+    take(api.POST('/api/payrolls/{id}/handwritten-checks', { ...path(payrollId), body })),
+  );
+export const useRunOutcome = () =>
+  useChange(({ runId, spoiled }: { runId: string; spoiled: string[] }) =>
+    take(api.POST('/api/check-runs/{id}/outcome', { ...path(runId), body: { spoiled } })),
+  );
+export const useEndCheck = () =>
+  useChange(({ id, ...body }: Schemas['EndCheck'] & { id: string }) =>
+    take(api.POST('/api/checks/{id}/end', { ...path(id), body })),
+  );
+export const useSpoilStock = (clientId: string) =>
+  useChange((body: Schemas['SpoilStock']) =>
+    take(api.POST('/api/clients/{id}/spoiled-stock', { ...path(clientId), body })),
+  );
+export const runPath = (runId: string): string => `/api/check-runs/${runId}.pdf`;
+export const imagePath = (id: string): string => `/api/checks/${id}/image.pdf`;
+export const statementsPath = (payrollId: string): string => `/api/payrolls/${payrollId}/statements.pdf`;

@@ -1,0 +1,145 @@
+import { Button, Checkbox, TextInput } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { useState, type FormEvent, type ReactNode } from 'react';
+import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { payrollVoidsQuery, useProposeVoid, voidEffectsQuery } from '../../api/voids.js';
+import { Day } from '../../kit/day.js';
+import { Figure } from '../../kit/figure.js';
+import { RefusedNote } from '../../kit/problems.js';
+import { Waiting } from '../../kit/waiting.js';
+import { VoidEffectsView } from './effects.js';
+
+const STANDING: Readonly<Record<Schemas['VoidableCheck']['standing'], string>> = {
+  stands: '',
+  proposed: 'void proposed',
+  void: 'void',
+};
+
+function Choose({ payroll }: { readonly payroll: Schemas['VoidsOfPayroll'] }): ReactNode {
+  const [search, setSearch] = useSearchParams();
+  const navigate = useNavigate();
+  const propose = useProposeVoid(payroll.payrollId);
+  const [reason, setReason] = useState('');
+  const standing = payroll.checks.filter((check) => check.standing === 'stands').map((check) => check.paycheckId);
+  const asked = (search.get('checks') ?? '').split(',');
+  const chosen = asked[0] === 'all' ? standing : standing.filter((id) => asked.includes(id));
+  const effects = useQuery(voidEffectsQuery(payroll.payrollId, chosen));
+  const choose = (ids: readonly string[]): void => setSearch({ checks: ids.join(',') }, { replace: true });
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    propose.mutate({ paycheckIds: chosen, reason }, { onSuccess: ({ id }) => void navigate(`/voids/${id}`) });
+  };
+  return (
+    <>
+      <p className="note">
+        A void takes posted checks back under their own check date: in the register, the ledger, the journal and every
+        year to date. Nothing that was posted is changed. It is proposed here and posted by a second person. A check
+        that only got lost is stopped and made out again with the payroll’s checks: nothing is reversed then.
+      </p>
+      <table className="ruled">
+        <thead>
+          <tr>
+            <th scope="col" style={{ width: 34 }}>
+              <Checkbox
+                aria-label="Every check"
+                checked={chosen.length > 0 && chosen.length === standing.length}
+                indeterminate={chosen.length > 0 && chosen.length < standing.length}
+                disabled={standing.length === 0}
+                onChange={(event) => choose(event.currentTarget.checked ? standing : [])}
+              />
+            </th>
+            <th scope="col">Employee</th>
+            <th scope="col">Paid</th>
+            <th scope="col">Status</th>
+            <th scope="col" className="num">
+              Gross
+            </th>
+            <th scope="col" className="num">
+              Net
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {payroll.checks.map((check) => (
+            <tr key={check.paycheckId} data-void={check.standing === 'void'}>
+              <td>
+                <Checkbox
+                  aria-label={`Void the check of ${check.name}`}
+                  checked={chosen.includes(check.paycheckId)}
+                  disabled={check.standing !== 'stands'}
+                  onChange={(event) =>
+                    choose(
+                      event.currentTarget.checked
+                        ? [...chosen, check.paycheckId]
+                        : chosen.filter((id) => id !== check.paycheckId),
+                    )
+                  }
+                />
+              </td>
+              <td>{check.name}</td>
+              <td>{check.paid}</td>
+              <td>
+                {check.voidId === null ? (
+                  STANDING[check.standing]
+                ) : (
+                  <Link to={`/voids/${check.voidId}`}>{STANDING[check.standing]}</Link>
+                )}
+              </td>
+              <td className="num">
+                <Figure amount={check.gross} />
+              </td>
+              <td className="num">
+                <Figure amount={check.net} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {chosen.length > 0 && (
+        <>
+          <Waiting query={effects}>{(data) => <VoidEffectsView effects={data} isPencil />}</Waiting>
+          <form className="actions" style={{ alignItems: 'flex-end' }} onSubmit={submit}>
+            <TextInput
+              label="Reason (kept with the void)"
+              w={420}
+              maxLength={300}
+              value={reason}
+              onChange={(event) => setReason(event.currentTarget.value)}
+            />
+            <Button type="submit" loading={propose.isPending} disabled={reason.trim() === ''}>
+              Propose the void of {chosen.length === 1 ? 'one check' : `${chosen.length} checks`}
+            </Button>
+          </form>
+        </>
+      )}
+      <RefusedNote error={propose.error} />
+    </>
+  );
+}
+
+/** Which checks of a posted payroll are to be voided, with everything that follows shown before. */
+export function ChooseVoidPage(): ReactNode {
+  const { payrollId = '' } = useParams();
+  const voids = useQuery(payrollVoidsQuery(payrollId));
+  return (
+    <Waiting query={voids}>
+      {(data) => (
+        <>
+          <p className="sub">
+            <Link to={`/clients/${data.clientId}/payrolls`}>{data.clientName}</Link>, EIN ending {data.einTail}
+          </p>
+          <div className="lead">
+            <h1>
+              Void checks of <Day day={data.checkDate} />
+            </h1>
+            <p className="beside">
+              <Link to={`/payrolls/${payrollId}`}>back to the payroll</Link>
+            </p>
+          </div>
+          <Choose payroll={data} />
+        </>
+      )}
+    </Waiting>
+  );
+}

@@ -1,0 +1,76 @@
+import { Amount, Choice, Day, Flag, Id, List, Text, Texts, Whole } from './field.js';
+import { AtVersion } from './payrolls.js';
+
+/**
+ * `printed`: on paper, and nobody has said yet how it came out. `issued`: it came out well. `spoiled`: the sheet is
+ * waste. `voided`: it came back and is not cashed. `stopped`: the bank was told not to pay it. `cleared`: it was cashed.
+ */
+export const CHECK_STATUSES = ['printed', 'issued', 'spoiled', 'voided', 'stopped', 'cleared'] as const;
+export type CheckStatus = (typeof CHECK_STATUSES)[number];
+export const CHECK_POSITIONS = ['top', 'middle', 'bottom'] as const;
+export type CheckPosition = (typeof CHECK_POSITIONS)[number];
+
+export class CheckRow {
+  @Id() id!: string;
+  @Id() clientId!: string;
+  @Id({ nullable: true }) payrollId!: string | null;
+  @Id({ nullable: true }) paycheckId!: string | null;
+  @Whole() number!: number;
+  @Text() payee!: string;
+  @Amount() amount!: number;
+  @Day() checkDate!: string;
+  @Choice(CHECK_STATUSES) status!: CheckStatus;
+  @Flag() isHandwritten!: boolean;
+  @Flag() hasImage!: boolean;
+  @Whole() version!: number;
+  @Text(300, { nullable: true }) reason!: string | null;
+  @Text() bankAccount!: string;
+  @Id({ nullable: true }) runId!: string | null;
+}
+/** Pay of a posted payroll that a check is still to be made out for. */
+export class CheckToMake {
+  @Id() paycheckId!: string;
+  @Id() employeeId!: string;
+  @Text() number!: string;
+  @Text() name!: string;
+  @Amount() amount!: number;
+}
+export class NextCheckNumber {
+  @Id() bankAccountId!: string;
+  @Text() label!: string;
+  @Whole() next!: number;
+}
+export class PayrollChecks {
+  @List(() => CheckToMake) toMake!: CheckToMake[];
+  @List(() => CheckRow) checks!: CheckRow[];
+  @List(() => NextCheckNumber) accounts!: NextCheckNumber[];
+  /** Where the check stands on the client's stock. */
+  @Choice(CHECK_POSITIONS) position!: CheckPosition;
+}
+export class PrintChecks {
+  @Id() bankAccountId!: string;
+  @Whole({ min: 1, max: 999_999_999 }) firstNumber!: number;
+  @Texts() paycheckIds!: string[];
+  @Choice(CHECK_POSITIONS) position!: CheckPosition;
+}
+/** Which checks of a run did not come out well; all others of it are then issued. */
+export class RunOutcome {
+  @Texts() spoiled!: string[];
+}
+/** A check that was written by hand. */
+export class RecordCheck {
+  @Id() bankAccountId!: string;
+  @Whole({ min: 1, max: 999_999_999 }) number!: number;
+  @Id() paycheckId!: string;
+}
+/** Sheets of stock that are waste, with their numbers. */
+export class SpoilStock {
+  @Id() bankAccountId!: string;
+  @Whole({ min: 1, max: 999_999_999 }) from!: number;
+  @Whole({ min: 1, max: 999_999_999 }) to!: number;
+  @Text(300, { min: 1 }) reason!: string;
+}
+export class EndCheck extends AtVersion {
+  @Choice(['void', 'stop']) act!: 'void' | 'stop';
+  @Text(300, { min: 1 }) reason!: string;
+}

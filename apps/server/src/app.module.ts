@@ -97,6 +97,8 @@ import { TakeOversController } from './modules/take-overs/take-overs.controller.
 import { TakeOversService } from './modules/take-overs/take-overs.service.js';
 import { TieOutController } from './modules/tie-out/tie-out.controller.js';
 import { TieOutService } from './modules/tie-out/tie-out.service.js';
+import { ReportsController } from './modules/reports/reports.controller.js';
+import { ReportsService } from './modules/reports/reports.service.js';
 import { VoidEffectsOf } from './modules/voids/void-effects.js';
 import { VoidPoster } from './modules/voids/void-poster.js';
 import { VoidsController } from './modules/voids/voids.controller.js';
@@ -118,6 +120,7 @@ const CONTROLLERS = [
   EmployeesController,
   PayrollsController,
   AgencyPaymentsController,
+  ReportsController,
   VoidsController,
   RemittancesController,
   DirectDepositsController,
@@ -130,6 +133,7 @@ const CONTROLLERS = [
   ClockController,
 ];
 const PROVIDERS = [
+  ReportsService,
   CheckPrinting,
   CheckRegister,
   VoidEffectsOf,

@@ -63,6 +63,10 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./routes/clients/payrolls.js')).PayrollsPage }),
           },
           {
+            path: 'reports',
+            lazy: async () => ({ Component: (await import('./routes/reports/reports.js')).ReportsPage }),
+          },
+          {
             path: 'checks',
             lazy: async () => ({ Component: (await import('./routes/checks/check-register.js')).CheckRegisterPage }),
           },

@@ -1216,6 +1216,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/reports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReportsController_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/reports/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReportsController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/report-files/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReportsController_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/payrolls/{id}/voids": {
         parameters: {
             query?: never;
@@ -3186,6 +3234,41 @@ export interface components {
             identification: "account" | "ein";
             taxTypes: components["schemas"]["TaxTypeView"][];
             version: number;
+        };
+        ReportListing: {
+            code: string;
+            label: string;
+            says: string;
+            groups: string[];
+        };
+        ReportColumn: {
+            key: string;
+            label: string;
+            /** @enum {string} */
+            cell: "text" | "day" | "amount" | "hours" | "count";
+        };
+        ReportRow: {
+            cells: {
+                [key: string]: unknown;
+            };
+            path: string;
+        };
+        ReportView: {
+            code: string;
+            label: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            by: string;
+            columns: components["schemas"]["ReportColumn"][];
+            rows: components["schemas"]["ReportRow"][];
+            totals: {
+                [key: string]: unknown;
+            };
+            count: number;
+            page: number;
+            hasMore: boolean;
         };
         VoidableCheck: {
             /** Format: uuid */
@@ -5914,6 +5997,73 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["AgencyPaymentView"];
                 };
+            };
+        };
+    };
+    ReportsController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportListing"][];
+                };
+            };
+        };
+    };
+    ReportsController_view: {
+        parameters: {
+            query: {
+                page?: unknown;
+                employee?: unknown;
+                by?: unknown;
+                to: unknown;
+                from: unknown;
+            };
+            header?: never;
+            path: {
+                id: string;
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportView"];
+                };
+            };
+        };
+    };
+    ReportsController_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -137,7 +137,7 @@ function columnTexts({ heading, lines, x, width }: Column, top: number): Placed[
   return [
     { text: heading, x, y: top, width: amountAt - x, ...head },
     { text: 'This check', x: amountAt, y: top, width: AMOUNT, ...head, isRight: true },
-    { text: 'To date', x: toDateAt, y: top, width: AMOUNT, ...head, isRight: true },
+    { text: 'Year', x: toDateAt, y: top, width: AMOUNT, ...head, isRight: true },
     ...fitting(lines, MOST_LINES).flatMap(({ label, hours, rate, amount, toDate }, index): Placed[] => {
       const y = top + LINE * (index + 1) + 2;
       const measure = hours === undefined ? '' : `  ${hours} × ${rate ?? ''}`;
@@ -179,7 +179,7 @@ function stubTexts(sheet: CheckSheet, top: number, whose: string): { texts: Plac
       ...columns.flatMap((column) => columnTexts(column, top + 46)),
       ...total('Gross pay', gross, LEFT),
       ...total('Net pay', net, 380),
-      { text: `${whose}. To date: this year, with this check.`, x: LEFT, y: foot + 24, width: 300, size: 6.5 },
+      { text: `${whose}. Year: the year to date, with this check.`, x: LEFT, y: foot + 24, width: 300, size: 6.5 },
     ],
     rules: [{ y: foot, from: LEFT, to: RIGHT }],
   };

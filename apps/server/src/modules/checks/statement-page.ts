@@ -23,6 +23,9 @@ const AMOUNT = 74;
 /** Where the columns of figures stand, from the left: hours, rate, this check, the year. */
 const COLUMNS = { hours: 290, rate: 350, amount: 416, toDate: 490 } as const;
 
+/** `315-555-0121`; what is no American number stays as it is. */
+const telephone = (phone: string): string => phone.replace(/^(\d{3})(\d{3})(\d{4})$/, '$1-$2-$3');
+
 class Page {
   readonly texts: Placed[] = [];
   readonly rules: Ruled[] = [];
@@ -64,6 +67,16 @@ function section(page: Page, heading: string, lines: readonly StubLine[]): void 
   }
 }
 
+/** A sum under its own rule. */
+function totalLine(page: Page, label: string, { amount, toDate }: StubLine): void {
+  page.down(8);
+  page.rule();
+  page.put(label, LEFT, 236, { isBold: true });
+  page.right(showDollars(amount), COLUMNS.amount, { isBold: true });
+  page.right(showDollars(toDate), COLUMNS.toDate);
+  page.down();
+}
+
 /** A pay statement on a letter page: what state laws ask to be shown, and how the net pay was paid. */
 export function statementPage({ client, checkDate, period, stub, paid }: Statement): {
   texts: readonly Placed[];
@@ -76,7 +89,7 @@ export function statementPage({ client, checkDate, period, stub, paid }: Stateme
   page.put(`${streetInOneLine(client.street)}, ${client.place}`, LEFT, 340);
   page.put(`Check date ${checkDate}`, 344, 220, { isRight: true });
   page.down();
-  page.put(client.phone, LEFT, 300);
+  page.put(telephone(client.phone), LEFT, 300);
   page.put(`Pay period ${period}`, 344, 220, { isRight: true });
   page.down(24);
   page.put(stub.payee.name, LEFT, 300, { size: 10.5, isBold: true });
@@ -89,10 +102,10 @@ export function statementPage({ client, checkDate, period, stub, paid }: Stateme
   page.put(stub.payee.place, LEFT, 300);
   page.down(14);
   section(page, 'Earnings', stub.earnings);
-  section(page, 'Gross pay', [{ ...stub.gross, label: 'Gross pay' }]);
+  totalLine(page, 'Gross pay', stub.gross);
   section(page, 'Taxes withheld', stub.taxes);
   section(page, 'Deductions', stub.deductions);
-  section(page, 'Net pay', [{ ...stub.net, label: 'Net pay' }]);
+  totalLine(page, 'Net pay', stub.net);
   section(page, 'Paid by the employer besides', stub.employerPaid);
   if (stub.leave.length > 0) {
     page.down(6);

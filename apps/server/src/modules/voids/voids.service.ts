@@ -188,7 +188,7 @@ function slipOf(
       { label: 'Gross pay', value: showDollars(gross) },
       { label: 'Reason', value: stored.reason.slice(0, 200) },
     ],
-    leaves: `${many} with net pay of ${showDollars(net)} are reversed in the register, the ledger and the journal, under the same check date. No money moves.`,
+    leaves: `${many} with net pay of ${showDollars(net)} ${checks.length === 1 ? 'is' : 'are'} reversed in the register, the ledger and the journal, under the same check date. No money moves.`,
     becomesImpossible: 'A void cannot be voided. What was posted and its reversal both stay in the record.',
     wayBack: 'Pay the person again in an off-cycle payroll.',
     checks: slipChecks,

@@ -11,6 +11,7 @@ const PLACES: readonly (readonly [path: string, label: string])[] = [
   ['deposits', 'Deposits'],
   ['returns', 'Returns'],
   ['ledger', 'Ledger'],
+  ['reports', 'Reports'],
   ['people', 'Employees'],
   ['facts', 'Setup'],
   ['items', 'Earnings and deductions'],

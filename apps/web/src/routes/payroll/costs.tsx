@@ -195,7 +195,7 @@ export function Costs({ payroll }: Props): ReactNode {
   const isOurs = payroll.kind !== 'brought-in';
   return (
     <>
-      {isOurs && <AgainstLastTime payroll={payroll} />}
+      {isOurs && payroll.kind !== 'void' && <AgainstLastTime payroll={payroll} />}
       {isOurs && <ByPlace payroll={payroll} />}
       <Variances payroll={payroll} />
       <JobCosts costs={payroll.jobs} isPencil={isPencilled(payroll)} />

@@ -40,7 +40,12 @@ export function Notes({ rows }: { readonly rows: readonly SheetRow[] }): ReactNo
 /** What has left already and would not have what is posted now. */
 export function Closed({ payroll }: { readonly payroll: Schemas['PayrollView'] }): ReactNode {
   if (payroll.closedReason)
-    return <p className="note">Posted after returns or deposits of its days had left: {payroll.closedReason}</p>;
+    return (
+      <p className="note">
+        {payroll.kind === 'void' ? 'Voided' : 'Posted after returns or deposits of its days had left'}:{' '}
+        {payroll.closedReason}
+      </p>
+    );
   if (payroll.closed.length === 0) return null;
   return (
     <div className="problem" data-severity="warning" role="status">

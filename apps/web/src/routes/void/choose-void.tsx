@@ -22,10 +22,13 @@ function Choose({ payroll }: { readonly payroll: Schemas['VoidsOfPayroll'] }): R
   const propose = useProposeVoid(payroll.payrollId);
   const [reason, setReason] = useState('');
   const standing = payroll.checks.filter((check) => check.standing === 'stands').map((check) => check.paycheckId);
-  const asked = (search.get('checks') ?? '').split(',');
+  const [asked, setAsked] = useState<readonly string[]>(() => (search.get('checks') ?? '').split(','));
   const chosen = asked[0] === 'all' ? standing : standing.filter((id) => asked.includes(id));
   const effects = useQuery(voidEffectsQuery(payroll.payrollId, chosen));
-  const choose = (ids: readonly string[]): void => setSearch({ checks: ids.join(',') }, { replace: true });
+  const choose = (ids: readonly string[]): void => {
+    setAsked(ids);
+    setSearch(ids.length === 0 ? {} : { checks: ids.join(',') }, { replace: true });
+  };
   const submit = (event: FormEvent): void => {
     event.preventDefault();
     propose.mutate({ paycheckIds: chosen, reason }, { onSuccess: ({ id }) => void navigate(`/voids/${id}`) });

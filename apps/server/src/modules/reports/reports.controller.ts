@@ -1,0 +1,79 @@
+import { Controller, Get, Inject, Param, ParseUUIDPipe, Query, Res } from '@nestjs/common';
+import { ApiQuery } from '@nestjs/swagger';
+import { ReportListing, ReportView } from '@zakat/contract/reports';
+import type { Response } from 'express';
+import { Answers } from '../../http/answers.js';
+import { dayFrom } from '../../http/day.js';
+import { refuseField } from '../../http/refusal.js';
+import { CurrentSession } from '../identity/guard.js';
+import type { Session } from '../identity/sessions.js';
+import { sendTable } from '../tables/write-table.js';
+import { ReportsService, type AskedReport } from './reports.service.js';
+
+const ID = /^[0-9a-f-]{36}$/;
+const MOST_PAGES = 1_000_000;
+
+/** What is asked for in the address: days of checks, what to add up by, one person, a page. */
+function askedOf(code: string, query: Readonly<Record<string, string | undefined>>): AskedReport {
+  const { from = '', to = '', by = '', employee = '', page = '0' } = query;
+  if (employee !== '' && !ID.test(employee))
+    throw refuseField('employee', 'This is nobody.', 'Choose an employee of the client.');
+  if (!/^\d{1,6}$/.test(page) || Number(page) > MOST_PAGES)
+    throw refuseField('page', 'There is no such page.', 'Give the number of a page from 0 on.');
+  return {
+    code,
+    from: dayFrom(from, 'from'),
+    to: dayFrom(to, 'to'),
+    by,
+    employeeId: employee === '' ? null : employee,
+    page: Number(page),
+  };
+}
+
+@Controller()
+export class ReportsController {
+  constructor(@Inject(ReportsService) private readonly reports: ReportsService) {}
+
+  @Get('reports')
+  @Answers(ReportListing, 'list')
+  list(): ReportListing[] {
+    return this.reports.list();
+  }
+
+  @Get('clients/:id/reports/:code')
+  @ApiQuery({ name: 'from' })
+  @ApiQuery({ name: 'to' })
+  @ApiQuery({ name: 'by', required: false })
+  @ApiQuery({ name: 'employee', required: false })
+  @ApiQuery({ name: 'page', required: false })
+  @Answers(ReportView)
+  view(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('code') code: string,
+    @Query() query: Record<string, string>,
+  ): Promise<ReportView> {
+    return this.reports.view(session, id, askedOf(code, query));
+  }
+
+  @Get('clients/:id/report-files/:file')
+  async file(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('file') file: string,
+    @Query() query: Record<string, string>,
+    @Res() response: Response,
+  ) {
+    const [, code, format] = /^([a-z-]{1,40})\.(csv|xlsx|pdf)$/.exec(file) ?? [];
+    if (code === undefined || format === undefined)
+      throw refuseField('file', 'A report is a file of CSV, XLSX or PDF.', 'Ask for .csv, .xlsx or .pdf.');
+    const made = await this.reports.file(session, id, askedOf(code, query), format as 'csv');
+    if (format === 'pdf')
+      response
+        .type('application/pdf')
+        .setHeader('Content-Disposition', `inline; filename="${made.name}"`)
+        .setHeader('Cache-Control', 'no-store')
+        .send(made.content);
+    else sendTable(response, format as 'csv', made);
+  }
+}

@@ -1,0 +1,137 @@
+import { Inject, Injectable } from '@nestjs/common';
+import { REPORT_GROUPS, type ReportGroup, type ReportListing, type ReportView } from '@zakat/contract/reports';
+import { date, showShortDate } from '@zakat/core/calendar/local-date';
+import { showLeaveHours } from '@zakat/core/leave/accrual';
+import { cents, toDollars } from '@zakat/core/money/cents';
+import type { EntityManager } from 'typeorm';
+import { FirmDatabase, type Actor } from '../../database/firm-database.js';
+import { notFound, refuseField } from '../../http/refusal.js';
+import { findClient } from '../clients/clients.service.js';
+import { writeTable, type TableFormat } from '../tables/write-table.js';
+import { GROUP_LABELS, PAGE, readReport, type KindColumn, type PageOfRows, type ReportScope } from './report-kind.js';
+import { REPORT_KINDS, findReport } from './report-kinds.js';
+import { reportPdf } from './report-pdf.js';
+
+export interface AskedReport {
+  readonly code: string;
+  readonly from: string;
+  readonly to: string;
+  readonly by: string;
+  readonly employeeId: string | null;
+  readonly page: number;
+}
+/** Rows that a file is made of: what is more is asked for in parts. */
+const MOST_IN_FILE = 100_000;
+
+/** Reports over posted checks: each one statement, on the screen by pages, whole as a file. */
+@Injectable()
+export class ReportsService {
+  constructor(@Inject(FirmDatabase) private readonly database: FirmDatabase) {}
+
+  list(): ReportListing[] {
+    return REPORT_KINDS.map(({ code, label, says, groups }) => ({ code, label, says, groups: [...groups] }));
+  }
+
+  view(actor: Actor, clientId: string, asked: AskedReport): Promise<ReportView> {
+    return this.database.run(actor, async (manager) => {
+      const page = await this.read(manager, clientId, asked, asked.page * PAGE, PAGE);
+      const kind = kindOf(asked);
+      return {
+        code: kind.code,
+        label: kind.label,
+        from: asked.from,
+        to: asked.to,
+        by: asked.by,
+        columns: page.columns.map(({ key, label, cell }) => ({ key, label, cell })),
+        rows: page.rows.map(({ cells, path }) => ({ cells: { ...cells }, path })),
+        totals: { ...page.totals },
+        count: page.count,
+        page: asked.page,
+        hasMore: (asked.page + 1) * PAGE < page.count,
+      };
+    });
+  }
+
+  /** The whole report as a file; the totals in its last row. */
+  file(
+    actor: Actor,
+    clientId: string,
+    asked: AskedReport,
+    format: TableFormat | 'pdf',
+  ): Promise<{ name: string; content: Buffer }> {
+    return this.database.run(actor, async (manager) => {
+      const client = await findClient(manager, clientId);
+      const page = await this.read(manager, clientId, asked, 0, MOST_IN_FILE);
+      if (page.count > MOST_IN_FILE)
+        throw refuseField(
+          'to',
+          `The report has ${page.count} rows; a file takes ${MOST_IN_FILE}.`,
+          'Ask for a shorter span of days, or add it up by something.',
+        );
+      const kind = kindOf(asked);
+      const name = `${client.key.toLowerCase()}-${kind.code}-${asked.from}-${asked.to}.${format}`;
+      const table = tableOf(page, format === 'pdf' ? 'shown' : 'plain');
+      const content =
+        format === 'pdf'
+          ? await reportPdf({
+              title: kind.label,
+              client: client.legalName,
+              span: `Checks of ${showShortDate(date(asked.from))} to ${showShortDate(date(asked.to))}`,
+              columns: page.columns,
+              table,
+            })
+          : await writeTable(table, format);
+      return { name, content };
+    });
+  }
+
+  private async read(
+    manager: EntityManager,
+    clientId: string,
+    asked: AskedReport,
+    offset: number,
+    limit: number,
+  ): Promise<PageOfRows> {
+    await findClient(manager, clientId);
+    const kind = kindOf(asked);
+    if (asked.to < asked.from) throw refuseField('to', 'The last day is before the first.', 'Put the days in order.');
+    const by = groupOf(asked.by);
+    if (by !== null && !kind.groups.includes(by))
+      throw refuseField('by', `This report is not added up by ${GROUP_LABELS[by].toLowerCase()}.`, 'Choose another.');
+    const scope: ReportScope = { clientId, from: asked.from, to: asked.to, employeeId: asked.employeeId };
+    return readReport(manager, kind, scope, { by, offset, limit });
+  }
+}
+
+function kindOf({ code }: AskedReport) {
+  const kind = findReport(code);
+  if (!kind) throw notFound('report');
+  return kind;
+}
+function groupOf(by: string): ReportGroup | null {
+  if (by === '') return null;
+  const group = REPORT_GROUPS.find((one) => one === by);
+  if (!group)
+    throw refuseField('by', 'A report is not added up by this.', `Choose one of ${REPORT_GROUPS.join(', ')}.`);
+  return group;
+}
+
+/** A cell as text: amounts with two decimals, in files without separators. */
+function shown(column: KindColumn, value: string | number | null | undefined, style: 'plain' | 'shown'): string {
+  if (value === null || value === undefined) return '';
+  if (column.cell === 'amount') {
+    const plain = toDollars(cents(Number(value)));
+    return style === 'plain' ? plain : plain.replace(/\B(?=(\d{3})+(?!\d)(?=\.))/g, ',');
+  }
+  if (column.cell === 'hours') return showLeaveHours(Number(value));
+  if (column.cell === 'day') return showShortDate(date(String(value)));
+  return String(value);
+}
+
+const tableOf = (page: PageOfRows, style: 'plain' | 'shown'): string[][] => [
+  page.columns.map(({ label }) => label),
+  ...page.rows.map(({ cells }) => page.columns.map((column) => shown(column, cells[column.key], style))),
+  page.columns.map((column, index) =>
+    index === 0 ? 'Total' : column.isSummed ? shown(column, page.totals[column.key], style) : '',
+  ),
+];

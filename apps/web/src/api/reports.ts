@@ -1,0 +1,37 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, take } from './client.js';
+
+export interface AskedReport {
+  readonly code: string;
+  readonly from: string;
+  readonly to: string;
+  readonly by: string;
+  readonly employee: string;
+  readonly page: number;
+}
+const queryOf = ({ from, to, by, employee, page }: AskedReport) => ({
+  from,
+  to,
+  ...(by === '' ? {} : { by }),
+  ...(employee === '' ? {} : { employee }),
+  ...(page === 0 ? {} : { page: String(page) }),
+});
+
+export const reportsQuery = queryOptions({
+  queryKey: ['reports'],
+  queryFn: () => take(api.GET('/api/reports', {})),
+  staleTime: Infinity,
+});
+export const reportQuery = (clientId: string, asked: AskedReport) =>
+  queryOptions({
+    queryKey: ['client', clientId, 'report', asked],
+    queryFn: () =>
+      take(
+        api.GET('/api/clients/{id}/reports/{code}', {
+          params: { path: { id: clientId, code: asked.code }, query: queryOf(asked) },
+        }),
+      ),
+    placeholderData: (before) => (before?.code === asked.code && before.by === asked.by ? before : undefined),
+  });
+export const reportFilePath = (clientId: string, asked: AskedReport, format: string): string =>
+  `/api/clients/${clientId}/report-files/${asked.code}.${format}?${new URLSearchParams(queryOf({ ...asked, page: 0 })).toString()}`;

@@ -97,6 +97,8 @@ import { TakeOversController } from './modules/take-overs/take-overs.controller.
 import { TakeOversService } from './modules/take-overs/take-overs.service.js';
 import { TieOutController } from './modules/tie-out/tie-out.controller.js';
 import { TieOutService } from './modules/tie-out/tie-out.service.js';
+import { JournalController } from './modules/journal/journal.controller.js';
+import { JournalService } from './modules/journal/journal.service.js';
 import { ReportsController } from './modules/reports/reports.controller.js';
 import { ReportsService } from './modules/reports/reports.service.js';
 import { VoidEffectsOf } from './modules/voids/void-effects.js';
@@ -120,6 +122,7 @@ const CONTROLLERS = [
   EmployeesController,
   PayrollsController,
   AgencyPaymentsController,
+  JournalController,
   ReportsController,
   VoidsController,
   RemittancesController,
@@ -133,6 +136,7 @@ const CONTROLLERS = [
   ClockController,
 ];
 const PROVIDERS = [
+  JournalService,
   ReportsService,
   CheckPrinting,
   CheckRegister,

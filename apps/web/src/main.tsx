@@ -67,6 +67,10 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./routes/reports/reports.js')).ReportsPage }),
           },
           {
+            path: 'journal',
+            lazy: async () => ({ Component: (await import('./routes/reports/journal.js')).JournalPage }),
+          },
+          {
             path: 'checks',
             lazy: async () => ({ Component: (await import('./routes/checks/check-register.js')).CheckRegisterPage }),
           },

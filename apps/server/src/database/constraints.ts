@@ -23,6 +23,7 @@ const CONSTRAINTS: Readonly<Record<string, () => Refusal>> = {
     conflict('A regular payroll for this period exists already. Open it, or make an extra payroll.'),
   take_over_once: () => conflict('The balances of this year are being brought in, or were. Open them instead.'),
   payroll_reversed_once: () => conflict('These balances were taken back already.'),
+  journal_export_entry_once: () => conflict('These entries were exported a moment ago. Look again.'),
   paycheck_reversed_once: () => conflict('One of these checks was voided a moment ago. Look again.'),
   check_void_item_once: () => conflict('A void of one of these checks is proposed already. Open it instead.'),
   issued_check_number_unique: () =>

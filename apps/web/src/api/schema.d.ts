@@ -1216,6 +1216,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["JournalController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/journal-exports": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["JournalController_export"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/journal-exports/{file}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["JournalController_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/reports": {
         parameters: {
             query?: never;
@@ -3234,6 +3282,47 @@ export interface components {
             identification: "account" | "ein";
             taxTypes: components["schemas"]["TaxTypeView"][];
             version: number;
+        };
+        BookLineView: {
+            account: string;
+            isMapped: boolean;
+            department: string;
+            detail: string;
+            amount: number;
+        };
+        BookEntryView: {
+            key: string;
+            /** Format: date */
+            day: string;
+            memo: string;
+            path: string;
+            exportNumber: number | null;
+            lines: components["schemas"]["BookLineView"][];
+        };
+        JournalExportRow: {
+            /** Format: uuid */
+            id: string;
+            number: number;
+            /** Format: date */
+            upTo: string;
+            unit: string;
+            entries: number;
+            by: string;
+            at: string;
+        };
+        JournalView: {
+            entries: components["schemas"]["BookEntryView"][];
+            unmapped: string[];
+            exports: components["schemas"]["JournalExportRow"][];
+            waiting: number;
+            /** Format: date */
+            lastWaiting: string | null;
+        };
+        ExportJournal: {
+            /** Format: date */
+            upTo: string;
+            /** @enum {string} */
+            unit: "entry" | "month";
         };
         ReportListing: {
             code: string;
@@ -5997,6 +6086,74 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["AgencyPaymentView"];
                 };
+            };
+        };
+    };
+    JournalController_view: {
+        parameters: {
+            query: {
+                to: unknown;
+                from: unknown;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JournalView"];
+                };
+            };
+        };
+    };
+    JournalController_export: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ExportJournal"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["JournalView"];
+                };
+            };
+        };
+    };
+    JournalController_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                file: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -62,6 +62,7 @@ const ACTS: Readonly<Record<string, string>> = {
   'check.spoil': 'said that {subject} did not come out well',
   'check.void': 'voided {subject}',
   'check.stop': 'recorded a stop payment for {subject}',
+  'journal.export': 'exported the journal',
   'void.propose': 'proposed {subject}',
   'remittance.plan': 'scheduled {subject}',
   'direct-deposit.plan': 'scheduled {subject}',

@@ -155,7 +155,11 @@ export function ReportsPage(): ReactNode {
         return (
           <section className="section" style={{ marginTop: 0 }}>
             <h2>
-              {kind.label} <small>{kind.says}</small>
+              {kind.label}{' '}
+              <small>
+                {kind.says} <Link to={`/clients/${client.id}/journal`}>journal</Link>,{' '}
+                <Link to={`/clients/${client.id}/checks`}>check register</Link>
+              </small>
             </h2>
             <div className="actions" style={{ alignItems: 'flex-end' }}>
               <NativeSelect

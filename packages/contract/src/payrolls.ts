@@ -16,6 +16,8 @@ export class CreatePayroll {
   @Day() periodEnd!: string;
   @Day() checkDate!: string;
   @Choice(['regular', 'extra', 'recorded']) kind!: 'regular' | 'extra' | 'recorded';
+  /** The name of the pay schedule; blank for the main one. */
+  @Text(30, { optional: true }) schedule?: string;
   /** A payroll of the client whose lines are typed again: whom it pays and what they get. */
   @Id({ optional: true }) copyOf?: string;
 }
@@ -185,6 +187,8 @@ export class PayrollRow {
   @Amount() gross!: number;
   @Amount() net!: number;
   @Whole() version!: number;
+  /** The name of its pay schedule; blank for the main one. */
+  @Text(30) schedule!: string;
   /** Every check of it is void. */
   @Flag() isVoid!: boolean;
   /** The payroll that it takes back; of a void only. */
@@ -206,6 +210,10 @@ export class PayrollView extends PayrollRow {
   @Text(300, { nullable: true }) closedReason!: string | null;
 }
 export class PayrollSuggestion {
+  /** The name of the pay schedule; blank for the main one. */
+  @Text(30) schedule!: string;
+  /** The names of all, where there are several. */
+  @Texts() schedules!: string[];
   @Day() periodStart!: string;
   @Day() periodEnd!: string;
   @Day() checkDate!: string;

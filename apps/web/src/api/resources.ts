@@ -75,10 +75,15 @@ export const payrollsQuery = (id: string) =>
     queryKey: ['client', id, 'payrolls'],
     queryFn: () => take(api.GET('/api/clients/{id}/payrolls', path(id))),
   });
-export const nextPayrollQuery = (id: string) =>
+export const nextPayrollQuery = (id: string, schedule = '') =>
   queryOptions({
-    queryKey: ['client', id, 'next-payroll'],
-    queryFn: () => take(api.GET('/api/clients/{id}/next-payroll', path(id))),
+    queryKey: ['client', id, 'next-payroll', schedule],
+    queryFn: () =>
+      take(
+        api.GET('/api/clients/{id}/next-payroll', {
+          params: { path: { id }, query: schedule === '' ? {} : { schedule } },
+        }),
+      ),
   });
 export const depositsQuery = (id: string) =>
   queryOptions({

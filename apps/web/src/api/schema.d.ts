@@ -3129,11 +3129,14 @@ export interface components {
             gross: number;
             net: number;
             version: number;
+            schedule: string;
             isVoid: boolean;
             /** Format: uuid */
             voids: string | null;
         };
         PayrollSuggestion: {
+            schedule: string;
+            schedules: string[];
             /** Format: date */
             periodStart: string;
             /** Format: date */
@@ -3151,6 +3154,7 @@ export interface components {
             checkDate: string;
             /** @enum {string} */
             kind: "regular" | "extra" | "recorded";
+            schedule?: string;
             /** Format: uuid */
             copyOf?: string;
         };
@@ -3195,6 +3199,7 @@ export interface components {
             gross: number;
             net: number;
             version: number;
+            schedule: string;
             isVoid: boolean;
             /** Format: uuid */
             voids: string | null;
@@ -5858,7 +5863,9 @@ export interface operations {
     };
     PayrollsController_suggest: {
         parameters: {
-            query?: never;
+            query?: {
+                schedule?: string;
+            };
             header?: never;
             path: {
                 id: string;

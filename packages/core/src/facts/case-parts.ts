@@ -211,9 +211,10 @@ export function usualLines(
   frequency: PayFrequency,
   taken: Taken,
   spans: readonly PaySpan[],
+  schedule: FactValue | null = client.schedule,
 ): { earnings: UsualEarning[]; deductions: UsualLine[] } {
   const pay = person.pay;
-  const earnings = payOfPeriod(spans, frequency, text(client.schedule ?? {}, 'hours'));
+  const earnings = payOfPeriod(spans, frequency, text(schedule ?? {}, 'hours'));
   const old = Array.isArray(pay?.['deductions']) ? pay['deductions'].filter(isObject) : [];
   const deductions: UsualLine[] = old.map((line) => ({ item: text(line, 'item'), amount: text(line, 'amount') }));
   const listOf = (code: string) =>

@@ -129,7 +129,15 @@ const FORM: FactKind = {
 const SCHEDULE: FactKind = {
   kind: 'schedule',
   label: 'Pay schedule',
+  slot: 'name',
   fields: [
+    {
+      name: 'name',
+      label: 'Name of the schedule',
+      kind: 'text',
+      most: 30,
+      help: 'Blank where there is one; the second needs a name, which its employees have in their Work',
+    },
     {
       name: 'frequency',
       label: 'Pay frequency',
@@ -152,7 +160,7 @@ const SCHEDULE: FactKind = {
     { name: 'hours', label: 'Usual hours a period', kind: 'decimal' },
   ],
   says: (value) =>
-    `${text(value, 'frequency')}, a period ends ${dayText(value, 'periodEnd')}, checks ${text(value, 'daysToCheck') || '0'} days later, moved to the banking day ${text(value, 'whenClosed')}`,
+    `${text(value, 'name') === '' ? '' : `${text(value, 'name')}: `}${text(value, 'frequency')}, a period ends ${dayText(value, 'periodEnd')}, checks ${text(value, 'daysToCheck') || '0'} days later, moved to the banking day ${text(value, 'whenClosed')}`,
 };
 
 const LOOKBACK: FactKind = {

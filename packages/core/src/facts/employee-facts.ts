@@ -318,6 +318,13 @@ const WORKER: FactKind = {
     { name: 'location', label: 'Location', kind: 'text', most: 30 },
     { name: 'costCentre', label: 'Cost center', kind: 'text', most: 30 },
     {
+      name: 'schedule',
+      label: 'Pay schedule',
+      kind: 'text',
+      most: 30,
+      help: 'Its name, where the client has several; blank: the one without a name',
+    },
+    {
       name: 'workClass',
       label: 'Class code',
       kind: 'text',
@@ -349,6 +356,7 @@ const WORKER: FactKind = {
       text(value, 'kind') === '' ? '' : WORKER_KINDS[kind].label,
       text(value, 'title'),
       ...(['department', 'location', 'costCentre'] as const).map((name) => text(value, name)),
+      text(value, 'schedule') === '' ? '' : `paid by the schedule ${text(value, 'schedule')}`,
       text(value, 'workClass') === '' ? '' : `class ${text(value, 'workClass')}`,
       text(value, 'priorYearWages') === '' ? '' : `${text(value, 'priorYearWages')} of wages last year`,
       exempt,

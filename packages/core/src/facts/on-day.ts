@@ -33,7 +33,9 @@ export interface PersonOnDay {
 /** What is known of a client on a day. */
 export interface ClientOnDay {
   readonly employer: FactValue | null;
+  /** The pay schedule without a name; where every one has a name, the first. */
   readonly schedule: FactValue | null;
+  readonly schedules: readonly FactValue[];
   readonly withholding: FactValue | null;
   readonly overtime: FactValue | null;
   readonly exemptions: readonly FactValue[];
@@ -117,9 +119,11 @@ export function clientOnDay(facts: readonly DatedFact[], day: string): ClientOnD
       .map((fact) => fact.value)
       .reverse();
   const one = (kind: string): FactValue | null => all(kind).at(-1) ?? null;
+  const schedules = all('schedule');
   return {
     employer: one('employer'),
-    schedule: one('schedule'),
+    schedule: schedules.find((schedule) => text(schedule, 'name') === '') ?? schedules[0] ?? null,
+    schedules,
     withholding: one('withholding'),
     overtime: one('overtime'),
     exemptions: all('tax-exemption'),

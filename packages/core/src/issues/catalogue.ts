@@ -572,6 +572,10 @@ export const ISSUE_TEXTS = {
     "Enter the rate from the year's notice.",
   ),
   'gap.schedule': entry('There is no pay schedule.', 'Say how often people are paid and when a period ends.'),
+  'gap.person-schedule': entry(
+    '{who} is paid by the schedule {name}, and the client has none of that name.',
+    'Enter that pay schedule, or take its name out of the Work of the person: until then no regular payroll has this person.',
+  ),
   'gap.bank': entry('There is no bank account to pay from.', 'Enter the routing and account number.'),
   'gap.employer': entry('The kind of employer and its federal form are not said.', 'Enter them.'),
   'gap.form-not-built': entry(

@@ -1,5 +1,6 @@
 import { employerOf } from '../facts/employer-of.js';
 import { text, type FactValue } from '../facts/fact-kind.js';
+import { scheduleNamed } from '../facts/schedule.js';
 import { FILING_KINDS } from '../filings/registry.js';
 import { checkEin } from '../identity/numbers.js';
 import { problem } from '../issues/issue.js';
@@ -90,6 +91,15 @@ export function clientDrafts(client: ClientStanding, people: readonly PersonStan
       neededFor: ['paycheck'],
       question: 'How often are people paid, when does a period end, and how many days later are they paid?',
     });
+  for (const person of people) {
+    const schedule = text(person.facts.worker ?? {}, 'schedule');
+    if (scheduleNamed(facts, schedule) === null && schedule !== '')
+      drafts.push({
+        key: `schedule of ${person.id}`,
+        issue: problem('gap.person-schedule', 'schedule', { who: person.name, name: schedule }),
+        neededFor: ['paycheck'],
+      });
+  }
   if (client.ein === '')
     drafts.push({
       key: 'ein',

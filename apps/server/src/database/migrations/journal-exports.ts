@@ -10,10 +10,14 @@ CREATE TABLE journal_export (
 CREATE TABLE journal_export_entry (
   journal_entry_id uuid CONSTRAINT journal_export_entry_once PRIMARY KEY REFERENCES journal_entry, firm_id uuid NOT NULL REFERENCES firm, client_id uuid NOT NULL REFERENCES client, journal_export_id uuid NOT NULL REFERENCES journal_export);
 CREATE INDEX journal_export_entry_by_export ON journal_export_entry (journal_export_id);
+-- Several pay schedules in one client: each has its own periods.
+ALTER TABLE payroll ADD COLUMN schedule text NOT NULL DEFAULT '';
+DROP INDEX payroll_regular_unique;
+CREATE UNIQUE INDEX payroll_regular_unique ON payroll (client_id, schedule, period_start, period_end) WHERE kind IN ('regular','recorded') AND NOT is_void;
 CREATE INDEX journal_entry_by_client ON journal_entry (client_id, day);
 `;
 
-/** Exports of the journal to the client's books. Forward only. */
+/** Exports of the journal to the client's books, and the pay schedule of a payroll. Forward only. */
 export class JournalExports1780000000000 implements MigrationInterface {
   readonly name = 'JournalExports1780000000000';
 

@@ -3,6 +3,7 @@ import type { ClientFact, ClientFactView } from '@zakat/contract/clients';
 import { CLIENT_FACTS, isCopied } from '@zakat/core/facts/client-facts';
 import { text, type FactValue } from '@zakat/core/facts/fact-kind';
 import { inForceOn } from '@zakat/core/facts/in-force';
+import { clientOnDay } from '@zakat/core/facts/on-day';
 import { canEndPeriod } from '@zakat/core/calendar/pay-schedule';
 import type { PayFrequency } from '@zakat/core/calendar/pay-frequency';
 import { date } from '@zakat/core/calendar/local-date';
@@ -73,7 +74,7 @@ export class ClientFactsService {
     const kinds = new Set(added.map((fact) => fact.kind));
     const facts = inForceOn(await this.store.ofClient(manager, clientId), today, CLIENT_FACTS.slotOf);
     const one = (kind: string): FactValue | undefined => facts.find((fact) => fact.kind === kind)?.value;
-    const schedule = one('schedule');
+    const { schedule } = clientOnDay(facts, today);
     if (kinds.has('schedule') && schedule)
       await manager.update(Client, { id: clientId }, { payFrequency: text(schedule, 'frequency') });
     const employer = one('employer');

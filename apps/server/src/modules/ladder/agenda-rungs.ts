@@ -12,7 +12,7 @@ import { PayrollPays } from '../direct-deposits/payroll-pay.js';
 import { FactStore } from '../facts/fact-store.js';
 import { FilingForms } from '../filings/filing-forms.js';
 import { Payroll } from '../payrolls/entities.js';
-import { nextPayroll } from '../payrolls/next-payroll.js';
+import { nextPayroll, scheduleNames } from '../payrolls/next-payroll.js';
 import { Deposits } from '../remittances/deposits.js';
 
 /** How long before its check date a payroll that nobody has begun stands on the ladder. */
@@ -31,6 +31,9 @@ export interface KeptRung extends Pick<Rung, 'key' | 'kind' | 'title' | 'standin
   readonly lateAfter: LocalDate | null;
 }
 const ALWAYS = { shownFrom: null, shownUntil: null } as const;
+
+const payrollTitle = (schedule: string, periodEnd: string): string =>
+  `${schedule === '' ? 'Payroll' : `Payroll ${schedule}`} to ${showDate(date(periodEnd))}`;
 
 /** Works out every obligation of one client from its records. */
 @Injectable()
@@ -54,17 +57,20 @@ export class AgendaRungs {
 
   private async payrolls(manager: EntityManager, client: Client): Promise<KeptRung[]> {
     const open = (await manager.query(
-      `SELECT id, status, period_end AS "periodEnd", check_date AS "checkDate" FROM payroll WHERE client_id = $1 AND status <> 'posted'`,
+      `SELECT id, status, kind, schedule, period_end AS "periodEnd", check_date AS "checkDate" FROM payroll WHERE client_id = $1 AND status <> 'posted'`,
       [client.id],
-    )) as Pick<Payroll, 'id' | 'status' | 'periodEnd' | 'checkDate'>[];
-    if (open.length === 0) return this.expectedPayroll(manager, client);
-    return open.map((payroll): KeptRung => {
+    )) as Pick<Payroll, 'id' | 'status' | 'kind' | 'schedule' | 'periodEnd' | 'checkDate'>[];
+    const expected: KeptRung[] = [];
+    for (const name of await scheduleNames(manager, this.facts, client))
+      if (!open.some((payroll) => payroll.kind === 'extra' || payroll.schedule === name))
+        expected.push(...(await this.expectedPayroll(manager, client, name)));
+    const begun = open.map((payroll): KeptRung => {
       const sendBy = addBusinessDays(date(payroll.checkDate), -1, BANKING);
       return {
         ...ALWAYS,
         key: `payroll ${payroll.id}`,
         kind: 'payroll',
-        title: `Payroll to ${showDate(date(payroll.periodEnd))}`,
+        title: payrollTitle(payroll.schedule, payroll.periodEnd),
         sendBy,
         due: date(payroll.checkDate),
         amount: null,
@@ -74,19 +80,20 @@ export class AgendaRungs {
         path: `/payrolls/${payroll.id}`,
       };
     });
+    return [...begun, ...expected];
   }
 
   /** The client's next payroll, once its check date comes near and nobody has begun it. */
-  private async expectedPayroll(manager: EntityManager, client: Client): Promise<KeptRung[]> {
-    const next = await nextPayroll(manager, this.facts, client);
+  private async expectedPayroll(manager: EntityManager, client: Client, schedule: string): Promise<KeptRung[]> {
+    const next = await nextPayroll(manager, this.facts, client, schedule);
     if (!next) return [];
     const checkDate = date(next.checkDate);
     const sendBy = addBusinessDays(checkDate, -1, BANKING);
     return [
       {
-        key: `payroll ${client.id} ${next.periodEnd}`,
+        key: `payroll ${client.id} ${schedule} ${next.periodEnd}`,
         kind: 'payroll',
-        title: `Payroll to ${showDate(date(next.periodEnd))}`,
+        title: payrollTitle(schedule, next.periodEnd),
         sendBy,
         due: checkDate,
         amount: null,
@@ -95,7 +102,7 @@ export class AgendaRungs {
         shownFrom: addDays(checkDate, -DAYS_AHEAD),
         shownUntil: null,
         lateAfter: sendBy,
-        path: `/clients/${client.id}/payrolls`,
+        path: `/clients/${client.id}/payrolls${schedule === '' ? '' : `?schedule=${encodeURIComponent(schedule)}`}`,
       },
     ];
   }

@@ -10,6 +10,8 @@ export class Payroll {
   @Column('date', { name: 'period_end' }) periodEnd!: string;
   @Column('date', { name: 'check_date' }) checkDate!: string;
   @Column('text') kind!: PayrollKind;
+  /** The name of its pay schedule; blank for the main one. */
+  @Column('text') schedule!: string;
   @Column('text') status!: PayrollStatus;
   @Column('int') version!: number;
   @Column('text', { name: 'reviewed_digest', nullable: true }) reviewedDigest!: string | null;

@@ -147,6 +147,7 @@ export class PayrollViews {
       status: payroll.status,
       version: payroll.version,
       isVoid: payroll.isVoid,
+      schedule: payroll.schedule,
       voids: payroll.voids,
       people: persons.filter((person) => person.isPaid).length,
       gross: sum(persons.map((person) => cents(person.paycheck.gross))),

@@ -1,4 +1,5 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
+import { ApiQuery } from '@nestjs/swagger';
 import { Accepted } from '@zakat/contract/clients';
 import {
   AtVersion,
@@ -27,9 +28,14 @@ export class PayrollsController {
   }
 
   @Get('clients/:id/next-payroll')
+  @ApiQuery({ name: 'schedule', required: false })
   @Answers(PayrollSuggestion)
-  suggest(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<PayrollSuggestion> {
-    return this.payrolls.suggest(session, id);
+  suggest(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query('schedule') schedule?: string,
+  ): Promise<PayrollSuggestion> {
+    return this.payrolls.suggest(session, id, schedule ?? '');
   }
 
   @Post('clients/:id/payrolls')

@@ -31,7 +31,7 @@ import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
 import { fullName } from '../employees/employees.service.js';
 import { Payroll } from './entities.js';
-import { nextPayroll } from './next-payroll.js';
+import { nextPayroll, scheduleNames } from './next-payroll.js';
 import { PayrollPoster } from './payroll-poster.js';
 import { ReadinessGate } from '../readiness/readiness-gate.js';
 import { FactStore } from '../facts/fact-store.js';
@@ -80,23 +80,27 @@ export class PayrollsService {
         net: rawCents(row['net']),
         version: Number(row['version']),
         isVoid: row['is_void'] as unknown as boolean,
+        schedule: String(row['schedule']),
         voids: row['voids'] === null ? null : String(row['voids']),
       }));
     });
   }
 
   /** The next period of the client's schedule, its check date moved before weekends and bank holidays. */
-  suggest(actor: Actor, clientId: string): Promise<PayrollSuggestion> {
+  suggest(actor: Actor, clientId: string, schedule = ''): Promise<PayrollSuggestion> {
     return this.database.run(actor, async (manager) => {
-      const next = await nextPayroll(manager, this.facts, await findClient(manager, clientId));
-      return (
-        next ?? {
-          periodStart: '',
-          periodEnd: '',
-          checkDate: '',
-          why: 'There is no payroll yet: enter the first period.',
-        }
-      );
+      const client = await findClient(manager, clientId);
+      const schedules = await scheduleNames(manager, this.facts, client);
+      const next = await nextPayroll(manager, this.facts, client, schedule);
+      return {
+        periodStart: '',
+        periodEnd: '',
+        checkDate: '',
+        why: 'There is no payroll yet: enter the first period.',
+        ...next,
+        schedule,
+        schedules,
+      };
     });
   }
 
@@ -114,6 +118,13 @@ export class PayrollsService {
       );
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
+      const schedules = await scheduleNames(manager, this.facts, client);
+      if (!schedules.includes(input.schedule ?? ''))
+        throw refuseField(
+          'schedule',
+          'The client has no pay schedule of this name.',
+          `Choose one of ${schedules.filter((name) => name !== '').join(', ') || 'its own: it has one, without a name'}.`,
+        );
       const id = randomUUID();
       const payroll = {
         id,
@@ -123,6 +134,7 @@ export class PayrollsService {
         periodEnd,
         checkDate,
         kind: input.kind,
+        schedule: input.kind === 'extra' ? '' : (input.schedule ?? ''),
         status: 'open' as const,
         version: 1,
         createdBy: actor.userId ?? '',

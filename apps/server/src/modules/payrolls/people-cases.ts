@@ -17,7 +17,8 @@ import {
 } from '@zakat/core/facts/case-parts';
 import { jobsPart } from '@zakat/core/facts/job-facts';
 import { EMPLOYEE_FACTS } from '@zakat/core/facts/employee-facts';
-import { text } from '@zakat/core/facts/fact-kind';
+import { text, type FactValue } from '@zakat/core/facts/fact-kind';
+import { scheduleName, scheduleNamed } from '@zakat/core/facts/schedule';
 import { inForceOn, newestFirst } from '@zakat/core/facts/in-force';
 import { clientOnDay, personOnDay, type ClientOnDay, type PersonOnDay } from '@zakat/core/facts/on-day';
 import { paySpans } from '@zakat/core/facts/period-pay';
@@ -266,7 +267,8 @@ export class PeopleCases {
   async forPayroll(
     manager: EntityManager,
     client: Client,
-    payroll: Pick<Payroll, 'id' | 'periodStart' | 'periodEnd' | 'checkDate'>,
+    payroll: Pick<Payroll, 'id' | 'periodStart' | 'periodEnd' | 'checkDate'> &
+      Partial<Pick<Payroll, 'kind' | 'schedule'>>,
   ): Promise<PersonCase[]> {
     const people = await manager.find(Employee, {
       where: { clientId: client.id, kind: 'employee', isWithdrawn: false },
@@ -284,8 +286,28 @@ export class PeopleCases {
     const typed = await peopleOfLines(manager, payroll.id);
     const isHired = (person: Employee): boolean => person.hiredOn === null || person.hiredOn <= payroll.periodEnd;
     const employed = people.filter((person) => isHired(person) && lastDays.get(person.id) === null);
-    const paid = people.filter((person) => employed.includes(person) || unpaid.has(person.id) || typed.has(person.id));
+    const isOfSchedule = await this.scheduleTest(manager, client, payroll, facts);
+    const paid = people.filter(
+      (person) =>
+        typed.has(person.id) || (isOfSchedule(person.id) && (employed.includes(person) || unpaid.has(person.id))),
+    );
     return this.forPeople(manager, client, payroll, paid, facts, employed.length);
+  }
+
+  /** Whether a person is paid by the schedule of a payroll; one outside the calendar is for everybody. */
+  private async scheduleTest(
+    manager: EntityManager,
+    client: Client,
+    payroll: Pick<Payroll, 'checkDate'> & Partial<Pick<Payroll, 'kind' | 'schedule'>>,
+    facts: ReadonlyMap<string, readonly StoredFact[]>,
+  ): Promise<(employeeId: string) => boolean> {
+    const { kind, schedule } = payroll;
+    if (schedule === undefined || (kind !== 'regular' && kind !== 'recorded')) return () => true;
+    const clientDay = clientOnDay(await this.store.ofClient(manager, client.id), payroll.checkDate);
+    return (employeeId) => {
+      const { worker } = personOnDay(facts.get(employeeId) ?? [], payroll.checkDate);
+      return scheduleName(clientDay, text(worker ?? {}, 'schedule')) === schedule;
+    };
   }
 
   /** People who have left and were last paid for days before their last one; never paid here: since the client's first period. */
@@ -362,7 +384,6 @@ export class PeopleCases {
     const ids = people.map((person) => person.id);
     const taken = await takenBefore(manager, ids, facts, { id: payroll.id, year: yearOf(day) });
     const leave = await leaveStands(manager, ids, facts, payroll.id);
-    const frequency = frequencyOf(client, clientDay);
     const items = ownItems(clientDay);
     const settings = settingsPart(clientDay);
     const lastRegular =
@@ -371,6 +392,8 @@ export class PeopleCases {
         : new Map<string, LastRegular>();
     const cases = people.map((employee) => {
       const own = personOnDay(facts.get(employee.id) ?? [], checkDate);
+      const schedule = scheduleNamed(clientDay, text(own.worker ?? {}, 'schedule')) ?? clientDay.schedule;
+      const frequency = frequencyOf(client, schedule);
       const leaves = leavePart(own, (fact) => leave(employee.id, fact));
       const others = otherRates(own);
       const jobs = jobsPart(own, clientDay);
@@ -401,7 +424,7 @@ export class PeopleCases {
         lastDay,
       });
       const isPast = lastDay !== null && lastDay < payroll.periodStart;
-      const usual = isPast ? NOTHING_USUAL : usualLines(own, clientDay, frequency, taken(employee.id), spans);
+      const usual = isPast ? NOTHING_USUAL : usualLines(own, clientDay, frequency, taken(employee.id), spans, schedule);
       return { employee, facts: own, base, usual, lastDay };
     });
     const states = statesOf(cases.map((person) => person.facts));
@@ -410,8 +433,8 @@ export class PeopleCases {
   }
 }
 
-export const frequencyOf = (client: Client, facts: ClientOnDay): PayFrequency =>
-  (facts.schedule?.['frequency'] ?? client.payFrequency) as PayFrequency;
+export const frequencyOf = (client: Client, schedule: FactValue | null): PayFrequency =>
+  (schedule?.['frequency'] ?? client.payFrequency) as PayFrequency;
 
 /**
  * Taxes the whole client is exempt from. A 501(c)(3) employer or a government owes no federal unemployment tax: the core

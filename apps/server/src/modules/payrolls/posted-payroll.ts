@@ -163,6 +163,7 @@ export async function postedView(manager: EntityManager, payroll: Payroll): Prom
     status: payroll.status,
     version: payroll.version,
     isVoid: payroll.isVoid,
+    schedule: payroll.schedule,
     voids: payroll.voids,
     people: paid.length,
     gross: sum(paid.map((row) => rawCents(row.gross ?? 0))),

@@ -63,8 +63,8 @@ export class VoidPoster {
     const now = await this.clock.now(manager);
     const checkDate = date(payroll.checkDate);
     await manager.query(
-      `INSERT INTO payroll (id, firm_id, client_id, period_start, period_end, check_date, kind, status, version, posted_by, posted_at, created_by, voids, closed_reason)
-       VALUES ($1, $2, $3, $4, $5, $6, 'void', 'posted', 1, $7, $8, $7, $9, $10)`,
+      `INSERT INTO payroll (id, firm_id, client_id, period_start, period_end, check_date, kind, status, version, posted_by, posted_at, created_by, voids, closed_reason, schedule)
+       VALUES ($1, $2, $3, $4, $5, $6, 'void', 'posted', 1, $7, $8, $7, $9, $10, $11)`,
       [
         id,
         actor.firmId,
@@ -76,6 +76,7 @@ export class VoidPoster {
         now,
         payroll.id,
         reason,
+        payroll.schedule,
       ],
     );
     await this.paychecks.write(

@@ -20,7 +20,8 @@ import { IdentityInput, lengthFault } from '../identity-input.js';
 import { useFocusInvalid } from '../../kit/focus-invalid.js';
 
 const EMPLOYER = CLIENT_FACTS.find('employer')?.fields ?? [];
-const SCHEDULE = CLIENT_FACTS.find('schedule')?.fields ?? [];
+// The first schedule of a client is its main one: it needs no name.
+const SCHEDULE = (CLIENT_FACTS.find('schedule')?.fields ?? []).filter(({ name }) => name !== 'name');
 const FIRST_ASKED = ['kind', 'entity', 'formFamily', 'firstWages'];
 const YEAR_START = (today: string): string => `${today.slice(0, 4)}-01-01`;
 

@@ -1,3 +1,4 @@
+import { text } from '@zakat/core/facts/fact-kind';
 import { payCalendar, scheduleOf } from '@zakat/core/facts/schedule';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -8,23 +9,29 @@ import { Day, ShortDay, shortDay } from '../../kit/day.js';
 interface Props {
   readonly client: Schemas['ClientView'];
   readonly payrolls: readonly Schemas['PayrollRow'][];
+  /** The name of the pay schedule; blank for the main one. */
+  readonly named: string;
   /** The year that is shown first. */
   readonly year: number;
 }
 
 /** Every check date of a year by the pay schedule in force, with what moved it and the payroll that was made of it. */
-export function PayCalendar({ client, payrolls, year }: Props): ReactNode {
+export function PayCalendar({ client, payrolls, named, year }: Props): ReactNode {
   const [shown, setShown] = useState(year);
-  const recorded = client.facts.find((fact) => fact.kind === 'schedule' && fact.isInForce);
-  const schedule = scheduleOf(recorded?.value ?? null);
+  const recorded = client.facts.filter((fact) => fact.kind === 'schedule' && fact.isInForce);
+  const ofName = (name: string) => recorded.find((fact) => text(fact.value, 'name') === name);
+  const schedule = scheduleOf((ofName(named) ?? (named === '' ? recorded[0] : undefined))?.value ?? null);
   if (!schedule) return null;
   const dates = payCalendar(schedule, shown);
   const madeOf = (end: string): Schemas['PayrollRow'] | undefined =>
-    payrolls.find((payroll) => payroll.periodEnd === end && ['regular', 'recorded'].includes(payroll.kind));
+    payrolls.find(
+      (payroll) =>
+        payroll.schedule === named && payroll.periodEnd === end && ['regular', 'recorded'].includes(payroll.kind),
+    );
   return (
     <section className="section">
       <h2>
-        Pay calendar
+        Pay calendar{named === '' ? '' : `, ${named}`}
         <small style={{ display: 'inline-flex', gap: 12 }}>
           {[year, year + 1].map((one) => (
             <button

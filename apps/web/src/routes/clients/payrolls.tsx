@@ -52,9 +52,16 @@ function NewPayroll({ clientId, suggestion }: { readonly clientId: string; reado
   return (
     <form
       onSubmit={form.onSubmit((values) =>
-        create.mutate(suggestion.copyOf === undefined ? values : { ...values, copyOf: suggestion.copyOf }, {
-          onSuccess: ({ id }) => void navigate(`/payrolls/${id}`),
-        }),
+        create.mutate(
+          {
+            ...values,
+            schedule: suggestion.schedule,
+            ...(suggestion.copyOf === undefined ? {} : { copyOf: suggestion.copyOf }),
+          },
+          {
+            onSuccess: ({ id }) => void navigate(`/payrolls/${id}`),
+          },
+        ),
       )}
     >
       <p className="note">{suggestion.why}</p>
@@ -87,6 +94,8 @@ const sameAgain = (row: Schemas['PayrollRow']): Proposed => ({
   checkDate: row.checkDate,
   kind: row.isVoid && row.kind === 'regular' ? 'regular' : 'extra',
   copyOf: row.id,
+  schedule: row.schedule,
+  schedules: [],
   why: `The lines of the payroll of ${shortDay(row.checkDate)} again: whom it paid and what they got.`,
 });
 
@@ -94,19 +103,45 @@ export function PayrollsPage(): ReactNode {
   const client = useClient();
   const navigate = useNavigate();
   const payrolls = useQuery(payrollsQuery(client.id));
-  const next = useQuery(nextPayrollQuery(client.id));
+  const [search, setSearch] = useSearchParams();
+  const schedule = search.get('schedule') ?? '';
+  const next = useQuery(nextPayrollQuery(client.id, schedule));
   const { data: session } = useQuery(sessionQuery);
-  const [search] = useSearchParams();
   const again = payrolls.data?.find((row) => row.id === search.get('again'));
   return (
     <>
       <section className="section" style={{ marginTop: 0 }}>
-        <h2>Start a payroll</h2>
+        <h2>
+          Start a payroll{' '}
+          {next.data && next.data.schedules.length > 1 && (
+            <small>
+              {next.data.schedules.map((name, index) => (
+                <button
+                  key={name}
+                  type="button"
+                  className="plain"
+                  aria-pressed={name === schedule}
+                  style={{
+                    ...(index > 0 ? { marginLeft: 10 } : {}),
+                    ...(name === schedule ? { color: 'var(--ink)', textDecoration: 'none', fontWeight: 600 } : {}),
+                  }}
+                  onClick={() => setSearch(name === '' ? {} : { schedule: name }, { replace: true })}
+                >
+                  {name === '' ? 'main schedule' : name}
+                </button>
+              ))}
+            </small>
+          )}
+        </h2>
         <Waiting query={next}>
           {(suggestion) => {
             const proposed = again ? sameAgain(again) : { ...suggestion, kind: 'regular' as const };
             return (
-              <NewPayroll key={`${proposed.periodEnd} ${again?.id ?? ''}`} clientId={client.id} suggestion={proposed} />
+              <NewPayroll
+                key={`${proposed.schedule} ${proposed.periodEnd} ${again?.id ?? ''}`}
+                clientId={client.id}
+                suggestion={proposed}
+              />
             );
           }}
         </Waiting>
@@ -154,7 +189,10 @@ export function PayrollsPage(): ReactNode {
                       <td>
                         {shortDay(row.periodStart)} to {shortDay(row.periodEnd)}
                       </td>
-                      <td>{KINDS[row.kind]}</td>
+                      <td>
+                        {KINDS[row.kind]}
+                        {row.schedule !== '' && `, ${row.schedule}`}
+                      </td>
                       <td>
                         <Status word={row.isVoid ? 'void' : row.status} />
                       </td>
@@ -170,7 +208,12 @@ export function PayrollsPage(): ReactNode {
         </Waiting>
       </section>
       {session && (
-        <PayCalendar client={client} payrolls={payrolls.data ?? []} year={Number(session.today.slice(0, 4))} />
+        <PayCalendar
+          client={client}
+          payrolls={payrolls.data ?? []}
+          named={schedule}
+          year={Number(session.today.slice(0, 4))}
+        />
       )}
     </>
   );

@@ -41,7 +41,7 @@ function Export({ clientId, journal }: { readonly clientId: string; readonly jou
         Exports <small>each entry goes out once; a file can be had again as it was made</small>
       </h2>
       {journal.waiting === 0 ? (
-        <p className="note">Every entry has been exported.</p>
+        <p className="note">No entry waits to be exported.</p>
       ) : (
         <form className="actions" style={{ alignItems: 'flex-end' }} onSubmit={submit}>
           <DateField label="Entries up to" w={140} value={upTo} onChange={setUpTo} />

@@ -37,7 +37,7 @@ function Shown({ column, value }: { readonly column: Column; readonly value: Cel
 
 function Table({ report }: { readonly report: Schemas['ReportView'] }): ReactNode {
   return (
-    <div className="scroll">
+    <div className="report-box" tabIndex={0} role="region" aria-label={report.label}>
       <table className="ruled many report">
         <thead>
           <tr>

@@ -61,6 +61,8 @@ import { Attempts } from './modules/identity/attempts.js';
 import { Sessions } from './modules/identity/sessions.js';
 import { LadderController } from './modules/ladder/ladder.controller.js';
 import { AgendaRungs } from './modules/ladder/agenda-rungs.js';
+import { PaydaysController } from './modules/ladder/paydays.controller.js';
+import { PaydaysService } from './modules/ladder/paydays.service.js';
 import { LadderService } from './modules/ladder/ladder.service.js';
 import { CheckPrinting } from './modules/checks/check-printing.service.js';
 import { CheckRegister } from './modules/checks/check-register.service.js';
@@ -117,6 +119,7 @@ const CONTROLLERS = [
   TakeOversController,
   NewHiresController,
   LadderController,
+  PaydaysController,
   ClientsController,
   ContactsController,
   EmployeesController,
@@ -136,6 +139,7 @@ const CONTROLLERS = [
   ClockController,
 ];
 const PROVIDERS = [
+  PaydaysService,
   JournalService,
   ReportsService,
   CheckPrinting,

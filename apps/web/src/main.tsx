@@ -33,6 +33,10 @@ const router = createBrowserRouter([
     HydrateFallback: () => null,
     children: [
       { index: true, lazy: async () => ({ Component: (await import('./routes/ladder/ladder.js')).LadderPage }) },
+      {
+        path: 'payrolls',
+        lazy: async () => ({ Component: (await import('./routes/paydays/paydays.js')).PaydaysPage }),
+      },
       { path: 'clients', lazy: async () => ({ Component: (await import('./routes/clients/clients.js')).ClientsPage }) },
       { path: 'firm', lazy: async () => ({ Component: (await import('./routes/firm/firm.js')).FirmPage }) },
       {

@@ -800,6 +800,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/paydays": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PaydaysController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/paydays/start": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PaydaysController_start"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -2813,6 +2845,50 @@ export interface components {
             out: number;
             days: components["schemas"]["LadderDay"][];
             waiting: number;
+        };
+        Payday: {
+            key: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            schedule: string;
+            /** @enum {string} */
+            kind: "regular" | "extra" | "recorded" | "brought-in" | "void";
+            /** @enum {string} */
+            status: "due" | "open" | "reviewed" | "posted";
+            /** Format: uuid */
+            payrollId: string | null;
+            /** Format: date */
+            periodEnd: string;
+            /** Format: date */
+            checkDate: string;
+            /** Format: date */
+            sendBy: string | null;
+            isLate: boolean;
+            people: number;
+            waiting: number;
+            net: number | null;
+            move: string;
+        };
+        PaydayView: {
+            rows: components["schemas"]["Payday"][];
+            waiting: number;
+        };
+        StartPayroll: {
+            /** Format: uuid */
+            clientId: string;
+            schedule: string;
+            /** Format: date */
+            periodEnd: string;
+        };
+        StartPayrolls: {
+            payrolls: components["schemas"]["StartPayroll"][];
+        };
+        StartedPayroll: {
+            asked: components["schemas"]["StartPayroll"];
+            /** Format: uuid */
+            payrollId: string | null;
+            refused: string | null;
         };
         ClientRow: {
             /** Format: uuid */
@@ -5363,6 +5439,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LadderView"];
+                };
+            };
+        };
+    };
+    PaydaysController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PaydayView"];
+                };
+            };
+        };
+    };
+    PaydaysController_start: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StartPayrolls"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StartedPayroll"][];
                 };
             };
         };

@@ -9,6 +9,7 @@ interface Look {
 /** Every status word with its shape; a shape never stands without its word. */
 const LOOKS: Readonly<Record<string, Look>> = {
   open: { shape: 'ring' },
+  due: { shape: 'ring', tone: 'wait' },
   draft: { shape: 'ring' },
   planned: { shape: 'half', tone: 'wait' },
   reviewed: { shape: 'half', tone: 'wait' },

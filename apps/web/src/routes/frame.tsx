@@ -19,6 +19,7 @@ import { Day } from '../kit/day.js';
 
 const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['l', 'ladder'],
+  ['p', 'payrolls of every client'],
   ['c', 'clients'],
   ['r', 'rules'],
   ['t', 'audit trail'],
@@ -78,6 +79,7 @@ function FramedPage(): ReactNode {
   usePageTitle(page, isSignedIn);
   const singleKeys: HotkeyItem[] = [
     ['l', () => void navigate('/')],
+    ['p', () => void navigate('/payrolls')],
     ['c', () => void navigate('/clients')],
     ['r', () => void navigate('/rules')],
     ['t', () => void navigate('/trail')],
@@ -127,6 +129,7 @@ function FramedPage(): ReactNode {
           <NavLink to="/" end>
             Ladder
           </NavLink>
+          <NavLink to="/payrolls">Payrolls</NavLink>
           <NavLink to="/clients">Clients</NavLink>
           <NavLink to="/rules">Rules</NavLink>
           <NavLink to="/trail">Audit trail</NavLink>

@@ -7,6 +7,7 @@ export interface Place {
 
 export const FIRM_PLACES: readonly Place[] = [
   { label: 'Ladder', path: '/', words: 'due dates calendar home overdue' },
+  { label: 'Payrolls', path: '/payrolls', words: 'pay day due overdue start all run pay dates' },
   { label: 'Clients', path: '/clients', words: 'employers companies list' },
   { label: 'Add client', path: '/clients/new', words: 'new employer company' },
   { label: 'Rules', path: '/rules', words: 'rates tables brackets wage base limits rule packs' },
@@ -29,6 +30,13 @@ export const CLIENT_PLACES: readonly (readonly [label: string, tail: string, wor
   ['deposits', '/deposits', 'tax payments liabilities owed 941 eftps remit pay'],
   ['returns', '/returns', 'forms filings 941 940 w-2 w-3 w2 quarterly annual year-end'],
   ['ledger', '/ledger', 'entries liabilities'],
+  [
+    'reports',
+    '/reports',
+    'payroll register earnings record labor distribution workers compensation leave garnishments export csv xlsx pdf',
+  ],
+  ['journal', '/journal', 'general ledger export accounts books debit credit'],
+  ['check register', '/checks', 'printed checks numbers stop payment void reissue stock'],
   ['employees', '/people', 'people staff add employee new hire w-4 import ssn'],
   ['setup', '/facts', 'address ein bank accounts schedule tax accounts rates signer facts'],
   ['earnings and deductions', '/items', 'pay items codes 401(k) health garnishment'],

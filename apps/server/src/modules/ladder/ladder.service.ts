@@ -66,6 +66,15 @@ export class LadderService implements OnApplicationShutdown {
     return view;
   }
 
+  /** Works out what changed, as `view` does; answers with how many clients are left to the work behind it. */
+  async freshen(actor: Actor): Promise<number> {
+    const waiting = await this.database.run(actor, async (manager) =>
+      (await this.refresh(manager, actor)) < AT_ONCE ? 0 : this.staleCount(manager),
+    );
+    if (waiting > 0) void this.goOn(actor);
+    return waiting;
+  }
+
   onApplicationShutdown(): void {
     this.isEnding = true;
   }

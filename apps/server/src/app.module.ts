@@ -80,6 +80,7 @@ import { PayrollViews } from './modules/payrolls/payroll-view.js';
 import { PaycheckWriter } from './modules/payrolls/paycheck-writer.js';
 import { PayrollPoster } from './modules/payrolls/payroll-poster.js';
 import { PayrollsController } from './modules/payrolls/payrolls.controller.js';
+import { HoursFiles } from './modules/payrolls/hours-files.service.js';
 import { PayrollsService } from './modules/payrolls/payrolls.service.js';
 import { DepositSchedules } from './modules/remittances/deposit-schedules.js';
 import { Deposits } from './modules/remittances/deposits.js';
@@ -139,6 +140,7 @@ const CONTROLLERS = [
   ClockController,
 ];
 const PROVIDERS = [
+  HoursFiles,
   PaydaysService,
   JournalService,
   ReportsService,

@@ -1088,6 +1088,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/payrolls/{id}/hours-file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PayrollsController_hoursFile"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/payrolls": {
         parameters: {
             query?: never;
@@ -3185,6 +3201,56 @@ export interface components {
         };
         RevealedNumber: {
             ssn: string;
+        };
+        ReadHoursFile: {
+            fileName: string;
+            content: string;
+            version: number;
+            headingRow?: number;
+            columns?: string[];
+            codes?: {
+                [key: string]: unknown;
+            };
+            isTaken: boolean;
+        };
+        HoursChoice: {
+            name: string;
+            label: string;
+        };
+        HoursRowView: {
+            row: number;
+            who: string;
+            /** Format: uuid */
+            employeeId: string | null;
+            person: string;
+            says: string;
+            problems: components["schemas"]["ProblemDetail"][];
+        };
+        HoursTotalView: {
+            label: string;
+            /** @enum {string} */
+            measure: "hours" | "amount";
+            file: string;
+            taken: string;
+        };
+        HoursFileView: {
+            headingRow: number;
+            headings: string[];
+            columns: string[];
+            choices: components["schemas"]["HoursChoice"][];
+            items: components["schemas"]["HoursChoice"][];
+            codes: {
+                [key: string]: unknown;
+            };
+            unknownCodes: string[];
+            rows: components["schemas"]["HoursRowView"][];
+            rowCount: number;
+            wrong: number;
+            people: number;
+            missing: string[];
+            totals: components["schemas"]["HoursTotalView"][];
+            problems: components["schemas"]["ProblemDetail"][];
+            isTaken: boolean;
         };
         PayrollRow: {
             /** Format: uuid */
@@ -5929,6 +5995,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RevealedNumber"];
+                };
+            };
+        };
+    };
+    PayrollsController_hoursFile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadHoursFile"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HoursFileView"];
                 };
             };
         };

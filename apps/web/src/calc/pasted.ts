@@ -1,3 +1,4 @@
+import { findByName } from '@zakat/core/identity/found-by-name';
 import type { SheetRow } from './sheet-row.js';
 
 /** Cells of a paste: which person, which column (counted from the one that was pasted on), what was in it. */
@@ -12,31 +13,13 @@ export interface Pasted {
   readonly unmatched: readonly string[];
 }
 
-const bare = (text: string): string =>
-  text
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
-
-/** What a person may be called in a time sheet: the number, the name as it stands, the last name first. */
-function namesOf(row: Pick<SheetRow, 'number' | 'name'>): string[] {
-  const words = row.name.split(' ');
-  const [first = '', last = ''] = [words[0], words.at(-1)];
-  return [row.number, row.name, `${last} ${first}`, `${first} ${last}`, `${last} ${words.slice(0, -1).join(' ')}`].map(
-    bare,
-  );
-}
-
 /**
  * Lines of a paste, by the name or number in front of them where most have one of a person here, and in their order
  * where they have none. A name that two people share names nobody.
  */
 export function readPaste(lines: readonly (readonly string[])[], rows: readonly SheetRow[], from: number): Pasted {
-  const people = new Map<string, SheetRow | null>();
-  for (const row of rows)
-    for (const name of new Set(namesOf(row)))
-      if (name !== '') people.set(name, people.has(name) && people.get(name) !== row ? null : row);
-  const withNames = lines.filter(([first = '', second]) => second !== undefined && people.get(bare(first)));
+  const personOf = findByName(rows);
+  const withNames = lines.filter(([first = '', second]) => second !== undefined && personOf(first) !== null);
   const isNamed = withNames.length > 0 && withNames.length * 2 > lines.filter((line) => line.join('') !== '').length;
   if (!isNamed)
     return {
@@ -50,7 +33,7 @@ export function readPaste(lines: readonly (readonly string[])[], rows: readonly 
     };
   const named = lines
     .filter((line) => line.join('').trim() !== '')
-    .map((line) => ({ row: people.get(bare(line[0] ?? '')) ?? null, line }));
+    .map((line) => ({ row: personOf(line[0] ?? ''), line }));
   return {
     cells: named.flatMap(({ row, line }) =>
       row ? line.slice(1).map((value, across) => ({ employeeId: row.employeeId, across, value })) : [],

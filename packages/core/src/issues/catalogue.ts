@@ -332,6 +332,16 @@ export const ISSUE_TEXTS = {
     'Mark the person as in a retirement plan.',
   ),
   'check.box-relation': entry('Box {a} and box {b} do not agree for {who}.', 'Look at the paychecks of this person.'),
+  'hours-file.unknown-person': entry(
+    'Nobody paid in this payroll is {who}.',
+    'Correct the name or the number in the file, add the person, or leave the row out.',
+  ),
+  'hours-file.unknown-code': entry(
+    'The pay code {code} is not known.',
+    'Say which earning it is, once for this client.',
+  ),
+  'hours-file.not-a-number': entry('{value}, under {heading}, is no number of hours or dollars.', 'Correct the cell.'),
+  'hours-file.too-many': entry('{value} hours are more than a month has.', 'Correct the cell.'),
   'file.overflow': entry('{field} does not fit: {width} positions are there.', 'Shorten it in the record.'),
   'file.character': entry(
     '{field} has a character that the format cannot carry.',

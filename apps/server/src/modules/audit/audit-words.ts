@@ -50,6 +50,7 @@ const ACTS: Readonly<Record<string, string>> = {
   'question.ask': 'asked the client',
   'payroll.create': 'started {subject}',
   'payroll.save': 'saved {subject}',
+  'payroll.hours': 'took hours from a file into {subject}',
   'payroll.discard': 'discarded a payroll',
   'proof.keep': 'kept a check of {subject} in the proof set',
   'proof.accept': 'agreed to what moved in the proof set, for {subject}',

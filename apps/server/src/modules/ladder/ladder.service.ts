@@ -173,8 +173,11 @@ export class LadderService implements OnApplicationShutdown {
     };
   }
 
-  /** Names of the clients of some rungs, told apart from every other client of the same name. */
-  private async namesOf(manager: EntityManager, rows: readonly Row[]): Promise<ReadonlyMap<string, string>> {
+  /** Names of the clients of some rows, told apart from every other client of the same name. */
+  async namesOf(
+    manager: EntityManager,
+    rows: readonly { readonly client_id: string }[],
+  ): Promise<ReadonlyMap<string, string>> {
     const clients = (await manager.query(
       `SELECT id, key, legal_name AS "legalName", trade_name AS "tradeName" FROM client
        WHERE legal_name IN (SELECT legal_name FROM client WHERE id = ANY($1::uuid[]))`,

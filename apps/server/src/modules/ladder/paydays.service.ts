@@ -65,7 +65,12 @@ export class PaydaysService {
     const waiting = await this.ladder.freshen(actor);
     return this.database.run(actor, async (manager) => {
       const today = await this.clock.today(manager);
-      const rows = [...(await this.expected(manager, today)), ...(await this.begun(manager, today))];
+      const found = [...(await this.expected(manager, today)), ...(await this.begun(manager, today))];
+      const names = await this.ladder.namesOf(
+        manager,
+        found.map(({ clientId }) => ({ client_id: clientId })),
+      );
+      const rows = found.map((row) => ({ ...row, clientName: names.get(row.clientId) ?? row.clientName }));
       return { rows: rows.sort((a, b) => orderOf(a).localeCompare(orderOf(b))), waiting };
     });
   }

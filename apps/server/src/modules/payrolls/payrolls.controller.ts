@@ -1,5 +1,6 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
+import { HoursFileView, ReadHoursFile } from '@zakat/contract/hours';
 import { Accepted } from '@zakat/contract/clients';
 import {
   AtVersion,
@@ -15,11 +16,26 @@ import {
 import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
+import { HoursFiles } from './hours-files.service.js';
 import { PayrollsService } from './payrolls.service.js';
 
 @Controller()
 export class PayrollsController {
-  constructor(@Inject(PayrollsService) private readonly payrolls: PayrollsService) {}
+  constructor(
+    @Inject(PayrollsService) private readonly payrolls: PayrollsService,
+    @Inject(HoursFiles) private readonly hours: HoursFiles,
+  ) {}
+
+  @Post('payrolls/:id/hours-file')
+  @HttpCode(200)
+  @Answers(HoursFileView)
+  hoursFile(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: ReadHoursFile,
+  ): Promise<HoursFileView> {
+    return this.hours.read(session, id, body);
+  }
 
   @Get('clients/:id/payrolls')
   @Answers(PayrollRow, 'list')

@@ -16,6 +16,7 @@ import { accountPath } from '../clients/account-path.js';
 import { ClientNotes } from './client-notes.js';
 import { PayrollChecksView } from './checks.js';
 import { Costs } from './costs.js';
+import { HoursFile } from './hours-file.js';
 import { HowPaid } from './how-paid.js';
 import { LinesOfCheck } from './lines-of-check.js';
 import { postingSlip } from './posting-slip.js';
@@ -42,6 +43,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
   const [isSlipOpen, setSlipOpen] = useState(false);
   const [isWide, setWide] = useState(false);
   const [isHelpOpen, setHelpOpen] = useState(false);
+  const [isFileOpen, setFileOpen] = useState(false);
   const [leftOut, setLeftOut] = useState(0);
   const [unmatched, setUnmatched] = useState<readonly string[]>([]);
   const [reason, setReason] = useState('');
@@ -90,7 +92,10 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
             <button type="button" className="plain" aria-expanded={isHelpOpen} onClick={() => setHelpOpen(!isHelpOpen)}>
               {isHelpOpen ? 'less' : 'more ways'}
             </button>{' '}
-            Next step: <kbd>Ctrl Enter</kbd>
+            Next step: <kbd>Ctrl Enter</kbd>{' '}
+            <button type="button" className="plain" aria-expanded={isFileOpen} onClick={() => setFileOpen(!isFileOpen)}>
+              hours from a file
+            </button>
           </span>
         )}
       </div>
@@ -101,6 +106,9 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           . Or type in the cells, or paste hours, with names or numbers in front where you have them. Tab and Enter go
           from entry to entry, Ctrl Z undoes, Alt N goes to the next warning.
         </p>
+      )}
+      {isOpen && isFileOpen && (
+        <HoursFile payrollId={payroll.id} flush={sheet.flush} onTaken={onReload} onClose={() => setFileOpen(false)} />
       )}
       <PayrollSheet
         rows={sheet.rows}

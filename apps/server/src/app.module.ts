@@ -80,6 +80,7 @@ import { PayrollViews } from './modules/payrolls/payroll-view.js';
 import { PaycheckWriter } from './modules/payrolls/paycheck-writer.js';
 import { PayrollPoster } from './modules/payrolls/payroll-poster.js';
 import { PayrollsController } from './modules/payrolls/payrolls.controller.js';
+import { ClientHours } from './modules/payrolls/client-hours.service.js';
 import { HoursFiles } from './modules/payrolls/hours-files.service.js';
 import { PayrollsService } from './modules/payrolls/payrolls.service.js';
 import { DepositSchedules } from './modules/remittances/deposit-schedules.js';
@@ -140,6 +141,7 @@ const CONTROLLERS = [
   ClockController,
 ];
 const PROVIDERS = [
+  ClientHours,
   HoursFiles,
   PaydaysService,
   JournalService,

@@ -11,17 +11,6 @@ let own: { id: string };
 let other: { id: string; employeeIds: string[] };
 const PASSWORD = 'a-password-of-the-client';
 
-async function signIn(email: string): Promise<Caller> {
-  const answer = await fetch(`${stack.url}/session`, {
-    method: 'POST',
-    headers: { 'Content-Type': 'application/json' },
-    body: JSON.stringify({ email, password: PASSWORD }),
-  });
-  if (answer.status !== 204) throw new Error(`sign-in: ${answer.status}`);
-  const cookie = (answer.headers.get('set-cookie') ?? '').split(';')[0] ?? '';
-  return (method, path, body) => stack.call(method, path, body, { cookie });
-}
-
 beforeAll(async () => {
   stack = await Stack.start();
   await stack.addFirm('Alder');
@@ -41,7 +30,7 @@ beforeAll(async () => {
   const person = { name: 'Ruth Vane', email: 'ruth@own.example', password: PASSWORD };
   expect((await preparer('POST', `/clients/${own.id}/contacts`, person)).status).toBe(403);
   expect((await administrator('POST', `/clients/${own.id}/contacts`, person)).status).toBe(201);
-  contact = await signIn('ruth@own.example');
+  contact = await stack.signInAs('ruth@own.example', PASSWORD);
 }, 60_000);
 afterAll(() => stack.stop(), 30_000);
 
@@ -128,6 +117,6 @@ describe('somebody who signs in for a client', () => {
     expect(elsewhere.status).toBe(404);
     await administrator('PUT', `/clients/${own.id}/contacts/${row?.id ?? ''}`, { isActive: false });
     expect((await contact('GET', '/own-client')).status).toBe(401);
-    await expect(signIn('ruth@own.example')).rejects.toThrow('401');
+    await expect(stack.signInAs('ruth@own.example', PASSWORD)).rejects.toThrow('401');
   });
 });

@@ -165,11 +165,15 @@ export class Stack {
     return createFirm(this.dataSource, firmFile(name), lightHash);
   }
 
-  async signIn(firm: string, role: 'preparer' | 'reviewer' | 'administrator'): Promise<Caller> {
+  signIn(firm: string, role: 'preparer' | 'reviewer' | 'administrator'): Promise<Caller> {
+    return this.signInAs(`${role}@${firm.toLowerCase()}.example`, PASSWORD);
+  }
+
+  async signInAs(email: string, password: string): Promise<Caller> {
     const answer = await fetch(`${this.url}/session`, {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ email: `${role}@${firm.toLowerCase()}.example`, password: PASSWORD }),
+      body: JSON.stringify({ email, password }),
     });
     if (answer.status !== 204) throw new Error(`sign-in: ${answer.status}`);
     const cookie = (answer.headers.get('set-cookie') ?? '').split(';')[0] ?? '';

@@ -1,4 +1,5 @@
 import { Amount, Choice, Day, Flag, Id, List, Text, Whole } from './field.js';
+import { OwnPayroll } from './hours.js';
 
 /** Somebody of a client who signs in: to answer what is asked, and to see what is filed and paid for the business. */
 export class ContactRow {
@@ -41,4 +42,6 @@ export class ContactHome {
   @Text() einTail!: string;
   @List(() => AskedOfClient) questions!: AskedOfClient[];
   @List(() => DoneForClient) done!: DoneForClient[];
+  /** Payrolls that hours may be sent for, or that may be approved. */
+  @List(() => OwnPayroll) payrolls!: OwnPayroll[];
 }

@@ -1,4 +1,4 @@
-import { Choice, Flag, Id, Json, List, Text, Texts, Whole } from './field.js';
+import { Amount, Choice, Day, Flag, Id, Json, List, Text, Texts, Whole } from './field.js';
 import { ProblemDetail } from './problem.js';
 
 /** A file of hours for an open payroll: looked at, or taken. */
@@ -54,4 +54,63 @@ export class HoursFileView {
   @List(() => HoursTotalView) totals!: HoursTotalView[];
   @List(() => ProblemDetail) problems!: ProblemDetail[];
   @Flag() isTaken!: boolean;
+}
+
+/** What somebody of a client says of one person in an open payroll. */
+export class SentHours {
+  @Id() employeeId!: string;
+  /** Hours by earning, as they were typed; blank: nothing said. */
+  @Json() hours!: Record<string, string>;
+  @Text(300) note!: string;
+}
+export class SendHours {
+  @List(() => SentHours, { most: 5000 }) people!: SentHours[];
+}
+/** A person of an open or reviewed payroll as the client sees it. */
+export class OwnPayrollPerson {
+  @Id() employeeId!: string;
+  @Text() number!: string;
+  @Text() name!: string;
+  /** Hours that would be paid as it stands, by earning. */
+  @Json() standing!: Record<string, string>;
+  /** What was sent last. */
+  @Json() sent!: Record<string, string>;
+  @Text(300) note!: string;
+  @Amount() gross!: number;
+  @Amount() net!: number;
+}
+export class OwnPayroll {
+  @Id() id!: string;
+  @Day() periodStart!: string;
+  @Day() periodEnd!: string;
+  @Day() checkDate!: string;
+  @Text(30) schedule!: string;
+  @Choice(['open', 'reviewed']) status!: 'open' | 'reviewed';
+  @Whole() version!: number;
+  /** Earnings that hours are sent for. */
+  @List(() => HoursChoice) items!: HoursChoice[];
+  @List(() => OwnPayrollPerson) people!: OwnPayrollPerson[];
+  @Amount() gross!: number;
+  @Amount() net!: number;
+  @Text(60, { nullable: true }) sentAt!: string | null;
+  @Flag() isTaken!: boolean;
+  /** These figures were approved. */
+  @Flag() isApproved!: boolean;
+}
+export class ClientHoursPerson {
+  @Id() employeeId!: string;
+  @Text() name!: string;
+  @Text(600) says!: string;
+  @Text(300) note!: string;
+  @Flag() isTaken!: boolean;
+}
+/** What the client sent for a payroll, as the firm sees it. */
+export class ClientHoursView {
+  @List(() => ClientHoursPerson) people!: ClientHoursPerson[];
+  @Text() by!: string;
+  @Text(60, { nullable: true }) at!: string | null;
+  @Text(200, { nullable: true }) approvedBy!: string | null;
+  @Text(60, { nullable: true }) approvedAt!: string | null;
+  /** The figures that were approved are the ones that stand. */
+  @Flag() isApprovalCurrent!: boolean;
 }

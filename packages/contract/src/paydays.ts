@@ -24,6 +24,8 @@ export class Payday {
   @Whole() waiting!: number;
   @Amount({ nullable: true }) net!: number | null;
   @Text() move!: string;
+  /** What the client did: sent hours that wait to be taken, or approved the figures that stand. */
+  @Choice(['', 'hours', 'approved']) fromClient!: '' | 'hours' | 'approved';
 }
 export class PaydayView {
   @List(() => Payday) rows!: Payday[];

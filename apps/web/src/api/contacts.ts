@@ -29,3 +29,11 @@ export const useAnswerOwn = () =>
   useChange(async ({ id, version, answer }: { id: string; version: number; answer: string }): Promise<void> => {
     await take(api.POST('/api/own-client/questions/{id}/answer', { ...path(id), body: { version, answer } }));
   });
+export const useSendHours = () =>
+  useChange(async ({ id, people }: Schemas['SendHours'] & { id: string }): Promise<void> => {
+    await take(api.POST('/api/own-client/payrolls/{id}/hours', { ...path(id), body: { people } }));
+  });
+export const useApproveOwn = () =>
+  useChange(async ({ id, version }: { id: string; version: number }): Promise<void> => {
+    await take(api.POST('/api/own-client/payrolls/{id}/approve', { ...path(id), body: { version } }));
+  });

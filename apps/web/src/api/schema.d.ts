@@ -976,6 +976,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/own-client/payrolls/{id}/hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ContactsController_sendHours"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-client/payrolls/{id}/approve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ContactsController_approve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/own-client/questions/{id}/answer": {
         parameters: {
             query?: never;
@@ -1082,6 +1114,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["EmployeesController_reveal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}/client-hours": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PayrollsController_sentHours"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}/client-hours/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PayrollsController_takeHours"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2885,6 +2949,8 @@ export interface components {
             waiting: number;
             net: number | null;
             move: string;
+            /** @enum {string} */
+            fromClient: "" | "hours" | "approved";
         };
         PaydayView: {
             rows: components["schemas"]["Payday"][];
@@ -3079,11 +3145,63 @@ export interface components {
             standing: string;
             confirmation: string | null;
         };
+        HoursChoice: {
+            name: string;
+            label: string;
+        };
+        OwnPayrollPerson: {
+            /** Format: uuid */
+            employeeId: string;
+            number: string;
+            name: string;
+            standing: {
+                [key: string]: unknown;
+            };
+            sent: {
+                [key: string]: unknown;
+            };
+            note: string;
+            gross: number;
+            net: number;
+        };
+        OwnPayroll: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            periodStart: string;
+            /** Format: date */
+            periodEnd: string;
+            /** Format: date */
+            checkDate: string;
+            schedule: string;
+            /** @enum {string} */
+            status: "open" | "reviewed";
+            version: number;
+            items: components["schemas"]["HoursChoice"][];
+            people: components["schemas"]["OwnPayrollPerson"][];
+            gross: number;
+            net: number;
+            sentAt: string | null;
+            isTaken: boolean;
+            isApproved: boolean;
+        };
         ContactHome: {
             clientName: string;
             einTail: string;
             questions: components["schemas"]["AskedOfClient"][];
             done: components["schemas"]["DoneForClient"][];
+            payrolls: components["schemas"]["OwnPayroll"][];
+        };
+        SentHours: {
+            /** Format: uuid */
+            employeeId: string;
+            hours: {
+                [key: string]: unknown;
+            };
+            note: string;
+        };
+        SendHours: {
+            people: components["schemas"]["SentHours"][];
         };
         EmployeeRow: {
             /** Format: uuid */
@@ -3202,6 +3320,80 @@ export interface components {
         RevealedNumber: {
             ssn: string;
         };
+        ClientHoursPerson: {
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+            says: string;
+            note: string;
+            isTaken: boolean;
+        };
+        ClientHoursView: {
+            people: components["schemas"]["ClientHoursPerson"][];
+            by: string;
+            at: string | null;
+            approvedBy: string | null;
+            approvedAt: string | null;
+            isApprovalCurrent: boolean;
+        };
+        EmployerTaxView: {
+            tax: string;
+            label: string;
+            wages: number;
+            amount: number;
+        };
+        JournalLineView: {
+            account: string;
+            label: string;
+            detail: string;
+            amount: number;
+        };
+        JobCostView: {
+            job: string;
+            gross: number;
+            employerTaxes: number;
+            employerPaid: number;
+        };
+        ClosedPeriod: {
+            what: string;
+            follows: string;
+        };
+        PayrollView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            /** Format: date */
+            periodStart: string;
+            /** Format: date */
+            periodEnd: string;
+            /** Format: date */
+            checkDate: string;
+            /** @enum {string} */
+            kind: "regular" | "extra" | "recorded" | "brought-in" | "void";
+            /** @enum {string} */
+            status: "open" | "reviewed" | "posted";
+            people: number;
+            gross: number;
+            net: number;
+            version: number;
+            schedule: string;
+            isVoid: boolean;
+            /** Format: uuid */
+            voids: string | null;
+            clientName: string;
+            einTail: string;
+            payFrequency: string;
+            persons: components["schemas"]["PayrollPerson"][];
+            own: {
+                [key: string]: unknown;
+            };
+            employerTaxes: components["schemas"]["EmployerTaxView"][];
+            journal: components["schemas"]["JournalLineView"][];
+            jobs: components["schemas"]["JobCostView"][];
+            closed: components["schemas"]["ClosedPeriod"][];
+            closedReason: string | null;
+        };
         ReadHoursFile: {
             fileName: string;
             content: string;
@@ -3212,10 +3404,6 @@ export interface components {
                 [key: string]: unknown;
             };
             isTaken: boolean;
-        };
-        HoursChoice: {
-            name: string;
-            label: string;
         };
         HoursRowView: {
             row: number;
@@ -3299,64 +3487,6 @@ export interface components {
             schedule?: string;
             /** Format: uuid */
             copyOf?: string;
-        };
-        EmployerTaxView: {
-            tax: string;
-            label: string;
-            wages: number;
-            amount: number;
-        };
-        JournalLineView: {
-            account: string;
-            label: string;
-            detail: string;
-            amount: number;
-        };
-        JobCostView: {
-            job: string;
-            gross: number;
-            employerTaxes: number;
-            employerPaid: number;
-        };
-        ClosedPeriod: {
-            what: string;
-            follows: string;
-        };
-        PayrollView: {
-            /** Format: uuid */
-            id: string;
-            /** Format: uuid */
-            clientId: string;
-            /** Format: date */
-            periodStart: string;
-            /** Format: date */
-            periodEnd: string;
-            /** Format: date */
-            checkDate: string;
-            /** @enum {string} */
-            kind: "regular" | "extra" | "recorded" | "brought-in" | "void";
-            /** @enum {string} */
-            status: "open" | "reviewed" | "posted";
-            people: number;
-            gross: number;
-            net: number;
-            version: number;
-            schedule: string;
-            isVoid: boolean;
-            /** Format: uuid */
-            voids: string | null;
-            clientName: string;
-            einTail: string;
-            payFrequency: string;
-            persons: components["schemas"]["PayrollPerson"][];
-            own: {
-                [key: string]: unknown;
-            };
-            employerTaxes: components["schemas"]["EmployerTaxView"][];
-            journal: components["schemas"]["JournalLineView"][];
-            jobs: components["schemas"]["JobCostView"][];
-            closed: components["schemas"]["ClosedPeriod"][];
-            closedReason: string | null;
         };
         PayrollEntry: {
             /** Format: uuid */
@@ -5809,6 +5939,52 @@ export interface operations {
             };
         };
     };
+    ContactsController_sendHours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SendHours"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ContactsController_approve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     ContactsController_answer: {
         parameters: {
             query?: never;
@@ -5995,6 +6171,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RevealedNumber"];
+                };
+            };
+        };
+    };
+    PayrollsController_sentHours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClientHoursView"];
+                };
+            };
+        };
+    };
+    PayrollsController_takeHours: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollView"];
                 };
             };
         };

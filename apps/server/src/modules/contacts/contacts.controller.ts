@@ -1,10 +1,13 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put } from '@nestjs/common';
 import { ContactHome, ContactRow, CreateContact, OpenContact } from '@zakat/contract/contacts';
+import { SendHours } from '@zakat/contract/hours';
+import { AtVersion } from '@zakat/contract/payrolls';
 import { AnswerQuestion } from '@zakat/contract/people';
 import { Answers } from '../../http/answers.js';
 import { notFound } from '../../http/refusal.js';
 import { CurrentSession, OpenToContacts } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
+import { ClientHours } from '../payrolls/client-hours.service.js';
 import { QuestionsService } from '../readiness/questions.service.js';
 import { ContactsService } from './contacts.service.js';
 
@@ -13,6 +16,7 @@ export class ContactsController {
   constructor(
     @Inject(ContactsService) private readonly contacts: ContactsService,
     @Inject(QuestionsService) private readonly questions: QuestionsService,
+    @Inject(ClientHours) private readonly hours: ClientHours,
   ) {}
 
   @Get('clients/:id/contacts')
@@ -48,6 +52,30 @@ export class ContactsController {
   home(@CurrentSession() session: Session): Promise<ContactHome> {
     if (session.clientId === null) throw notFound('client of your own');
     return this.contacts.home(session, session.clientId);
+  }
+
+  @Post('own-client/payrolls/:id/hours')
+  @OpenToContacts()
+  @HttpCode(204)
+  sendHours(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: SendHours,
+  ): Promise<void> {
+    if (session.clientId === null) throw notFound('client of your own');
+    return this.hours.send(session, id, body);
+  }
+
+  @Post('own-client/payrolls/:id/approve')
+  @OpenToContacts()
+  @HttpCode(204)
+  approve(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<void> {
+    if (session.clientId === null) throw notFound('client of your own');
+    return this.hours.approve(session, id, body.version);
   }
 
   @Post('own-client/questions/:id/answer')

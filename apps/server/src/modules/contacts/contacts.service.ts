@@ -17,6 +17,7 @@ import { Filing } from '../filings/entities.js';
 import { periodOf } from '../filings/filing-content.js';
 import { titleOf } from '../filings/titles.js';
 import { refuseUnlessAdministrator } from '../firm/administrator.js';
+import { ClientHours } from '../payrolls/client-hours.service.js';
 import { Remittance } from '../remittances/entities.js';
 
 interface StoredContact {
@@ -48,6 +49,7 @@ export class ContactsService {
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Secrets) private readonly secrets: Secrets,
+    @Inject(ClientHours) private readonly hours: ClientHours,
   ) {}
 
   list(actor: Actor, clientId: string): Promise<ContactRow[]> {
@@ -109,6 +111,7 @@ export class ContactsService {
           chaseOn,
         })),
         done: await this.done(manager, clientId),
+        payrolls: await this.hours.own(manager, client),
       };
     });
   }

@@ -42,6 +42,8 @@ interface Begun {
   readonly net: string | null;
   readonly pay_move: string | null;
   readonly to_print: boolean;
+  readonly has_hours: boolean;
+  readonly is_approved: boolean;
 }
 const MOVES: Readonly<Record<Begun['status'], string>> = {
   open: 'Preparer: enter and review',
@@ -127,6 +129,7 @@ export class PaydaysService {
         waiting: 0,
         net: null,
         move: row.move,
+        fromClient: '',
       };
     });
   }
@@ -134,7 +137,9 @@ export class PaydaysService {
   private async begun(manager: EntityManager, today: string): Promise<Payday[]> {
     const rows = (await manager.query(
       `SELECT p.id, p.client_id, c.legal_name AS name, p.schedule, p.kind, p.status, p.period_end, p.check_date, l.people, l.waiting, n.net, r.move AS pay_move,
-         EXISTS (SELECT 1 FROM issued_check i WHERE i.payroll_id = p.id AND i.status = 'printed') AS to_print
+         EXISTS (SELECT 1 FROM issued_check i WHERE i.payroll_id = p.id AND i.status = 'printed') AS to_print,
+         EXISTS (SELECT 1 FROM client_hours h WHERE h.payroll_id = p.id AND h.taken_at IS NULL AND h.lines <> '{}') AS has_hours,
+         EXISTS (SELECT 1 FROM payroll_approval a WHERE a.payroll_id = p.id AND a.digest = p.reviewed_digest) AS is_approved
        FROM payroll p JOIN client c ON c.id = p.client_id
          LEFT JOIN agenda_rung r ON r.client_id = p.client_id AND r.key = 'pay ' || p.id,
          LATERAL (SELECT count(*) FILTER (WHERE is_paid)::int AS people, count(*) FILTER (WHERE is_paid AND earnings = '[]')::int AS waiting FROM payroll_line WHERE payroll_id = p.id) l,
@@ -162,6 +167,12 @@ export class PaydaysService {
         waiting: isPosted ? 0 : row.waiting,
         net: row.net === null ? null : rawCents(row.net),
         move: isPosted ? (row.pay_move ?? (row.to_print ? UNPRINTED : '')) : MOVES[row.status],
+        fromClient:
+          row.status === 'open' && row.has_hours
+            ? 'hours'
+            : row.status === 'reviewed' && row.is_approved
+              ? 'approved'
+              : '',
       };
     });
   }

@@ -1,6 +1,6 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
-import { HoursFileView, ReadHoursFile } from '@zakat/contract/hours';
+import { ClientHoursView, HoursFileView, ReadHoursFile } from '@zakat/contract/hours';
 import { Accepted } from '@zakat/contract/clients';
 import {
   AtVersion,
@@ -16,6 +16,7 @@ import {
 import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
+import { ClientHours } from './client-hours.service.js';
 import { HoursFiles } from './hours-files.service.js';
 import { PayrollsService } from './payrolls.service.js';
 
@@ -24,7 +25,25 @@ export class PayrollsController {
   constructor(
     @Inject(PayrollsService) private readonly payrolls: PayrollsService,
     @Inject(HoursFiles) private readonly hours: HoursFiles,
+    @Inject(ClientHours) private readonly clientHours: ClientHours,
   ) {}
+
+  @Get('payrolls/:id/client-hours')
+  @Answers(ClientHoursView)
+  sentHours(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<ClientHoursView> {
+    return this.clientHours.view(session, id);
+  }
+
+  @Post('payrolls/:id/client-hours/take')
+  @HttpCode(200)
+  @Answers(PayrollView)
+  takeHours(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<PayrollView> {
+    return this.clientHours.take(session, id, body.version);
+  }
 
   @Post('payrolls/:id/hours-file')
   @HttpCode(200)

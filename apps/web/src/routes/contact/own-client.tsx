@@ -7,6 +7,7 @@ import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
+import { OwnPayroll } from './own-payroll.js';
 import { useDraft } from '../fact-forms/use-draft.js';
 import { Day, ShortDay } from '../../kit/day.js';
 
@@ -111,6 +112,9 @@ export function OwnClient(): ReactNode {
                 <Question key={`${question.id} ${question.version}`} question={question} />
               ))}
             </section>
+            {home.payrolls.map((payroll) => (
+              <OwnPayroll key={`${payroll.id} ${payroll.sentAt ?? ''} ${payroll.version}`} payroll={payroll} />
+            ))}
             <section className="section">
               <h2>Filed and paid for you</h2>
               <Done done={home.done} />

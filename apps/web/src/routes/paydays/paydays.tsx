@@ -107,6 +107,11 @@ function Row({
             {row.waiting} of {row.people} without hours or pay yet
           </div>
         )}
+        {row.fromClient !== '' && (
+          <div className="sub">
+            {row.fromClient === 'hours' ? 'hours have come from the client' : 'approved by the client'}
+          </div>
+        )}
       </td>
       <td className="num">{row.people > 0 ? row.people : ''}</td>
       <td className="num">{row.net !== null && <Figure amount={row.net} />}</td>

@@ -21,6 +21,7 @@ import { HowPaid } from './how-paid.js';
 import { LinesOfCheck } from './lines-of-check.js';
 import { postingSlip } from './posting-slip.js';
 import { Closed, NotUnderstood, Notes } from './payroll-notes.js';
+import { SentHours } from './sent-hours.js';
 import { PayrollSheet } from './sheet.js';
 import { useSheet } from './use-sheet.js';
 import { WithheldElsewhere } from './withheld-elsewhere.js';
@@ -107,6 +108,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           from entry to entry, Ctrl Z undoes, Alt N goes to the next warning.
         </p>
       )}
+      <SentHours payroll={payroll} flush={sheet.flush} onTaken={onReload} />
       {isOpen && isFileOpen && (
         <HoursFile payrollId={payroll.id} flush={sheet.flush} onTaken={onReload} onClose={() => setFileOpen(false)} />
       )}

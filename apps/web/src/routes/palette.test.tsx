@@ -25,7 +25,16 @@ const where = (): string => document.querySelector('output')?.textContent ?? '';
 describe('going to a place by its name', () => {
   it('has the places of the firm at once, and goes to the first with Enter', async () => {
     const { type, press, onClose } = show();
-    expect(found()).toEqual(['Ladder', 'Clients', 'Add client', 'Rules', 'Audit trail', 'Firm', 'Agency payments']);
+    expect(found()).toEqual([
+      'Ladder',
+      'Payrolls',
+      'Clients',
+      'Add client',
+      'Rules',
+      'Audit trail',
+      'Firm',
+      'Agency payments',
+    ]);
     type('rules');
     expect(found()[0]).toBe('Rules');
     press('Enter');
@@ -35,7 +44,7 @@ describe('going to a place by its name', () => {
   it('finds a client in all its places, by the name and the place', async () => {
     const { type, press } = show([BOATYARD]);
     type('gannet');
-    await waitFor(() => expect(found()).toHaveLength(11));
+    await waitFor(() => expect(found()).toHaveLength(14));
     type('gannet dep');
     await waitFor(() => expect(found()[0]).toBe('Gannet Boatyard (BOAT): deposits'));
     // The place is no part of the name that is looked for.
@@ -51,7 +60,7 @@ describe('going to a place by its name', () => {
     press('ArrowDown');
     for (let step = 0; step < 20; step += 1) press('ArrowDown');
     press('Enter');
-    await waitFor(() => expect(where()).toBe('/clients/c1/brought-in'));
+    await waitFor(() => expect(where()).toBe('/rules?at=IN'));
   });
   it('goes where a click says, to a person too', async () => {
     const { type } = show([WIL]);

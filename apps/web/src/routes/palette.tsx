@@ -63,7 +63,7 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
   ];
   const known = places.filter((place) => hasAll(place, words));
   const reached = (sought.length < 2 ? [] : (hits ?? []).flatMap(placesOf)).filter((place) => hasAll(place, words));
-  const found = ranked([...known, ...reached], words).slice(0, 14);
+  const found = ranked([...known, ...reached], words).slice(0, 20);
   const go = (place: Place | undefined): void => {
     if (!place) return;
     onClose();

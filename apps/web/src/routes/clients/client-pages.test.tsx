@@ -26,6 +26,8 @@ describe('the payrolls of a client', () => {
     periodEnd: '2026-10-24',
     checkDate: '2026-10-30',
     why: 'Follows the period that ended on 10 October.',
+    schedule: '',
+    schedules: [''],
   };
   const row = (more: object) => ({
     id: 'p1',
@@ -39,6 +41,9 @@ describe('the payrolls of a client', () => {
     gross: 500_000,
     net: 380_000,
     version: 3,
+    schedule: '',
+    isVoid: false,
+    voids: null,
     ...more,
   });
   const answers = (more: Answers = {}): Answers => ({
@@ -87,7 +92,7 @@ describe('the payrolls of a client', () => {
     fireEvent.click(await screen.findByRole('button', { name: 'Start the payroll' }));
     await waitFor(() => expect(where()).toBe('/payrolls/p9'));
     expect(posted()).toEqual([
-      'POST /api/clients/c1/payrolls {"periodStart":"2026-10-11","periodEnd":"2026-10-24","checkDate":"2026-10-30","kind":"regular"}',
+      'POST /api/clients/c1/payrolls {"periodStart":"2026-10-11","periodEnd":"2026-10-24","checkDate":"2026-10-30","kind":"regular","schedule":""}',
     ]);
   });
   it.each(['30 October', '2026-02-30', ''])(

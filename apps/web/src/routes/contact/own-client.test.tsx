@@ -16,9 +16,11 @@ const question = (more: object = {}) => ({
   version: 1,
   ...more,
 });
-const show = (questions: object[], done: object[] = [], answers: Answers = {}): void => {
+const show = (questions: object[], done: object[] = [], answers: Answers = {}, payrolls: object[] = []): void => {
   serve({
-    'GET /api/own-client': { body: { clientName: 'Low Tide Animal Clinic', einTail: '4562', questions, done } },
+    'GET /api/own-client': {
+      body: { clientName: 'Low Tide Animal Clinic', einTail: '4562', questions, done, payrolls },
+    },
     ...answers,
   });
   open('/', <Route path="/" element={<OwnClient />} />);

@@ -1,14 +1,20 @@
 import type { LocalDate } from '../../calendar/local-date.js';
-import { toDollars } from '../../money/cents.js';
-import type { BookLine } from '../../ledger/accounts.js';
+import { toDollars, type Cents } from '../../money/cents.js';
 
+/** A posting: debit positive, credit negative; department and detail are said in its comment. */
+export interface JournalPosting {
+  readonly account: string;
+  readonly department: string;
+  readonly detail: string;
+  readonly amount: Cents;
+}
 /** One transaction of a plain-text journal. */
 export interface BookEntry {
   readonly day: LocalDate;
   /** What identifies it in the books it is taken into. */
   readonly code: string;
   readonly memo: string;
-  readonly lines: readonly BookLine[];
+  readonly lines: readonly JournalPosting[];
 }
 
 /** Two blanks end an account's name, a semicolon begins a comment: neither is in a name. */

@@ -24,6 +24,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   leave: ['calendar', 'money'],
   identity: ['calendar', 'issues', 'jurisdictions'],
   'new-hires': ['calendar', 'identity', 'jurisdictions'],
+  review: ['money'],
   'hours-file': ['identity', 'issues', 'items', 'money'],
   'tax-registry': ['jurisdictions'],
   working: ['calendar', 'jurisdictions'],

@@ -56,8 +56,8 @@ test.describe.serial('a client comes in the middle of a year', () => {
     await expect(page.getByText('2 rows count.')).toBeVisible();
     const places = page.getByRole('navigation', { name: 'Client' });
     await places.getByRole('link', { name: 'Payrolls' }).click();
-    await expect(page.getByRole('row', { name: /brought-in/ })).toHaveCount(1);
-    await expect(page.getByRole('row', { name: /brought-in/ })).toContainText('25,857.60');
+    await expect(page.getByRole('row', { name: /prior payroll/ })).toHaveCount(1);
+    await expect(page.getByRole('row', { name: /prior payroll/ })).toContainText('25,857.60');
     await places.getByRole('link', { name: 'Deposits' }).click();
     await expect(page.getByRole('row', { name: /Colorado withholding/ })).toContainText('874.49');
     await places.getByRole('link', { name: 'Tie-out' }).click();

@@ -80,6 +80,7 @@ import { PayrollViews } from './modules/payrolls/payroll-view.js';
 import { PaycheckWriter } from './modules/payrolls/paycheck-writer.js';
 import { PayrollPoster } from './modules/payrolls/payroll-poster.js';
 import { PayrollsController } from './modules/payrolls/payrolls.controller.js';
+import { PayrollReviews } from './modules/payrolls/payroll-review.service.js';
 import { ClientHours } from './modules/payrolls/client-hours.service.js';
 import { HoursFiles } from './modules/payrolls/hours-files.service.js';
 import { PayrollsService } from './modules/payrolls/payrolls.service.js';
@@ -141,6 +142,7 @@ const CONTROLLERS = [
   ClockController,
 ];
 const PROVIDERS = [
+  PayrollReviews,
   ClientHours,
   HoursFiles,
   PaydaysService,

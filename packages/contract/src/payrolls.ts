@@ -231,3 +231,31 @@ export class WorkingView {
   @Text() title!: string;
   @List(() => TapeLineView) lines!: TapeLineView[];
 }
+export const REVIEW_KINDS = ['first', 'missing', 'moved', 'same'] as const;
+/** A person's check against the one before: what moved, why, and whether it is unlike the last ones. */
+export class ReviewRow {
+  @Id() employeeId!: string;
+  @Text() name!: string;
+  @Choice(REVIEW_KINDS) kind!: (typeof REVIEW_KINDS)[number];
+  @Amount() gross!: number;
+  @Amount() net!: number;
+  @Amount() grossChange!: number;
+  @Amount() netChange!: number;
+  @Texts() causes!: string[];
+  @Text(200, { nullable: true }) unusual!: string | null;
+}
+/** Money that the payroll asks for, and when: pay on its check date, each deposit on its day. */
+export class CashNeed {
+  @Text() what!: string;
+  @Day({ nullable: true }) day!: string | null;
+  @Amount() amount!: number;
+}
+export class ReviewView {
+  /** The check date of the payroll that most people were last paid in; null where there is none. */
+  @Day({ nullable: true }) against!: string | null;
+  /** Who moved, by the money at stake; then who did not. */
+  @List(() => ReviewRow) rows!: ReviewRow[];
+  @List(() => CashNeed) cash!: CashNeed[];
+  /** Gross pay, employer taxes and what the employer pays besides. */
+  @Amount() cost!: number;
+}

@@ -153,6 +153,11 @@ export const payrollQuery = (id: string) =>
     staleTime: Infinity,
     gcTime: 0,
   });
+export const reviewQuery = (id: string, version: number) =>
+  queryOptions({
+    queryKey: ['payroll-review', id, version],
+    queryFn: () => take(api.GET('/api/payrolls/{id}/review', path(id))),
+  });
 /** Follows a remittance while it is in process. */
 export const remittanceQuery = (id: string) =>
   queryOptions({

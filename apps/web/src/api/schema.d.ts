@@ -1120,6 +1120,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/payrolls/{id}/review": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PayrollsController_reviewed"];
+        put?: never;
+        post: operations["PayrollsController_review"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/payrolls/{id}/client-hours": {
         parameters: {
             query?: never;
@@ -1210,22 +1226,6 @@ export interface paths {
         get: operations["PayrollsController_view"];
         put: operations["PayrollsController_save"];
         post?: never;
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/payrolls/{id}/review": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["PayrollsController_review"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3319,6 +3319,32 @@ export interface components {
         };
         RevealedNumber: {
             ssn: string;
+        };
+        ReviewRow: {
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+            /** @enum {string} */
+            kind: "first" | "missing" | "moved" | "same";
+            gross: number;
+            net: number;
+            grossChange: number;
+            netChange: number;
+            causes: string[];
+            unusual: string | null;
+        };
+        CashNeed: {
+            what: string;
+            /** Format: date */
+            day: string | null;
+            amount: number;
+        };
+        ReviewView: {
+            /** Format: date */
+            against: string | null;
+            rows: components["schemas"]["ReviewRow"][];
+            cash: components["schemas"]["CashNeed"][];
+            cost: number;
         };
         ClientHoursPerson: {
             /** Format: uuid */
@@ -6175,6 +6201,52 @@ export interface operations {
             };
         };
     };
+    PayrollsController_reviewed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReviewView"];
+                };
+            };
+        };
+    };
+    PayrollsController_review: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReviewPayroll"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollView"];
+                };
+            };
+        };
+    };
     PayrollsController_sentHours: {
         parameters: {
             query?: never;
@@ -6348,31 +6420,6 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SavePayroll"];
-            };
-        };
-        responses: {
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["PayrollView"];
-                };
-            };
-        };
-    };
-    PayrollsController_review: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path: {
-                id: string;
-            };
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["ReviewPayroll"];
             };
         };
         responses: {

@@ -10,6 +10,7 @@ import {
   PayrollView,
   PostPayroll,
   ReviewPayroll,
+  ReviewView,
   SavePayroll,
   WorkingView,
 } from '@zakat/contract/payrolls';
@@ -17,6 +18,7 @@ import { Answers } from '../../http/answers.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
 import { ClientHours } from './client-hours.service.js';
+import { PayrollReviews } from './payroll-review.service.js';
 import { HoursFiles } from './hours-files.service.js';
 import { PayrollsService } from './payrolls.service.js';
 
@@ -26,7 +28,14 @@ export class PayrollsController {
     @Inject(PayrollsService) private readonly payrolls: PayrollsService,
     @Inject(HoursFiles) private readonly hours: HoursFiles,
     @Inject(ClientHours) private readonly clientHours: ClientHours,
+    @Inject(PayrollReviews) private readonly reviews: PayrollReviews,
   ) {}
+
+  @Get('payrolls/:id/review')
+  @Answers(ReviewView)
+  reviewed(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<ReviewView> {
+    return this.reviews.of(session, id);
+  }
 
   @Get('payrolls/:id/client-hours')
   @Answers(ClientHoursView)

@@ -86,6 +86,27 @@ export class Deposits {
     );
   }
 
+  /** What taxes of a check date would come to by deposit, and when each is due; null where the day is not known. */
+  async needsOf(
+    manager: EntityManager,
+    client: Client,
+    checkDate: LocalDate,
+    taxes: ReadonlyMap<TaxCode, Cents>,
+  ): Promise<{ what: string; day: LocalDate | null; amount: Cents }[]> {
+    const deposits = await this.schedules.of(manager, client);
+    const needs = new Map<string, { what: string; day: LocalDate | null; amount: Cents }>();
+    for (const [tax, amount] of taxes) {
+      const family = deposits.family(tax);
+      const before = needs.get(family.code);
+      needs.set(family.code, {
+        what: family.label,
+        day: before ? before.day : (deposits.dueOn(family, checkDate)?.due ?? null),
+        amount: sum([before?.amount ?? sum([]), amount]),
+      });
+    }
+    return [...needs.values()].sort((a, b) => ((a.day ?? '9') < (b.day ?? '9') ? -1 : 1));
+  }
+
   /** The same as `owed`, gathered into the deposits that would pay it; what has no date comes first. */
   async deposits(manager: EntityManager, client: Client): Promise<DepositView[]> {
     const today = await this.clock.today(manager);

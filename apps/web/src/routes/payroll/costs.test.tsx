@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { Route } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { open, serve, startAnew } from '../../testing/pages.js';
@@ -23,9 +23,12 @@ const person = (id: string, more: Partial<Person>): Person =>
       ],
     },
   );
-const show = (persons: Person[], more: Partial<Schemas['PayrollView']> = {}): void => {
-  serve({});
+const NOTHING = { against: null, rows: [], cash: [], cost: 0 };
+const show = (persons: Person[], more: Partial<Schemas['PayrollView']> = {}, review: object = NOTHING): void => {
+  serve({ 'GET /api/payrolls/p1/review': { body: review } });
   const payroll = {
+    id: 'p1',
+    version: 1,
     status: 'reviewed',
     kind: 'regular',
     persons,
@@ -76,20 +79,46 @@ describe('what a payroll costs', () => {
     show([person('1', {})]);
     expect(screen.queryByRole('heading', { name: 'By job' })).toBeNull();
   });
-  it('stands against last time, with the sign of what moved', () => {
-    show([
-      person('1', { previousGross: 80_000 }),
-      person('2', { previousGross: 120_000 }),
-      person('3', { previousGross: 100_000 }),
-      person('4', {}),
-      person('5', { isPaid: false, previousGross: 1 }),
-    ]);
-    const last = section('Change from last payroll');
-    expect(cells('Person 1', last)[2]).toBe('+200.00');
-    expect(cells('Person 2', last)[2]).toBe('−200.00');
-    expect(cells('Person 3', last)[2]).toBe('as last time');
-    expect(cells('Person 4', last)[2]).toBe('first check');
-    expect(last.queryByText('Person 5')).toBeNull();
+  it('stands against last time with what moved it; who did not move waits for a press', async () => {
+    const row = (name: string, kind: string, change: number, causes: string[], unusual: string | null = null) => ({
+      employeeId: name,
+      name,
+      kind,
+      gross: 100_000,
+      net: 70_000,
+      grossChange: change,
+      netChange: change / 2,
+      causes,
+      unusual,
+    });
+    show(
+      [person('1', {})],
+      {},
+      {
+        against: '2026-10-16',
+        rows: [
+          row('Ada', 'moved', 20_000, ['Regular hours 80 to 90'], 'outside the last 6 checks, 800.00 to 900.00'),
+          row('Wil', 'moved', -20_000, ['W-4 changed']),
+          row('Same', 'same', 0, []),
+        ],
+        cash: [
+          { what: 'Net pay', day: '2026-10-30', amount: 140_000 },
+          { what: 'Federal deposit', day: null, amount: 60_000 },
+        ],
+        cost: 215_000,
+      },
+    );
+    await screen.findByText('Regular hours 80 to 90');
+    const last = section(/Change from last payroll/);
+    expect(cells('Ada', last).slice(1, 5)).toEqual(['1,000.00', '+200.00', '700.00', '+100.00']);
+    expect(cells('Wil', last)[2]).toBe('−200.00');
+    expect(last.getByText(/outside the last 6 checks/)).toBeTruthy();
+    expect(last.queryByText('Same')).toBeNull();
+    fireEvent.click(last.getByRole('button', { name: '1 as last time' }));
+    expect(last.getByText('Same')).toBeTruthy();
+    const cash = section(/Cash needed/);
+    expect([cells('Together', cash).at(-1), cash.getByText('day not known')]).toHaveLength(2);
+    expect(cells('Together', cash).at(-1)).toBe('2,000.00');
   });
   it('adds up by where the work is booked, and a line has all that leaves the gross', () => {
     show([

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { Figure } from '../../kit/figure.js';
 import { JobCosts } from './job-costs.js';
+import { Review } from './review.js';
 import { TotalsTable } from './totals-table.js';
 
 type Payroll = Schemas['PayrollView'];
@@ -10,44 +11,6 @@ interface Props {
   readonly payroll: Payroll;
 }
 const isPencilled = ({ status }: Payroll): boolean => status !== 'posted';
-
-function AgainstLastTime({ payroll }: Props): ReactNode {
-  const isPencil = isPencilled(payroll);
-  return (
-    <section className="section">
-      <h2>Change from last payroll</h2>
-      <table className="ruled">
-        <tbody>
-          {payroll.persons
-            .filter((person) => person.isPaid)
-            .map((person) => {
-              const moved = person.previousGross === null ? null : person.paycheck.gross - person.previousGross;
-              return (
-                <tr key={person.employeeId}>
-                  <td>{person.name}</td>
-                  <td className="num">
-                    <Figure amount={person.paycheck.gross} isPencil={isPencil} />
-                  </td>
-                  <td className="num">
-                    {moved === null ? (
-                      'first check'
-                    ) : moved === 0 ? (
-                      'as last time'
-                    ) : (
-                      <>
-                        {moved > 0 ? '+' : ''}
-                        {showDollars(cents(moved))}
-                      </>
-                    )}
-                  </td>
-                </tr>
-              );
-            })}
-        </tbody>
-      </table>
-    </section>
-  );
-}
 
 const SORTS = [
   ['department', 'department'],
@@ -195,7 +158,7 @@ export function Costs({ payroll }: Props): ReactNode {
   const isOurs = payroll.kind !== 'brought-in';
   return (
     <>
-      {isOurs && payroll.kind !== 'void' && <AgainstLastTime payroll={payroll} />}
+      {isOurs && payroll.kind !== 'void' && <Review payroll={payroll} />}
       {isOurs && <ByPlace payroll={payroll} />}
       <Variances payroll={payroll} />
       <JobCosts costs={payroll.jobs} isPencil={isPencilled(payroll)} />

@@ -1,0 +1,134 @@
+import { useQuery } from '@tanstack/react-query';
+import { cents, showDollars } from '@zakat/core/money/cents';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { reviewQuery } from '../../api/resources.js';
+import { ShortDay, shortDay } from '../../kit/day.js';
+import { Figure } from '../../kit/figure.js';
+import { Waiting } from '../../kit/waiting.js';
+
+type Review = Schemas['ReviewView'];
+type Row = Review['rows'][number];
+const signed = (amount: number): string => `${amount > 0 ? '+' : ''}${showDollars(cents(amount))}`;
+
+function Why({ row }: { readonly row: Row }): ReactNode {
+  return (
+    <>
+      {row.causes.join('; ')}
+      {row.unusual !== null && <div className="tag-wait">{row.unusual}</div>}
+    </>
+  );
+}
+
+/** The checks against last time, by the money at stake, with what moved them; and the cash that the payroll asks for. */
+export function Review({ payroll }: { readonly payroll: Schemas['PayrollView'] }): ReactNode {
+  const review = useQuery(reviewQuery(payroll.id, payroll.version));
+  const [isAll, setAll] = useState(false);
+  const isPencil = payroll.status !== 'posted';
+  return (
+    <Waiting query={review}>
+      {(data) => {
+        const moved = data.rows.filter((row) => row.kind !== 'same');
+        const shown = isAll ? data.rows : moved;
+        const same = data.rows.length - moved.length;
+        return (
+          <>
+            <section className="section">
+              <h2>
+                Change from last payroll{' '}
+                <small>
+                  {data.against === null ? 'the first of its kind' : `most against ${shortDay(data.against)}`}
+                  {same > 0 && (
+                    <>
+                      {'; '}
+                      <button type="button" className="plain" aria-pressed={isAll} onClick={() => setAll(!isAll)}>
+                        {isAll ? 'only who moved' : `${same} as last time`}
+                      </button>
+                    </>
+                  )}
+                </small>
+              </h2>
+              {shown.length === 0 ? (
+                <p className="empty">Everybody is paid as last time.</p>
+              ) : (
+                <table className="ruled">
+                  <thead>
+                    <tr>
+                      <th scope="col">Employee</th>
+                      <th scope="col" className="num">
+                        Gross
+                      </th>
+                      <th scope="col" className="num">
+                        Change
+                      </th>
+                      <th scope="col" className="num">
+                        Net
+                      </th>
+                      <th scope="col" className="num">
+                        Change
+                      </th>
+                      <th scope="col">Why</th>
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {shown.map((row) => (
+                      <tr key={row.employeeId}>
+                        <td>
+                          <Link to={`/employees/${row.employeeId}`}>{row.name}</Link>
+                        </td>
+                        <td className="num">
+                          <Figure amount={row.gross} isPencil={isPencil} />
+                        </td>
+                        <td className="num">{row.grossChange === 0 ? '–' : signed(row.grossChange)}</td>
+                        <td className="num">
+                          <Figure amount={row.net} isPencil={isPencil} />
+                        </td>
+                        <td className="num">{row.netChange === 0 ? '–' : signed(row.netChange)}</td>
+                        <td>
+                          <Why row={row} />
+                        </td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              )}
+            </section>
+            <section className="section">
+              <h2>
+                Cash needed <small>what the payroll costs in all: {showDollars(cents(data.cost))}</small>
+              </h2>
+              <table className="ruled" style={{ maxWidth: 620 }}>
+                <tbody>
+                  {data.cash.map((need) => (
+                    <tr key={need.what}>
+                      <td>{need.what}</td>
+                      <td>
+                        {need.day === null ? (
+                          <span className="tag-wait">day not known</span>
+                        ) : (
+                          <ShortDay day={need.day} />
+                        )}
+                      </td>
+                      <td className="num">
+                        <Figure amount={need.amount} isPencil={isPencil} />
+                      </td>
+                    </tr>
+                  ))}
+                </tbody>
+                <tfoot>
+                  <tr>
+                    <td colSpan={2}>Together</td>
+                    <td className="num">
+                      <Figure amount={data.cash.reduce((total, need) => total + need.amount, 0)} isPencil={isPencil} />
+                    </td>
+                  </tr>
+                </tfoot>
+              </table>
+            </section>
+          </>
+        );
+      }}
+    </Waiting>
+  );
+}

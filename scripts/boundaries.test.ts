@@ -25,6 +25,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   identity: ['calendar', 'issues', 'jurisdictions'],
   'new-hires': ['calendar', 'identity', 'jurisdictions'],
   review: ['money'],
+  'bank-statement': ['calendar', 'issues', 'money'],
   'hours-file': ['identity', 'issues', 'items', 'money'],
   'tax-registry': ['jurisdictions'],
   working: ['calendar', 'jurisdictions'],
@@ -48,6 +49,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
     'tax-registry',
     'working',
   ],
+  penalties: ['calendar', 'deposits', 'jurisdictions', 'money'],
   paycheck: [
     'calendar',
     'computation',
@@ -72,6 +74,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
     'ledger',
     'money',
     'paycheck',
+    'penalties',
     'rules',
     'tax-registry',
     'working',

@@ -43,8 +43,9 @@ const lint = () => verdict('lint', () => run(bin('oxlint'), ['--type-aware', '.'
 /** The suites of the server share one database server; the others need none. */
 const SERVER = 'the server';
 const UNIT_RUNS = [
-  ['everything but the server', ['--ignoreProjects', 'server']],
-  [SERVER, ['--selectProjects', 'server']],
+  ['everything but the server', ['--ignoreProjects', 'server', '--maxWorkers=2']],
+  // They wait for the database more than they compute.
+  [SERVER, ['--selectProjects', 'server', '--maxWorkers=3']],
 ];
 async function unitRun(name, which, databaseUrl, folder) {
   const report = join(folder, `${name.replaceAll(' ', '-')}.json`);
@@ -56,14 +57,7 @@ async function unitRun(name, which, databaseUrl, folder) {
   };
   const code = await show(
     process.execPath,
-    [
-      join(ROOT, 'node_modules/jest/bin/jest.js'),
-      ...which,
-      '--maxWorkers=2',
-      '--json',
-      `--outputFile=${report}`,
-      '--silent',
-    ],
+    [join(ROOT, 'node_modules/jest/bin/jest.js'), ...which, '--json', `--outputFile=${report}`, '--silent'],
     { env },
   );
   if (!existsSync(report)) {

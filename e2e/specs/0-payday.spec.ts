@@ -25,6 +25,7 @@ test('a payroll that is due is started from the list of every client, reviewed a
   await clean(preparer);
   await preparer.getByRole('button', { name: 'Start one payroll' }).click();
   await expect(preparer.getByText(/One payroll is started/)).toBeVisible();
+  await expect(preparer.getByRole('row', { name: CLIENT })).toContainText('Preparer: enter and review');
   await preparer.getByRole('link', { name: CLIENT }).click();
   await expect(preparer.getByRole('heading', { name: /^Payroll, checks of/ })).toBeVisible();
   payroll = new URL(preparer.url()).pathname;

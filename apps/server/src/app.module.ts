@@ -61,9 +61,12 @@ import { Attempts } from './modules/identity/attempts.js';
 import { Sessions } from './modules/identity/sessions.js';
 import { LadderController } from './modules/ladder/ladder.controller.js';
 import { AgendaRungs } from './modules/ladder/agenda-rungs.js';
+import { DueDepositsController } from './modules/ladder/due-deposits.controller.js';
+import { DueDepositsService } from './modules/ladder/due-deposits.service.js';
 import { PaydaysController } from './modules/ladder/paydays.controller.js';
 import { PaydaysService } from './modules/ladder/paydays.service.js';
 import { LadderService } from './modules/ladder/ladder.service.js';
+import { BankStatements } from './modules/checks/bank-statements.service.js';
 import { CheckPrinting } from './modules/checks/check-printing.service.js';
 import { CheckRegister } from './modules/checks/check-register.service.js';
 import { CheckSamples } from './modules/checks/check-samples.js';
@@ -123,6 +126,7 @@ const CONTROLLERS = [
   NewHiresController,
   LadderController,
   PaydaysController,
+  DueDepositsController,
   ClientsController,
   ContactsController,
   EmployeesController,
@@ -142,6 +146,8 @@ const CONTROLLERS = [
   ClockController,
 ];
 const PROVIDERS = [
+  BankStatements,
+  DueDepositsService,
   PayrollReviews,
   ClientHours,
   HoursFiles,

@@ -167,3 +167,48 @@ describe('pay statements', () => {
     expect(rows[0]?.count).toBe(1);
   });
 });
+
+describe('a statement of the bank', () => {
+  it('clears what agrees, once, and tells the rest', async () => {
+    const client = await takeOn(preparer, 'BANK', 3);
+    const payrollId = await postPayroll(preparer, client.id);
+    const { body } = await print(payrollId, client.bankId, 601, idsOf(await checksOf(payrollId)));
+    const { checks } = body as unknown as Checks;
+    const amountOf = (number: number): string =>
+      String(checks.find((row) => row.number === number)?.amount ?? 0).replace(/(\d\d)$/, '.$1');
+    await preparer('POST', `/check-runs/${checks[0]?.runId ?? ''}/outcome`, { spoiled: [] });
+    const lines = [
+      'Check Number,Amount,Date',
+      `601,${amountOf(601)},10/21/2026`,
+      `601,${amountOf(601)},10/22/2026`,
+      '602,1.00,10/21/2026',
+      '999,5.00,10/21/2026',
+      'x,5.00,10/21/2026',
+    ];
+    const send = (isTaken: boolean) =>
+      preparer('POST', `/clients/${client.id}/bank-statements`, {
+        bankAccountId: client.bankId,
+        fileName: 'statement.csv',
+        content: Buffer.from(lines.join('\n')).toString('base64'),
+        isTaken,
+      });
+    const looked = await send(false);
+    expect(
+      (looked.body as unknown as { rows: { number: number; outcome: string }[] }).rows.map(
+        ({ number, outcome }) => `${number} ${outcome}`,
+      ),
+    ).toEqual(['601 cleared before', '602 another amount', '999 not ours', '601 clears']);
+    expect((looked.body as unknown as { unread: string[] }).unread).toEqual([expect.stringMatching(/^Row 6/)]);
+    expect((await checksOf(payrollId)).checks.every(({ status }) => status === 'issued')).toBe(true);
+    expect((await send(true)).status).toBe(200);
+    expect((await checksOf(payrollId)).checks.map(({ number, status }) => `${number} ${status}`)).toEqual([
+      '603 issued',
+      '602 issued',
+      '601 cleared',
+    ]);
+    expect((await send(true)).status).toBe(409);
+    const file = await preparer('GET', `/clients/${client.id}/positive-pay.csv?from=2026-01-01&to=2026-12-31`);
+    const rows = (file.body as unknown as string).trim().split('\n');
+    expect([rows.length, rows[1]?.includes('5500012345,601,10/30/2026')]).toEqual([4, true]);
+  });
+});

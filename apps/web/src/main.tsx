@@ -37,6 +37,10 @@ const router = createBrowserRouter([
         path: 'payrolls',
         lazy: async () => ({ Component: (await import('./routes/paydays/paydays.js')).PaydaysPage }),
       },
+      {
+        path: 'deposits',
+        lazy: async () => ({ Component: (await import('./routes/due-deposits/due-deposits.js')).DueDepositsPage }),
+      },
       { path: 'clients', lazy: async () => ({ Component: (await import('./routes/clients/clients.js')).ClientsPage }) },
       { path: 'firm', lazy: async () => ({ Component: (await import('./routes/firm/firm.js')).FirmPage }) },
       {

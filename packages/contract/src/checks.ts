@@ -74,3 +74,39 @@ export class EndCheck extends AtVersion {
   @Choice(['void', 'stop']) act!: 'void' | 'stop';
   @Text(300, { min: 1 }) reason!: string;
 }
+/** A bank's statement of a client's account: looked at, or taken. */
+export class ReadBankStatement {
+  @Id() bankAccountId!: string;
+  @Text(120, { min: 1 }) fileName!: string;
+  /** Bytes in base64: CSV, XLSX or BAI2. */
+  @Text(8_000_000, { min: 1 }) content!: string;
+  @Flag() isTaken!: boolean;
+}
+/** `clears`: it is out, and the amounts agree. Everything else is to be looked at, and changes nothing. */
+export const STATEMENT_OUTCOMES = [
+  'clears',
+  'cleared before',
+  'another amount',
+  'not ours',
+  'stopped',
+  'voided',
+  'spoiled',
+  'not said to be out',
+] as const;
+export class StatementRow {
+  @Whole() row!: number;
+  @Whole() number!: number;
+  @Amount() amount!: number;
+  @Day() day!: string;
+  @Text() payee!: string;
+  @Amount({ nullable: true }) ours!: number | null;
+  @Choice(STATEMENT_OUTCOMES) outcome!: (typeof STATEMENT_OUTCOMES)[number];
+}
+export class StatementView {
+  /** What is to be looked at first. */
+  @List(() => StatementRow) rows!: StatementRow[];
+  @Whole() clears!: number;
+  @Amount() amount!: number;
+  @Texts() unread!: string[];
+  @Flag() isTaken!: boolean;
+}

@@ -28,6 +28,8 @@ export class Refusal extends HttpException {
       problems: [...problems],
     };
     super(body, status);
+    // What it says is what it is called where many acts are answered together.
+    this.message = detail;
   }
 }
 const TITLES: Readonly<Record<number, string>> = {

@@ -104,4 +104,5 @@ const PAST: Readonly<Record<string, string>> = {
   spoil: 'spoiled',
   void: 'voided',
   stop: 'stopped',
+  clear: 'cleared',
 };

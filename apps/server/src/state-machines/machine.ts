@@ -129,7 +129,8 @@ export const CHECK_MACHINE = {
     { act: 'spoil', from: ['printed'], to: 'spoiled', by: ANYBODY },
     { act: 'void', from: ['printed', 'issued'], to: 'voided', by: ANYBODY },
     { act: 'stop', from: ['issued'], to: 'stopped', by: ANYBODY },
-    { act: 'clear', from: ['issued'], to: 'cleared', by: ['system'] },
+    // As the bank's statement says.
+    { act: 'clear', from: ['issued'], to: 'cleared', by: ANYBODY },
   ],
 } as const satisfies Machine<'printed' | 'issued' | 'spoiled' | 'voided' | 'stopped' | 'cleared'>;
 

@@ -48,3 +48,9 @@ export const useSpoilStock = (clientId: string) =>
 export const runPath = (runId: string): string => `/api/check-runs/${runId}.pdf`;
 export const imagePath = (id: string): string => `/api/checks/${id}/image.pdf`;
 export const statementsPath = (payrollId: string): string => `/api/payrolls/${payrollId}/statements.pdf`;
+export const useBankStatement = (clientId: string) =>
+  useChange((body: Schemas['ReadBankStatement']) =>
+    take(api.POST('/api/clients/{id}/bank-statements', { ...path(clientId), body })),
+  );
+export const positivePayPath = (clientId: string, year: string): string =>
+  `/api/clients/${clientId}/positive-pay.csv?from=${year}-01-01&to=${year}-12-31`;

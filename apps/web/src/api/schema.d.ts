@@ -832,6 +832,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/due-deposits": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["DueDepositsController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due-deposits/schedule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DueDepositsController_schedule"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due-deposits/approve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DueDepositsController_approve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due-deposits/slip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DueDepositsController_slip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due-deposits/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DueDepositsController_release"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -1936,6 +2016,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/bank-statements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ChecksController_statement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/positive-pay.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ChecksController_positivePay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/check-sample.pdf": {
         parameters: {
             query?: never;
@@ -1991,7 +2103,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["ChecksController_statements"];
+        get: operations["ChecksController_payStatements"];
         put?: never;
         post?: never;
         delete?: never;
@@ -2972,6 +3084,87 @@ export interface components {
             payrollId: string | null;
             refused: string | null;
         };
+        DueDeposit: {
+            key: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            family: string;
+            title: string;
+            /** Format: date */
+            due: string | null;
+            /** Format: date */
+            sendBy: string | null;
+            amount: number;
+            /** @enum {string} */
+            status: "open" | "no date" | "planned" | "approved";
+            isLate: boolean;
+            move: string;
+            /** Format: uuid */
+            remittanceId: string | null;
+            version: number | null;
+            /** Format: date */
+            settles: string | null;
+            bankAccount: string | null;
+            penalty: number | null;
+        };
+        AccountCash: {
+            clientName: string;
+            bankAccount: string;
+            /** Format: date */
+            settles: string;
+            amount: number;
+        };
+        DueDepositView: {
+            rows: components["schemas"]["DueDeposit"][];
+            cash: components["schemas"]["AccountCash"][];
+            waiting: number;
+        };
+        ScheduleDeposit: {
+            /** Format: uuid */
+            clientId: string;
+            family: string;
+            /** Format: date */
+            due: string;
+            amount: number;
+        };
+        ScheduleDeposits: {
+            deposits: components["schemas"]["ScheduleDeposit"][];
+        };
+        DoneOfMany: {
+            key: string;
+            what: string;
+            refused: string | null;
+        };
+        PaymentAtVersion: {
+            /** Format: uuid */
+            id: string;
+            version: number;
+        };
+        PaymentsAtVersion: {
+            payments: components["schemas"]["PaymentAtVersion"][];
+        };
+        SlipFigure: {
+            label: string;
+            value: string;
+        };
+        SlipCheck: {
+            label: string;
+            isPassed: boolean;
+            says: string;
+        };
+        ReleaseSlip: {
+            title: string;
+            act: string;
+            amount: number | null;
+            figures: components["schemas"]["SlipFigure"][];
+            leaves: string;
+            becomesImpossible: string;
+            wayBack: string;
+            checks: components["schemas"]["SlipCheck"][];
+            mayRelease: boolean;
+            file: string;
+        };
         ClientRow: {
             /** Format: uuid */
             id: string;
@@ -3717,27 +3910,6 @@ export interface components {
             paycheckIds: string[];
             reason: string;
         };
-        SlipFigure: {
-            label: string;
-            value: string;
-        };
-        SlipCheck: {
-            label: string;
-            isPassed: boolean;
-            says: string;
-        };
-        ReleaseSlip: {
-            title: string;
-            act: string;
-            amount: number | null;
-            figures: components["schemas"]["SlipFigure"][];
-            leaves: string;
-            becomesImpossible: string;
-            wayBack: string;
-            checks: components["schemas"]["SlipCheck"][];
-            mayRelease: boolean;
-            file: string;
-        };
         VoidView: {
             /** Format: uuid */
             payrollId: string;
@@ -4102,6 +4274,31 @@ export interface components {
             version: number;
             pin: string;
             payment: components["schemas"]["PayWithReturn"] | null;
+        };
+        ReadBankStatement: {
+            /** Format: uuid */
+            bankAccountId: string;
+            fileName: string;
+            content: string;
+            isTaken: boolean;
+        };
+        StatementRow: {
+            row: number;
+            number: number;
+            amount: number;
+            /** Format: date */
+            day: string;
+            payee: string;
+            ours: number | null;
+            /** @enum {string} */
+            outcome: "clears" | "cleared before" | "another amount" | "not ours" | "stopped" | "voided" | "spoiled" | "not said to be out";
+        };
+        StatementView: {
+            rows: components["schemas"]["StatementRow"][];
+            clears: number;
+            amount: number;
+            unread: string[];
+            isTaken: boolean;
         };
         CheckToMake: {
             /** Format: uuid */
@@ -5703,6 +5900,117 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StartedPayroll"][];
+                };
+            };
+        };
+    };
+    DueDepositsController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DueDepositView"];
+                };
+            };
+        };
+    };
+    DueDepositsController_schedule: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ScheduleDeposits"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOfMany"][];
+                };
+            };
+        };
+    };
+    DueDepositsController_approve: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaymentsAtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOfMany"][];
+                };
+            };
+        };
+    };
+    DueDepositsController_slip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaymentsAtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReleaseSlip"];
+                };
+            };
+        };
+    };
+    DueDepositsController_release: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PaymentsAtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOfMany"][];
                 };
             };
         };
@@ -7542,6 +7850,53 @@ export interface operations {
             };
         };
     };
+    ChecksController_statement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadBankStatement"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StatementView"];
+                };
+            };
+        };
+    };
+    ChecksController_positivePay: {
+        parameters: {
+            query: {
+                to: unknown;
+                from: unknown;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     ChecksController_sample: {
         parameters: {
             query: {
@@ -7634,7 +7989,7 @@ export interface operations {
             };
         };
     };
-    ChecksController_statements: {
+    ChecksController_payStatements: {
         parameters: {
             query?: never;
             header?: never;

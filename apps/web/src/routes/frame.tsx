@@ -20,6 +20,7 @@ import { Day } from '../kit/day.js';
 const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['l', 'ladder'],
   ['p', 'payrolls of every client'],
+  ['d', 'deposits of every client'],
   ['c', 'clients'],
   ['r', 'rules'],
   ['t', 'audit trail'],
@@ -80,6 +81,7 @@ function FramedPage(): ReactNode {
   const singleKeys: HotkeyItem[] = [
     ['l', () => void navigate('/')],
     ['p', () => void navigate('/payrolls')],
+    ['d', () => void navigate('/deposits')],
     ['c', () => void navigate('/clients')],
     ['r', () => void navigate('/rules')],
     ['t', () => void navigate('/trail')],
@@ -130,6 +132,7 @@ function FramedPage(): ReactNode {
             Ladder
           </NavLink>
           <NavLink to="/payrolls">Payrolls</NavLink>
+          <NavLink to="/deposits">Deposits</NavLink>
           <NavLink to="/clients">Clients</NavLink>
           <NavLink to="/rules">Rules</NavLink>
           <NavLink to="/trail">Audit trail</NavLink>

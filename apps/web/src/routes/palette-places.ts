@@ -8,6 +8,11 @@ export interface Place {
 export const FIRM_PLACES: readonly Place[] = [
   { label: 'Ladder', path: '/', words: 'due dates calendar home overdue' },
   { label: 'Payrolls', path: '/payrolls', words: 'pay day due overdue start all run pay dates' },
+  {
+    label: 'Deposits',
+    path: '/deposits',
+    words: 'tax payments liabilities owed eftps remit pay release approve gather',
+  },
   { label: 'Clients', path: '/clients', words: 'employers companies list' },
   { label: 'Add client', path: '/clients/new', words: 'new employer company' },
   { label: 'Rules', path: '/rules', words: 'rates tables brackets wage base limits rule packs' },

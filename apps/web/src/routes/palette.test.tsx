@@ -28,6 +28,7 @@ describe('going to a place by its name', () => {
     expect(found()).toEqual([
       'Ladder',
       'Payrolls',
+      'Deposits',
       'Clients',
       'Add client',
       'Rules',

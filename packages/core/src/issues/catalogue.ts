@@ -332,6 +332,23 @@ export const ISSUE_TEXTS = {
     'Mark the person as in a retirement plan.',
   ),
   'check.box-relation': entry('Box {a} and box {b} do not agree for {who}.', 'Look at the paychecks of this person.'),
+  'bank-statement.headings': entry(
+    'No row of the file has a check number, an amount and a day as headings.',
+    'Name the columns Check number, Amount and Date, or give a BAI2 file.',
+  ),
+  'bank-statement.row': entry(
+    'Row {row} is no check with a number, an amount and a day.',
+    'Correct the row in the file.',
+  ),
+  'bank-statement.no-checks': entry(
+    'The file has no check that was paid.',
+    'Give the statement that lists paid checks.',
+  ),
+  'penalty.no-rule': entry('No rule on penalties is loaded for {day}.', 'Ask for a day from 1990 on.'),
+  'penalty.no-interest-rate': entry(
+    'The interest rate for {day} is not loaded.',
+    'Ask for an earlier day; the penalties stand without the interest.',
+  ),
   'hours-file.unknown-person': entry(
     'Nobody paid in this payroll is {who}.',
     'Correct the name or the number in the file, add the person, or leave the row out.',

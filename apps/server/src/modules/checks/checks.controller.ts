@@ -7,8 +7,10 @@ import {
   PayrollChecks,
   PrintChecks,
   RecordCheck,
+  ReadBankStatement,
   RunOutcome,
   SpoilStock,
+  StatementView,
 } from '@zakat/contract/checks';
 import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
@@ -16,6 +18,8 @@ import { dayFrom } from '../../http/day.js';
 import { refuseField } from '../../http/refusal.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
+import { sendTable } from '../tables/write-table.js';
+import { BankStatements } from './bank-statements.service.js';
 import { CHECK_LAYOUTS } from './check-page.js';
 import { CheckPrinting } from './check-printing.service.js';
 import { CheckRegister } from './check-register.service.js';
@@ -36,7 +40,36 @@ export class ChecksController {
     @Inject(CheckSamples) private readonly samples: CheckSamples,
     @Inject(CheckPrinting) private readonly printing: CheckPrinting,
     @Inject(CheckRegister) private readonly register: CheckRegister,
+    @Inject(BankStatements) private readonly statements: BankStatements,
   ) {}
+
+  @Post('clients/:id/bank-statements')
+  @HttpCode(200)
+  @Answers(StatementView)
+  statement(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: ReadBankStatement,
+  ): Promise<StatementView> {
+    return this.statements.read(session, id, body);
+  }
+
+  @Get('clients/:id/positive-pay.csv')
+  @ApiQuery({ name: 'from' })
+  @ApiQuery({ name: 'to' })
+  async positivePay(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Res() response: Response,
+    @Query('from') from = '',
+    @Query('to') to = '',
+  ) {
+    sendTable(
+      response,
+      'csv',
+      await this.statements.positivePay(session, id, dayFrom(from, 'from'), dayFrom(to, 'to')),
+    );
+  }
 
   @Get('clients/:id/check-sample.pdf')
   @ApiQuery({ name: 'layout', enum: CHECK_LAYOUTS })
@@ -85,7 +118,7 @@ export class ChecksController {
   }
 
   @Get('payrolls/:id/statements.pdf')
-  async statements(
+  async payStatements(
     @CurrentSession() session: Session,
     @Param('id', ParseUUIDPipe) id: string,
     @Res() response: Response,

@@ -2,14 +2,16 @@ import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
-import { checksQuery, imagePath, useEndCheck, useSpoilStock } from '../../api/checks.js';
+import { checksQuery, imagePath, positivePayPath, useEndCheck, useSpoilStock } from '../../api/checks.js';
 import type { Schemas } from '../../api/client.js';
+import { sessionQuery } from '../../api/resources.js';
 import { ShortDay } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from '../clients/client-frame.js';
+import { BankStatement } from './bank-statement.js';
 
 type Row = Schemas['CheckRow'];
 const STATUSES: readonly Row['status'][] = ['printed', 'issued', 'cleared', 'stopped', 'voided', 'spoiled'];
@@ -123,6 +125,8 @@ function Waste({
 export function CheckRegisterPage(): ReactNode {
   const client = useClient();
   const [search, setSearch] = useSearchParams();
+  const { data: session } = useQuery(sessionQuery);
+  const year = (session?.today ?? '').slice(0, 4);
   const [words, status] = [search.get('words') ?? '', search.get('status') ?? ''];
   const checks = useQuery(checksQuery(client.id, words, status));
   const put = (name: string, value: string): void =>
@@ -138,7 +142,12 @@ export function CheckRegisterPage(): ReactNode {
   return (
     <>
       <section className="section" style={{ marginTop: 0 }}>
-        <h2>Check register</h2>
+        <h2>
+          Check register{' '}
+          <small>
+            <a href={positivePayPath(client.id, year)}>issued checks of {year} for the bank (CSV)</a>
+          </small>
+        </h2>
         <div className="actions" style={{ alignItems: 'flex-end' }}>
           <TextInput
             label="Number or name"
@@ -229,6 +238,7 @@ export function CheckRegisterPage(): ReactNode {
           }
         </Waiting>
       </section>
+      {client.bankAccounts.length > 0 && <BankStatement clientId={client.id} banks={client.bankAccounts} />}
       {client.bankAccounts.length > 0 && <Waste clientId={client.id} banks={client.bankAccounts} />}
     </>
   );

@@ -1,0 +1,190 @@
+import { onOrAfter } from '../../calendar/business-days.js';
+import { LEGAL } from '../../calendar/holidays.js';
+import { date, endOfMonth, showDate, type LocalDate } from '../../calendar/local-date.js';
+import { lastDayOf, quarterOf } from '../../calendar/quarter.js';
+import { depositDates, type Accrued } from '../../deposits/deposit-dates.js';
+import { lastDayOfMonthAfter, semiweeklyPeriodEnd } from '../../deposits/due-rules.js';
+import { findFamily, type DepositFamily } from '../../deposits/family.js';
+import { parsePeriod } from '../../filings/period.js';
+import { problem, type Issue } from '../../issues/issue.js';
+import { ZERO, add, sum, toDollars, type Cents } from '../../money/cents.js';
+import { showPercent } from '../../money/rate.js';
+import { depositPenalty, type DepositOwed, type DepositPart } from '../../penalties/deposit-penalty.js';
+import { interestOn, returnPenalty, type MonthlyPenalty } from '../../penalties/return-penalty.js';
+import { Reader, type JsonObject } from '../reader.js';
+import { shownProblem, type CaseProblem } from '../run-case.js';
+
+interface ShownPart {
+  readonly periodEnded: string;
+  readonly due: string;
+  readonly amount: string;
+  readonly paid: string | null;
+  readonly days: number;
+  readonly rate: string;
+  readonly penalty: string;
+  readonly rule: string;
+}
+interface ShownMonths {
+  readonly months: number;
+  readonly penalty: string;
+  readonly rule: string;
+}
+export interface PenaltyAnswer {
+  readonly id: string;
+  readonly deposit: { readonly penalty: string; readonly parts: readonly ShownPart[] } | null;
+  readonly returnDue: string | null;
+  readonly filing: ShownMonths | null;
+  readonly payment: ShownMonths | null;
+  /** Null where the rate of a quarter is not published here. */
+  readonly interest: string | null;
+  readonly total: string | null;
+  readonly problems: readonly CaseProblem[];
+}
+
+const FEDERAL = ['us-941', 'us-943', 'us-944', 'us-945', 'us-940'];
+const idOf = (value: JsonObject): string => (typeof value['id'] === 'string' ? value['id'] : '');
+const nothing = (id: string, issues: readonly Issue[]): PenaltyAnswer => ({
+  id,
+  deposit: null,
+  returnDue: null,
+  filing: null,
+  payment: null,
+  interest: null,
+  total: null,
+  problems: issues.map(shownProblem),
+});
+
+/** The last day of the deposit period that a day is in. */
+function periodEnd(day: LocalDate, depositClass: string, isNextDay: boolean): LocalDate {
+  if (isNextDay) return day;
+  if (depositClass === 'monthly') return endOfMonth(day);
+  return depositClass === 'semiweekly' ? semiweeklyPeriodEnd(day) : lastDayOf(quarterOf(day));
+}
+
+/** What accrued by deposit period, each with its due date; a question where it has none. */
+function owedBy(
+  family: DepositFamily,
+  said: string | null,
+  accrued: readonly Accrued[],
+): { owed: DepositOwed[]; question: Issue | null } {
+  const { dues, nextDays } = depositDates(family, family.calendar, accrued, {
+    said: () => (said === null ? null : { class: said, since: date('1990-01-01') }),
+    entered: () => null,
+    liabilities: [],
+    completeFrom: null,
+    firstWages: null,
+    otherwise: null,
+  });
+  const groups = new Map<string, DepositOwed>();
+  for (const { date: day, amount } of accrued) {
+    const found = dues.get(day);
+    if (!found) continue;
+    if (found.due === null) return { owed: [], question: found.question };
+    const before = groups.get(found.due);
+    const ended = periodEnd(day, found.class, nextDays.has(day));
+    groups.set(found.due, {
+      due: found.due,
+      ended: before && before.ended > ended ? before.ended : ended,
+      amount: add(before?.amount ?? ZERO, amount),
+      depositClass: found.class,
+    });
+  }
+  return { owed: [...groups.values()], question: null };
+}
+
+const shownPart = ({ ended, due, amount, paid, daysLate, rate, penalty, rule }: DepositPart): ShownPart => ({
+  periodEnded: ended,
+  due,
+  amount: toDollars(amount),
+  paid,
+  days: daysLate,
+  rate: showPercent(rate),
+  penalty: toDollars(penalty),
+  rule,
+});
+const shownMonths = ({ months, penalty, rule }: MonthlyPenalty): ShownMonths => ({
+  months,
+  penalty: toDollars(penalty),
+  rule,
+});
+
+/**
+ * `{"kind":"penalty","group":"us-941","period":"2026-Q1","liabilities":[{"date","amount"}],"payments":[...],"filedOn":...,
+ * "asOf":...}`: what late deposits, a late return and late payment of it are fined, and the interest, as of a day.
+ */
+export function runPenalty(value: JsonObject): PenaltyAnswer {
+  const issues: Issue[] = [];
+  const reader = new Reader(value, '', issues);
+  reader.only([
+    'id',
+    'kind',
+    'group',
+    'period',
+    'class',
+    'liabilities',
+    'payments',
+    'filedOn',
+    'noticeOn',
+    'asOf',
+    'source',
+  ]);
+  const group = reader.oneOf('group', FEDERAL);
+  const family = group === null ? null : findFamily(group);
+  const period = parsePeriod(reader.text('period') ?? '');
+  const asOf = reader.date('asOf');
+  const amounts = (field: string): { date: LocalDate; amount: Cents }[] =>
+    reader.list(field, field === 'liabilities').flatMap((one) => {
+      one.only(['date', 'amount']);
+      const day = one.date('date');
+      const amount = one.amount('amount');
+      return day ? [{ date: day, amount }] : [];
+    });
+  const liabilities = amounts('liabilities');
+  const payments = amounts('payments');
+  const filedOn = reader.has('filedOn') ? reader.date('filedOn') : null;
+  const noticeOn = reader.has('noticeOn') ? reader.date('noticeOn') : null;
+  const classes = family?.calendar?.rules.at(-1)?.value.classes.map(({ code }) => code) ?? [];
+  const said = reader.has('class') ? reader.oneOf('class', classes) : null;
+  if (family && period?.kind !== family.period)
+    issues.push(
+      problem('input.not-one-of', 'period', {
+        value: reader.text('period') ?? '',
+        choices: family.period === 'quarter' ? 'quarters like 2026-Q1' : 'years like 2026',
+      }),
+    );
+  for (const [index, { date: day }] of liabilities.entries())
+    if (period && (day < period.start || day > period.end))
+      issues.push(
+        problem('input.not-one-of', `liabilities[${index}].date`, {
+          value: day,
+          choices: `days of ${showDate(period.start)} to ${showDate(period.end)}`,
+        }),
+      );
+  if (!family || !period || !asOf || issues.length > 0) return nothing(idOf(value), issues);
+  const { owed, question } = owedBy(family, said, liabilities);
+  if (question) return nothing(idOf(value), [{ ...question, field: 'class' }]);
+  const returnDue = onOrAfter(lastDayOfMonthAfter(period.end), LEGAL);
+  const deposits = depositPenalty(owed, payments, { asOf, noticeOn });
+  const late = {
+    due: returnDue,
+    tax: sum(liabilities.map(({ amount }) => amount)),
+    paid: payments.filter(({ date: day }) => day <= asOf),
+    filedOn,
+    asOf,
+  };
+  const onReturn = returnPenalty(late);
+  if (!deposits || !onReturn) return nothing(idOf(value), [problem('penalty.no-rule', 'asOf', { day: asOf })]);
+  const { interest, missing } = interestOn(late);
+  const parts = [deposits.penalty, onReturn.filing.penalty, onReturn.payment.penalty, interest];
+  return {
+    id: idOf(value),
+    deposit: { penalty: toDollars(deposits.penalty), parts: deposits.parts.map(shownPart) },
+    returnDue,
+    filing: shownMonths(onReturn.filing),
+    payment: shownMonths(onReturn.payment),
+    interest: missing === null ? toDollars(interest) : null,
+    total: missing === null ? toDollars(sum(parts)) : null,
+    problems:
+      missing === null ? [] : [shownProblem(problem('penalty.no-interest-rate', 'asOf', { day: showDate(missing) }))],
+  };
+}

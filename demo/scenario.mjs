@@ -159,6 +159,18 @@ export const CLIENTS = [
       facts: [
         fact('employer', { kind: 'business', entity: 'limited-liability', formFamily: '941' }),
         fact('schedule', { frequency: 'semimonthly', periodEnd: '2025-12-31', daysToCheck: 6, whenClosed: 'before' }),
+        fact(
+          'checks',
+          {
+            nextNumber: 2101,
+            layout: 'top',
+            wagesAccount: '6010 Wages',
+            taxAccount: '6050 Payroll taxes',
+            payableAccount: '2310 Payroll liabilities',
+            cashAccount: '1010 Checking',
+          },
+          '2026-01-02',
+        ),
       ],
       lookbackAmount: 6_840_000,
     },

@@ -119,6 +119,7 @@ async function runPayroll(client) {
   payroll = await preparer('POST', `/payrolls/${id}/review`, { version: payroll.version });
   await preparer('POST', `/payrolls/${id}/post`, { version: payroll.version });
   await depositPay(client, id);
+  await printChecks(client, id);
   client.index += 1;
   client.next = await preparer('GET', `/clients/${client.id}/next-payroll`);
 }
@@ -165,6 +166,19 @@ async function fileQuarter(client, { year, quarter }) {
   filing = await preparer('POST', `/filings/${id}/sign`, { version: filing.version, pin: '41873', payment: null });
   await reviewer('POST', `/filings/${id}/release`, { version: filing.version });
   return id;
+}
+
+/** Prints what of a payroll is paid by check; it came out well. */
+async function printChecks(client, payrollId) {
+  const { toMake, accounts, position } = await preparer('GET', `/payrolls/${payrollId}/checks`);
+  if (toMake.length === 0) return;
+  const { checks } = await preparer('POST', `/payrolls/${payrollId}/checks`, {
+    bankAccountId: client.bankId,
+    firstNumber: accounts.find((account) => account.bankAccountId === client.bankId).next,
+    paycheckIds: toMake.map(({ paycheckId }) => paycheckId),
+    position,
+  });
+  await preparer('POST', `/check-runs/${checks[0].runId}/outcome`, { spoiled: [] });
 }
 
 const clients = [];

@@ -73,7 +73,8 @@ describe('the deposits of every client', () => {
     const moved = rows.map((row, index) => (index === 0 ? { ...row, amount: row.amount + 1 } : row));
     const done = await many(preparer, 'schedule', deposits([late, ...moved]));
     expect(done.map(({ refused }) => refused === null)).toEqual([true, false, true, true]);
-    expect(done[1]?.refused).toMatch(/comes to 601\.92 now/);
+    const dollars = String(rows[0]?.amount ?? 0).replace(/(\d\d)$/, '.$1');
+    expect(done[1]?.refused).toContain(`It comes to ${dollars} now`);
     expect((await federal()).map(({ status }) => status).sort()).toEqual(['open', 'planned', 'planned', 'planned']);
   });
   it('are approved and released together by another person, each once', async () => {

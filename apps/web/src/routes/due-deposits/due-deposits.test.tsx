@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { Route } from 'react-router';
-import { asked, open, serve, startAnew, type Answers } from '../../testing/pages.js';
+import { asked, open, serve, session, startAnew, type Answers } from '../../testing/pages.js';
 import { BankStatement } from '../checks/bank-statement.js';
 import { DueDepositsPage } from './due-deposits.js';
 
@@ -43,6 +43,7 @@ const APPROVED = row({
   clientId: 'c3',
   clientName: 'Weirs',
   status: 'approved',
+  sendBy: '2026-10-22',
   remittanceId: 'm3',
   version: 2,
   settles: '2026-10-23',
@@ -53,6 +54,7 @@ const CASH = [{ clientName: 'Weirs', bankAccount: 'Operating, ending 2345', sett
 
 const show = (answers: Answers = {}): void => {
   serve({
+    'GET /api/session': { body: { ...session, today: '2026-11-10' } },
     'GET /api/due-deposits': { body: { rows: [LATE, row({}), APPROVED, NO_DATE], cash: CASH, waiting: 0 } },
     ...answers,
   });
@@ -67,7 +69,7 @@ describe('the deposits of every client', () => {
       },
     });
     expect(await screen.findByText(/a penalty of 20.00 if it is sent today/)).toBeTruthy();
-    click('Schedule 2, 2,000.00');
+    fireEvent.click(await screen.findByRole('button', { name: 'Schedule 2, 2,000.00' }));
     expect(await screen.findByText(/Form 941 taxes: It comes to 900.00 now/)).toBeTruthy();
     fireEvent.click(screen.getByLabelText(/of Low Tide/));
     click('Schedule 1, 1,000.00');
@@ -109,6 +111,16 @@ describe('the deposits of every client', () => {
     expect(screen.queryByLabelText(/of Gannet/)).toBeNull();
     fireEvent.change(screen.getByLabelText('Client or deposit'), { target: { value: 'nobody' } });
     expect(screen.getByText('No deposit is like that.')).toBeTruthy();
+  });
+});
+
+describe('what is ticked at first', () => {
+  it('is what is to be sent within a week', async () => {
+    show({ 'GET /api/session': { body: session } });
+    expect(await screen.findByText('2 of 4 ticked')).toBeTruthy();
+    expect(screen.getByLabelText<HTMLInputElement>(/of Gannet/).checked).toBe(false);
+    fireEvent.click(screen.getByLabelText('Every deposit'));
+    expect(screen.getByText('3 of 4 ticked')).toBeTruthy();
   });
 });
 

@@ -10,7 +10,9 @@ import {
   useScheduleDeposits,
   useSlipOfMany,
 } from '../../api/due-deposits.js';
+import { addDays, parseDate } from '@zakat/core/calendar/local-date';
 import { cents, showDollars } from '@zakat/core/money/cents';
+import { sessionQuery } from '../../api/resources.js';
 import { Day, ShortDay } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
@@ -23,6 +25,9 @@ type Act = 'schedule' | 'approve' | 'release';
 const STATUS_OF: Readonly<Record<Act, Row['status']>> = { schedule: 'open', approve: 'planned', release: 'approved' };
 const WORDS: Readonly<Record<Act, string>> = { schedule: 'Schedule', approve: 'Approve', release: 'Release' };
 const ACTS: readonly Act[] = ['schedule', 'approve', 'release'];
+
+/** What is to be sent so soon is ticked at first. */
+const DAYS_AHEAD = 7;
 
 const pathOf = (row: Row): string =>
   row.remittanceId === null ? `/clients/${row.clientId}/deposits` : `/remittances/${row.remittanceId}`;
@@ -44,7 +49,7 @@ function Done({
   const refused = answers.filter((one) => one.refused !== null);
   const done = answers.length - refused.length;
   return (
-    <div className="problem" data-severity={refused.length > 0 ? 'error' : 'info'} role="status">
+    <div {...(refused.length > 0 ? { className: 'problem' } : {})} role="status">
       {done} {done === 1 ? 'payment' : 'payments'} {word}.
       {refused.length > 0 && (
         <ul>
@@ -61,12 +66,12 @@ function Done({
 
 function Rows({
   rows,
-  left,
-  onLeave,
+  isTicked,
+  onTick,
 }: {
   readonly rows: readonly Row[];
-  readonly left: ReadonlySet<string>;
-  readonly onLeave: (key: string, isLeft: boolean) => void;
+  readonly isTicked: (row: Row) => boolean;
+  readonly onTick: (rows: readonly Row[], isTicked: boolean) => void;
 }): ReactNode {
   const navigate = useNavigate();
   return rows.map((row) => (
@@ -75,8 +80,8 @@ function Rows({
         {row.status !== 'no date' && (
           <Checkbox
             aria-label={`${row.title} of ${row.clientName}${row.due === null ? '' : `, due ${row.due}`}`}
-            checked={!left.has(row.key)}
-            onChange={(event) => onLeave(row.key, !event.currentTarget.checked)}
+            checked={isTicked(row)}
+            onChange={(event) => onTick([row], event.currentTarget.checked)}
           />
         )}
       </td>
@@ -155,17 +160,19 @@ export function DueDepositsPage(): ReactNode {
   const [search, setSearch] = useSearchParams();
   const [find, setFind] = useState(search.get('find') ?? '');
   const [until, setUntil] = useState(search.get('until') ?? '');
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
+  const { data: session } = useQuery(sessionQuery);
+  /** What was ticked or not by hand; without that, what is to be sent within a week. */
+  const [ticks, setTicks] = useState<ReadonlyMap<string, boolean>>(new Map());
+  const today = parseDate(session?.today ?? '');
+  const soon = today === null ? '' : addDays(today, DAYS_AHEAD);
+  const isTicked = (row: Row): boolean =>
+    row.status !== 'no date' && (ticks.get(row.key) ?? (row.sendBy !== null && row.sendBy <= soon));
   const keep = (next: Readonly<Record<string, string>>): void =>
     setSearch(Object.fromEntries(Object.entries({ find, until, ...next }).filter(([, value]) => value !== '')), {
       replace: true,
     });
-  const leave = (key: string, isLeft: boolean): void => {
-    const next = new Set(left);
-    if (isLeft) next.add(key);
-    else next.delete(key);
-    setLeft(next);
-  };
+  const tick = (some: readonly Row[], isOn: boolean): void =>
+    setTicks(new Map([...ticks, ...some.map((row): [string, boolean] => [row.key, isOn])]));
   const last = release.data
     ? (['released', release.data] as const)
     : approve.data
@@ -183,7 +190,7 @@ export function DueDepositsPage(): ReactNode {
         {({ rows, cash, waiting }) => {
           const days = [...new Set(rows.flatMap((row) => row.sendBy ?? []))].sort();
           const shown = rows.filter((row) => isNamed(row, find) && (until === '' || (row.sendBy ?? '') <= until));
-          const chosen = shown.filter((row) => !left.has(row.key) && row.status !== 'no date');
+          const chosen = shown.filter(isTicked);
           const of = (act: Act): Row[] => chosen.filter((row) => row.status === STATUS_OF[act]);
           const total = (some: readonly Row[]): string =>
             showDollars(cents(some.reduce((sum, row) => sum + row.amount, 0)));
@@ -269,9 +276,7 @@ export function DueDepositsPage(): ReactNode {
                           aria-label="Every deposit"
                           checked={chosen.length > 0 && chosen.length === all.length}
                           indeterminate={chosen.length > 0 && chosen.length < all.length}
-                          onChange={(event) =>
-                            setLeft(event.currentTarget.checked ? new Set() : new Set(all.map(({ key }) => key)))
-                          }
+                          onChange={(event) => tick(all, event.currentTarget.checked)}
                         />
                       </th>
                       <th scope="col">Send by</th>
@@ -286,7 +291,7 @@ export function DueDepositsPage(): ReactNode {
                     </tr>
                   </thead>
                   <tbody>
-                    <Rows rows={shown} left={left} onLeave={leave} />
+                    <Rows rows={shown} isTicked={isTicked} onTick={tick} />
                   </tbody>
                   <tfoot>
                     <tr>

@@ -43,8 +43,8 @@ function Started({
   const refused = answers.filter((one) => one.refused !== null);
   const started = answers.length - refused.length;
   return (
-    <div className="problem" data-severity={refused.length > 0 ? 'error' : 'info'} role="status">
-      {started === 1 ? 'One payroll is started' : `${started} payrolls are started`}, filled from what its people are
+    <div {...(refused.length > 0 ? { className: 'problem' } : {})} role="status">
+      {started === 1 ? 'One payroll is started' : `${started} payrolls are started`}, filled from what the people are
       usually paid.
       {refused.length > 0 && (
         <ul>

@@ -141,7 +141,10 @@ describe('hours from a file', () => {
 
 describe('what the client sent', () => {
   const sent = (more: object) => ({
-    people: [{ employeeId: 'e1', name: 'Wil Sprague', says: '76.5 regular', note: 'Friday off', isTaken: false }],
+    people: [
+      { employeeId: 'e1', name: 'Wil Sprague', says: '76.5 regular', note: '', isTaken: false },
+      { employeeId: 'e2', name: 'Ada Brine', says: '', note: 'Friday off', isTaken: false },
+    ],
     by: 'Rosalind Quay',
     at: '2026-10-22T15:04:00.000Z',
     approvedBy: null,

@@ -21,21 +21,21 @@ export function SentHours({
   const { data } = sent;
   if (!data || payroll.status === 'posted') return null;
   const waiting = data.people.filter((person) => !person.isTaken && person.says !== '');
-  const notes = data.people.filter((person) => person.note !== '');
+  const said = data.people.filter((person) => waiting.includes(person) || person.note !== '');
   const go = async (): Promise<void> => {
     await take.mutateAsync(await flush());
     onTaken();
   };
   return (
     <>
-      {payroll.status === 'open' && data.at !== null && (waiting.length > 0 || notes.length > 0) && (
+      {payroll.status === 'open' && data.at !== null && said.length > 0 && (
         <div className="asked" role="group" aria-label="Hours from the client">
           <p>
             <b>{data.by}</b> sent hours {shortMoment(data.at)}.
           </p>
-          {(waiting.length > 0 ? waiting : notes).map((person) => (
+          {said.map((person) => (
             <div key={person.employeeId}>
-              {person.name}: {person.says}
+              {person.name}: {waiting.includes(person) ? person.says : ''}
               {person.note !== '' && <span className="soft"> “{person.note}”</span>}
             </div>
           ))}

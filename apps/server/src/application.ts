@@ -5,6 +5,7 @@ import cookieParser from 'cookie-parser';
 import type { ValidationError } from 'class-validator';
 import express, { type Request, type Response } from 'express';
 import helmet from 'helmet';
+import type { Server } from 'node:http';
 import { join } from 'node:path';
 import type { DataSource } from 'typeorm';
 import { fieldLabel } from '@zakat/contract/labels';
@@ -47,6 +48,9 @@ function details(errors: readonly ValidationError[], path: string): ProblemDetai
   });
 }
 
+/** Milliseconds: an idle connection is kept longer than a caller keeps it, who so never sends into one just closed. */
+const KEPT_OPEN = 65_000;
+
 /** The application with its pipes and middleware, not yet listening. */
 export async function makeApplication(config: Config, dataSource: DataSource): Promise<INestApplication> {
   const app = await NestFactory.create<NestExpressApplication>(AppModule.with(config, dataSource), {
@@ -82,6 +86,7 @@ export async function makeApplication(config: Config, dataSource: DataSource): P
     }),
   );
   app.enableShutdownHooks();
+  (app.getHttpServer() as Server).keepAliveTimeout = KEPT_OPEN;
   if (config.webFolder !== null) serveScreens(app, config.webFolder);
   return app;
 }

@@ -35,7 +35,7 @@ const start = async (clientId: string, kind: string): Promise<View> => {
   const { id } = (await preparer('POST', `/clients/${clientId}/payrolls`, { ...DAYS, kind })).body as { id: string };
   return (await preparer('GET', `/payrolls/${id}`)).body as View;
 };
-const save = (view: View, withheld: { tax: string; amount: string }[]) =>
+const save = (view: View, withheld: { tax: string; amount: string; reason?: string }[]) =>
   preparer('PUT', `/payrolls/${view.id}`, {
     version: view.version,
     entries: view.persons.map(({ employeeId, isPaid, earnings, deductions }, index) => ({
@@ -87,7 +87,8 @@ describe('a payroll that another program paid', () => {
     expect(next.periodStart).toBe('2026-10-25');
   });
   it.each([
-    ['REG', 'regular', [{ tax: 'US-FIT', amount: '61.00' }], 'already paid'],
+    ['REG', 'regular', [{ tax: 'US-FIT', amount: '61.00' }], 'no reason'],
+    ['FICA', 'regular', [{ tax: 'US-OASDI-EE', amount: '61.00', reason: 'asked for' }], 'fixed share of the wages'],
     ['OWED', 'recorded', [{ tax: 'US-HI-ER', amount: '61.00' }], 'not withheld from pay'],
     ['WORD', 'recorded', [{ tax: 'US-FIT', amount: 'some' }], 'not an amount'],
   ])('%s: of the kind %s does not take %j', async (key, kind, withheld, words) => {
@@ -100,5 +101,25 @@ describe('a payroll that another program paid', () => {
     }
     const reviewed = await preparer('POST', `/payrolls/${opened.id}/review`, { version: saved.body.version });
     expect([reviewed.status, JSON.stringify(reviewed.body)]).toEqual([422, expect.stringContaining(words)]);
+  });
+  it('an income tax of a payroll that is paid here is overridden for a reason, and restored', async () => {
+    const client = await takeOn(preparer, 'OVER', 1);
+    const opened = await start(client.id, 'regular');
+    const reason = 'Asked for in writing, October 20';
+    const saved = await save(opened, [{ tax: 'US-FIT', amount: '300.00', reason }]);
+    expect([saved.status, saved.body.detail]).toEqual([200, undefined]);
+    interface Checked {
+      readonly version: number;
+      readonly persons: {
+        paycheck: { taxes: { code: string; amount: number }[]; variances?: { computed: number; withheld: number }[] };
+      }[];
+    }
+    const fit = (view: Checked): number | undefined =>
+      view.persons[0]?.paycheck.taxes.find(({ code }) => code === 'US-FIT')?.amount;
+    const own = saved.body as unknown as Checked;
+    const computed = own.persons[0]?.paycheck.variances?.[0]?.computed ?? 0;
+    expect([fit(own), computed > 0]).toEqual([30_000, true]);
+    const restored = await save({ ...opened, version: own.version }, []);
+    expect(fit(restored.body as unknown as Checked)).toBe(computed);
   });
 });

@@ -54,10 +54,12 @@ export class LeftOutLine {
   @Text(120, { min: 1 }) line!: string;
   @Text(120, { min: 1 }) reason!: string;
 }
-/** What another program withheld from a check that is only recorded here. */
+/** What another program withheld from a check that is only recorded here; or an income tax overridden for a reason. */
 export class WithheldLine {
   @Text(40, { min: 1 }) tax!: string;
   @Text(14, { min: 1 }) amount!: string;
+  /** Why a tax of a payroll that is paid here is another than is computed. */
+  @Text(120, { optional: true }) reason?: string;
 }
 /** What was typed as a line and not understood. */
 export class UnreadLine {
@@ -71,7 +73,6 @@ export class PayrollEntry {
   @List(() => EntryEarning, { most: 40 }) earnings!: EntryEarning[];
   @List(() => EntryDeduction, { most: 40 }) deductions!: EntryDeduction[];
   @List(() => LeftOutLine, { optional: true, most: 40 }) leftOut?: LeftOutLine[];
-  /** Of a recorded payroll only. */
   @List(() => WithheldLine, { optional: true, most: 60 }) withheld?: WithheldLine[];
   /** It stays with the entry and holds the review until it is corrected or cleared. */
   @Part(() => UnreadLine, { optional: true }) unread?: UnreadLine;

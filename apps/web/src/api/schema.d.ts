@@ -2675,6 +2675,7 @@ export interface components {
         WithheldLine: {
             tax: string;
             amount: string;
+            reason?: string;
         };
         UnreadLine: {
             /** @enum {string} */

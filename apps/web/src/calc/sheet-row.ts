@@ -250,11 +250,14 @@ export function leavingOut(row: SheetRow, line: string, reason: string | null): 
   return { ...row, leftOut: reason === null ? others : [...others, { line, reason }] };
 }
 
-/** The row with what was withheld for a tax, as typed; blank: as it is computed. */
-export function withholding(row: SheetRow, tax: string, amount: string): SheetRow {
+/** The row with what was withheld for a tax, as typed; blank: as it is computed. `reason`: of an override. */
+export function withholding(row: SheetRow, tax: string, amount: string, reason?: string): SheetRow {
   const others = row.withheld.filter((line) => line.tax !== tax);
   const plain = asPlainAmount(amount);
-  return { ...row, withheld: plain === '' ? others : [...others, { tax, amount: plain }] };
+  return {
+    ...row,
+    withheld: plain === '' ? others : [...others, { tax, amount: plain, ...(reason === undefined ? {} : { reason }) }],
+  };
 }
 
 const asPlainAmount = (value: string): string =>

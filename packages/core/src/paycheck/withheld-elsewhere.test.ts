@@ -39,7 +39,7 @@ describe('a check that another program paid', () => {
     expect(answer.problems.map((issue) => `${issue.severity} ${issue.code} ${issue.field}`)).toEqual([
       'warning withheld.differs withheld.US-FIT',
     ]);
-    expect(answer.working?.['US-FIT']?.at(-1)).toMatchObject({ label: 'Withheld elsewhere', value: less });
+    expect(answer.working?.['US-FIT']?.at(-1)).toMatchObject({ label: 'Withheld', value: less });
   });
   it('has no variance where it agrees to the cent', () => {
     const answer = check({ 'US-FIT': federal });

@@ -7,7 +7,7 @@ const NO_VARIANCES: readonly Variance[] = [];
 
 /**
  * Puts the amounts that were really withheld in the place of those computed: a check that is recorded after the fact was
- * paid with them. What differs is listed. A tax that the rules do not find in the check becomes a line without wages.
+ * paid with them, and an income tax may be overridden for a reason. What differs is listed. A tax that the rules do not find in the check becomes a line without wages.
  */
 export function takeWithheld(check: Check): readonly Variance[] {
   const { withheld } = check.input;
@@ -27,9 +27,9 @@ export function takeWithheld(check: Check): readonly Variance[] {
       computed: showDollars(computed),
     });
     check.tape?.write(code, () => ({
-      label: 'Withheld elsewhere',
+      label: 'Withheld',
       value: showDollars(amount),
-      how: `in the place of ${showDollars(computed)}, as the check was paid with it`,
+      how: `in the place of ${showDollars(computed)}, as it was entered`,
       isResult: true,
     }));
   }

@@ -275,6 +275,11 @@ export function placeOfOwnTax(code: string): { readonly state: string; readonly 
 }
 export const isTaxCode = (code: string): code is TaxCode => BY_CODE.has(code as TaxCode) || ownLocalTax(code) !== null;
 /** The income tax that the state itself has withheld, not that of a place in it. */
+/**
+ * A tax whose amount on a check may be another than is computed, for a reason: one that is settled by a return of the
+ * person. Social security, Medicare and the programs of states are fixed shares of the wages.
+ */
+export const mayBeOverridden = ({ kind, payer }: Tax): boolean => kind === 'income' && payer === 'employee';
 export const isStateIncomeTax = ({ kind, level }: Tax): boolean => kind === 'income' && level === 'state';
 /** The unemployment contribution of the employer to a state. */
 export const isStateUnemployment = ({ kind, level, payer }: Tax): boolean =>

@@ -16,7 +16,7 @@ import { problem, type Issue } from '@zakat/core/issues/issue';
 import { amountForNet } from '@zakat/core/casefile/amount-for-net';
 import { cents, parseDollars, showDollars, sum } from '@zakat/core/money/cents';
 import { OTHER } from '@zakat/core/paycheck/after-taxes';
-import { isTaxCode, taxOf } from '@zakat/core/tax-registry/registry';
+import { isTaxCode, mayBeOverridden, taxOf } from '@zakat/core/tax-registry/registry';
 import { Tape } from '@zakat/core/working/tape';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
@@ -186,12 +186,7 @@ export class PayrollsService {
       const strangers = input.entries.filter((entry) => !cases.has(entry.employeeId));
       if (strangers.length > 0)
         throw refuseField('entries', 'An entry is for a person who is not in this payroll.', 'Load the payroll again.');
-      if (payroll.kind !== 'recorded' && input.entries.some((entry) => (entry.withheld ?? []).length > 0))
-        throw refuseField(
-          'entries',
-          'What was withheld elsewhere belongs to a payroll that was already paid.',
-          'Start one of the kind recorded, or leave the amounts out.',
-        );
+      if (payroll.kind !== 'recorded') refuseOverrides(input.entries);
       const entries = input.entries.map((entry, index) =>
         withNets(entry, cases.get(entry.employeeId), `entries[${index}]`),
       );
@@ -203,7 +198,8 @@ export class PayrollsService {
       await this.audit.record(manager, actor, 'payroll.save', 'payroll', id, {
         entries: input.entries.length,
         ...(leftOut.length > 0 ? { leftOut } : {}),
-        ...(withheld > 0 ? { withheld } : {}),
+        ...(withheld > 0 && payroll.kind === 'recorded' ? { withheld } : {}),
+        ...(withheld > 0 && payroll.kind !== 'recorded' ? { overridden: overriddenWords(input.entries) } : {}),
       });
       return this.views.of(manager, id);
     });
@@ -398,6 +394,25 @@ async function copied(manager: EntityManager, clientId: string, id: string): Pro
     }),
   );
 }
+
+/** In a payroll that is paid here only an income tax may be another than is computed, and only for a reason. */
+function refuseOverrides(entries: readonly PayrollEntry[]): void {
+  entries.forEach(({ withheld = [] }, at) =>
+    withheld.forEach(({ tax, reason = '' }, index) => {
+      const path = `entries[${at}].withheld[${index}]`;
+      if (!isTaxCode(tax) || !mayBeOverridden(taxOf(tax)))
+        throw refuseField(
+          `${path}.tax`,
+          `${isTaxCode(tax) ? taxOf(tax).label : tax} is a fixed share of the wages, and is not overridden.`,
+          'Correct the wages or the record; what another program withheld belongs to a payroll of the kind recorded.',
+        );
+      if (reason.trim() === '')
+        throw refuseField(`${path}.reason`, 'An override has no reason.', 'Say why: it is kept with the check.');
+    }),
+  );
+}
+const overriddenWords = (entries: readonly PayrollEntry[]): object[] =>
+  entries.flatMap(({ employeeId, withheld = [] }) => withheld.map((line) => ({ employeeId, ...line })));
 
 /** What a working is computed from, and the figures that were posted with it. */
 interface WorkingCase {

@@ -73,7 +73,7 @@ function Variances({ payroll }: Props): ReactNode {
   if (rows.length === 0) return null;
   return (
     <TotalsTable
-      heading="Withheld elsewhere, not as computed"
+      heading={payroll.kind === 'recorded' ? 'Withheld elsewhere, not as computed' : 'Overridden taxes'}
       of="Person and tax"
       columns={['Computed', 'Withheld', 'Difference']}
       rows={rows}

@@ -16,9 +16,11 @@ import { accountPath } from '../clients/account-path.js';
 import { ClientNotes } from './client-notes.js';
 import { PayrollChecksView } from './checks.js';
 import { Costs } from './costs.js';
+import { ForMany } from './for-many.js';
 import { HoursFile } from './hours-file.js';
 import { HowPaid } from './how-paid.js';
 import { LinesOfCheck } from './lines-of-check.js';
+import { OverriddenTaxes } from './overridden-taxes.js';
 import { postingSlip } from './posting-slip.js';
 import { Closed, NotUnderstood, Notes } from './payroll-notes.js';
 import { SentHours } from './sent-hours.js';
@@ -45,6 +47,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
   const [isWide, setWide] = useState(false);
   const [isHelpOpen, setHelpOpen] = useState(false);
   const [isFileOpen, setFileOpen] = useState(false);
+  const [isManyOpen, setManyOpen] = useState(false);
   const [leftOut, setLeftOut] = useState(0);
   const [unmatched, setUnmatched] = useState<readonly string[]>([]);
   const [reason, setReason] = useState('');
@@ -96,6 +99,9 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
             Next step: <kbd>Ctrl Enter</kbd>{' '}
             <button type="button" className="plain" aria-expanded={isFileOpen} onClick={() => setFileOpen(!isFileOpen)}>
               hours from a file
+            </button>{' '}
+            <button type="button" className="plain" aria-expanded={isManyOpen} onClick={() => setManyOpen(!isManyOpen)}>
+              a line for many
             </button>
           </span>
         )}
@@ -109,6 +115,14 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
         </p>
       )}
       <SentHours payroll={payroll} flush={sheet.flush} onTaken={onReload} />
+      {isOpen && isManyOpen && (
+        <ForMany
+          persons={payroll.persons}
+          rows={sheet.rows}
+          onType={sheet.typeAll}
+          onClose={() => setManyOpen(false)}
+        />
+      )}
       {isOpen && isFileOpen && (
         <HoursFile payrollId={payroll.id} flush={sheet.flush} onTaken={onReload} onClose={() => setFileOpen(false)} />
       )}
@@ -163,6 +177,14 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           row={looked}
           isOpen={isOpen}
           onLeaveOut={(line, reason) => sheet.leaveOut(looked.employeeId, line, reason)}
+        />
+      )}
+      {looked && payroll.kind !== 'recorded' && payroll.kind !== 'brought-in' && payroll.kind !== 'void' && (
+        <OverriddenTaxes
+          key={`taxes ${looked.employeeId}`}
+          row={looked}
+          isOpen={isOpen}
+          onOverride={(tax, amount, reason) => sheet.withhold(looked.employeeId, tax, amount, reason)}
         />
       )}
       {looked && payroll.kind === 'recorded' && (

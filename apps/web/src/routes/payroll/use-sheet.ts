@@ -54,7 +54,7 @@ export interface Sheet {
   /** Leaves a line out of the check for a reason; null: takes it again. */
   leaveOut(employeeId: string, line: string, reason: string | null): void;
   /** Takes what another program withheld for a tax, as typed; blank: as it is computed. */
-  withhold(employeeId: string, tax: string, amount: string): void;
+  withhold(employeeId: string, tax: string, amount: string, reason?: string): void;
   showFigure(employeeId: string, figure: string): void;
   /** Saves now and answers with the version to act on. */
   flush(): Promise<number>;
@@ -220,8 +220,8 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
   );
 
   const withhold = useCallback(
-    (employeeId: string, tax: string, amount: string): void => {
-      const row = change(employeeId, (before) => withholding(before, tax, amount));
+    (employeeId: string, tax: string, amount: string, reason?: string): void => {
+      const row = change(employeeId, (before) => withholding(before, tax, amount, reason));
       if (row) changed(row);
     },
     [change, changed],

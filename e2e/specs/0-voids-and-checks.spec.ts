@@ -5,6 +5,7 @@ import { pageOf } from '../pages/firm.js';
 /** A payroll from the list of all that are due to checks on paper, one of them voided by two people and paid anew. */
 test.describe.configure({ mode: 'serial' });
 
+/** Its balances of the year are brought in before: they can be only ahead of the first payroll. */
 const CLIENT = 'Drift Museum Shop Inc';
 let preparer: Page;
 let payroll = '';

@@ -116,8 +116,8 @@ export const ISSUE_TEXTS = {
     'Tell the creditor when asked; the order stays.',
   ),
   'withheld.differs': entry(
-    '{tax}: {withheld} was withheld where {computed} is computed.',
-    'Nothing to do if that was withheld: it is kept so. Otherwise correct the amount.',
+    '{tax}: {withheld} is entered as withheld where {computed} is computed.',
+    'Nothing to do if that is so: it is kept. Otherwise correct the amount, or restore the computed one.',
   ),
   'withheld.not-employee': entry(
     '{tax} is not withheld from pay.',

@@ -74,7 +74,7 @@ export function OverriddenTaxes({ row, isOpen, onOverride }: Props): ReactNode {
       <h2>
         Income taxes <small>{row.name}; another amount takes a reason</small>
       </h2>
-      <table className="ruled" style={{ maxWidth: 980 }}>
+      <table className="ruled">
         <tbody>
           {taxes.map(({ code, amount }) => {
             const label = isTaxCode(code) ? taxOf(code).label : code;

@@ -100,6 +100,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
             <button type="button" className="plain" aria-expanded={isFileOpen} onClick={() => setFileOpen(!isFileOpen)}>
               hours from a file
             </button>{' '}
+            or{' '}
             <button type="button" className="plain" aria-expanded={isManyOpen} onClick={() => setManyOpen(!isManyOpen)}>
               a line for many
             </button>

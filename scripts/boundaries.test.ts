@@ -25,6 +25,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   identity: ['calendar', 'issues', 'jurisdictions'],
   'new-hires': ['calendar', 'identity', 'jurisdictions'],
   review: ['money'],
+  notices: ['calendar', 'money'],
   'bank-statement': ['calendar', 'issues', 'money'],
   'hours-file': ['identity', 'issues', 'items', 'money'],
   'tax-registry': ['jurisdictions'],

@@ -39,6 +39,29 @@ test('every place is accessible, in light and in dark', async ({ page }) => {
     await page.waitForURL(/payrolls\/|filings\/|remittances\/|employees\//);
     await expectAccessible(page);
   }
+  for (const place of ['Payrolls', 'Deposits'] as const) {
+    await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: place }).click();
+    await expect(page.getByRole('heading', { name: place, level: 1 })).toBeVisible();
+    await expectAccessible(page);
+  }
+  await openClient(page, CLIENT, 'Payrolls');
+  await page.getByRole('row').filter({ hasText: 'posted' }).getByRole('link', { name: /2026/ }).first().click();
+  await page.getByRole('link', { name: 'void checks…' }).click();
+  await page
+    .getByLabel(/^Void the check of/)
+    .first()
+    .check();
+  await expect(page.getByRole('heading', { name: 'Reversed' })).toBeVisible();
+  await expectAccessible(page);
+  await openClient(page, CLIENT, 'Reports');
+  await expect(page.getByText(/^Total of \d+ rows/)).toBeVisible();
+  await expectAccessible(page);
+  for (const place of ['check register', 'journal']) {
+    await openClient(page, CLIENT, 'Reports');
+    await page.getByRole('link', { name: place }).click();
+    await expect(page.getByRole('heading', { name: new RegExp(`^${place}`, 'i') })).toBeVisible();
+    await expectAccessible(page);
+  }
   await openClient(page, 'Lantern Street Theatre', 'Prior payroll');
   await expect(page.getByRole('heading', { name: 'What was filed and deposited' })).toBeVisible();
   await expectAccessible(page);

@@ -73,6 +73,11 @@ import { CheckSamples } from './modules/checks/check-samples.js';
 import { ChecksController } from './modules/checks/checks.controller.js';
 import { JobCostsController } from './modules/job-costs/job-costs.controller.js';
 import { JobCostsService } from './modules/job-costs/job-costs.service.js';
+import { LettersController } from './modules/letters/letters.controller.js';
+import { PaymentInstructions } from './modules/letters/payment-instructions.js';
+import { TaxStatement } from './modules/letters/tax-statement.js';
+import { NoticesController } from './modules/notices/notices.controller.js';
+import { NoticesService } from './modules/notices/notices.service.js';
 import { LedgerReader } from './modules/ledger/ledger-reader.js';
 import { LedgerWriter } from './modules/ledger/ledger-writer.js';
 import { Outbox } from './modules/outbox/outbox.js';
@@ -136,6 +141,8 @@ const CONTROLLERS = [
   ReportsController,
   VoidsController,
   RemittancesController,
+  LettersController,
+  NoticesController,
   DirectDepositsController,
   FilingsController,
   ChecksController,
@@ -147,6 +154,9 @@ const CONTROLLERS = [
 ];
 const PROVIDERS = [
   BankStatements,
+  TaxStatement,
+  NoticesService,
+  PaymentInstructions,
   DueDepositsService,
   PayrollReviews,
   ClientHours,

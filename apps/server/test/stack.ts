@@ -6,6 +6,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { inflateSync } from 'node:zlib';
 import pg from 'pg';
 import type { DataSource } from 'typeorm';
 import { makeApplication } from '../src/application.js';
@@ -186,7 +187,8 @@ export class Stack {
       headers: { 'Content-Type': 'application/json', ...headers },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
     });
-    const text = await response.text();
+    const isPdf = response.headers.get('content-type') === 'application/pdf';
+    const text = isPdf ? Buffer.from(await response.arrayBuffer()).toString('latin1') : await response.text();
     return { status: response.status, body: text.startsWith('{') || text.startsWith('[') ? JSON.parse(text) : text };
   }
 
@@ -202,6 +204,18 @@ export class Stack {
     const answer = await fetch(`${this.outside}/console/records`);
     return ((await answer.json()) as Record<string, { key: string; state: string }[]>)[party] ?? [];
   }
+}
+
+/** The words of a PDF that the house drew: hexadecimal strings in deflated streams, one run of words to a line. */
+export function wordsOf(pdf: string): string {
+  const streams = [...pdf.matchAll(/\/FlateDecode[^]*?stream\r?\n([^]*?)\r?\nendstream/g)];
+  return streams
+    .map(([, packed = '']) => inflateSync(Buffer.from(packed, 'latin1')).toString('latin1'))
+    .flatMap((content) => [...content.matchAll(/\[([^\]]*)\] TJ/g)])
+    .map(([, run = '']) =>
+      [...run.matchAll(/<([0-9a-f]*)>/g)].map(([, hex = '']) => Buffer.from(hex, 'hex').toString('latin1')).join(''),
+    )
+    .join('\n');
 }
 
 export async function until<T>(ask: () => Promise<T>, isDone: (answer: T) => boolean): Promise<T> {

@@ -190,7 +190,7 @@ export class TieOutView {
 }
 export class Rung {
   @Text() key!: string;
-  @Choice(['payroll', 'deposit', 'return']) kind!: 'payroll' | 'deposit' | 'return';
+  @Choice(['payroll', 'deposit', 'return', 'notice']) kind!: 'payroll' | 'deposit' | 'return' | 'notice';
   @Id() clientId!: string;
   @Text() clientName!: string;
   @Text() title!: string;

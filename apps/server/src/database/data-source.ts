@@ -9,6 +9,7 @@ import { Remittance, RemittanceItem } from '../modules/remittances/entities.js';
 import { ClientContacts1766000000000 } from './migrations/client-contacts.js';
 import { ClientSetUp1764000000000 } from './migrations/client-set-up.js';
 import { Agenda1776000000000 } from './migrations/agenda.js';
+import { AgencyNotices1782000000000 } from './migrations/agency-notices.js';
 import { ClientHours1781000000000 } from './migrations/client-hours.js';
 import { JournalExports1780000000000 } from './migrations/journal-exports.js';
 import { VoidsAndChecks1779000000000 } from './migrations/voids-and-checks.js';
@@ -70,6 +71,7 @@ export const makeDataSource = (url: string): DataSource =>
       VoidsAndChecks1779000000000,
       JournalExports1780000000000,
       ClientHours1781000000000,
+      AgencyNotices1782000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -134,6 +134,18 @@ export const CHECK_MACHINE = {
   ],
 } as const satisfies Machine<'printed' | 'issued' | 'spoiled' | 'voided' | 'stopped' | 'cleared'>;
 
+/** A letter of an agency: answered, and closed when the agency has let it be. */
+export const NOTICE_MACHINE = {
+  name: 'notice',
+  table: 'agency_notice',
+  initial: 'open',
+  transitions: [
+    { act: 'answer', from: ['open'], to: 'answered', by: ANYBODY },
+    { act: 'close', from: ['open', 'answered'], to: 'closed', by: ANYBODY },
+    { act: 'reopen', from: ['answered', 'closed'], to: 'open', by: ANYBODY },
+  ],
+} as const satisfies Machine<'open' | 'answered' | 'closed'>;
+
 export const MACHINES = [
   PAYROLL_MACHINE,
   REMITTANCE_MACHINE,
@@ -144,4 +156,5 @@ export const MACHINES = [
   TAKE_OVER_MACHINE,
   VOID_MACHINE,
   CHECK_MACHINE,
+  NOTICE_MACHINE,
 ] as const;

@@ -1728,6 +1728,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/tax-statement.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LettersController_taxes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-client/tax-statement.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LettersController_ownTaxes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/remittances/{id}/instructions.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LettersController_pay"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/notices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["NoticesController_list"];
+        put?: never;
+        post: operations["NoticesController_record"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/notices/{id}/answer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["NoticesController_answer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/notices/{id}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["NoticesController_close"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/notices/{id}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["NoticesController_reopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/notices/{id}/answer.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["NoticesController_letter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/payrolls/{id}/pay": {
         parameters: {
             query?: never;
@@ -3011,7 +3139,7 @@ export interface components {
         Rung: {
             key: string;
             /** @enum {string} */
-            kind: "payroll" | "deposit" | "return";
+            kind: "payroll" | "deposit" | "return" | "notice";
             /** Format: uuid */
             clientId: string;
             clientName: string;
@@ -4044,6 +4172,76 @@ export interface components {
         UnrecordPaid: {
             version: number;
             reason: string;
+        };
+        NoticeLine: {
+            label: string;
+            detail: string;
+            amount: number;
+        };
+        NoticeView: {
+            agency: string;
+            number: string;
+            /** @enum {string} */
+            kind: "balance-due" | "penalty" | "return-missing" | "rate" | "information" | "other";
+            /** Format: date */
+            datedOn: string;
+            /** Format: date */
+            respondBy: string | null;
+            period: string;
+            amount: number | null;
+            says: string;
+            /** Format: uuid */
+            filingId: string | null;
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            status: "open" | "answered" | "closed";
+            version: number;
+            agencyName: string;
+            filingTitle: string | null;
+            answer: string;
+            /** Format: date */
+            answeredOn: string | null;
+            ended: string;
+            ledger: components["schemas"]["NoticeLine"][];
+        };
+        NoticeAgency: {
+            code: string;
+            name: string;
+        };
+        NoticeReturn: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            agency: string;
+        };
+        NoticesView: {
+            notices: components["schemas"]["NoticeView"][];
+            agencies: components["schemas"]["NoticeAgency"][];
+            returns: components["schemas"]["NoticeReturn"][];
+        };
+        RecordNotice: {
+            agency: string;
+            number: string;
+            /** @enum {string} */
+            kind: "balance-due" | "penalty" | "return-missing" | "rate" | "information" | "other";
+            /** Format: date */
+            datedOn: string;
+            /** Format: date */
+            respondBy: string | null;
+            period: string;
+            amount: number | null;
+            says: string;
+            /** Format: uuid */
+            filingId: string | null;
+        };
+        AnswerNotice: {
+            version: number;
+            answer: string;
+        };
+        MoveNotice: {
+            version: number;
+            why: string;
         };
         AccountPart: {
             label: string;
@@ -7391,6 +7589,207 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["RemittanceView"];
                 };
+            };
+        };
+    };
+    LettersController_taxes: {
+        parameters: {
+            query: {
+                to: unknown;
+                from: unknown;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    LettersController_ownTaxes: {
+        parameters: {
+            query: {
+                to: unknown;
+                from: unknown;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    LettersController_pay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    NoticesController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoticesView"];
+                };
+            };
+        };
+    };
+    NoticesController_record: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordNotice"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    NoticesController_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerNotice"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoticeView"];
+                };
+            };
+        };
+    };
+    NoticesController_close: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveNotice"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoticeView"];
+                };
+            };
+        };
+    };
+    NoticesController_reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveNotice"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NoticeView"];
+                };
+            };
+        };
+    };
+    NoticesController_letter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -43,6 +43,7 @@ const LOOKS: Readonly<Record<string, Look>> = {
   voided: { shape: 'struck' },
   stopped: { shape: 'held' },
   void: { shape: 'struck' },
+  closed: { shape: 'disc' },
 };
 
 function Mark({ shape }: { readonly shape: Shape }): ReactNode {

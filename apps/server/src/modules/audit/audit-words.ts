@@ -70,6 +70,10 @@ const ACTS: Readonly<Record<string, string>> = {
   'check.void': 'voided {subject}',
   'check.stop': 'recorded a stop payment for {subject}',
   'journal.export': 'exported the journal',
+  'notice.record': 'took in {subject}',
+  'notice.answer': 'answered {subject}',
+  'notice.close': 'closed {subject}',
+  'notice.reopen': 'opened {subject} again',
   'void.propose': 'proposed {subject}',
   'remittance.plan': 'scheduled {subject}',
   'direct-deposit.plan': 'scheduled {subject}',
@@ -188,6 +192,8 @@ export function subjectWords({ kind, name, day, amount }: StoredSubject): string
       return name === null ? '' : `the rule pack ${name}`;
     case 'check':
       return day === null ? '' : `check ${day} to ${name ?? ''}`;
+    case 'notice':
+      return name === null ? '' : `notice ${name} of ${on}`;
     case 'void':
       return on === '' ? 'a void' : `the void of checks of ${on}`;
     case 'question':

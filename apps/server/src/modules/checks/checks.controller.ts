@@ -16,6 +16,7 @@ import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
 import { dayFrom } from '../../http/day.js';
 import { refuseField } from '../../http/refusal.js';
+import { sendPdf } from '../../http/send-pdf.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
 import { sendTable } from '../tables/write-table.js';
@@ -25,13 +26,6 @@ import { CheckPrinting } from './check-printing.service.js';
 import { CheckRegister } from './check-register.service.js';
 import { CheckSamples } from './check-samples.js';
 
-function sendPdf(response: Response, name: string, content: Buffer): void {
-  response
-    .type('application/pdf')
-    .setHeader('Content-Disposition', `inline; filename="${name}"`)
-    .setHeader('Cache-Control', 'no-store')
-    .send(content);
-}
 const given = (text: string | undefined): string | undefined => (text === undefined || text === '' ? undefined : text);
 
 @Controller()

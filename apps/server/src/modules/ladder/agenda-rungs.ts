@@ -5,6 +5,7 @@ import { BANKING } from '@zakat/core/calendar/holidays';
 import { addDays, date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { achSendBy } from '@zakat/core/deposits/ach-days';
 import { sum, type Cents } from '@zakat/core/money/cents';
+import { agencyName } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { Firm, type Client } from '../clients/entities.js';
@@ -52,7 +53,29 @@ export class AgendaRungs {
       ...(await this.pay(manager, client, cushion)),
       ...(await this.owed(manager, client)),
       ...(await this.returns(manager, client)),
+      ...(await this.notices(manager, client)),
     ];
+  }
+
+  /** Letters of the agencies that are not answered yet, by the last day to answer. */
+  private async notices(manager: EntityManager, client: Client): Promise<KeptRung[]> {
+    const rows = (await manager.query(
+      `SELECT id, agency, number, respond_by FROM agency_notice WHERE client_id = $1 AND status = 'open'`,
+      [client.id],
+    )) as { id: string; agency: string; number: string; respond_by: LocalDate | null }[];
+    return rows.map(({ id, agency, number, respond_by: respondBy }) => ({
+      ...ALWAYS,
+      key: `notice ${id}`,
+      kind: 'notice',
+      title: `Notice ${number}, ${agencyName(agency)}`,
+      sendBy: respondBy,
+      due: respondBy,
+      amount: null,
+      standing: 'open',
+      move: 'Preparer: answer the notice',
+      lateAfter: respondBy,
+      path: `/clients/${client.id}/returns#notices`,
+    }));
   }
 
   private async payrolls(manager: EntityManager, client: Client): Promise<KeptRung[]> {

@@ -4,6 +4,7 @@ import { AtVersion } from '@zakat/contract/payrolls';
 import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
 import { dayFrom } from '../../http/day.js';
+import { sendPdf } from '../../http/send-pdf.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
 import { QuestionsService } from './questions.service.js';
@@ -52,11 +53,7 @@ export class ReadinessController {
   @Get('clients/:id/letter.pdf')
   async letter(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string, @Res() response: Response) {
     const { name, content } = await this.questions.letter(session, id);
-    response
-      .type('application/pdf')
-      .setHeader('Content-Disposition', `inline; filename="${name}"`)
-      .setHeader('Cache-Control', 'no-store')
-      .send(content);
+    sendPdf(response, name, content);
   }
 
   @Post('questions/:id/answer')

@@ -17,6 +17,16 @@ import type { Remittance, RemittanceItem } from './entities.js';
 const periodEndOf = ({ period }: Pick<DepositFamily, 'period'>, day: LocalDate): LocalDate =>
   period === 'year' ? makeDate(yearOf(day), 12, 31) : lastDayOf(quarterOf(day));
 
+/** What a payment says to its agency: who pays, which tax, and the liabilities of each tax period. */
+export interface PaymentDetails {
+  /** The account with the agency as it stands there; blank where the EIN identifies the taxpayer. */
+  readonly account: string;
+  /** Letters and digits of the account, else the EIN. */
+  readonly taxpayerId: string;
+  readonly taxType: string;
+  readonly periods: readonly { readonly end: LocalDate; readonly lines: readonly RemittanceItem[] }[];
+}
+
 /** Makes the ACH file of a remittance: one CCD+ credit for each quarter its liabilities fall in. */
 @Injectable()
 export class PaymentFile {
@@ -29,9 +39,10 @@ export class PaymentFile {
     items: readonly RemittanceItem[],
   ): Promise<{ content: string; issues: Issue[]; total: Cents }> {
     const firm = (await manager.find(Firm))[0];
+    const details = await this.details(manager, client, remittance, items);
     const bank = await manager.findOneByOrFail(BankAccount, { id: remittance.bankAccountId });
     const payee = await agencyPaymentOf(manager, remittance.agency);
-    if (!firm || !payee || payee.method === 'elsewhere')
+    if (!firm || !payee || !details || payee.method === 'elsewhere')
       return {
         content: '',
         issues: [
@@ -41,29 +52,11 @@ export class PaymentFile {
         ],
         total: ZERO,
       };
-    const account =
-      payee.identification === 'ein'
-        ? ''
-        : await accountNumberOn(manager, client.id, remittance.agency, remittance.settles);
-    const taxpayerId = account.replace(/[^0-9A-Za-z]/g, '') || client.ein;
-    // A locality that a firm added stands under the code of its agency: what its tax belongs to says the rest.
-    const [first] = items;
-    if (!first) throw new Error(`remittance ${remittance.id} pays nothing`);
-    const family = findFamily(remittance.family) ?? familyOf(first.tax as TaxCode);
-    const taxType = payee.taxTypes[remittance.family] ?? family.taxType;
-    const quarters = new Map<string, Map<string, Cents>>();
-    for (const item of items) {
-      const end = periodEndOf(family, date(item.liabilityDate));
-      const amounts = quarters.get(end) ?? new Map<string, Cents>();
-      const type = amountTypeOf(item.tax as TaxCode);
-      amounts.set(type, add(amounts.get(type) ?? ZERO, item.amount));
-      quarters.set(end, amounts);
-    }
-    const credits = [...quarters].map(([end, amounts]): TaxCredit => ({
-      taxpayerId,
-      taxType,
-      periodEnd: date(end),
-      amounts: [...amounts]
+    const credits = details.periods.map(({ end, lines }): TaxCredit => ({
+      taxpayerId: details.taxpayerId,
+      taxType: details.taxType,
+      periodEnd: end,
+      amounts: [...amountsOf(lines)]
         .sort(([a], [b]) => (a < b ? -1 : 1))
         .map(([type, amount]): TxpAmount => ({ type, amount }))
         .filter((line) => line.amount !== 0),
@@ -84,4 +77,44 @@ export class PaymentFile {
       credits,
     });
   }
+
+  /** Null: nobody has said how this agency is paid. */
+  async details(
+    manager: EntityManager,
+    client: Client,
+    remittance: Remittance,
+    items: readonly RemittanceItem[],
+  ): Promise<PaymentDetails | null> {
+    const payee = await agencyPaymentOf(manager, remittance.agency);
+    if (!payee) return null;
+    const account =
+      payee.identification === 'ein'
+        ? ''
+        : await accountNumberOn(manager, client.id, remittance.agency, remittance.settles);
+    // A locality that a firm added stands under the code of its agency: what its tax belongs to says the rest.
+    const [first] = items;
+    if (!first) throw new Error(`remittance ${remittance.id} pays nothing`);
+    const family = findFamily(remittance.family) ?? familyOf(first.tax as TaxCode);
+    const periods = new Map<LocalDate, RemittanceItem[]>();
+    for (const item of items) {
+      const end = periodEndOf(family, date(item.liabilityDate));
+      periods.set(end, [...(periods.get(end) ?? []), item]);
+    }
+    return {
+      account,
+      taxpayerId: account.replace(/[^0-9A-Za-z]/g, '') || client.ein,
+      taxType: payee.taxTypes[remittance.family] ?? family.taxType,
+      periods: [...periods].map(([end, lines]) => ({ end, lines })),
+    };
+  }
+}
+
+/** Amounts by the type that a TXP record gives them. */
+function amountsOf(lines: readonly RemittanceItem[]): Map<string, Cents> {
+  const amounts = new Map<string, Cents>();
+  for (const { tax, amount } of lines) {
+    const type = amountTypeOf(tax as TaxCode);
+    amounts.set(type, add(amounts.get(type) ?? ZERO, amount));
+  }
+  return amounts;
 }

@@ -173,6 +173,7 @@ export class RemittancesService {
         throw refuseField('paidOn', 'This day is still to come.', 'Give the day on which it was paid.');
       await manager.query('SELECT id FROM remittance WHERE id = $1 FOR UPDATE', [id]);
       const { remittance } = await this.load(manager, id);
+      await refuseSameNumber(manager, remittance, confirmation.trim());
       await this.executor.apply(manager, actor, REMITTANCE_MACHINE, {
         id,
         act: 'record',
@@ -358,6 +359,24 @@ export const rowOf = (row: Remittance, client: Client): RemittanceRow => ({
   confirmation: row.confirmation,
   returnedReason: row.returnedReason,
 });
+
+/** One number is one payment of a kind of deposit; a check that pays two kinds at once is recorded with each of them. */
+async function refuseSameNumber(
+  manager: EntityManager,
+  { id, agency, family, status }: Remittance,
+  confirmation: string,
+): Promise<void> {
+  if (status === 'settled') return;
+  await manager.query('SELECT pg_advisory_xact_lock(hashtextextended($1, 0))', [`${agency} ${family} ${confirmation}`]);
+  const others = await manager.find(Remittance, { where: { agency, family, confirmation, status: 'settled' } });
+  const other = others.find((one) => one.id !== id);
+  if (other)
+    throw refuseField(
+      'confirmation',
+      `This number is recorded already, with ${other.reference} of ${showDollars(other.amount)}, due ${showDate(date(other.due))}.`,
+      'Look at the number again: a payment counts once.',
+    );
+}
 
 /** A credit comes off a deposit of its own kind and quarter, and never makes it less than nothing. */
 function refuseStrayCredits(chosen: readonly OwedLiability[]): void {

@@ -7,6 +7,7 @@ import { depositsQuery, remittancesQuery, usePlanRemittance } from '../../api/re
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
+import { TaxLetter } from '../../kit/tax-letter.js';
 import { Waiting } from '../../kit/waiting.js';
 import type { Working } from '../../kit/working.js';
 import { cents, showDollars } from '@zakat/core/money/cents';
@@ -178,7 +179,9 @@ export function DepositsPage(): ReactNode {
         </Waiting>
       </section>
       <section className="section">
-        <h2>Tax payments</h2>
+        <h2>
+          Tax payments <TaxLetter base={`/api/clients/${client.id}`} />
+        </h2>
         <Waiting query={remittances}>
           {(rows) =>
             rows.length === 0 ? (

@@ -7,6 +7,7 @@ import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
+import { NoticesSection } from './notices.js';
 import { usePeriod, type Period } from './period.js';
 import { Day } from '../../kit/day.js';
 
@@ -74,45 +75,48 @@ export function ReturnsPage(): ReactNode {
   if (!period) return null;
   const pick = (chosen: number): void => setSearch({ year: String(chosen) });
   return (
-    <section className="section" style={{ marginTop: 0 }}>
-      <h2>Returns and wage statements of {year}</h2>
-      <div className="actions" role="group" aria-label="Year">
-        {[year - 1, year, year + 1].map((one) => (
-          <button
-            key={one}
-            type="button"
-            className="plain"
-            aria-pressed={one === year}
-            style={one === year ? { color: 'var(--ink)', textDecoration: 'none', fontWeight: 600 } : {}}
-            onClick={() => pick(one)}
-          >
-            {one}
-          </button>
-        ))}
-      </div>
-      <Waiting query={forms}>
-        {(rows) =>
-          rows.length === 0 ? (
-            <p className="empty">Nothing was paid in {year}, so no form is owed for it.</p>
-          ) : (
-            <table className="ruled">
-              <thead>
-                <tr>
-                  <th scope="col">Form</th>
-                  <th scope="col">Due</th>
-                  <th scope="col">Status</th>
-                  <th scope="col">Begin</th>
-                </tr>
-              </thead>
-              <tbody>
-                {rows.map((form) => (
-                  <FormRow key={`${form.kind} ${form.period}`} form={form} clientId={client.id} />
-                ))}
-              </tbody>
-            </table>
-          )
-        }
-      </Waiting>
-    </section>
+    <>
+      <section className="section" style={{ marginTop: 0 }}>
+        <h2>Returns and wage statements of {year}</h2>
+        <div className="actions" role="group" aria-label="Year">
+          {[year - 1, year, year + 1].map((one) => (
+            <button
+              key={one}
+              type="button"
+              className="plain"
+              aria-pressed={one === year}
+              style={one === year ? { color: 'var(--ink)', textDecoration: 'none', fontWeight: 600 } : {}}
+              onClick={() => pick(one)}
+            >
+              {one}
+            </button>
+          ))}
+        </div>
+        <Waiting query={forms}>
+          {(rows) =>
+            rows.length === 0 ? (
+              <p className="empty">Nothing was paid in {year}, so no form is owed for it.</p>
+            ) : (
+              <table className="ruled">
+                <thead>
+                  <tr>
+                    <th scope="col">Form</th>
+                    <th scope="col">Due</th>
+                    <th scope="col">Status</th>
+                    <th scope="col">Begin</th>
+                  </tr>
+                </thead>
+                <tbody>
+                  {rows.map((form) => (
+                    <FormRow key={`${form.kind} ${form.period}`} form={form} clientId={client.id} />
+                  ))}
+                </tbody>
+              </table>
+            )
+          }
+        </Waiting>
+      </section>
+      <NoticesSection clientId={client.id} />
+    </>
   );
 }

@@ -6,6 +6,7 @@ import type { Schemas } from '../../api/client.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
+import { TaxLetter } from '../../kit/tax-letter.js';
 import { Waiting } from '../../kit/waiting.js';
 import { OwnPayroll } from './own-payroll.js';
 import { useDraft } from '../fact-forms/use-draft.js';
@@ -116,7 +117,9 @@ export function OwnClient(): ReactNode {
               <OwnPayroll key={`${payroll.id} ${payroll.sentAt ?? ''} ${payroll.version}`} payroll={payroll} />
             ))}
             <section className="section">
-              <h2>Filed and paid for you</h2>
+              <h2>
+                Filed and paid for you <TaxLetter base="/api/own-client" />
+              </h2>
               <Done done={home.done} />
             </section>
           </>

@@ -48,6 +48,9 @@ function Acts({ remittance }: { readonly remittance: Remittance }): ReactNode {
             {status === 'approved' ? 'Release…' : 'Rehearse the release'}
           </Button>
         )}
+        <a href={`/api/remittances/${remittance.id}/instructions.pdf`} target="_blank" rel="noreferrer">
+          what to enter, for whoever pays it (PDF)
+        </a>
         <button type="button" className="plain" onClick={() => setRecording(true)}>
           it was paid elsewhere
         </button>

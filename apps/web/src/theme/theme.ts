@@ -5,6 +5,7 @@ import {
   NativeSelect,
   PasswordInput,
   TextInput,
+  Textarea,
   createTheme,
   type MantineColorsTuple,
 } from '@mantine/core';
@@ -48,6 +49,13 @@ export const theme = createTheme({
       }),
     }),
     TextInput: TextInput.extend({
+      defaultProps: { size: 'xs', inputWrapperOrder: ORDER },
+      styles: {
+        input: { fontSize: 14, background: 'var(--paper)', borderColor: 'var(--field)' },
+        label: { fontWeight: 400, color: 'var(--ink-soft)' },
+      },
+    }),
+    Textarea: Textarea.extend({
       defaultProps: { size: 'xs', inputWrapperOrder: ORDER },
       styles: {
         input: { fontSize: 14, background: 'var(--paper)', borderColor: 'var(--field)' },

@@ -1,5 +1,6 @@
 import { streetInOneLine } from '@zakat/core/identity/street';
-import { showDollars } from '@zakat/core/money/cents';
+import { type Cents } from '@zakat/core/money/cents';
+import { printedDollars } from '../documents/printed-dollars.js';
 import type { Placed, Ruled, StubLine } from './check-page.js';
 import type { PostedStub } from './posted-stubs.js';
 
@@ -61,8 +62,8 @@ function section(page: Page, heading: string, lines: readonly StubLine[]): void 
     page.put(label, LEFT, 236);
     page.put(hours ?? '', COLUMNS.hours, 54, { isRight: true });
     page.put(rate ?? '', COLUMNS.rate, 60, { isRight: true });
-    page.right(showDollars(amount), COLUMNS.amount);
-    page.right(showDollars(toDate), COLUMNS.toDate);
+    page.right(printedDollars(amount), COLUMNS.amount);
+    page.right(printedDollars(toDate), COLUMNS.toDate);
     page.down();
   }
 }
@@ -72,8 +73,8 @@ function totalLine(page: Page, label: string, { amount, toDate }: StubLine): voi
   page.down(8);
   page.rule();
   page.put(label, LEFT, 236, { isBold: true });
-  page.right(showDollars(amount), COLUMNS.amount, { isBold: true });
-  page.right(showDollars(toDate), COLUMNS.toDate);
+  page.right(printedDollars(amount), COLUMNS.amount, { isBold: true });
+  page.right(printedDollars(toDate), COLUMNS.toDate);
   page.down();
 }
 
@@ -129,7 +130,7 @@ export function statementPage({ client, checkDate, period, stub, paid }: Stateme
   page.rule();
   for (const { says, amount } of paid) {
     page.put(says, LEFT, 360);
-    page.right(showDollars(amount as Parameters<typeof showDollars>[0]), COLUMNS.amount);
+    page.right(printedDollars(amount as Cents), COLUMNS.amount);
     page.down();
   }
   return { texts: page.texts, rules: page.rules };

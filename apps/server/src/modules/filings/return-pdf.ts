@@ -1,7 +1,8 @@
 import { showDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import type { FilingFacts, FilingKind } from '@zakat/core/filings/kind';
-import { cents, showDollars } from '@zakat/core/money/cents';
+import { cents } from '@zakat/core/money/cents';
 import PDFDocument from 'pdfkit';
+import { printedDollars } from '../documents/printed-dollars.js';
 import { titleOf } from './titles.js';
 import { streetInOneLine } from '@zakat/core/identity/street';
 
@@ -21,7 +22,7 @@ export interface ReturnPaper {
   readonly signedOn: LocalDate | null;
 }
 
-const amountText = (value: number): string => showDollars(cents(value)).replace('−', '-');
+const amountText = (value: number): string => printedDollars(cents(value));
 
 /** A return on paper with the figures that are sent: who files, every line, every schedule, and who signs. */
 export function drawReturn({ kind, content, facts, isDraft, signedOn }: ReturnPaper): Promise<Buffer> {

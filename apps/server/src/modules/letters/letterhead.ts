@@ -61,7 +61,9 @@ export class Letter {
     page
       .font('Times-Roman')
       .fontSize(10)
-      .text(`${streetInOneLine(firm.street)}, ${firm.city}, ${firm.state} ${firm.zip}  ${firm.phone}`);
+      .text(
+        `${streetInOneLine(firm.street)}, ${firm.city}, ${firm.state} ${firm.zip}  ${firm.phone.replace(/^(\d{3})(\d{3})(\d{4})$/, '$1-$2-$3')}`,
+      );
     page.moveDown(2).fontSize(SIZE);
     for (const line of to) page.text(line);
     page.moveDown().text(day).moveDown();

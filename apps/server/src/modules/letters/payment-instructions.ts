@@ -1,9 +1,10 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date, showDate, showShortDate } from '@zakat/core/calendar/local-date';
 import { familyLabel } from '@zakat/core/deposits/family';
-import { showDollars, sum } from '@zakat/core/money/cents';
+import { sum } from '@zakat/core/money/cents';
 import { problem } from '@zakat/core/issues/issue';
 import { agencyName, taxOf, isTaxCode } from '@zakat/core/tax-registry/registry';
+import { printedDollars } from '../documents/printed-dollars.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, notFound, refuse } from '../../http/refusal.js';
 import { findClient } from '../clients/clients.service.js';
@@ -47,7 +48,7 @@ export class PaymentInstructions {
       );
       letter
         .say(
-          `Please pay ${showDollars(remittance.amount)} of ${familyLabel(remittance.family)} to the ${agency} by ${showDate(date(remittance.due))}, on its site, or by check with this page. It counts as paid here only when we have its confirmation.`,
+          `Please pay ${printedDollars(remittance.amount)} of ${familyLabel(remittance.family)} to the ${agency} by ${showDate(date(remittance.due))}, on its site, or by check with this page. It counts as paid here only when we have its confirmation.`,
         )
         .heading('What to enter')
         .pairs([
@@ -64,16 +65,16 @@ export class PaymentInstructions {
       for (const { end, lines } of details.periods)
         letter.heading(`Tax period ended ${showShortDate(end)}`).table(
           [
-            { heading: 'Tax', width: 340 },
+            { heading: 'Tax', width: 368 },
             { heading: 'Amount', width: 100, isFigure: true },
           ],
-          lines.map(({ tax, amount }) => [isTaxCode(tax) ? taxOf(tax).label : tax, showDollars(amount)]),
-          ['To pay for this period', showDollars(sum(lines.map(({ amount }) => amount)))],
+          lines.map(({ tax, amount }) => [isTaxCode(tax) ? taxOf(tax).label : tax, printedDollars(amount)]),
+          ['To pay for this period', printedDollars(sum(lines.map(({ amount }) => amount)))],
         );
       letter.heading('Proof of payment, to send back to us').pairs([
         ['Paid on', '______________________________'],
         ['Confirmation or check', '______________________________'],
-        ['Amount', showDollars(remittance.amount)],
+        ['Amount', printedDollars(remittance.amount)],
         ['Our reference', remittance.reference],
       ]);
       return { name: `pay-${remittance.reference.toLowerCase()}.pdf`, content: await letter.end() };

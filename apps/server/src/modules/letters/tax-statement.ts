@@ -2,9 +2,10 @@ import { Inject, Injectable } from '@nestjs/common';
 import { date, showDate, showShortDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { familyLabel } from '@zakat/core/deposits/family';
 import { kindOf } from '@zakat/core/filings/registry';
-import { cents, showDollars, sum } from '@zakat/core/money/cents';
+import { cents, sum } from '@zakat/core/money/cents';
 import { agencyName } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
+import { printedDollars } from '../documents/printed-dollars.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { refuseField } from '../../http/refusal.js';
 import { findClient } from '../clients/clients.service.js';
@@ -85,7 +86,7 @@ export class TaxStatement {
           agencyName(row.agency),
           PAID[row.status] ?? '',
           row.confirmation ?? '',
-          showDollars(row.amount),
+          printedDollars(row.amount),
         ]),
         [
           'Paid',
@@ -93,7 +94,7 @@ export class TaxStatement {
           '',
           '',
           '',
-          showDollars(sum(rows.filter(({ status }) => status === 'settled').map(({ amount }) => amount))),
+          printedDollars(sum(rows.filter(({ status }) => status === 'settled').map(({ amount }) => amount))),
         ],
       );
   }
@@ -154,10 +155,10 @@ export class TaxStatement {
         row.isCredit ? 'credit' : row.due === null ? 'day to be settled' : showShortDate(date(row.due)),
         row.familyLabel,
         row.agencyName,
-        row.underWay === 0 ? '' : showDollars(cents(row.underWay)),
-        showDollars(cents(row.owed)),
+        row.underWay === 0 ? '' : printedDollars(cents(row.underWay)),
+        printedDollars(cents(row.owed)),
       ]),
-      ['Together', '', '', '', showDollars(sum(rows.map(({ owed }) => cents(owed))))],
+      ['Together', '', '', '', printedDollars(sum(rows.map(({ owed }) => cents(owed))))],
     );
   }
 }

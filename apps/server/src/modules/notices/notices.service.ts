@@ -9,11 +9,12 @@ import type {
   RecordNotice,
 } from '@zakat/contract/notices';
 import { date, showDate, showShortDate } from '@zakat/core/calendar/local-date';
-import { cents, showDollars } from '@zakat/core/money/cents';
+import { cents } from '@zakat/core/money/cents';
 import { kindOf } from '@zakat/core/filings/registry';
 import { AGENCIES, agencyName } from '@zakat/core/tax-registry/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
+import { printedDollars } from '../documents/printed-dollars.js';
 import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { dayFrom } from '../../http/day.js';
@@ -188,7 +189,7 @@ export class NoticesService {
       letter.pairs([
         ['Your notice', `${notice.number}, dated ${showDate(date(notice.datedOn))}`],
         ['Taxpayer', `${client.legalName}, EIN ${client.ein.slice(0, 2)}-${client.ein.slice(2)}`],
-        ...(notice.period === '' ? [] : [['Tax period', notice.period] as const]),
+        ...(notice.period === '' ? [] : [['Tax period', notice.period.replace(/^(\d{4})-(Q\d)$/, '$2 $1')] as const]),
         ...(notice.filingTitle === null ? [] : [['Return', notice.filingTitle] as const]),
       ]);
       letter.page.moveDown();
@@ -200,7 +201,7 @@ export class NoticesService {
             { heading: '', width: 190 },
             { heading: 'Amount', width: 88, isFigure: true },
           ],
-          notice.ledger.map(({ label, detail, amount }) => [label, detail, showDollars(cents(amount))]),
+          notice.ledger.map(({ label, detail, amount }) => [label, detail, printedDollars(cents(amount))]),
         );
       return {
         name: `notice-${notice.number.replace(/[^A-Za-z0-9]+/g, '-').toLowerCase()}.pdf`,

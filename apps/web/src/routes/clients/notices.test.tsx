@@ -2,7 +2,7 @@ import { afterEach, describe, expect, it } from '@jest/globals';
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { inClient, ofClient } from '../../testing/client-pages.js';
 import { asked, open, refusal, serve, session, startAnew, type Answers } from '../../testing/pages.js';
-import { NoticesSection } from './notices.js';
+import { NoticesSection, periodTyped } from './notices.js';
 
 afterEach(startAnew);
 
@@ -53,6 +53,16 @@ const type = (label: string, value: string): void =>
   void fireEvent.change(screen.getByLabelText(label), { target: { value } });
 
 describe('the notices of a client', () => {
+  it('take a period as it is written', () => {
+    expect(['Q3 2026', '3q26', '3/2026', '2026-q3', ' 2026 ', 'fall'].map(periodTyped)).toEqual([
+      '2026-Q3',
+      '2026-Q3',
+      '2026-Q3',
+      '2026-Q3',
+      '2026',
+      'FALL',
+    ]);
+  });
   it('are recorded with their day, period, amount and return', async () => {
     show([], { 'POST /api/clients/c1/notices': { status: 201, body: { id: 'n1', warnings: [] } } });
     expect(await screen.findByText(/^None\. A letter of an agency/)).toBeTruthy();
@@ -60,7 +70,7 @@ describe('the notices of a client', () => {
     type('Notice number', 'CP161');
     type('Date of the notice', '10/12/2026');
     type('Answer by', '11/2/26');
-    type('Quarter or year', '2026-q3');
+    type('Quarter or year', 'Q3 2026');
     type('Amount asked', 'two hundred');
     type('Return', 'f1');
     fireEvent.click(screen.getByRole('button', { name: 'Record the notice' }));

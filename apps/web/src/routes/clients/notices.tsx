@@ -98,12 +98,13 @@ function RecordForm({
       />
       <DateField label="Date of the notice" value={draft.datedOn} onChange={set('datedOn')} />
       <DateField label="Answer by" value={draft.respondBy} onChange={set('respondBy')} />
-      <TextInput
+      <TypedField
         label="Quarter or year"
-        placeholder="2026-Q3"
-        maxLength={7}
+        placeholder="Q3 2026"
+        maxLength={9}
+        typing={{ read: periodTyped, show: periodShown }}
         value={draft.period}
-        onChange={(event) => set('period')(event.currentTarget.value.toUpperCase())}
+        onChange={set('period')}
       />
       <TypedField
         label="Amount asked"
@@ -132,6 +133,13 @@ function RecordForm({
     </EntryForm>
   );
 }
+
+/** `Q3 2026`, `3q26`, `2026` as they are kept; what is neither stays as it is typed, and is refused. */
+export function periodTyped(text: string): string {
+  const [, quarter, short] = /^\s*Q?([1-4])\s*(?:Q|\/|\s)\s*(?:20)?(\d{2})\s*$/i.exec(text) ?? [];
+  return quarter === undefined ? text.trim().toUpperCase() : `20${short}-Q${quarter}`;
+}
+const periodShown = (period: string): string => period.replace(/^(\d{4})-(Q\d)$/, '$2 $1');
 
 /** One sentence that a step asks for. */
 function Sentence({

@@ -1,6 +1,6 @@
 import { spawn } from 'node:child_process';
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
+import { setPriority, tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { buildAll, installPackages } from './build.mjs';
 import { clusterFolder, installDebian, installPostgres, removeCluster, startCluster } from './postgres.mjs';
@@ -13,10 +13,14 @@ const counts = { passed: 0, failed: 0 };
 const WHAT = process.argv.slice(2);
 const wants = (part) => WHAT.length === 0 || WHAT.includes(part);
 
+/** What gives way to the browser tests, which are the longest row of steps; what they leave over is enough for the rest. */
+const GIVES_WAY = 5;
+
 /** Runs a program with its output on the screen; answers with its exit code. */
-const show = (command, args, options) =>
+const show = (command, args, { priority = 0, ...options }) =>
   new Promise((done) => {
     const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'inherit', 'inherit'], ...options });
+    if (priority > 0 && child.pid !== undefined) setPriority(child.pid, priority);
     child.on('error', () => done(1));
     child.on('close', (code) => done(code ?? 1));
   });
@@ -58,7 +62,7 @@ async function unitRun(name, which, databaseUrl, folder) {
   const code = await show(
     process.execPath,
     [join(ROOT, 'node_modules/jest/bin/jest.js'), ...which, '--json', `--outputFile=${report}`, '--silent'],
-    { env },
+    { env, priority: GIVES_WAY },
   );
   if (!existsSync(report)) {
     counts.failed += 1;

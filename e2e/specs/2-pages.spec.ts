@@ -12,7 +12,7 @@ test('places are reached by keys alone', async ({ page }) => {
   await page.keyboard.press('Control+k');
   await page.keyboard.type('low tide dep');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Owed' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Owed', exact: true })).toBeVisible();
   await page.keyboard.press('?');
   await expect(page.getByText('open or close the tape')).toBeVisible();
   await page.keyboard.press('Escape');

@@ -3,9 +3,8 @@ import { MantineProvider } from '@mantine/core';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import fc from 'fast-check';
-import { useRef, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { DateField } from './date-field.js';
-import { useKeptFocus } from './keep-focus.js';
 import { linesOf } from './life-line.js';
 import { titleOf } from './page-title.js';
 import { TYPINGS, TypedField, type Typing } from './typed-field.js';
@@ -79,42 +78,6 @@ describe('what is typed in the fields of the trade', () => {
     const stored = show((value, set) => <TypedField label="It" typing={typing} value={value} onChange={set} />);
     type(text);
     expect([stored(), field().value]).toEqual([kept, shown]);
-  });
-});
-
-describe('the focus', () => {
-  it('goes to what takes the place of a control that is gone, and back to one that worked', async () => {
-    function Page(): ReactNode {
-      const [step, setStep] = useState(0);
-      const page = useRef<HTMLElement>(null);
-      useKeptFocus(page, true);
-      return (
-        <main ref={page} tabIndex={-1}>
-          <button type="button">elsewhere</button>
-          <div>
-            {step < 2 ? (
-              <button key="one" type="button" disabled={step === 1} onClick={() => setStep(step + 1)}>
-                review
-              </button>
-            ) : (
-              <button key="two" type="button">
-                post
-              </button>
-            )}
-          </div>
-          <button type="button" onClick={() => setStep(2)}>
-            done
-          </button>
-        </main>
-      );
-    }
-    cleanup();
-    render(<Page />);
-    screen.getByText('review').focus();
-    fireEvent.click(screen.getByText('review'));
-    fireEvent.click(screen.getByText('done'));
-    await new Promise((done) => setTimeout(done, 0));
-    expect(document.activeElement?.textContent).toBe('post');
   });
 });
 

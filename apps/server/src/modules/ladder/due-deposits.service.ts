@@ -16,7 +16,7 @@ import type { EntityManager } from 'typeorm';
 import { constraintRefusal } from '../../database/constraints.js';
 import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
-import { Refusal, conflict } from '../../http/refusal.js';
+import { Refusal, conflict, refuseField } from '../../http/refusal.js';
 import { findClient } from '../clients/clients.service.js';
 import { Clock } from '../clock/clock.js';
 import { Deposits } from '../remittances/deposits.js';
@@ -102,7 +102,9 @@ export class DueDepositsService {
   async slip(actor: Actor, asked: readonly PaymentAtVersion[]): Promise<ReleaseSlip> {
     const slips = [];
     for (const { id } of asked) slips.push(await this.remittances.slip(actor, id));
-    const amount = sum(slips.map((slip) => cents(slip.amount ?? 0)));
+    const [first] = slips;
+    if (!first) throw refuseField('payments', 'No payment is ticked.', 'Tick at least one.');
+    const amount = sum(slips.map(amountOf));
     const failed = slips.flatMap((slip) =>
       slip.checks
         .filter((check) => !check.isPassed)
@@ -111,15 +113,15 @@ export class DueDepositsService {
     const many = slips.length === 1 ? 'One payment' : `${slips.length} payments`;
     return {
       title: `${many} of ${showDollars(amount)}`,
-      act: slips.length > 0 && slips.every((slip) => slip.act === 'release') ? 'release' : 'rehearsal',
+      act: slips.every((slip) => slip.act === 'release') ? 'release' : 'rehearsal',
       amount,
       figures: slips.map((slip) => ({
         label: slip.title.slice(0, 200),
-        value: `${showDollars(cents(slip.amount ?? 0))}, settles ${slip.figures.find(({ label }) => label === 'Settles')?.value ?? ''}`,
+        value: `${showDollars(amountOf(slip))}, settles ${slip.figures.find(({ label }) => label === 'Settles')?.value ?? ''}`,
       })),
       leaves: `${showDollars(amount)} leaves the accounts of the clients by ACH credit, each payment by itself.`,
-      becomesImpossible: slips[0]?.becomesImpossible ?? '',
-      wayBack: slips[0]?.wayBack ?? '',
+      becomesImpossible: first.becomesImpossible,
+      wayBack: first.wayBack,
       checks:
         failed.length > 0
           ? failed
@@ -222,4 +224,10 @@ function cashOf(rows: readonly DueDeposit[]): DueDepositView['cash'] {
   return [...found.values()].sort((a, b) =>
     `${a.settles} ${a.clientName}`.localeCompare(`${b.settles} ${b.clientName}`),
   );
+}
+
+/** The slip of a tax payment names its amount; one without is no payment. */
+function amountOf({ title, amount }: ReleaseSlip): Cents {
+  if (amount === null) throw new Error(`the slip of ${title} has no amount`);
+  return cents(amount);
 }

@@ -13,7 +13,7 @@ import {
 import { addDays, parseDate } from '@zakat/core/calendar/local-date';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { sessionQuery } from '../../api/resources.js';
-import { Day, ShortDay } from '../../kit/day.js';
+import { Day, ShortDay, shortDay } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { ReleaseSlip } from '../../kit/release-slip.js';
@@ -229,7 +229,7 @@ export function DueDepositsPage(): ReactNode {
                     { value: '', label: 'any day' },
                     ...days.map((day) => ({
                       value: day,
-                      label: `${day.slice(5, 7)}/${day.slice(8)}/${day.slice(0, 4)}`,
+                      label: shortDay(day),
                     })),
                   ]}
                 />

@@ -1,10 +1,17 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
+import { judge943, judge944, judge945 } from './annual-rules.js';
 import { judge940 } from './form-940-rules.js';
 import { judge941 } from './form-941-rules.js';
 import { cents, child, text, type Refusal, type TypeRules } from './form-reader.js';
 
 /** The returns that are taken, by their type. */
-const TYPES: Readonly<Record<string, TypeRules>> = { '941': judge941, '940': judge940 };
+const TYPES: Readonly<Record<string, TypeRules>> = {
+  '941': judge941,
+  '943': judge943,
+  '944': judge944,
+  '945': judge945,
+  '940': judge940,
+};
 
 export interface Taxpayer {
   readonly ein: string;

@@ -7,7 +7,8 @@ import type { StateCode } from '../jurisdictions/state.js';
 import type { LedgerEntry } from '../ledger/entry.js';
 import type { Cents } from '../money/cents.js';
 import type { EmployerKind } from '../computation/kinds.js';
-import type { Tracked } from '../computation/result.js';
+import type { TaxLine, Tracked } from '../computation/result.js';
+import type { Rate } from '../money/rate.js';
 import type { TaxCode, TaxGroup } from '../tax-registry/registry.js';
 import type { FilingPeriod, PeriodKind } from './period.js';
 import type { ReturnLine } from './return-lines.js';
@@ -78,14 +79,16 @@ export interface EmployerFacts {
 export interface FilingNeeds {
   /** Liabilities added up by person and tax are enough: no line of a return asks for their days or for payments. */
   readonly sumsByPerson?: true;
-  /** People paid for the pay period that includes the 12th day of the period's last month. */
-  readonly headcount?: true;
+  /** People paid for the pay period that includes the 12th of the period's last month, or of a month of the year. */
+  readonly headcount?: 'last' | number;
   /** How often the taxes of a deposit family are deposited at the end of the period. */
   readonly depositsOf?: string;
   /** Amounts that paychecks keep besides their taxes, added up. */
   readonly tracked?: readonly (keyof Tracked)[];
   /** People with their paychecks and the client's account in each state. */
   readonly statements?: true;
+  /** Paychecks one by one with their people, the client's own rates and its account numbers. */
+  readonly wageDetail?: true;
   /** Pay by person and state with what of it is subject to federal unemployment tax, and what was paid to the states. */
   readonly unemployment?: true;
 }
@@ -112,6 +115,24 @@ export interface StateContribution {
   /** Deposited after the due date of Form 940. */
   readonly late: Cents;
 }
+/** A paycheck as a report of wages looks at it. Amounts in cents. */
+export interface ReportedCheck {
+  readonly employeeId: string;
+  readonly periodStart: LocalDate;
+  readonly periodEnd: LocalDate;
+  /** Hours of the check, in hundredths. */
+  readonly hours: number;
+  readonly taxes: readonly Pick<TaxLine, 'code' | 'subject' | 'wages' | 'amount'>[];
+}
+/** What a report of wages is made from. */
+export interface WageDetail {
+  readonly checks: readonly ReportedCheck[];
+  readonly people: readonly W2Person[];
+  /** The client's own rates by tax, at the end of the period. */
+  readonly rates: Readonly<Record<string, Rate>>;
+  /** The client's account numbers by agency. */
+  readonly accounts: Readonly<Record<string, string>>;
+}
 export interface FilingInput {
   readonly period: FilingPeriod;
   /** Ledger entries with a liability date in the period (payments of such liabilities included). */
@@ -127,6 +148,7 @@ export interface FilingInput {
     /** The employer's number by state. */
     readonly stateIds: Readonly<Record<string, string>>;
   };
+  readonly wageDetail: WageDetail;
   readonly unemployment: readonly UnemploymentPay[];
   readonly contributions: readonly StateContribution[];
   /** Rules of the firm's own, in front of the product's. */
@@ -143,6 +165,7 @@ export const emptyInput = (period: FilingPeriod, employer: EmployerFacts): Filin
   depositor: null,
   tracked: {},
   statements: { people: [], checks: [], stateIds: {} },
+  wageDetail: { checks: [], people: [], rates: {}, accounts: {} },
   unemployment: [],
   contributions: [],
   rules: null,
@@ -197,7 +220,7 @@ export interface MadeFile {
 }
 
 /** Who takes returns, and in what form: the sending is routed by it. */
-export type ReceiverCode = 'irs' | 'ssa';
+export type ReceiverCode = 'irs' | 'ssa' | 'states';
 
 /** What the tie-out compares a filing by. */
 export interface TieOutSide {
@@ -240,7 +263,7 @@ export interface FilingKind<Content = unknown> {
   readonly amount: (content: Content) => Cents;
   readonly figures: (content: Content) => readonly Figure[];
   readonly fileName: (period: FilingPeriod, ein: string) => string;
-  readonly mediaType: 'application/xml' | 'text/plain';
+  readonly mediaType: 'application/xml' | 'text/plain' | 'text/csv';
   readonly makeFile: (content: Content, sending: Sending) => MadeFile;
   /** The authorization whose PIN signs it; null: it goes unsigned. */
   readonly signedBy: 'Form 8879-EMP' | null;

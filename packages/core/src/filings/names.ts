@@ -1,7 +1,21 @@
-/** What each kind of filing is called, by its code: for forms and facts that name one and need nothing else of it. */
-export const FORM_NAMES = {
+import { ALL_STATES } from '../jurisdictions/states.js';
+
+const FEDERAL_NAMES = {
   'us-941': 'Form 941',
+  'us-943': 'Form 943',
+  'us-944': 'Form 944',
+  'us-945': 'Form 945',
   'us-940': 'Form 940',
   'us-w2': 'Forms W-2 and W-3',
 } as const;
-export type FormCode = keyof typeof FORM_NAMES;
+/** Codes of the federal kinds. */
+export type FormCode = keyof typeof FEDERAL_NAMES;
+/** The name of a return of a state: with the state in front, since a `Form 3` says little. */
+export const stateFormName = (state: string, form: string): string => `${state} ${form}`;
+/** What each kind of filing is called, by its code: for forms and facts that name one and need nothing else of it. */
+export const FORM_NAMES: Readonly<Record<FormCode, string> & Record<string, string>> = {
+  ...FEDERAL_NAMES,
+  ...Object.fromEntries(
+    ALL_STATES.flatMap((state) => state.returns.map(({ code, form }) => [code, stateFormName(state.code, form)])),
+  ),
+};

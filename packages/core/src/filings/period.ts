@@ -39,6 +39,9 @@ export function parsePeriod(key: string): FilingPeriod | null {
     ? periodWith('year', date(`${year}-01-01`))
     : periodWith('month', date(`${year}-${month}-01`));
 }
+/** The day on which people are counted: the 12th of a month, by default of the last one of the period. */
+export const twelfthOf = (month: 'last' | number | undefined, { end }: FilingPeriod): LocalDate =>
+  makeDate(yearOf(end), typeof month === 'number' ? month : monthOf(end), 12);
 /** A period in words: `2026`, `Q1 2026`, `2026-03`. */
 export const periodLabel = (period: FilingPeriod): string =>
   period.kind === 'quarter' ? showQuarter(quarterOf(period.start)) : periodKey(period);

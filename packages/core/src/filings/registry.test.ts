@@ -11,9 +11,10 @@ const YEAR = { month: '2026-03', quarter: '2026-Q1', year: '2026' } as const;
 
 describe('every kind of filing', () => {
   it('is named, once', () => {
+    expect(new Set(FILING_KINDS.map(({ code }) => code)).size).toBe(FILING_KINDS.length);
     expect(FILING_KINDS.map(({ code }) => code).sort()).toEqual(Object.keys(FORM_NAMES).sort());
     expect(FILING_KINDS.map(({ code, name }) => [code, name])).toEqual(
-      FILING_KINDS.map(({ code }) => [code, FORM_NAMES[code as keyof typeof FORM_NAMES]]),
+      FILING_KINDS.map(({ code }) => [code, FORM_NAMES[code]]),
     );
   });
   it.each(FILING_KINDS.map((kind) => [kind.code, kind] as const))('%s is whole', (code, kind) => {
@@ -27,7 +28,7 @@ describe('every kind of filing', () => {
     // What the tie-out explains by an adjustment is among what it compares, and has words.
     for (const group of kind.tieOut.adjusted) expect(kind.tieOut.groups).toContain(group);
     expect(kind.tieOut.adjusted.length === 0).toBe(kind.tieOut.adjustmentWords === '');
-    expect(kind.fileName(period, '471234561')).toMatch(/471234561\.(xml|txt)$/);
+    expect(kind.fileName(period, '471234561')).toMatch(/471234561\.(xml|txt|csv)$/);
   });
   it('that is not known is an error, never another', () => {
     expect(findKind('us-999')).toBeNull();

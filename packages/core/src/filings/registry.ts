@@ -1,10 +1,14 @@
 import type { EmployerFacts, FilingKind } from './kind.js';
+import { STATE_KINDS } from './state/kind.js';
 import { US_940 } from './us-940/kind.js';
 import { US_941 } from './us-941/kind.js';
+import { US_943 } from './us-943/kind.js';
+import { US_944 } from './us-944/kind.js';
+import { US_945 } from './us-945/kind.js';
 import { US_W2 } from './us-w2/kind.js';
 
 /** Every kind of return and statement that is prepared here. A new one is a folder and a line in this list. */
-export const FILING_KINDS: readonly FilingKind[] = [US_941, US_940, US_W2];
+export const FILING_KINDS: readonly FilingKind[] = [US_941, US_943, US_944, US_945, US_940, US_W2, ...STATE_KINDS];
 
 const BY_CODE = new Map(FILING_KINDS.map((kind) => [kind.code, kind]));
 /** A kind by its code; null for one that is not known: it is never taken for another. */

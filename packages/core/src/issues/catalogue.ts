@@ -312,6 +312,34 @@ export const ISSUE_TEXTS = {
     'Schedule B adds up to {b}, line 12 is {line12}.',
     'Open the difference on the tie-out sheet.',
   ),
+  'check.no-own-rate': entry(
+    'The client’s own rate of {tax} is not known; the line has what the payrolls came to.',
+    'Enter the rate of the agency’s notice with the tax account.',
+  ),
+  'check.rate-differs': entry(
+    '{wages} at {rate} is {product}; the payrolls came to {ledger}. The difference joins the ledger when the return is accepted.',
+    'If the rate of the notice holds from an earlier day, enter it from that day.',
+  ),
+  'check.detail-differs': entry(
+    'The wages of the people add up to {people}, the return has {line}.',
+    'Open the difference on the tie-out sheet.',
+  ),
+  'check.no-account': entry(
+    'The account number with {agency} is missing.',
+    'Enter it with the tax accounts of the client.',
+  ),
+  'check.no-ssn': entry(
+    '{who} has no social security number yet; the file carries zeros for it.',
+    'Enter the number when the card has come, and amend the report.',
+  ),
+  'check.layout-not-verified': entry(
+    'The file follows {family} and was not compared with the specification of {agency}.',
+    'Compare it before the first upload, or enter the printed return in the agency’s own service.',
+  ),
+  'check.days-differ': entry(
+    'The liability by day or month adds up to {days}, line {line} is {total}.',
+    'Open the difference on the tie-out sheet, or correct what was entered.',
+  ),
   'check.futa-rate': entry('No rate of federal unemployment tax is known for {year}.', 'Load the rules of the year.'),
   'check.credit-reduction': entry(
     'The credit reductions of {year} are not known: they are published after November 10.',

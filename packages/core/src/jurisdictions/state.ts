@@ -7,6 +7,7 @@ import type { DepositCalendar } from './deposit-calendar.js';
 import type { LocalRules } from './locality.js';
 import type { DailyOvertime } from './overtime.js';
 import type { Program } from './program.js';
+import type { StateReturn } from './state-return.js';
 import type { RateTier, Worksheet } from './worksheet.js';
 
 export const STATE_CODES = [
@@ -133,6 +134,8 @@ export interface StateRules {
   readonly name: string;
   /** When what is withheld and owed is deposited, by kind of deposit. */
   readonly deposits: readonly DepositCalendar[];
+  /** What is reported to its agencies, and those of its places. */
+  readonly returns: readonly StateReturn[];
   readonly agencies: { readonly income?: Agency; readonly unemployment: Agency; readonly others?: readonly Agency[] };
   readonly incomeTax: IncomeTaxRule;
   readonly views?: readonly ItemView[];

@@ -32,10 +32,12 @@ export class FilingForms {
     return FILING_KINDS.flatMap((kind) =>
       periodsOfYear(kind.period, year).flatMap((period): FormOwed[] => {
         const filing = filings.find((one) => one.kind === kind.code && one.periodStart === period.start);
+        // What no paycheck shows is owed by whoever says so.
+        const asksNoLedger = kind.owedFor.length === 0 && today > period.start;
+        if (filing === undefined && !asksNoLedger && !isPaid(paid, kind.owedFor, period)) return [];
         const { employer, choices } = formsOnDay(facts, period.end);
         const files = filesKind(kind, employer, choices);
-        const isOwed = filing !== undefined || isPaid(paid, kind.owedFor, period);
-        if (!isOwed) return [];
+        if (filing === undefined && asksNoLedger && !files.is) return [];
         return [
           {
             kind: kind.code,

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { date } from '@zakat/core/calendar/local-date';
+import { date, endOfMonth } from '@zakat/core/calendar/local-date';
 import { findFamily } from '@zakat/core/deposits/family';
 import { personOnDay } from '@zakat/core/facts/on-day';
 import {
@@ -10,7 +10,7 @@ import {
   type FilingKind,
   type UnemploymentPay,
 } from '@zakat/core/filings/kind';
-import type { FilingPeriod } from '@zakat/core/filings/period';
+import { twelfthOf, type FilingPeriod } from '@zakat/core/filings/period';
 import type { FormChoice } from '@zakat/core/filings/registry';
 import { contributionsOf, unemploymentPay, type UnemploymentCheck } from '@zakat/core/filings/us-940/pay';
 import type { W2Check, W2Person } from '@zakat/core/filings/us-w2/form';
@@ -72,7 +72,7 @@ export class FilingSource {
       entries,
       rules: rulesOf(await ownRowsOn(manager, period.end)),
       entered: Object.fromEntries(Object.entries(entered).map(([name, amount]) => [name, cents(amount)])),
-      ...(needs.headcount ? { headcount: await this.headcount(manager, client.id, period) } : {}),
+      ...(needs.headcount ? { headcount: await this.headcount(manager, client.id, needs.headcount, period) } : {}),
       ...(needs.depositsOf ? { depositor: await this.depositor(manager, client, needs.depositsOf, period) } : {}),
       ...(needs.tracked ? { tracked: await this.tracked(manager, client.id, needs.tracked, period) } : {}),
       ...(needs.statements ? { statements: await this.statements(manager, client, entries, period) } : {}),
@@ -85,9 +85,14 @@ export class FilingSource {
     };
   }
 
-  /** People paid for the pay period that includes the 12th day of the period's last month. */
-  private async headcount(manager: EntityManager, clientId: string, { end }: FilingPeriod): Promise<number> {
-    const twelfth = `${end.slice(0, 7)}-12`;
+  /** People paid for the pay period that includes the 12th of a month. */
+  private async headcount(
+    manager: EntityManager,
+    clientId: string,
+    month: 'last' | number,
+    period: FilingPeriod,
+  ): Promise<number> {
+    const twelfth = twelfthOf(month, period);
     // Of what was paid elsewhere only the day is known: the check of the period with the 12th is the first from then on.
     const counted = (await manager.query(
       `WITH live AS (SELECT * FROM payroll p WHERE p.client_id = $1 AND p.reverses IS NULL AND NOT EXISTS (SELECT 1 FROM payroll r WHERE r.reverses = p.id))
@@ -95,7 +100,7 @@ export class FilingSource {
        WHERE (p.period_start <= $2 AND p.period_end >= $2)
           OR (p.kind = 'brought-in' AND p.period_start = p.check_date AND p.check_date =
              (SELECT min(b.check_date) FROM live b WHERE b.kind = 'brought-in' AND b.period_start = b.check_date AND b.check_date BETWEEN $2 AND $3))`,
-      [clientId, twelfth, end],
+      [clientId, twelfth, endOfMonth(twelfth)],
     )) as { count: number }[];
     return counted[0]?.count ?? 0;
   }

@@ -2,22 +2,29 @@ import { date, type LocalDate } from '../../calendar/local-date.js';
 import type { ClassFacts } from '../../deposits/deposit-class.js';
 import { depositDates, type Accrued, type DepositDates } from '../../deposits/deposit-dates.js';
 import { familyOf, findFamily, type DepositFamily } from '../../deposits/family.js';
-import { emptyInput, type FilingInput, type FilingKind, type FilingTable } from '../../filings/kind.js';
-import { periodKey, periodsOfYear, type FilingPeriod } from '../../filings/period.js';
+import {
+  emptyInput,
+  type FilingInput,
+  type FilingKind,
+  type FilingTable,
+  type WageDetail,
+} from '../../filings/kind.js';
+import { periodKey, periodsOfYear, twelfthOf, type FilingPeriod } from '../../filings/period.js';
 import { FILING_KINDS, filesKind, type FormChoice } from '../../filings/registry.js';
 import { contributionsOf, unemploymentPay } from '../../filings/us-940/pay.js';
 import type { FormW2, W2Person } from '../../filings/us-w2/form.js';
 import { problem, type Issue } from '../../issues/issue.js';
 import type { OwnRules } from '../../jurisdictions/dated.js';
 import { isLiability, isPayment, type LedgerEntry } from '../../ledger/entry.js';
-import { ZERO, cents, negate, sum, toDollars, type Cents } from '../../money/cents.js';
+import { ZERO, cents, negate, parseDollars, sum, toDollars, type Cents } from '../../money/cents.js';
+import { parsePercent, type Rate } from '../../money/rate.js';
 import type { Tracked } from '../../computation/result.js';
 import { taxOf, type TaxCode } from '../../tax-registry/registry.js';
 import { ownRules, readRows } from '../../rules/pack.js';
 import { isObject, type JsonObject } from '../reader.js';
 import { shownProblem, type CaseProblem } from '../run-case.js';
 import { readYear, type YearCase } from './read-year.js';
-import { yearLedger, type YearLedger } from './year-ledger.js';
+import { yearLedger, type PaidCheck, type YearLedger } from './year-ledger.js';
 
 export interface YearAnswer {
   readonly id: string;
@@ -221,7 +228,7 @@ class YearRun {
     const isWithin = (day: LocalDate): boolean => day >= period.start && day <= period.end;
     const checks = this.ledger.checks.filter(({ checkDate }) => isWithin(checkDate));
     const entries = this.ledger.entries.filter(({ liabilityDate }) => isWithin(liabilityDate));
-    const twelfth = `${period.end.slice(0, 7)}-12`;
+    const twelfth = twelfthOf(needs.headcount, period);
     const onTwelfth = this.ledger.checks.filter((check) => check.periodStart <= twelfth && check.periodEnd >= twelfth);
     const family = needs.depositsOf ? findFamily(needs.depositsOf) : null;
     const tracked = (name: keyof Tracked): Cents => sum(checks.map(({ result }) => result.tracked[name]));
@@ -240,10 +247,26 @@ class YearRun {
             stateIds: {},
           }
         : { people: [], checks: [], stateIds: {} },
+      ...(needs.wageDetail ? { wageDetail: this.wageDetail(checks) } : {}),
       unemployment: needs.unemployment
         ? checks.map(({ person, result }) => unemploymentPay({ employeeId: person, ...result }))
         : [],
       contributions: needs.unemployment ? contributionsOf(entries, kind.due(period).due) : [],
+    };
+  }
+
+  private wageDetail(checks: readonly PaidCheck[]): WageDetail {
+    return {
+      checks: checks.map(({ person, periodStart, periodEnd, parts, result }) => ({
+        employeeId: person,
+        periodStart,
+        periodEnd,
+        hours: hoursOf(parts['earnings']),
+        taxes: result.taxes,
+      })),
+      people: this.year.people.map(personOf),
+      rates: ratesOf(this.year.caseEmployer),
+      accounts: {},
     };
   }
 
@@ -266,6 +289,28 @@ class YearRun {
     );
   }
 }
+
+/** Hours of a check as its case has them, in hundredths. */
+function hoursOf(earnings: unknown): number {
+  const lines = Array.isArray(earnings) ? (earnings as JsonObject[]) : [];
+  return lines.reduce((total, line) => {
+    const hours = line['hours'];
+    const read = typeof hours === 'string' || typeof hours === 'number' ? parseDollars(String(hours)) : null;
+    return total + (read ?? 0);
+  }, 0);
+}
+/** The client's own rates: unemployment by state, others by the code of the tax. In percent. */
+function ratesOf(employer: JsonObject): Record<string, Rate> {
+  const found: Record<string, Rate> = {};
+  const take = (code: string, value: unknown): void => {
+    const read = typeof value === 'string' || typeof value === 'number' ? parsePercent(String(value)) : null;
+    if (read) found[code] = read;
+  };
+  for (const [state, value] of Object.entries(objectOf(employer['unemploymentRates']))) take(`${state}-SUI`, value);
+  for (const [code, value] of Object.entries(objectOf(employer['rates']))) take(code, value);
+  return found;
+}
+const objectOf = (value: unknown): JsonObject => (isObject(value) ? value : {});
 
 /** Facts for the checks of the figures alone: who files and who sends is not asked of a case. */
 const NOBODY = (period: FilingPeriod) => {

@@ -54,6 +54,7 @@ describe('a year case', () => {
     expect(answer.returns?.map((one) => `${one.kind} ${one.period} ${one.due}`)).toEqual([
       'us-941 2025-Q1 2025-04-30',
       'us-940 2025 2026-02-02',
+      'tx-c-3 2025-Q1 2025-04-30',
     ]);
   });
   it('stops federal unemployment tax at 7,000.00, 0.6% of it', () =>

@@ -48,7 +48,7 @@ export const US_941 = defineKind<Form941>({
     return onOrAfter(makeDate(yearOf(month), monthOf(month), 10), LEGAL);
   },
   needs: {
-    headcount: true,
+    headcount: 'last',
     depositsOf: 'US-941',
     tracked: ['oasdiTips', 'sickPayOasdi', 'sickPayHi', 'uncollectedOasdi', 'uncollectedHi'],
   },

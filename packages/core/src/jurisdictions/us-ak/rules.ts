@@ -6,6 +6,7 @@ import { overtimeByDay } from '../overtime.js';
 import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { ALASKA_DEPOSITS } from './deposits.js';
+import { ALASKA_RETURNS } from './returns.js';
 
 const LABOR = 'Alaska Department of Labor and Workforce Development';
 const RATES = (edition: string) => publication('Unemployment insurance tax rates', LABOR, edition);
@@ -14,6 +15,7 @@ export const ALASKA: StateRules = {
   code: 'AK',
   name: 'Alaska',
   deposits: ALASKA_DEPOSITS,
+  returns: ALASKA_RETURNS,
   agencies: { unemployment: agency('AK-DOLWD', LABOR, 'AK Labor') },
   incomeTax: {
     kind: 'none',

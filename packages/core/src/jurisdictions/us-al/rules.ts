@@ -7,6 +7,7 @@ import { placesAt } from '../places.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { ALABAMA_DEPOSITS } from './deposits.js';
+import { ALABAMA_RETURNS } from './returns.js';
 
 const REVENUE = 'Alabama Department of Revenue';
 const TABLES = publication('Withholding Tax Tables and Instructions for Employers', REVENUE, 'January 2025');
@@ -16,6 +17,7 @@ export const ALABAMA: StateRules = {
   code: 'AL',
   name: 'Alabama',
   deposits: ALABAMA_DEPOSITS,
+  returns: ALABAMA_RETURNS,
   agencies: {
     income: agency('AL-DOR', REVENUE, 'AL Revenue'),
     unemployment: agency('AL-DOL', 'Alabama Department of Workforce', 'AL Workforce'),

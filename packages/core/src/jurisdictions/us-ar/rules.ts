@@ -15,6 +15,7 @@ import {
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { ARKANSAS_DEPOSITS } from './deposits.js';
+import { ARKANSAS_RETURNS } from './returns.js';
 
 const REVENUE = 'Arkansas Department of Finance and Administration';
 const formula = (edition: string) => publication('Withholding Tax Formula', REVENUE, edition);
@@ -39,6 +40,7 @@ export const ARKANSAS: StateRules = {
   code: 'AR',
   name: 'Arkansas',
   deposits: ARKANSAS_DEPOSITS,
+  returns: ARKANSAS_RETURNS,
   agencies: {
     income: agency('AR-DFA', REVENUE, 'AR Finance'),
     unemployment: agency('AR-DWS', 'Arkansas Division of Workforce Services', 'AR Workforce'),

@@ -6,6 +6,7 @@ import { ONE_COLUMN, annual } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { ARIZONA_DEPOSITS } from './deposits.js';
+import { ARIZONA_RETURNS } from './returns.js';
 
 const REVENUE = 'Arizona Department of Revenue';
 const A4 = publication('Form A-4, Employee’s Arizona Withholding Election', REVENUE, '2025');
@@ -14,6 +15,7 @@ export const ARIZONA: StateRules = {
   code: 'AZ',
   name: 'Arizona',
   deposits: ARIZONA_DEPOSITS,
+  returns: ARIZONA_RETURNS,
   agencies: {
     income: agency('AZ-DOR', REVENUE, 'AZ Revenue'),
     unemployment: agency('AZ-DES', 'Arizona Department of Economic Security', 'AZ Economic Security'),

@@ -17,6 +17,7 @@ import {
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { CALIFORNIA_DEPOSITS } from './deposits.js';
+import { CALIFORNIA_RETURNS } from './returns.js';
 
 const EDD = 'Employment Development Department';
 const guide = (edition: string) => publication('California Employer’s Guide (DE 44)', EDD, edition);
@@ -45,6 +46,7 @@ export const CALIFORNIA: StateRules = {
   code: 'CA',
   name: 'California',
   deposits: CALIFORNIA_DEPOSITS,
+  returns: CALIFORNIA_RETURNS,
   agencies: { income: agency('CA-EDD', EDD, 'CA EDD'), unemployment: agency('CA-EDD', EDD, 'CA EDD') },
   incomeTax: {
     kind: 'worksheet',

@@ -10,6 +10,7 @@ import type { Program } from '../program.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { COLORADO_DEPOSITS } from './deposits.js';
+import { COLORADO_RETURNS } from './returns.js';
 
 const REVENUE = 'Colorado Department of Revenue';
 const DR1098 = (edition: string) =>
@@ -76,6 +77,7 @@ export const COLORADO: StateRules = {
   code: 'CO',
   name: 'Colorado',
   deposits: COLORADO_DEPOSITS,
+  returns: COLORADO_RETURNS,
   agencies: {
     income: agency('CO-DOR', REVENUE, 'CO Revenue'),
     unemployment: agency('CO-DLE', 'Colorado Department of Labor and Employment', 'CO Labor'),

@@ -6,6 +6,7 @@ import { addTax, annual, columnIs, credit, deduct, given, perPeriod, steps, tier
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { CONNECTICUT_DEPOSITS } from './deposits.js';
+import { CONNECTICUT_RETURNS } from './returns.js';
 
 const DRS = 'Connecticut Department of Revenue Services';
 const TPG = publication('TPG-211, Withholding Calculation Rules', DRS, '2025');
@@ -75,6 +76,7 @@ export const CONNECTICUT: StateRules = {
   code: 'CT',
   name: 'Connecticut',
   deposits: CONNECTICUT_DEPOSITS,
+  returns: CONNECTICUT_RETURNS,
   agencies: {
     income: agency('CT-DRS', DRS, 'CT Revenue'),
     unemployment: agency('CT-DOL', 'Connecticut Department of Labor', 'CT Labor'),

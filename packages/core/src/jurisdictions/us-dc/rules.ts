@@ -6,6 +6,7 @@ import { ONE_COLUMN, annual, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { DISTRICT_OF_COLUMBIA_DEPOSITS } from './deposits.js';
+import { DISTRICT_OF_COLUMBIA_RETURNS } from './returns.js';
 
 const OTR = 'Office of Tax and Revenue';
 const FR230 = publication('FR-230, Income Tax Withholding Instructions and Tables', OTR, '2025');
@@ -14,6 +15,7 @@ export const DISTRICT_OF_COLUMBIA: StateRules = {
   code: 'DC',
   name: 'District of Columbia',
   deposits: DISTRICT_OF_COLUMBIA_DEPOSITS,
+  returns: DISTRICT_OF_COLUMBIA_RETURNS,
   agencies: {
     income: agency('DC-OTR', OTR, 'DC Tax'),
     unemployment: agency('DC-DOES', 'Department of Employment Services', 'DC Employment'),

@@ -8,6 +8,7 @@ import type { Program } from '../program.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { DELAWARE_DEPOSITS } from './deposits.js';
+import { DELAWARE_RETURNS } from './returns.js';
 
 const REVENUE = 'Delaware Division of Revenue';
 const GUIDE = publication('Employer’s Guide: Withholding Regulations and Employer’s Duties', REVENUE, '2025');
@@ -35,6 +36,7 @@ export const DELAWARE: StateRules = {
   code: 'DE',
   name: 'Delaware',
   deposits: DELAWARE_DEPOSITS,
+  returns: DELAWARE_RETURNS,
   agencies: {
     income: agency('DE-DOR', REVENUE, 'DE Revenue'),
     unemployment: agency('DE-DOL', 'Delaware Department of Labor', 'DE Labor'),

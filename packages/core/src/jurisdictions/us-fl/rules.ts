@@ -2,12 +2,14 @@ import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
 import { FLORIDA_DEPOSITS } from './deposits.js';
+import { FLORIDA_RETURNS } from './returns.js';
 import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const FLORIDA: StateRules = {
   code: 'FL',
   name: 'Florida',
   deposits: FLORIDA_DEPOSITS,
+  returns: FLORIDA_RETURNS,
   agencies: { unemployment: agency('FL-DOR', 'Florida Department of Revenue', 'FL Revenue') },
   incomeTax: {
     kind: 'none',

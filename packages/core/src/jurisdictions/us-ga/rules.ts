@@ -5,6 +5,7 @@ import { annual, byStatus, count, deduct, fixed, flat } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { GEORGIA_DEPOSITS } from './deposits.js';
+import { GEORGIA_RETURNS } from './returns.js';
 
 const REVENUE = 'Georgia Department of Revenue';
 const guide = (edition: string) => publication('Employer’s Tax Guide', REVENUE, edition);
@@ -21,6 +22,7 @@ export const GEORGIA: StateRules = {
   code: 'GA',
   name: 'Georgia',
   deposits: GEORGIA_DEPOSITS,
+  returns: GEORGIA_RETURNS,
   agencies: {
     income: agency('GA-DOR', REVENUE, 'GA Revenue'),
     unemployment: agency('GA-DOL', 'Georgia Department of Labor', 'GA Labor'),

@@ -17,6 +17,7 @@ import {
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { HAWAII_DEPOSITS } from './deposits.js';
+import { HAWAII_RETURNS } from './returns.js';
 
 const TAXATION = 'Hawaii Department of Taxation';
 const BOOKLET = publication('Booklet A, Employer’s Tax Guide', TAXATION, '2025');
@@ -27,6 +28,7 @@ export const HAWAII: StateRules = {
   code: 'HI',
   name: 'Hawaii',
   deposits: HAWAII_DEPOSITS,
+  returns: HAWAII_RETURNS,
   agencies: { income: agency('HI-DOTAX', TAXATION, 'HI Tax'), unemployment: agency('HI-DLIR', DLIR, 'HI Labor') },
   incomeTax: {
     kind: 'worksheet',

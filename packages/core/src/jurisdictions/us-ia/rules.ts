@@ -7,6 +7,7 @@ import { annual, byStatus, credit, deduct, fixed, flat, given } from '../lines.j
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { IOWA_DEPOSITS } from './deposits.js';
+import { IOWA_RETURNS } from './returns.js';
 
 const REVENUE = 'Iowa Department of Revenue';
 const formula = (edition: string) => publication('Iowa Withholding Formula (44-001)', REVENUE, edition);
@@ -23,6 +24,7 @@ export const IOWA: StateRules = {
   code: 'IA',
   name: 'Iowa',
   deposits: IOWA_DEPOSITS,
+  returns: IOWA_RETURNS,
   agencies: {
     income: agency('IA-DOR', REVENUE, 'IA Revenue'),
     unemployment: agency('IA-IWD', 'Iowa Workforce Development', 'IA Workforce'),

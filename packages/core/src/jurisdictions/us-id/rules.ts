@@ -4,6 +4,7 @@ import { annualToDollar, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { IDAHO_DEPOSITS } from './deposits.js';
+import { IDAHO_RETURNS } from './returns.js';
 
 const TAX = 'Idaho State Tax Commission';
 const guide = (edition: string) => publication('A Guide to Idaho Income Tax Withholding (EPB00006)', TAX, edition);
@@ -27,6 +28,7 @@ export const IDAHO: StateRules = {
   code: 'ID',
   name: 'Idaho',
   deposits: IDAHO_DEPOSITS,
+  returns: IDAHO_RETURNS,
   agencies: {
     income: agency('ID-STC', TAX, 'ID Tax'),
     unemployment: agency('ID-DOL', 'Idaho Department of Labor', 'ID Labor'),

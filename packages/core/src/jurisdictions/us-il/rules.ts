@@ -6,6 +6,7 @@ import { ONE_COLUMN, annual, count, deduct, flat } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { ILLINOIS_DEPOSITS } from './deposits.js';
+import { ILLINOIS_RETURNS } from './returns.js';
 
 const REVENUE = 'Illinois Department of Revenue';
 const IL700T = (edition: string) => publication('Booklet IL-700-T, Illinois Withholding Tax Tables', REVENUE, edition);
@@ -21,6 +22,7 @@ export const ILLINOIS: StateRules = {
   code: 'IL',
   name: 'Illinois',
   deposits: ILLINOIS_DEPOSITS,
+  returns: ILLINOIS_RETURNS,
   agencies: {
     income: agency('IL-DOR', REVENUE, 'IL Revenue'),
     unemployment: agency('IL-DES', 'Illinois Department of Employment Security', 'IL Employment Security'),

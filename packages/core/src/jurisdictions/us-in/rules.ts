@@ -4,6 +4,7 @@ import { ONE_COLUMN, annual, count, deduct, flat } from '../lines.js';
 import { PLAUSIBLE, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { INDIANA_DEPOSITS } from './deposits.js';
+import { INDIANA_RETURNS } from './returns.js';
 import { COUNTIES } from './counties.js';
 
 const REVENUE = 'Indiana Department of Revenue';
@@ -20,6 +21,7 @@ export const INDIANA: StateRules = {
   code: 'IN',
   name: 'Indiana',
   deposits: INDIANA_DEPOSITS,
+  returns: INDIANA_RETURNS,
   agencies: {
     income: agency('IN-DOR', REVENUE, 'IN Revenue'),
     unemployment: agency('IN-DWD', 'Indiana Department of Workforce Development', 'IN Workforce'),

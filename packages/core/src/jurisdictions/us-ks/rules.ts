@@ -4,6 +4,7 @@ import { annual, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { KANSAS_DEPOSITS } from './deposits.js';
+import { KANSAS_RETURNS } from './returns.js';
 
 const REVENUE = 'Kansas Department of Revenue';
 const KW100 = publication('KW-100, Kansas Withholding Tax Guide', REVENUE, 'July 2024');
@@ -12,6 +13,7 @@ export const KANSAS: StateRules = {
   code: 'KS',
   name: 'Kansas',
   deposits: KANSAS_DEPOSITS,
+  returns: KANSAS_RETURNS,
   agencies: {
     income: agency('KS-DOR', REVENUE, 'KS Revenue'),
     unemployment: agency('KS-DOL', 'Kansas Department of Labor', 'KS Labor'),

@@ -16,6 +16,7 @@ import {
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { KENTUCKY_DEPOSITS } from './deposits.js';
+import { KENTUCKY_RETURNS } from './returns.js';
 
 const REVENUE = 'Kentucky Department of Revenue';
 const formula = (edition: string) => publication('Withholding Tax Formula (42A003)', REVENUE, edition);
@@ -55,6 +56,7 @@ export const KENTUCKY: StateRules = {
   code: 'KY',
   name: 'Kentucky',
   deposits: KENTUCKY_DEPOSITS,
+  returns: KENTUCKY_RETURNS,
   agencies: {
     income: agency('KY-DOR', REVENUE, 'KY Revenue'),
     unemployment: agency('KY-OUI', 'Kentucky Office of Unemployment Insurance', 'KY Unemployment'),

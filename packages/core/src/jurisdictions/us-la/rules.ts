@@ -4,6 +4,7 @@ import { annual, byStatus, deduct, fixed, flat } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { LOUISIANA_DEPOSITS } from './deposits.js';
+import { LOUISIANA_RETURNS } from './returns.js';
 
 const REVENUE = 'Louisiana Department of Revenue';
 const R1306 = (edition: string) =>
@@ -19,6 +20,7 @@ export const LOUISIANA: StateRules = {
   code: 'LA',
   name: 'Louisiana',
   deposits: LOUISIANA_DEPOSITS,
+  returns: LOUISIANA_RETURNS,
   agencies: {
     income: agency('LA-LDR', REVENUE, 'LA Revenue'),
     unemployment: agency('LA-LWC', 'Louisiana Workforce Commission', 'LA Workforce'),

@@ -17,6 +17,7 @@ import {
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { MASSACHUSETTS_DEPOSITS } from './deposits.js';
+import { MASSACHUSETTS_RETURNS } from './returns.js';
 
 const REVENUE = 'Massachusetts Department of Revenue';
 const CIRCULAR = (edition: string) => publication('Circular M, Income Tax Withholding Tables', REVENUE, edition);
@@ -63,6 +64,7 @@ export const MASSACHUSETTS: StateRules = {
   code: 'MA',
   name: 'Massachusetts',
   deposits: MASSACHUSETTS_DEPOSITS,
+  returns: MASSACHUSETTS_RETURNS,
   agencies: { income: agency('MA-DOR', REVENUE, 'MA Revenue'), unemployment: agency('MA-DUA', DUA, 'MA Unemployment') },
   incomeTax: {
     kind: 'worksheet',

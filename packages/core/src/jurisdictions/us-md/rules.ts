@@ -7,6 +7,7 @@ import { placesAt } from '../places.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { MARYLAND_DEPOSITS } from './deposits.js';
+import { MARYLAND_RETURNS } from './returns.js';
 import type { Quantity } from '../worksheet.js';
 
 const COMPTROLLER = 'Comptroller of Maryland';
@@ -52,6 +53,7 @@ export const MARYLAND: StateRules = {
   code: 'MD',
   name: 'Maryland',
   deposits: MARYLAND_DEPOSITS,
+  returns: MARYLAND_RETURNS,
   agencies: {
     income: agency('MD-COMP', COMPTROLLER, 'MD Comptroller'),
     unemployment: agency('MD-DOL', 'Maryland Department of Labor', 'MD Labor'),

@@ -6,6 +6,7 @@ import { annualToDollar, byStatus, count, deduct, fade, steps } from '../lines.j
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { MAINE_DEPOSITS } from './deposits.js';
+import { MAINE_RETURNS } from './returns.js';
 
 const REVENUE = 'Maine Revenue Services';
 const TABLES = (edition: string) => publication('Withholding Tables for Individual Income Tax', REVENUE, edition);
@@ -16,6 +17,7 @@ export const MAINE: StateRules = {
   code: 'ME',
   name: 'Maine',
   deposits: MAINE_DEPOSITS,
+  returns: MAINE_RETURNS,
   agencies: { income: agency('ME-MRS', REVENUE, 'ME Revenue'), unemployment: agency('ME-DOL', DOL, 'ME Labor') },
   incomeTax: {
     kind: 'worksheet',

@@ -15,6 +15,7 @@ import {
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { MICHIGAN_DEPOSITS } from './deposits.js';
+import { MICHIGAN_RETURNS } from './returns.js';
 
 const TREASURY = 'Michigan Department of Treasury';
 const GUIDE = (edition: string) => publication('446-I, Income Tax Withholding Guide', TREASURY, edition);
@@ -29,6 +30,7 @@ export const MICHIGAN: StateRules = {
   code: 'MI',
   name: 'Michigan',
   deposits: MICHIGAN_DEPOSITS,
+  returns: MICHIGAN_RETURNS,
   agencies: {
     income: agency('MI-TREAS', TREASURY, 'MI Treasury'),
     unemployment: agency('MI-UIA', 'Michigan Unemployment Insurance Agency', 'MI Unemployment'),

@@ -6,6 +6,7 @@ import { annualToDollar, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { MINNESOTA_DEPOSITS } from './deposits.js';
+import { MINNESOTA_RETURNS } from './returns.js';
 
 const REVENUE = 'Minnesota Department of Revenue';
 const GUIDE = (edition: string) =>
@@ -18,6 +19,7 @@ export const MINNESOTA: StateRules = {
   code: 'MN',
   name: 'Minnesota',
   deposits: MINNESOTA_DEPOSITS,
+  returns: MINNESOTA_RETURNS,
   agencies: {
     income: agency('MN-DOR', REVENUE, 'MN Revenue'),
     unemployment: agency('MN-DEED', 'Minnesota Department of Employment and Economic Development', 'MN Employment'),

@@ -7,6 +7,7 @@ import { localRates, placesAt, ratesTax } from '../places.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { MISSOURI_DEPOSITS } from './deposits.js';
+import { MISSOURI_RETURNS } from './returns.js';
 
 const REVENUE = 'Missouri Department of Revenue';
 const FORMULA = (edition: string) => publication('Missouri Withholding Tax Formula', REVENUE, edition);
@@ -18,6 +19,7 @@ export const MISSOURI: StateRules = {
   code: 'MO',
   name: 'Missouri',
   deposits: MISSOURI_DEPOSITS,
+  returns: MISSOURI_RETURNS,
   agencies: {
     income: agency('MO-DOR', REVENUE, 'MO Revenue'),
     unemployment: agency('MO-DES', 'Missouri Division of Employment Security', 'MO Employment Security'),

@@ -4,6 +4,7 @@ import { annualToDollar, byStatus, deduct, fixed, given, steps } from '../lines.
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { MISSISSIPPI_DEPOSITS } from './deposits.js';
+import { MISSISSIPPI_RETURNS } from './returns.js';
 
 const REVENUE = 'Mississippi Department of Revenue';
 const TABLES = (edition: string) => publication('Withholding Income Tax Tables (Publication 89-700)', REVENUE, edition);
@@ -24,6 +25,7 @@ export const MISSISSIPPI: StateRules = {
   code: 'MS',
   name: 'Mississippi',
   deposits: MISSISSIPPI_DEPOSITS,
+  returns: MISSISSIPPI_RETURNS,
   agencies: {
     income: agency('MS-DOR', REVENUE, 'MS Revenue'),
     unemployment: agency('MS-MDES', 'Mississippi Department of Employment Security', 'MS Employment Security'),

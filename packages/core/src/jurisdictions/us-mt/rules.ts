@@ -4,6 +4,7 @@ import { annualToDollar, byStatus, columnIs, deduct, fixed, steps } from '../lin
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { MONTANA_DEPOSITS } from './deposits.js';
+import { MONTANA_RETURNS } from './returns.js';
 
 const REVENUE = 'Montana Department of Revenue';
 const GUIDE = (edition: string) => publication('Montana Employer and Information Agent Guide', REVENUE, edition);
@@ -13,6 +14,7 @@ export const MONTANA: StateRules = {
   code: 'MT',
   name: 'Montana',
   deposits: MONTANA_DEPOSITS,
+  returns: MONTANA_RETURNS,
   agencies: {
     income: agency('MT-DOR', REVENUE, 'MT Revenue'),
     unemployment: agency('MT-DLI', 'Montana Department of Labor and Industry', 'MT Labor'),

@@ -5,6 +5,7 @@ import { annualToDollar, byStatus, count, deduct, fixed, flat } from '../lines.j
 import { PLAUSIBLE, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { NORTH_CAROLINA_DEPOSITS } from './deposits.js';
+import { NORTH_CAROLINA_RETURNS } from './returns.js';
 
 const REVENUE = 'North Carolina Department of Revenue';
 const NC30 = (edition: string) =>
@@ -21,6 +22,7 @@ export const NORTH_CAROLINA: StateRules = {
   code: 'NC',
   name: 'North Carolina',
   deposits: NORTH_CAROLINA_DEPOSITS,
+  returns: NORTH_CAROLINA_RETURNS,
   agencies: {
     income: agency('NC-DOR', REVENUE, 'NC Revenue'),
     unemployment: agency('NC-DES', 'North Carolina Division of Employment Security', 'NC Employment Security'),

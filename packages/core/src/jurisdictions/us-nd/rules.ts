@@ -6,6 +6,7 @@ import { annualToDollar, byStatus, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { NORTH_DAKOTA_DEPOSITS } from './deposits.js';
+import { NORTH_DAKOTA_RETURNS } from './returns.js';
 
 const TAX = 'North Dakota Office of State Tax Commissioner';
 const GUIDE = (edition: string) => publication('Income Tax Withholding Rates and Instructions', TAX, edition);
@@ -16,6 +17,7 @@ export const NORTH_DAKOTA: StateRules = {
   code: 'ND',
   name: 'North Dakota',
   deposits: NORTH_DAKOTA_DEPOSITS,
+  returns: NORTH_DAKOTA_RETURNS,
   agencies: {
     income: agency('ND-OSTC', TAX, 'ND Tax'),
     unemployment: agency('ND-JSND', 'Job Service North Dakota', 'ND Job Service'),

@@ -13,6 +13,7 @@ import { annual, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { NEBRASKA_DEPOSITS } from './deposits.js';
+import { NEBRASKA_RETURNS } from './returns.js';
 
 const REVENUE = 'Nebraska Department of Revenue';
 const CIRCULAR = (edition: string) => publication('Circular EN, Nebraska Income Tax Withholding', REVENUE, edition);
@@ -28,6 +29,7 @@ export const NEBRASKA: StateRules = {
   code: 'NE',
   name: 'Nebraska',
   deposits: NEBRASKA_DEPOSITS,
+  returns: NEBRASKA_RETURNS,
   agencies: {
     income: agency('NE-DOR', REVENUE, 'NE Revenue'),
     unemployment: agency('NE-DOL', 'Nebraska Department of Labor', 'NE Labor'),

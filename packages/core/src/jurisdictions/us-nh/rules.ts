@@ -2,12 +2,14 @@ import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
 import { NEW_HAMPSHIRE_DEPOSITS } from './deposits.js';
+import { NEW_HAMPSHIRE_RETURNS } from './returns.js';
 import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const NEW_HAMPSHIRE: StateRules = {
   code: 'NH',
   name: 'New Hampshire',
   deposits: NEW_HAMPSHIRE_DEPOSITS,
+  returns: NEW_HAMPSHIRE_RETURNS,
   agencies: { unemployment: agency('NH-NHES', 'New Hampshire Employment Security', 'NH Employment') },
   incomeTax: {
     kind: 'none',

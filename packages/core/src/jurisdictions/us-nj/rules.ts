@@ -21,6 +21,7 @@ import {
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { NEW_JERSEY_DEPOSITS } from './deposits.js';
+import { NEW_JERSEY_RETURNS } from './returns.js';
 
 const TAXATION = 'New Jersey Division of Taxation';
 const NJWT = publication('NJ-WT, New Jersey Income Tax Withholding Instructions', TAXATION, '2025');
@@ -52,6 +53,7 @@ export const NEW_JERSEY: StateRules = {
   code: 'NJ',
   name: 'New Jersey',
   deposits: NEW_JERSEY_DEPOSITS,
+  returns: NEW_JERSEY_RETURNS,
   agencies: {
     income: agency('NJ-TAX', TAXATION, 'NJ Tax'),
     unemployment: agency('NJ-DOL', LABOR, 'NJ Labor'),

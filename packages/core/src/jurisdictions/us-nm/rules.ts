@@ -8,6 +8,7 @@ import type { Program } from '../program.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { NEW_MEXICO_DEPOSITS } from './deposits.js';
+import { NEW_MEXICO_RETURNS } from './returns.js';
 
 const TAXATION = 'New Mexico Taxation and Revenue Department';
 const FYI104 = (edition: string) => publication('FYI-104, New Mexico Withholding Tax', TAXATION, edition);
@@ -55,6 +56,7 @@ export const NEW_MEXICO: StateRules = {
   code: 'NM',
   name: 'New Mexico',
   deposits: NEW_MEXICO_DEPOSITS,
+  returns: NEW_MEXICO_RETURNS,
   agencies: {
     income: agency('NM-TRD', TAXATION, 'NM Taxation'),
     unemployment: agency('NM-DWS', 'New Mexico Department of Workforce Solutions', 'NM Workforce'),

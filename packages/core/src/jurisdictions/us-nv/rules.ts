@@ -6,6 +6,7 @@ import { overtimeByDay } from '../overtime.js';
 import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { NEVADA_DEPOSITS } from './deposits.js';
+import { NEVADA_RETURNS } from './returns.js';
 
 const DETR = 'Nevada Department of Employment, Training and Rehabilitation';
 
@@ -13,6 +14,7 @@ export const NEVADA: StateRules = {
   code: 'NV',
   name: 'Nevada',
   deposits: NEVADA_DEPOSITS,
+  returns: NEVADA_RETURNS,
   agencies: { unemployment: agency('NV-DETR', DETR, 'NV Employment') },
   incomeTax: {
     kind: 'none',

@@ -23,6 +23,7 @@ import {
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { NEW_YORK_DEPOSITS } from './deposits.js';
+import { NEW_YORK_RETURNS } from './returns.js';
 import { CITIES } from './cities.js';
 
 const TAX = 'New York State Department of Taxation and Finance';
@@ -52,6 +53,7 @@ export const NEW_YORK: StateRules = {
   code: 'NY',
   name: 'New York',
   deposits: NEW_YORK_DEPOSITS,
+  returns: NEW_YORK_RETURNS,
   agencies: {
     income: agency('NY-TAX', TAX, 'NY Tax'),
     unemployment: agency('NY-DOL', LABOR, 'NY Labor'),

@@ -4,6 +4,7 @@ import { ONE_COLUMN, annual, count, deduct, steps, table, timesRate } from '../l
 import { PLAUSIBLE, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { OHIO_DEPOSITS } from './deposits.js';
+import { OHIO_RETURNS } from './returns.js';
 import { MUNICIPALITIES, SCHOOL_DISTRICTS } from './places.js';
 
 const TAXATION = 'Ohio Department of Taxation';
@@ -14,6 +15,7 @@ export const OHIO: StateRules = {
   code: 'OH',
   name: 'Ohio',
   deposits: OHIO_DEPOSITS,
+  returns: OHIO_RETURNS,
   agencies: {
     income: agency('OH-TAX', TAXATION, 'OH Taxation'),
     unemployment: agency('OH-JFS', 'Ohio Department of Job and Family Services', 'OH Job Services'),

@@ -4,6 +4,7 @@ import { annualToDollar, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { OKLAHOMA_DEPOSITS } from './deposits.js';
+import { OKLAHOMA_RETURNS } from './returns.js';
 
 const TAX = 'Oklahoma Tax Commission';
 const OW2 = (edition: string) => publication('OW-2, Oklahoma Income Tax Withholding Tables', TAX, edition);
@@ -14,6 +15,7 @@ export const OKLAHOMA: StateRules = {
   code: 'OK',
   name: 'Oklahoma',
   deposits: OKLAHOMA_DEPOSITS,
+  returns: OKLAHOMA_RETURNS,
   agencies: {
     income: agency('OK-TAX', TAX, 'OK Tax'),
     unemployment: agency('OK-OESC', 'Oklahoma Employment Security Commission', 'OK Employment Security'),

@@ -8,6 +8,7 @@ import type { Program } from '../program.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { OREGON_DEPOSITS } from './deposits.js';
+import { OREGON_RETURNS } from './returns.js';
 import { DISTRICTS } from './districts.js';
 
 const REVENUE = 'Oregon Department of Revenue';
@@ -111,6 +112,7 @@ export const OREGON: StateRules = {
   code: 'OR',
   name: 'Oregon',
   deposits: OREGON_DEPOSITS,
+  returns: OREGON_RETURNS,
   agencies: {
     income: agency('OR-DOR', REVENUE, 'OR Revenue'),
     unemployment: agency('OR-OED', EMPLOYMENT, 'OR Employment'),

@@ -17,6 +17,7 @@ import {
 } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { PENNSYLVANIA_DEPOSITS } from './deposits.js';
+import { PENNSYLVANIA_RETURNS } from './returns.js';
 import { MUNICIPALITIES } from './municipalities.js';
 
 const REVENUE = 'Pennsylvania Department of Revenue';
@@ -27,6 +28,7 @@ export const PENNSYLVANIA: StateRules = {
   code: 'PA',
   name: 'Pennsylvania',
   deposits: PENNSYLVANIA_DEPOSITS,
+  returns: PENNSYLVANIA_RETURNS,
   agencies: {
     income: agency('PA-DOR', REVENUE, 'PA Revenue'),
     unemployment: agency('PA-DLI', LABOR, 'PA Labor'),

@@ -6,6 +6,7 @@ import { ONE_COLUMN, annual, deduct, steps, tiers } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { RHODE_ISLAND_DEPOSITS } from './deposits.js';
+import { RHODE_ISLAND_RETURNS } from './returns.js';
 
 const TAXATION = 'Rhode Island Division of Taxation';
 const TABLES = (edition: string) =>
@@ -38,6 +39,7 @@ export const RHODE_ISLAND: StateRules = {
   code: 'RI',
   name: 'Rhode Island',
   deposits: RHODE_ISLAND_DEPOSITS,
+  returns: RHODE_ISLAND_RETURNS,
   agencies: { income: agency('RI-TAX', TAXATION, 'RI Taxation'), unemployment: agency('RI-DLT', DLT, 'RI Labor') },
   incomeTax: {
     kind: 'worksheet',

@@ -6,6 +6,7 @@ import { annual, columnIs, count, deduct, share, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { SOUTH_CAROLINA_DEPOSITS } from './deposits.js';
+import { SOUTH_CAROLINA_RETURNS } from './returns.js';
 
 const REVENUE = 'South Carolina Department of Revenue';
 const WH1603F = (edition: string) =>
@@ -28,6 +29,7 @@ export const SOUTH_CAROLINA: StateRules = {
   code: 'SC',
   name: 'South Carolina',
   deposits: SOUTH_CAROLINA_DEPOSITS,
+  returns: SOUTH_CAROLINA_RETURNS,
   agencies: {
     income: agency('SC-DOR', REVENUE, 'SC Revenue'),
     unemployment: agency('SC-DEW', 'South Carolina Department of Employment and Workforce', 'SC Workforce'),

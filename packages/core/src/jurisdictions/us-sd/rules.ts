@@ -4,12 +4,14 @@ import { creditorsMay, freeHours } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
 import { SOUTH_DAKOTA_DEPOSITS } from './deposits.js';
+import { SOUTH_DAKOTA_RETURNS } from './returns.js';
 import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const SOUTH_DAKOTA: StateRules = {
   code: 'SD',
   name: 'South Dakota',
   deposits: SOUTH_DAKOTA_DEPOSITS,
+  returns: SOUTH_DAKOTA_RETURNS,
   agencies: { unemployment: agency('SD-DLR', 'South Dakota Department of Labor and Regulation', 'SD Labor') },
   incomeTax: {
     kind: 'none',

@@ -3,12 +3,14 @@ import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
 import { TENNESSEE_DEPOSITS } from './deposits.js';
+import { TENNESSEE_RETURNS } from './returns.js';
 import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const TENNESSEE: StateRules = {
   code: 'TN',
   name: 'Tennessee',
   deposits: TENNESSEE_DEPOSITS,
+  returns: TENNESSEE_RETURNS,
   agencies: { unemployment: agency('TN-DLWD', 'Tennessee Department of Labor and Workforce Development', 'TN Labor') },
   incomeTax: {
     kind: 'none',

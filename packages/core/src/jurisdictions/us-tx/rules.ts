@@ -2,12 +2,14 @@ import { creditorsMay } from '../creditor-limits.js';
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
 import { TEXAS_DEPOSITS } from './deposits.js';
+import { TEXAS_RETURNS } from './returns.js';
 import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const TEXAS: StateRules = {
   code: 'TX',
   name: 'Texas',
   deposits: TEXAS_DEPOSITS,
+  returns: TEXAS_RETURNS,
   agencies: { unemployment: agency('TX-TWC', 'Texas Workforce Commission', 'TX Workforce') },
   incomeTax: {
     kind: 'none',

@@ -4,6 +4,7 @@ import { byPeriodToDollar, byStatus, credit, flat, slide } from '../lines.js';
 import { PLAUSIBLE, TOGETHER, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { UTAH_DEPOSITS } from './deposits.js';
+import { UTAH_RETURNS } from './returns.js';
 
 const TAX = 'Utah State Tax Commission';
 const PUB14 = (edition: string) => publication('Publication 14, Withholding Tax Guide', TAX, edition);
@@ -18,6 +19,7 @@ export const UTAH: StateRules = {
   code: 'UT',
   name: 'Utah',
   deposits: UTAH_DEPOSITS,
+  returns: UTAH_RETURNS,
   agencies: {
     income: agency('UT-TC', TAX, 'UT Tax'),
     unemployment: agency('UT-DWS', 'Utah Department of Workforce Services', 'UT Workforce'),

@@ -5,6 +5,7 @@ import { ONE_COLUMN, annual, count, deduct, fixed, table } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, flatSupplemental, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { VIRGINIA_DEPOSITS } from './deposits.js';
+import { VIRGINIA_RETURNS } from './returns.js';
 
 const TAXATION = 'Virginia Department of Taxation';
 const GUIDE = (edition: string) => publication('Income Tax Withholding Guide for Employers', TAXATION, edition);
@@ -26,6 +27,7 @@ export const VIRGINIA: StateRules = {
   code: 'VA',
   name: 'Virginia',
   deposits: VIRGINIA_DEPOSITS,
+  returns: VIRGINIA_RETURNS,
   agencies: {
     income: agency('VA-TAX', TAXATION, 'VA Tax'),
     unemployment: agency('VA-VEC', 'Virginia Employment Commission', 'VA Employment'),

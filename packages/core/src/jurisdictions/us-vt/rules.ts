@@ -6,6 +6,7 @@ import { annual, byStatus, count, deduct, steps } from '../lines.js';
 import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { VERMONT_DEPOSITS } from './deposits.js';
+import { VERMONT_RETURNS } from './returns.js';
 
 const TAXES = 'Vermont Department of Taxes';
 const GUIDE = (edition: string) =>
@@ -17,6 +18,7 @@ export const VERMONT: StateRules = {
   code: 'VT',
   name: 'Vermont',
   deposits: VERMONT_DEPOSITS,
+  returns: VERMONT_RETURNS,
   agencies: {
     income: agency('VT-TAX', TAXES, 'VT Taxes'),
     unemployment: agency('VT-DOL', 'Vermont Department of Labor', 'VT Labor'),

@@ -5,6 +5,7 @@ import type { Program } from '../program.js';
 import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { WASHINGTON_DEPOSITS } from './deposits.js';
+import { WASHINGTON_RETURNS } from './returns.js';
 
 const ESD = 'Washington Employment Security Department';
 const LEAVE = (edition: string) => publication('Paid Family and Medical Leave premium rate', ESD, edition);
@@ -52,6 +53,7 @@ export const WASHINGTON: StateRules = {
   code: 'WA',
   name: 'Washington',
   deposits: WASHINGTON_DEPOSITS,
+  returns: WASHINGTON_RETURNS,
   agencies: {
     unemployment: agency('WA-ESD', ESD, 'WA Employment'),
     others: [agency('WA-LNI', LNI, 'WA Labor and Industries')],

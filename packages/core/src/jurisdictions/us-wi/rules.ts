@@ -6,6 +6,7 @@ import { annual, byStatus, count, deduct, rateTiers, slide, steps } from '../lin
 import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { WISCONSIN_DEPOSITS } from './deposits.js';
+import { WISCONSIN_RETURNS } from './returns.js';
 
 const REVENUE = 'Wisconsin Department of Revenue';
 const W166 = (edition: string) =>
@@ -16,6 +17,7 @@ export const WISCONSIN: StateRules = {
   code: 'WI',
   name: 'Wisconsin',
   deposits: WISCONSIN_DEPOSITS,
+  returns: WISCONSIN_RETURNS,
   agencies: {
     income: agency('WI-DOR', REVENUE, 'WI Revenue'),
     unemployment: agency('WI-DWD', 'Wisconsin Department of Workforce Development', 'WI Workforce'),

@@ -8,6 +8,7 @@ import { fee, feeTax, placeCode } from '../places.js';
 import { PLAUSIBLE, again, agency, beginning, publication, row, wageBase } from '../state-words.js';
 import type { StateRules } from '../state.js';
 import { WEST_VIRGINIA_DEPOSITS } from './deposits.js';
+import { WEST_VIRGINIA_RETURNS } from './returns.js';
 
 const TAX = 'West Virginia Tax Division';
 const IT1001A = publication('IT-100.1A, West Virginia Income Tax Withheld: percentage method', TAX, '2025');
@@ -31,6 +32,7 @@ export const WEST_VIRGINIA: StateRules = {
   code: 'WV',
   name: 'West Virginia',
   deposits: WEST_VIRGINIA_DEPOSITS,
+  returns: WEST_VIRGINIA_RETURNS,
   agencies: {
     income: agency('WV-TAX', TAX, 'WV Tax'),
     unemployment: agency('WV-WF', 'WorkForce West Virginia', 'WV Workforce'),

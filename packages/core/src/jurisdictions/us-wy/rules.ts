@@ -1,12 +1,14 @@
 import { recalled } from '../dated.js';
 import type { StateRules } from '../state.js';
 import { WYOMING_DEPOSITS } from './deposits.js';
+import { WYOMING_RETURNS } from './returns.js';
 import { PLAUSIBLE, agency, beginning, publication, wageBase } from '../state-words.js';
 
 export const WYOMING: StateRules = {
   code: 'WY',
   name: 'Wyoming',
   deposits: WYOMING_DEPOSITS,
+  returns: WYOMING_RETURNS,
   agencies: { unemployment: agency('WY-DWS', 'Wyoming Department of Workforce Services', 'WY Workforce') },
   incomeTax: {
     kind: 'none',

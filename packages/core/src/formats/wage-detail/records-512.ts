@@ -1,0 +1,43 @@
+import { columns } from '../fixed-width/columns.js';
+import type { RecordLayout } from '../fixed-width/field.js';
+
+/** The state record of EFW2 (SSA Publication 42-007, "RS State Record"), with its quarterly positions. Recalled. */
+export const RS: RecordLayout = {
+  name: 'RS',
+  length: 512,
+  fields: columns([
+    ['Record Identifier', 1, 2, '=RS'],
+    ['State Code', 3, 4, 'digits', 'required'],
+    ['Taxing Entity Code', 5, 9, 'text'],
+    ['Social Security Number (SSN)', 10, 18, 'digits', 'required'],
+    ['Employee First Name', 19, 33, 'text', 'required'],
+    ['Employee Middle Name or Initial', 34, 48, 'text'],
+    ['Employee Last Name', 49, 68, 'text', 'required'],
+    ['Suffix', 69, 72, 'text'],
+    ['Location Address', 73, 94, 'text'],
+    ['Delivery Address', 95, 116, 'text'],
+    ['City', 117, 138, 'text'],
+    ['State Abbreviation', 139, 140, 'text'],
+    ['ZIP Code', 141, 145, 'text'],
+    ['ZIP Code Extension', 146, 149, 'text'],
+    ['Blank 1', 150, 194, 'blank'],
+    ['Optional Code', 195, 196, 'text'],
+    ['Reporting Period', 197, 202, 'digits', 'required'],
+    ['State Quarterly Unemployment Insurance Total Wages', 203, 213, 'amount'],
+    ['State Quarterly Unemployment Insurance Total Taxable Wages', 214, 224, 'amount'],
+    ['Number of Weeks Worked', 225, 226, 'digits'],
+    ['Date First Employed', 227, 234, 'text'],
+    ['Date of Separation', 235, 242, 'text'],
+    ['Blank 2', 243, 247, 'blank'],
+    ['State Employer Account Number', 248, 267, 'text', 'required'],
+    ['Blank 3', 268, 273, 'blank'],
+    ['State Code, Wages', 274, 275, 'digits', 'required'],
+    ['State Taxable Wages', 276, 286, 'amount'],
+    ['State Income Tax Withheld', 287, 297, 'amount'],
+    ['Other State Data', 298, 307, 'text'],
+    ['Tax Type Code', 308, 308, 'text'],
+    ['Blank 4', 309, 337, 'blank'],
+    ['Hours Worked', 338, 341, 'digits'],
+    ['Blank 5', 342, 512, 'blank'],
+  ]),
+};

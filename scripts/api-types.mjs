@@ -17,6 +17,7 @@ async function main() {
       ZAKAT_BANK_URL: nowhere,
       ZAKAT_RETURNS_URL: nowhere,
       ZAKAT_WAGES_URL: nowhere,
+      ZAKAT_STATES_URL: nowhere,
     },
     'openapi',
   );

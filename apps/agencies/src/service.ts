@@ -3,6 +3,7 @@ import { entryReturns, startOfDay, takeFile, type EntryReturn } from './bank/ban
 import { isDay } from './calendar.js';
 import { consolePage } from './console/page.js';
 import { judgeReturn, type Taxpayer } from './returns/return-reader.js';
+import { judgeStateReport } from './states/state-reader.js';
 import { Store, type Mood, type Party, type Submission } from './store.js';
 import { judgeWageFile } from './wages/efw2-reader.js';
 
@@ -18,7 +19,7 @@ export interface Settings {
   readonly refusedNumbers: readonly string[];
 }
 
-const PREFIX: Readonly<Record<Party, string>> = { bank: 'ACH', returns: 'MEF', wages: 'WFID' };
+const PREFIX: Readonly<Record<Party, string>> = { bank: 'ACH', returns: 'MEF', wages: 'WFID', states: 'STA' };
 const MOODS: readonly Mood[] = ['normal', 'down', 'slow', 'refuse'];
 const SLOW = 3000;
 const answerOf = (submission: Submission, entries: readonly EntryReturn[]) => ({
@@ -44,7 +45,7 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
       return;
     }
     const { today } = store.records;
-    const refusals = party === 'returns' ? judgeTaxReturn(submission, today) : judgeWages(submission, today);
+    const refusals = JUDGES[party](submission, today);
     const first = store.records.moods[party] === 'refuse' ? (refusals[0] ?? forced(party)) : refusals[0];
     submission.state = 'received';
     submission.notes['verdict'] = first ? 'rejected' : 'accepted';
@@ -55,18 +56,18 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
         message: refusals.length > 1 ? `${first.message} (and ${refusals.length - 1} more)` : first.message,
       });
   };
-  const judgeTaxReturn = (submission: Submission, today: string) => {
-    const { refusals, type, ein, period, total } = judgeReturn(submission.content, settings.taxpayers, today);
-    const twin = store.records.returns.find(
+  /** One of the same kind, taxpayer and period that was accepted before. */
+  const hasTwin = (party: Party, submission: Submission): boolean =>
+    store.records[party].some(
       (other) =>
         other !== submission &&
         other.state === 'accepted' &&
-        other.notes['type'] === type &&
-        other.notes['ein'] === ein &&
-        other.notes['period'] === period,
+        ['type', 'ein', 'period'].every((note) => other.notes[note] === submission.notes[note]),
     );
+  const judgeTaxReturn = (submission: Submission, today: string) => {
+    const { refusals, type, ein, period, total } = judgeReturn(submission.content, settings.taxpayers, today);
     submission.notes = { type, ein, period, total };
-    return twin
+    return hasTwin('returns', submission)
       ? [
           ...refusals,
           {
@@ -82,18 +83,28 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     submission.notes = { ein, year, people: String(people) };
     return refusals;
   };
+  const judgeState = (submission: Submission, today: string) => {
+    const { refusals, ...notes } = judgeStateReport(submission.content, today);
+    submission.notes = notes;
+    return hasTwin('states', submission)
+      ? [...refusals, { code: 'R-DUPLICATE', field: 'Reporting Period', message: 'This period was reported before.' }]
+      : refusals;
+  };
+  const JUDGES = { returns: judgeTaxReturn, wages: judgeWages, states: judgeState } as const;
   const forced = (party: Party) =>
-    party === 'returns'
-      ? {
-          code: 'R0000-922-01',
-          field: 'BusinessNameControlTxt',
-          message: 'The name control does not match the EIN in the e-file database.',
-        }
-      : {
-          code: 'RW-NAME-MATCH',
-          field: 'RW 1 Employee Last Name',
-          message: 'Name and social security number do not belong together.',
-        };
+    party === 'states'
+      ? { code: 'E-ACCOUNT', field: 'Account Number', message: 'No employer has this account number.' }
+      : party === 'returns'
+        ? {
+            code: 'R0000-922-01',
+            field: 'BusinessNameControlTxt',
+            message: 'The name control does not match the EIN in the e-file database.',
+          }
+        : {
+            code: 'RW-NAME-MATCH',
+            field: 'RW 1 Employee Last Name',
+            message: 'Name and social security number do not belong together.',
+          };
 
   const mood = (party: Party) => async (_: Request, response: Response, next: () => void) => {
     if (store.records.moods[party] === 'down') {
@@ -160,6 +171,7 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     ['bank', '/bank/files'],
     ['returns', '/returns/submissions'],
     ['wages', '/wages/submissions'],
+    ['states', '/states/submissions'],
   ] as const) {
     app.post(path, mood(party), intake(party));
     app.get(`${path}/:reference`, mood(party), ask(party));
@@ -181,6 +193,7 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
       bank: store.records.bank.map((row) => ({ ...row, content: undefined })),
       returns: store.records.returns.map((row) => ({ ...row, content: undefined })),
       wages: store.records.wages.map((row) => ({ ...row, content: undefined })),
+      states: store.records.states.map((row) => ({ ...row, content: undefined })),
     }),
   );
   app.get('/console/file/:party/:reference', (request, response) => {

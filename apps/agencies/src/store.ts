@@ -20,13 +20,14 @@ export interface Submission {
 }
 export interface Records {
   today: string;
-  moods: Record<'bank' | 'returns' | 'wages', Mood>;
+  moods: Record<Party, Mood>;
   counters: Record<string, number>;
   bank: Submission[];
   returns: Submission[];
   wages: Submission[];
+  states: Submission[];
 }
-export type Party = 'bank' | 'returns' | 'wages';
+export type Party = 'bank' | 'returns' | 'wages' | 'states';
 
 /** The outside parties' own records, kept in a file of their own so that a restart forgets nothing. */
 export class Store {
@@ -36,16 +37,18 @@ export class Store {
   constructor(folder: string, today: string) {
     mkdirSync(folder, { recursive: true });
     this.path = join(folder, 'records.json');
-    this.records = existsSync(this.path)
-      ? (JSON.parse(readFileSync(this.path, 'utf8')) as Records)
-      : {
-          today,
-          moods: { bank: 'normal', returns: 'normal', wages: 'normal' },
-          counters: {},
-          bank: [],
-          returns: [],
-          wages: [],
-        };
+    const kept = existsSync(this.path) ? (JSON.parse(readFileSync(this.path, 'utf8')) as Partial<Records>) : {};
+    // Records of before a party was there begin it empty.
+    this.records = {
+      today,
+      counters: {},
+      bank: [],
+      returns: [],
+      wages: [],
+      states: [],
+      ...kept,
+      moods: { bank: 'normal', returns: 'normal', wages: 'normal', states: 'normal', ...kept.moods },
+    };
   }
 
   save(): void {

@@ -54,6 +54,7 @@ describe('Form 940', () => {
       ['us-941', '2025-Q4', '2026-02-02'],
       ['us-940', '2025', '2026-02-02'],
       ['us-w2', '2025', '2026-02-02'],
+      ['ny-nys-45', '2025-Q4', '2026-02-02'],
     ]);
     const made = await preparer('POST', `/clients/${client.id}/filings`, { kind: 'us-940', period: '2025' });
     id = String(made.body.id);
@@ -152,6 +153,7 @@ describe('Form 940', () => {
   it('is not on the ladder any more, and the others of the year are', async () => {
     const rungs = ((await preparer('GET', '/ladder')).body as LadderView).rungs;
     expect(rungs.filter(({ kind }) => kind === 'return').map(({ title }) => title)).toEqual([
+      'NY Form NYS-45, Q4 2025',
       'Form 941, Q4 2025',
       'Forms W-2 and W-3, 2025',
     ]);

@@ -139,6 +139,7 @@ export class Stack {
       bankUrl: `${outside}/bank`,
       returnsUrl: `${outside}/returns`,
       wagesUrl: `${outside}/wages`,
+      statesUrl: `${outside}/states`,
       publicUrl: `http://127.0.0.1:${port}`,
       webFolder: null,
     };

@@ -14,6 +14,11 @@ const PARTIES = [
     'Wage files',
     { normal: 'Judges by its rules', down: 'Closed', slow: 'Slow', refuse: 'Rejects whatever comes' },
   ],
+  [
+    'states',
+    'State agencies',
+    { normal: 'Judges by its rules', down: 'Closed', slow: 'Slow', refuse: 'Rejects whatever comes' },
+  ],
 ] as const;
 
 /** `Thu, Oct 22, 2026` and `10/22/2026`. */
@@ -74,6 +79,6 @@ export function consolePage(records: Records): string {
   }).join('');
   return `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Agencies and bank</title><style>${STYLE}</style>
     <header><h1>Agencies and bank</h1><p>Today, for everybody: <b id="today" data-day="${records.today}">${sayDay(records.today)}</b></p></header>
-    <p class="lead">The bank, the IRS and the SSA as Zakat meets them: each reads what it is sent by its own rules, keeps its own records, and answers over the wire. Here the day moves forward, and each can be told to be slow, closed, or to refuse.</p>
+    <p class="lead">The bank, the IRS, the SSA and the states as Zakat meets them: each reads what it is sent by its own rules, keeps its own records, and answers over the wire. Here the day moves forward, and each can be told to be slow, closed, or to refuse.</p>
     <form method="post" action="/console/date" class="date"><label>Move the day forward to <input type="date" name="today" min="${records.today}" value="${records.today}" required></label> <button>Move</button></form>${sections}</html>`;
 }

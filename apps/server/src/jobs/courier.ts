@@ -80,6 +80,7 @@ export class Courier implements OnModuleInit {
       bank: `${this.config.bankUrl}/files`,
       irs: `${this.config.returnsUrl}/submissions`,
       ssa: `${this.config.wagesUrl}/submissions`,
+      states: `${this.config.statesUrl}/submissions`,
     };
     return targets[receiver];
   }

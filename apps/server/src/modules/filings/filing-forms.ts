@@ -37,7 +37,18 @@ export class FilingForms {
         if (filing === undefined && !asksNoLedger && !isPaid(paid, kind.owedFor, period)) return [];
         const { employer, choices } = formsOnDay(facts, period.end);
         const files = filesKind(kind, employer, choices);
-        if (filing === undefined && asksNoLedger && !files.is) return [];
+        // A return that another one stands in for is not worth a line.
+        const isElsewhereReported =
+          !files.is &&
+          kind.owedFor.every((group) =>
+            FILING_KINDS.some(
+              (other) =>
+                other.tieOut.station === kind.tieOut.station &&
+                other.owedFor.includes(group) &&
+                filesKind(other, employer, choices).is,
+            ),
+          );
+        if (filing === undefined && isElsewhereReported) return [];
         return [
           {
             kind: kind.code,

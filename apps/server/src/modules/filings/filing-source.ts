@@ -1,14 +1,17 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date, endOfMonth } from '@zakat/core/calendar/local-date';
 import { findFamily } from '@zakat/core/deposits/family';
-import { personOnDay } from '@zakat/core/facts/on-day';
+import { text } from '@zakat/core/facts/fact-kind';
+import { clientOnDay, personOnDay } from '@zakat/core/facts/on-day';
 import {
   emptyInput,
   type EmployerFacts,
   type FilingFacts,
   type FilingInput,
   type FilingKind,
+  type ReportedCheck,
   type UnemploymentPay,
+  type WageDetail,
 } from '@zakat/core/filings/kind';
 import { twelfthOf, type FilingPeriod } from '@zakat/core/filings/period';
 import type { FormChoice } from '@zakat/core/filings/registry';
@@ -20,6 +23,7 @@ import type { OwnRules } from '@zakat/core/jurisdictions/dated';
 import { findState } from '@zakat/core/jurisdictions/states';
 import { isPayment, type LedgerEntry } from '@zakat/core/ledger/entry';
 import { cents, sum, type Cents } from '@zakat/core/money/cents';
+import { parsePercent } from '@zakat/core/money/rate';
 import type { Tracked } from '@zakat/core/computation/result';
 import { codesWhere, isStateIncomeTax, taxOf } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
@@ -27,7 +31,7 @@ import { rawCents } from '../../database/cents-column.js';
 import { Secrets } from '../../database/secrets.js';
 import { Clock } from '../clock/clock.js';
 import { formsOnDay } from '../clients/client-forms.js';
-import { accountNumberOn } from '../clients/clients.service.js';
+import { accountNumberOn, unemploymentRatesOn } from '../clients/clients.service.js';
 import { Firm, type Client } from '../clients/entities.js';
 import { Employee } from '../employees/entities.js';
 import { FactStore } from '../facts/fact-store.js';
@@ -76,6 +80,7 @@ export class FilingSource {
       ...(needs.depositsOf ? { depositor: await this.depositor(manager, client, needs.depositsOf, period) } : {}),
       ...(needs.tracked ? { tracked: await this.tracked(manager, client.id, needs.tracked, period) } : {}),
       ...(needs.statements ? { statements: await this.statements(manager, client, entries, period) } : {}),
+      ...(needs.wageDetail ? { wageDetail: await this.wageDetail(manager, client, kind, period) } : {}),
       ...(needs.unemployment
         ? {
             unemployment: await this.unemployment(manager, client.id, period),
@@ -186,6 +191,58 @@ export class FilingSource {
       else own[row.list].push({ item: row.item, amount });
     }
     return [...found.values()];
+  }
+
+  /** Paychecks one by one with their taxes of the kind's jurisdiction, their people, and the client's own rates and accounts. */
+  private async wageDetail(
+    manager: EntityManager,
+    client: Client,
+    kind: FilingKind,
+    { start, end }: FilingPeriod,
+  ): Promise<WageDetail> {
+    const rows = (await manager.query(
+      `SELECT c.employee_id, p.period_start, p.period_end,
+         coalesce((SELECT sum(round((e->>'hours')::numeric * 100)) FROM jsonb_array_elements(CASE jsonb_typeof(c.facts->'entry'->'earnings') WHEN 'array' THEN c.facts->'entry'->'earnings' ELSE '[]' END) AS e
+           WHERE e->>'hours' ~ '^[0-9]+([.][0-9]+)?$'), 0)::int AS hours,
+         jsonb_agg(jsonb_build_object('code', t.tax, 'subject', t.subject, 'wages', t.wages, 'amount', t.amount)) AS taxes
+       FROM standing_paycheck c JOIN payroll p ON p.id = c.payroll_id JOIN paycheck_tax t ON t.paycheck_id = c.id
+       WHERE c.client_id = $1 AND c.check_date BETWEEN $2 AND $3 AND t.tax = ANY($4)
+       GROUP BY c.id, c.employee_id, c.facts, p.period_start, p.period_end ORDER BY p.period_end, c.employee_id`,
+      [client.id, start, end, codesWhere((tax) => tax.jurisdiction === kind.jurisdiction)],
+    )) as {
+      employee_id: string;
+      period_start: string;
+      period_end: string;
+      hours: number;
+      taxes: ReportedCheck['taxes'];
+    }[];
+    const paid = new Set(rows.map((row) => row.employee_id));
+    const people = await manager.find(Employee, {
+      where: { clientId: client.id },
+      order: { lastName: 'ASC', firstName: 'ASC' },
+    });
+    const rates = await unemploymentRatesOn(manager, client.id, end);
+    const day = clientOnDay(await this.store.ofClient(manager, client.id), end);
+    return {
+      checks: rows.map((row) => ({
+        employeeId: row.employee_id,
+        periodStart: date(row.period_start),
+        periodEnd: date(row.period_end),
+        hours: row.hours,
+        taxes: row.taxes,
+      })),
+      people: people.filter(({ id }) => paid.has(id)).map((person) => this.personOf(person, false)),
+      rates: {
+        ...Object.fromEntries(Object.entries(rates).map(([state, rate]) => [`${state}-SUI`, rate])),
+        ...Object.fromEntries(
+          day.ownRates.flatMap((own) => {
+            const percent = parsePercent(text(own, 'percent'));
+            return percent ? [[text(own, 'tax'), percent]] : [];
+          }),
+        ),
+      },
+      accounts: { [kind.agency.code]: await accountNumberOn(manager, client.id, kind.agency.code, end) },
+    };
   }
 
   /** Pay by person and state, with what of it is subject to federal unemployment tax. */

@@ -225,7 +225,8 @@ const NO_FACTS = {
 function dates(checkDate: LocalDate | null, today: LocalDate): PurposeDates {
   const paid = checkDate ?? today;
   const nextDue = (station: TieOutSide['station']): LocalDate | null =>
-    FILING_KINDS.filter(({ tieOut }) => tieOut.station === station)
+    // What the states ask for is due with it or after it; whose it is follows from what is paid.
+    FILING_KINDS.filter(({ tieOut, jurisdiction }) => tieOut.station === station && jurisdiction === 'US')
       .map((kind) => kind.due(periodWith(kind.period, paid)).due)
       .sort()[0] ?? null;
   return {

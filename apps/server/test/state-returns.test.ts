@@ -1,0 +1,100 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { Stack, postPayroll, takeOn, until, type Caller } from './stack.js';
+
+let stack: Stack;
+let preparer: Caller;
+let reviewer: Caller;
+let client: Awaited<ReturnType<typeof takeOn>>;
+let id: string;
+
+interface Filing {
+  status: string;
+  version: number;
+  lines: { id: string; value: number }[];
+  tables: { title: string; rows: (string | number)[][] }[];
+  problems: { code: string; field: string; severity: string }[];
+  events: { stage: string; code: string | null; field: string | null }[];
+}
+const look = async (): Promise<Filing> => (await preparer('GET', `/filings/${id}`)).body as Filing;
+const act = async (caller: Caller, name: string, more: Record<string, unknown> = {}) =>
+  caller('POST', `/filings/${id}/${name}`, { version: (await look()).version, ...more });
+const settled = (): Promise<Filing> => until(look, ({ status }) => ['accepted', 'rejected'].includes(status));
+const line = (filing: Filing, name: string): number => filing.lines.find((one) => one.id === name)?.value ?? -1;
+const sum = async (tax: string): Promise<number> =>
+  (
+    (await stack.dataSource.query(
+      `SELECT coalesce(sum(amount), 0)::int AS amount FROM ledger_entry WHERE tax = $1 AND cause IN ('payroll', 'return')`,
+      [tax],
+    )) as { amount: number }[]
+  )[0]?.amount ?? 0;
+
+beforeAll(async () => {
+  stack = await Stack.start('2026-09-20');
+  await stack.addFirm('Alder');
+  preparer = await stack.signIn('Alder', 'preparer');
+  reviewer = await stack.signIn('Alder', 'reviewer');
+  client = await takeOn(preparer, 'YARD', 3);
+  await postPayroll(preparer, client.id, {
+    periodStart: '2026-08-30',
+    periodEnd: '2026-09-12',
+    checkDate: '2026-09-18',
+  });
+  await stack.console('date', { today: '2026-10-05' });
+}, 60_000);
+afterAll(() => stack.stop(), 30_000);
+
+describe('Form NYS-45', () => {
+  it('is owed by whoever paid wages there, and reports what the paychecks say', async () => {
+    const forms = (await preparer('GET', `/clients/${client.id}/forms?year=2026`)).body as { kind: string }[];
+    expect(forms.map(({ kind }) => kind)).toContain('ny-nys-45');
+    const made = await preparer('POST', `/clients/${client.id}/filings`, { kind: 'ny-nys-45', period: '2026-Q3' });
+    id = String(made.body.id);
+    const filing = await look();
+    // Three people at 2,512.00, all under the base of the year; the pay period includes September 12.
+    expect(['1', '2', '3', 'a', 'b', 'c'].map((name) => line(filing, name))).toEqual([753_600, 0, 753_600, 0, 0, 3]);
+    expect(line(filing, '12')).toBe(await sum('NY-SIT'));
+    expect(filing.tables.find(({ title }) => title === 'Wages by employee')?.rows).toHaveLength(3);
+  });
+  it('is released by another person, and rejected for what the agency does not know, at the field', async () => {
+    expect((await act(preparer, 'check')).body.status).toBe('checked');
+    expect((await look()).problems.map(({ code, severity }) => `${code} ${severity}`)).toContain(
+      'check.layout-not-verified warning',
+    );
+    expect((await act(preparer, 'release')).status).toBe(422);
+    await stack.console('mood', { party: 'states', mood: 'refuse' });
+    expect((await act(reviewer, 'release')).status).toBe(200);
+    const rejected = await settled();
+    expect(rejected.events.find(({ stage }) => stage === 'rejected')).toMatchObject({
+      code: 'E-ACCOUNT',
+      field: 'account NY-TAX',
+    });
+    await stack.console('mood', { party: 'states', mood: 'normal' });
+  });
+  it('sent again, it is accepted by the agency’s own reading, and the ledger has what the return says', async () => {
+    await act(preparer, 'reopen');
+    await act(preparer, 'check');
+    const releases = await Promise.all([1, 2, 3].map(() => act(reviewer, 'release')));
+    expect(releases.map(({ status }) => status).sort()).toEqual([200, 409, 409]);
+    const accepted = await settled();
+    expect(accepted.status).toBe('accepted');
+    expect([await sum('NY-SUI'), await sum('NY-RSF')]).toEqual([line(accepted, '4'), line(accepted, '5')]);
+    const sent = await stack.received('states');
+    expect(sent.map(({ state }) => state)).toEqual(['rejected', 'accepted']);
+  });
+  it('keeps no social security number in what it stored of the figures', async () => {
+    const rows = (await stack.dataSource.query('SELECT snapshot::text AS text FROM filing')) as { text: string }[];
+    expect(rows[0]?.text).toMatch(/"ssn": ?"[0-9a-f]{24}"/);
+  });
+  it('stands in the tie-out with nothing to fix', async () => {
+    const { rows } = (await preparer('GET', `/clients/${client.id}/tie-out?year=2026&quarter=3`)).body as {
+      rows: { key: string; stations: Record<string, number | null>; differences: { to: string }[] }[];
+    };
+    const row = rows.find(({ key }) => key === 'NY-SUI');
+    expect(row?.stations['returns']).toBe(row?.stations['ledger']);
+    expect(row?.differences.filter(({ to }) => to === 'returns')).toEqual([]);
+  });
+  it('is a PDF with the people and the lines', async () => {
+    const paper = await preparer('GET', `/filings/${id}/paper`);
+    expect([paper.status, String(paper.body).slice(0, 5)]).toEqual([200, '%PDF-']);
+  });
+});

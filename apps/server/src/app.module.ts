@@ -61,6 +61,8 @@ import { Attempts } from './modules/identity/attempts.js';
 import { Sessions } from './modules/identity/sessions.js';
 import { LadderController } from './modules/ladder/ladder.controller.js';
 import { AgendaRungs } from './modules/ladder/agenda-rungs.js';
+import { DueReturnsController } from './modules/filings/due-returns.controller.js';
+import { DueReturnsService } from './modules/filings/due-returns.service.js';
 import { DueDepositsController } from './modules/ladder/due-deposits.controller.js';
 import { DueDepositsService } from './modules/ladder/due-deposits.service.js';
 import { PaydaysController } from './modules/ladder/paydays.controller.js';
@@ -132,6 +134,7 @@ const CONTROLLERS = [
   LadderController,
   PaydaysController,
   DueDepositsController,
+  DueReturnsController,
   ClientsController,
   ContactsController,
   EmployeesController,
@@ -158,6 +161,7 @@ const PROVIDERS = [
   NoticesService,
   PaymentInstructions,
   DueDepositsService,
+  DueReturnsService,
   PayrollReviews,
   ClientHours,
   HoursFiles,

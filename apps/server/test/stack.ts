@@ -328,12 +328,17 @@ export async function postPayroll(
   preparer: Caller,
   clientId: string,
   days = { periodStart: '2026-10-11', periodEnd: '2026-10-24', checkDate: '2026-10-30' },
+  /** In a closed period: who posts it, and why. */
+  closed?: { readonly by: Caller; readonly closedReason: string },
 ): Promise<string> {
   const { id } = (await preparer('POST', `/clients/${clientId}/payrolls`, { ...days, kind: 'regular' })).body as {
     id: string;
   };
   const reviewed = await preparer('POST', `/payrolls/${id}/review`, { version: 1 });
-  const posted = await preparer('POST', `/payrolls/${id}/post`, { version: reviewed.body.version });
+  const posted = await (closed?.by ?? preparer)('POST', `/payrolls/${id}/post`, {
+    version: reviewed.body.version,
+    ...(closed ? { closedReason: closed.closedReason } : {}),
+  });
   if (posted.status !== 200) throw new Error(JSON.stringify(posted.body));
   return id;
 }

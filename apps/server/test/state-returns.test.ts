@@ -98,3 +98,79 @@ describe('Form NYS-45', () => {
     expect([paper.status, String(paper.body).slice(0, 5)]).toEqual([200, '%PDF-']);
   });
 });
+
+describe('the returns of a quarter of every client', () => {
+  interface Row {
+    key: string;
+    kind: string;
+    clientId: string;
+    period: string;
+    status: string;
+    move: string;
+    isReady: boolean;
+    filingId: string | null;
+    version: number | null;
+  }
+  const board = async (): Promise<Row[]> =>
+    ((await preparer('GET', '/due-returns?quarter=2026-Q3')).body as { rows: Row[] }).rows;
+  const row = async (kind: string): Promise<Row> => {
+    const found = (await board()).find((one) => one.kind === kind);
+    if (!found) throw new Error(`no ${kind} on the board`);
+    return found;
+  };
+  it('shows what is accepted, and what is not begun', async () => {
+    expect((await board()).map(({ kind, status }) => `${kind} ${status}`)).toEqual([
+      'us-941 not begun',
+      'ny-nys-45 accepted',
+    ]);
+    expect((await preparer('GET', '/due-returns?quarter=2026')).status).toBe(422);
+  });
+  it('begins each once; a second time is its own refusal', async () => {
+    const begin = async (): Promise<(string | null)[]> => {
+      const { clientId, kind, period } = await row('us-941');
+      const answers = await preparer('POST', '/due-returns/begin', { returns: [{ clientId, kind, period }] });
+      return (answers.body as { refused: string | null }[]).map(({ refused }) => refused);
+    };
+    expect(await begin()).toEqual([null]);
+    expect((await begin())[0]).toMatch(/already|before|exists/i);
+  });
+  const at = async (): Promise<{ returns: { id: string; version: number }[] }> => {
+    const { filingId, version } = await row('us-941');
+    return { returns: [{ id: filingId ?? '', version: version ?? 0 }] };
+  };
+  it('checks it, waits for the signer, and sees when the ledger moves under it', async () => {
+    await preparer('POST', '/due-returns/check', await at());
+    expect(await row('us-941')).toMatchObject({ status: 'checked', move: 'Client: sign it', isReady: false });
+    await postPayroll(
+      preparer,
+      client.id,
+      {
+        periodStart: '2026-09-13',
+        periodEnd: '2026-09-26',
+        checkDate: '2026-09-30',
+      },
+      { by: reviewer, closedReason: 'Left out of the quarter by mistake.' },
+    );
+    expect((await row('us-941')).status).toBe('differs');
+    const slip = (await reviewer('POST', '/due-returns/slip', await at())).body as { mayRelease: boolean };
+    expect(slip.mayRelease).toBe(false);
+    expect(
+      ((await reviewer('POST', '/due-returns/release', await at())).body as { refused: string }[])[0]?.refused,
+    ).toMatch(/moved since the check|PIN/);
+    await preparer('POST', '/due-returns/check', await at());
+    const [one] = (await at()).returns;
+    await preparer('POST', `/filings/${one?.id ?? ''}/sign`, { version: one?.version, pin: '31415', payment: null });
+    expect(await row('us-941')).toMatchObject({ status: 'checked', isReady: true });
+  });
+  it('releases it by another person, once', async () => {
+    const asked = await at();
+    const answers = await Promise.all([1, 2].map(() => reviewer('POST', '/due-returns/release', asked)));
+    const refused = answers.map(({ body }) => (body as { refused: string | null }[])[0]?.refused ?? null);
+    expect(refused.filter((one) => one === null)).toHaveLength(1);
+    const done = await until(
+      () => row('us-941'),
+      ({ status }) => status === 'accepted',
+    );
+    expect(done.status).toBe('accepted');
+  });
+});

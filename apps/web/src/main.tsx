@@ -41,6 +41,10 @@ const router = createBrowserRouter([
         path: 'deposits',
         lazy: async () => ({ Component: (await import('./routes/due-deposits/due-deposits.js')).DueDepositsPage }),
       },
+      {
+        path: 'returns',
+        lazy: async () => ({ Component: (await import('./routes/due-returns/due-returns.js')).DueReturnsPage }),
+      },
       { path: 'clients', lazy: async () => ({ Component: (await import('./routes/clients/clients.js')).ClientsPage }) },
       { path: 'firm', lazy: async () => ({ Component: (await import('./routes/firm/firm.js')).FirmPage }) },
       {

@@ -912,6 +912,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/due-returns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["DueReturnsController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due-returns/begin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DueReturnsController_begin"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due-returns/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DueReturnsController_check"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due-returns/slip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DueReturnsController_slip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due-returns/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DueReturnsController_release"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients": {
         parameters: {
             query?: never;
@@ -3293,6 +3373,49 @@ export interface components {
             checks: components["schemas"]["SlipCheck"][];
             mayRelease: boolean;
             file: string;
+        };
+        DueReturn: {
+            key: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            kind: string;
+            title: string;
+            agency: string;
+            period: string;
+            /** Format: date */
+            due: string;
+            isOver: boolean;
+            isLate: boolean;
+            /** @enum {string} */
+            status: "not begun" | "differs" | "filed elsewhere" | "draft" | "checked" | "released" | "received" | "accepted" | "rejected";
+            move: string;
+            isReady: boolean;
+            /** Format: uuid */
+            filingId: string | null;
+            version: number | null;
+            amount: number | null;
+        };
+        DueReturnView: {
+            quarter: string;
+            rows: components["schemas"]["DueReturn"][];
+        };
+        BeginReturn: {
+            /** Format: uuid */
+            clientId: string;
+            kind: string;
+            period: string;
+        };
+        BeginReturns: {
+            returns: components["schemas"]["BeginReturn"][];
+        };
+        ReturnAtVersion: {
+            /** Format: uuid */
+            id: string;
+            version: number;
+        };
+        ReturnsAtVersion: {
+            returns: components["schemas"]["ReturnAtVersion"][];
         };
         ClientRow: {
             /** Format: uuid */
@@ -6201,6 +6324,119 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["PaymentsAtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOfMany"][];
+                };
+            };
+        };
+    };
+    DueReturnsController_view: {
+        parameters: {
+            query: {
+                quarter: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DueReturnView"];
+                };
+            };
+        };
+    };
+    DueReturnsController_begin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BeginReturns"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOfMany"][];
+                };
+            };
+        };
+    };
+    DueReturnsController_check: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReturnsAtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOfMany"][];
+                };
+            };
+        };
+    };
+    DueReturnsController_slip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReturnsAtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReleaseSlip"];
+                };
+            };
+        };
+    };
+    DueReturnsController_release: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReturnsAtVersion"];
             };
         };
         responses: {

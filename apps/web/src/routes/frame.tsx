@@ -21,6 +21,7 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['l', 'ladder'],
   ['p', 'payrolls of every client'],
   ['d', 'deposits of every client'],
+  ['q', 'returns of a quarter of every client'],
   ['c', 'clients'],
   ['r', 'rules'],
   ['t', 'audit trail'],
@@ -82,6 +83,7 @@ function FramedPage(): ReactNode {
     ['l', () => void navigate('/')],
     ['p', () => void navigate('/payrolls')],
     ['d', () => void navigate('/deposits')],
+    ['q', () => void navigate('/returns')],
     ['c', () => void navigate('/clients')],
     ['r', () => void navigate('/rules')],
     ['t', () => void navigate('/trail')],
@@ -133,6 +135,7 @@ function FramedPage(): ReactNode {
           </NavLink>
           <NavLink to="/payrolls">Payrolls</NavLink>
           <NavLink to="/deposits">Deposits</NavLink>
+          <NavLink to="/returns">Returns</NavLink>
           <NavLink to="/clients">Clients</NavLink>
           <NavLink to="/rules">Rules</NavLink>
           <NavLink to="/trail">Audit trail</NavLink>

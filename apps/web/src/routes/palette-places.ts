@@ -13,6 +13,11 @@ export const FIRM_PLACES: readonly Place[] = [
     path: '/deposits',
     words: 'tax payments liabilities owed eftps remit pay release approve gather',
   },
+  {
+    label: 'Returns',
+    path: '/returns',
+    words: 'quarter close forms filings 941 940 state wage reports unemployment withholding begin check release',
+  },
   { label: 'Clients', path: '/clients', words: 'employers companies list' },
   { label: 'Add client', path: '/clients/new', words: 'new employer company' },
   { label: 'Rules', path: '/rules', words: 'rates tables brackets wage base limits rule packs' },

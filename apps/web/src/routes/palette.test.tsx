@@ -29,6 +29,7 @@ describe('going to a place by its name', () => {
       'Ladder',
       'Payrolls',
       'Deposits',
+      'Returns',
       'Clients',
       'Add client',
       'Rules',

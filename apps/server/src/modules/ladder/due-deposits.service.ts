@@ -13,12 +13,12 @@ import { familyLabel } from '@zakat/core/deposits/family';
 import { ZERO, add, cents, showDollars, sum, type Cents } from '@zakat/core/money/cents';
 import { lateEstimate } from '@zakat/core/penalties/deposit-penalty';
 import type { EntityManager } from 'typeorm';
-import { constraintRefusal } from '../../database/constraints.js';
 import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
-import { Refusal, conflict, refuseField } from '../../http/refusal.js';
+import { conflict, refuseField } from '../../http/refusal.js';
 import { findClient } from '../clients/clients.service.js';
 import { Clock } from '../clock/clock.js';
+import { checksOfMany, outcome } from '../outbox/many.js';
 import { Deposits } from '../remittances/deposits.js';
 import { RemittancesService } from '../remittances/remittances.service.js';
 import { LadderService } from './ladder.service.js';
@@ -105,11 +105,6 @@ export class DueDepositsService {
     const [first] = slips;
     if (!first) throw refuseField('payments', 'No payment is ticked.', 'Tick at least one.');
     const amount = sum(slips.map(amountOf));
-    const failed = slips.flatMap((slip) =>
-      slip.checks
-        .filter((check) => !check.isPassed)
-        .map((check) => ({ ...check, label: `${slip.title}: ${check.label}` })),
-    );
     const many = slips.length === 1 ? 'One payment' : `${slips.length} payments`;
     return {
       title: `${many} of ${showDollars(amount)}`,
@@ -122,10 +117,7 @@ export class DueDepositsService {
       leaves: `${showDollars(amount)} leaves the accounts of the clients by ACH credit, each payment by itself.`,
       becomesImpossible: first.becomesImpossible,
       wayBack: first.wayBack,
-      checks:
-        failed.length > 0
-          ? failed
-          : [{ label: 'Every check of every payment', isPassed: true, says: `${slips.length} rehearsed just now.` }],
+      checks: checksOfMany(slips, 'payment'),
       mayRelease: slips.length > 0 && slips.every((slip) => slip.mayRelease),
       file: '',
     };
@@ -160,18 +152,6 @@ export class DueDepositsService {
     );
     const [row] = rows;
     return row ? `${familyLabel(row.family)} of ${row.client}` : 'A payment';
-  }
-}
-
-/** Does one of many, and answers with what it was refused for. */
-async function outcome(key: string, what: string, act: () => Promise<unknown>): Promise<DoneOfMany> {
-  try {
-    await act();
-    return { key, what, refused: null };
-  } catch (error) {
-    const refusal = error instanceof Refusal ? error : constraintRefusal(error);
-    if (!refusal) throw error;
-    return { key, what, refused: refusal.message };
   }
 }
 

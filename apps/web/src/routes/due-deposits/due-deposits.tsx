@@ -14,6 +14,7 @@ import { addDays, parseDate } from '@zakat/core/calendar/local-date';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { sessionQuery } from '../../api/resources.js';
 import { Day, ShortDay, shortDay } from '../../kit/day.js';
+import { DoneOfMany } from '../../kit/done-of-many.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { ReleaseSlip } from '../../kit/release-slip.js';
@@ -37,32 +38,6 @@ const atVersion = (rows: readonly Row[]): Schemas['PaymentAtVersion'][] =>
   );
 const isNamed = (row: Row, find: string): boolean =>
   `${row.clientName} ${row.title}`.toLowerCase().includes(find.trim().toLowerCase());
-
-/** What became of many, with the reasons of those that were refused. */
-function Done({
-  answers,
-  word,
-}: {
-  readonly answers: readonly Schemas['DoneOfMany'][];
-  readonly word: string;
-}): ReactNode {
-  const refused = answers.filter((one) => one.refused !== null);
-  const done = answers.length - refused.length;
-  return (
-    <div {...(refused.length > 0 ? { className: 'problem' } : {})} role="status">
-      {done} {done === 1 ? 'payment' : 'payments'} {word}.
-      {refused.length > 0 && (
-        <ul>
-          {refused.map(({ key, what, refused: why }) => (
-            <li key={key}>
-              {what}: {why}
-            </li>
-          ))}
-        </ul>
-      )}
-    </div>
-  );
-}
 
 function Rows({
   rows,
@@ -251,7 +226,7 @@ export function DueDepositsPage(): ReactNode {
                 )}
               </div>
               <RefusedNote error={schedule.error ?? approve.error ?? release.error ?? slip.error} />
-              {last && <Done word={last[0]} answers={last[1]} />}
+              {last && <DoneOfMany noun="payment" word={last[0]} answers={last[1]} />}
               {slip.data && (
                 <ReleaseSlip
                   slip={slip.data}

@@ -1,0 +1,47 @@
+import { Body, Controller, Get, HttpCode, Inject, Post, Query } from '@nestjs/common';
+import { DoneOfMany } from '@zakat/contract/due-deposits';
+import { BeginReturns, DueReturnView, ReturnsAtVersion } from '@zakat/contract/due-returns';
+import { ReleaseSlip } from '@zakat/contract/remittances';
+import { Answers } from '../../http/answers.js';
+import { CurrentSession } from '../identity/guard.js';
+import type { Session } from '../identity/sessions.js';
+import { DueReturnsService } from './due-returns.service.js';
+
+@Controller('due-returns')
+export class DueReturnsController {
+  constructor(@Inject(DueReturnsService) private readonly returns: DueReturnsService) {}
+
+  @Get()
+  @Answers(DueReturnView)
+  view(@CurrentSession() session: Session, @Query('quarter') quarter: string): Promise<DueReturnView> {
+    return this.returns.view(session, String(quarter));
+  }
+
+  @Post('begin')
+  @HttpCode(200)
+  @Answers(DoneOfMany, 'list')
+  begin(@CurrentSession() session: Session, @Body() body: BeginReturns): Promise<DoneOfMany[]> {
+    return this.returns.begin(session, body.returns);
+  }
+
+  @Post('check')
+  @HttpCode(200)
+  @Answers(DoneOfMany, 'list')
+  check(@CurrentSession() session: Session, @Body() body: ReturnsAtVersion): Promise<DoneOfMany[]> {
+    return this.returns.check(session, body.returns);
+  }
+
+  @Post('slip')
+  @HttpCode(200)
+  @Answers(ReleaseSlip)
+  slip(@CurrentSession() session: Session, @Body() body: ReturnsAtVersion): Promise<ReleaseSlip> {
+    return this.returns.slip(session, body.returns);
+  }
+
+  @Post('release')
+  @HttpCode(200)
+  @Answers(DoneOfMany, 'list')
+  release(@CurrentSession() session: Session, @Body() body: ReturnsAtVersion): Promise<DoneOfMany[]> {
+    return this.returns.release(session, body.returns);
+  }
+}

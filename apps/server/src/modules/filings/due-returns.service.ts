@@ -1,0 +1,241 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { DoneOfMany } from '@zakat/contract/due-deposits';
+import type { BeginReturn, DueReturn, DueReturnView, ReturnAtVersion } from '@zakat/contract/due-returns';
+import type { ReleaseSlip } from '@zakat/contract/remittances';
+import type { LocalDate } from '@zakat/core/calendar/local-date';
+import type { FilingKind } from '@zakat/core/filings/kind';
+import { parsePeriod, periodKey, periodsOfYear, type FilingPeriod } from '@zakat/core/filings/period';
+import { FILING_KINDS, filesKind, findKind } from '@zakat/core/filings/registry';
+import { LIABILITY_CAUSES } from '@zakat/core/ledger/entry';
+import { isTaxCode, taxOf, type TaxGroup } from '@zakat/core/tax-registry/registry';
+import type { EntityManager } from 'typeorm';
+import { FirmDatabase, type Actor } from '../../database/firm-database.js';
+import { refuseField } from '../../http/refusal.js';
+import { formsOnDay } from '../clients/client-forms.js';
+import { Client } from '../clients/entities.js';
+import { Clock } from '../clock/clock.js';
+import { FactStore } from '../facts/fact-store.js';
+import { checksOfMany, outcome } from '../outbox/many.js';
+import { filedElsewhere } from '../take-overs/take-over-store.js';
+import { Filing } from './entities.js';
+import { FilingContent, digestOf } from './filing-content.js';
+import { isPaid, type PaidMonths } from './filing-forms.js';
+import { FilingsService } from './filings.service.js';
+import { titleOf } from './titles.js';
+
+const MOVES: Readonly<Record<DueReturn['status'], string>> = {
+  'not begun': 'Preparer: begin it',
+  draft: 'Preparer: check it',
+  differs: 'Preparer: reopen and check again',
+  checked: 'Reviewer: release it',
+  released: 'Zakat: send it',
+  received: 'Agency: accept it',
+  accepted: '',
+  rejected: 'Preparer: correct it',
+  'filed elsewhere': '',
+};
+/** Kinds by the groups of taxes that they report. */
+const BY_GROUP = new Map<TaxGroup, FilingKind[]>();
+for (const kind of FILING_KINDS)
+  for (const group of kind.owedFor) BY_GROUP.set(group, [...(BY_GROUP.get(group) ?? []), kind]);
+const ON_REQUEST = FILING_KINDS.filter(({ owedFor }) => owedFor.length === 0);
+
+/** The returns of a quarter of every client: begun, checked and released together, each with its own verdict. */
+@Injectable()
+export class DueReturnsService {
+  constructor(
+    @Inject(FirmDatabase) private readonly database: FirmDatabase,
+    @Inject(FactStore) private readonly store: FactStore,
+    @Inject(FilingContent) private readonly contents: FilingContent,
+    @Inject(FilingsService) private readonly filings: FilingsService,
+    @Inject(Clock) private readonly clock: Clock,
+  ) {}
+
+  view(actor: Actor, quarter: string): Promise<DueReturnView> {
+    const asked = parsePeriod(quarter);
+    if (!asked || asked.kind !== 'quarter')
+      throw refuseField('quarter', 'This is not a quarter.', 'Write it like 2026-Q1.');
+    return this.database.run(actor, async (manager) => {
+      const today = await this.clock.today(manager);
+      const clients = await manager.find(Client, { order: { legalName: 'ASC' } });
+      const paid = await paidByClient(manager, asked.start.slice(0, 4));
+      const filings = await manager
+        .createQueryBuilder(Filing, 'f')
+        .where('f.period_end BETWEEN :start AND :end', asked)
+        .getMany();
+      const rows: DueReturn[] = [];
+      for (const client of clients) {
+        const own = filings.filter(({ clientId }) => clientId === client.id);
+        rows.push(...(await this.ofClient(manager, client, asked, paid.get(client.id) ?? new Map(), own, today)));
+      }
+      rows.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.clientName.localeCompare(b.clientName)));
+      return { quarter, rows };
+    });
+  }
+
+  private async ofClient(
+    manager: EntityManager,
+    client: Client,
+    quarter: FilingPeriod,
+    paid: PaidMonths,
+    filings: readonly Filing[],
+    today: LocalDate,
+  ): Promise<DueReturn[]> {
+    const begun = filings.flatMap(({ kind }) => findKind(kind) ?? []);
+    const kinds = new Set([...begun, ...[...paid.keys()].flatMap((group) => BY_GROUP.get(group) ?? []), ...ON_REQUEST]);
+    if (kinds.size === ON_REQUEST.length && paid.size === 0 && begun.length === 0) return [];
+    const facts = await this.store.ofClient(manager, client.id);
+    const elsewhere = await filedElsewhere(manager, client.id);
+    const { employer, choices } = formsOnDay(facts, quarter.end);
+    const rows: DueReturn[] = [];
+    for (const kind of FILING_KINDS.filter((one) => kinds.has(one)))
+      for (const period of periodsEndingIn(kind, quarter)) {
+        const filing = filings.find((one) => one.kind === kind.code && one.periodStart === period.start);
+        const isOwed = kind.owedFor.length === 0 || isPaid(paid, kind.owedFor, period);
+        if (!filing && (!isOwed || !filesKind(kind, employer, choices).is)) continue;
+        const isElsewhere = elsewhere.some((one) => one.kind === kind.code && one.period.start === period.start);
+        const stands = await this.standing(manager, client, kind, period, filing ?? null);
+        const status = !filing && isElsewhere ? 'filed elsewhere' : stands.status;
+        const due = filing?.due ?? kind.due(period).due;
+        const isDone = status === 'accepted' || status === 'filed elsewhere';
+        const needsSigner = status === 'checked' && kind.signedBy !== null && filing?.signedOn === null;
+        rows.push({
+          key: `${client.id} ${kind.code} ${periodKey(period)}`,
+          clientId: client.id,
+          clientName: client.legalName,
+          kind: kind.code,
+          title: titleOf(kind, period),
+          agency: kind.agency.name,
+          period: periodKey(period),
+          due,
+          isOver: today > period.end,
+          isLate: !isDone && today > due,
+          status,
+          move: needsSigner ? 'Client: sign it' : MOVES[status],
+          isReady: status === 'checked' && !needsSigner,
+          filingId: filing?.id ?? null,
+          version: filing?.version ?? null,
+          amount: stands.amount,
+        });
+      }
+    return rows;
+  }
+
+  /** How a filing stands; one that was checked is compared with the ledger of now. */
+  private async standing(
+    manager: EntityManager,
+    client: Client,
+    kind: FilingKind,
+    period: FilingPeriod,
+    filing: Filing | null,
+  ): Promise<Pick<DueReturn, 'status' | 'amount'>> {
+    if (!filing) return { status: 'not begun', amount: null };
+    const kept =
+      filing.snapshot === null ? null : kind.read(filing.snapshot, filing.snapshotVersion ?? kind.snapshotVersion);
+    const amount = kept === null ? null : kind.amount(kept);
+    if (filing.status !== 'checked') return { status: filing.status, amount };
+    const now = await this.contents.compute(manager, { filing, client, kind, period });
+    const isSame = filing.snapshotDigest === digestOf(this.contents.stored(kind, now));
+    return { status: isSame ? 'checked' : 'differs', amount };
+  }
+
+  async begin(actor: Actor, asked: readonly BeginReturn[]): Promise<DoneOfMany[]> {
+    const names = await this.namesOf(actor);
+    const answers: DoneOfMany[] = [];
+    for (const { clientId, kind, period } of asked) {
+      const known = findKind(kind);
+      const named = parsePeriod(period);
+      const what = `${known && named ? titleOf(known, named) : kind} of ${names.get(clientId) ?? 'a client'}`;
+      answers.push(
+        await outcome(`${clientId} ${kind} ${period}`, what, () =>
+          this.filings.create(actor, clientId, { kind, period }),
+        ),
+      );
+    }
+    return answers;
+  }
+
+  /** Checks each; one that differs is opened again first. */
+  async check(actor: Actor, asked: readonly ReturnAtVersion[]): Promise<DoneOfMany[]> {
+    const answers: DoneOfMany[] = [];
+    for (const { id, version } of asked)
+      answers.push(
+        await outcome(id, await this.nameOf(actor, id), async () => {
+          const { status } = await this.filings.view(actor, id);
+          const at = status === 'checked' ? (await this.filings.reopen(actor, id, version)).version : version;
+          await this.filings.check(actor, id, at);
+        }),
+      );
+    return answers;
+  }
+
+  async release(actor: Actor, asked: readonly ReturnAtVersion[]): Promise<DoneOfMany[]> {
+    const answers: DoneOfMany[] = [];
+    for (const { id, version } of asked)
+      answers.push(await outcome(id, await this.nameOf(actor, id), () => this.filings.release(actor, id, version)));
+    return answers;
+  }
+
+  /** One slip for many: the rehearsal of each; it may be released when each of them may. */
+  async slip(actor: Actor, asked: readonly ReturnAtVersion[]): Promise<ReleaseSlip> {
+    const slips: ReleaseSlip[] = [];
+    for (const { id } of asked) slips.push(await this.filings.slip(actor, id));
+    const [first] = slips;
+    if (!first) throw refuseField('returns', 'No return is ticked.', 'Tick at least one.');
+    const many = slips.length === 1 ? 'One return' : `${slips.length} returns`;
+    return {
+      title: many,
+      act: slips.every((slip) => slip.act === 'release') ? 'release' : 'rehearsal',
+      amount: null,
+      figures: slips.map((slip) => ({
+        label: slip.title.slice(0, 200),
+        value: slip.figures
+          .filter(({ label }) => /^(Total|Balance)/.test(label))
+          .map(({ label, value }) => `${label} ${value}`)
+          .join('; '),
+      })),
+      leaves: `${many} ${slips.length === 1 ? 'goes' : 'go'} to the agencies, each by itself; one that is refused stops none of the others.`,
+      becomesImpossible:
+        'The figures of these returns cannot be changed any more; what turns out wrong afterwards is put right with an amended return.',
+      wayBack: first.wayBack,
+      checks: checksOfMany(slips, 'return'),
+      mayRelease: slips.every((slip) => slip.mayRelease),
+      file: '',
+    };
+  }
+
+  private async namesOf(actor: Actor): Promise<Map<string, string>> {
+    return this.database.run(actor, async (manager) => {
+      const clients = await manager.find(Client);
+      return new Map(clients.map(({ id, legalName }) => [id, legalName]));
+    });
+  }
+
+  private async nameOf(actor: Actor, id: string): Promise<string> {
+    const view = await this.filings.view(actor, id).catch(() => null);
+    return view ? `${view.title} of ${view.clientName}` : 'A return';
+  }
+}
+
+/** Periods of a kind that end in a quarter. */
+const periodsEndingIn = (kind: FilingKind, { start, end }: FilingPeriod): FilingPeriod[] =>
+  periodsOfYear(kind.period, Number(start.slice(0, 4))).filter((period) => period.end >= start && period.end <= end);
+
+/** Months of a year with something owed, by client and tax group: reversals that leave nothing do not count. */
+async function paidByClient(manager: EntityManager, year: string): Promise<Map<string, PaidMonths>> {
+  const rows = (await manager.query(
+    `SELECT client_id, tax, to_char(liability_date, 'YYYY-MM') AS month FROM ledger_entry
+     WHERE liability_date BETWEEN $1 AND $2 AND cause = ANY($3)
+     GROUP BY 1, 2, 3 HAVING sum(CASE cause WHEN 'reversal' THEN -1 ELSE 1 END) > 0`,
+    [`${year}-01-01`, `${year}-12-31`, LIABILITY_CAUSES],
+  )) as { client_id: string; tax: string; month: string }[];
+  const found = new Map<string, Map<TaxGroup, Set<string>>>();
+  for (const { client_id: client, tax, month } of rows) {
+    if (!isTaxCode(tax)) continue;
+    const own = found.get(client) ?? new Map<TaxGroup, Set<string>>();
+    const { group } = taxOf(tax);
+    own.set(group, (own.get(group) ?? new Set<string>()).add(month));
+    found.set(client, own);
+  }
+  return found;
+}

@@ -1,4 +1,4 @@
-import { FORM_NAMES } from '@zakat/core/filings/names';
+import { CORRECTION_NAMES, FORM_NAMES } from '@zakat/core/filings/names';
 import { ALL_STATES } from '@zakat/core/jurisdictions/states';
 import { AGENCIES, TAXES } from '@zakat/core/tax-registry/registry';
 import type { Place } from './palette-places.js';
@@ -11,7 +11,7 @@ const taxesOf = (jurisdiction: string): string =>
 /** Agencies, jurisdictions with their taxes, and forms. They bring every state's rules along, so they are loaded late. */
 export function lawPlaces(clientId: string | null): Place[] {
   return [
-    ...Object.values(FORM_NAMES).map((name) => ({
+    ...Object.values({ ...FORM_NAMES, ...CORRECTION_NAMES }).map((name) => ({
       label: clientId === null ? `${name}: what is due, on the ladder` : `${name} of this client`,
       path: clientId === null ? '/' : `/clients/${clientId}/returns`,
     })),

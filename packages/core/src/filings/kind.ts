@@ -89,6 +89,8 @@ export interface FilingNeeds {
   readonly statements?: true;
   /** Paychecks one by one with their people, the client's own rates and its account numbers. */
   readonly wageDetail?: true;
+  /** What was accepted before, of a kind that corrects another. */
+  readonly original?: true;
   /** Pay by person and state with what of it is subject to federal unemployment tax, and what was paid to the states. */
   readonly unemployment?: true;
 }
@@ -155,6 +157,12 @@ export interface FilingInput {
   readonly rules: OwnRules | null;
   /** Amounts that somebody entered on the return, by the name under which the kind asks for them. */
   readonly entered: Readonly<Record<string, Cents>>;
+  /** What somebody answered to the questions of the kind, by their names. */
+  readonly answers: Readonly<Record<string, string>>;
+  /** The content that stands at the agency, of the kind that is corrected: as filed, or as last corrected. */
+  readonly original: unknown;
+  /** Today, for what depends on when something is corrected. */
+  readonly today: LocalDate | null;
 }
 /** An input with nothing in it but the period, to be filled. */
 export const emptyInput = (period: FilingPeriod, employer: EmployerFacts): FilingInput => ({
@@ -170,6 +178,9 @@ export const emptyInput = (period: FilingPeriod, employer: EmployerFacts): Filin
   contributions: [],
   rules: null,
   entered: {},
+  answers: {},
+  original: null,
+  today: null,
 });
 
 /** An amount that no ledger knows: it is entered on the return. */
@@ -178,6 +189,14 @@ export interface AskedAmount {
   readonly line: string;
   readonly label: string;
   readonly help: string;
+}
+/** Something that a return asks in words: answered on it while it is a draft. */
+export interface AskedQuestion {
+  readonly name: string;
+  readonly label: string;
+  readonly help: string;
+  readonly kind: 'choice' | 'day' | 'text';
+  readonly choices?: readonly (readonly [value: string, label: string])[];
 }
 /** Rows that belong to a return beside its lines, such as a schedule. */
 export interface FilingTable {
@@ -253,6 +272,8 @@ export interface FilingKind<Content = unknown> {
   readonly laterWhenDeposited?: (period: FilingPeriod) => LocalDate;
   readonly needs: FilingNeeds;
   readonly asks: readonly AskedAmount[];
+  /** Questions of the return that are no amounts. */
+  readonly questions?: readonly AskedQuestion[];
   readonly compute: (input: FilingInput) => Content;
   readonly lines: (content: Content) => readonly ReturnLine[];
   readonly tables: (content: Content) => readonly FilingTable[];
@@ -299,6 +320,10 @@ export interface FilingKind<Content = unknown> {
   readonly amendedBy: string;
   /** The kind that this one amends. */
   readonly corrects?: string;
+  /** Of a kind that corrects another: what the agency has once it is accepted, as content of that kind. */
+  readonly corrected?: (content: Content) => unknown;
+  /** Fills in what was not stored of a content, from the file as it was sent. */
+  readonly recall?: (content: Content, file: string) => Content;
 }
 
 /** A kind with its own content, for the registry: what one of its functions makes only its others read. */

@@ -8,6 +8,14 @@ const FEDERAL_NAMES = {
   'us-940': 'Form 940',
   'us-w2': 'Forms W-2 and W-3',
 } as const;
+/** Forms that correct another one after it was accepted. */
+export const CORRECTION_NAMES = {
+  'us-941-x': 'Form 941-X',
+  'us-943-x': 'Form 943-X',
+  'us-944-x': 'Form 944-X',
+  'us-w2c': 'Forms W-2c and W-3c',
+} as const;
+export type CorrectionCode = keyof typeof CORRECTION_NAMES;
 /** Codes of the federal kinds. */
 export type FormCode = keyof typeof FEDERAL_NAMES;
 /** The name of a return of a state: with the state in front, since a `Form 3` says little. */

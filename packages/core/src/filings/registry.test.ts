@@ -4,7 +4,7 @@ import { TAXES } from '../tax-registry/registry.js';
 import { EMPLOYER, periodNamed } from '../testing/filings.js';
 import { FORM_NAMES } from './names.js';
 import { parsePeriod, periodKey, periodLabel, periodsOfYear } from './period.js';
-import { FILING_KINDS, filesKind, findKind, kindOf } from './registry.js';
+import { FILING_KINDS, correctionFor, filesKind, findKind, kindOf } from './registry.js';
 
 const GROUPS = new Set(TAXES.map((tax) => tax.group));
 const YEAR = { month: '2026-03', quarter: '2026-Q1', year: '2026' } as const;
@@ -12,10 +12,26 @@ const YEAR = { month: '2026-03', quarter: '2026-Q1', year: '2026' } as const;
 describe('every kind of filing', () => {
   it('is named, once', () => {
     expect(new Set(FILING_KINDS.map(({ code }) => code)).size).toBe(FILING_KINDS.length);
-    expect(FILING_KINDS.map(({ code }) => code).sort()).toEqual(Object.keys(FORM_NAMES).sort());
-    expect(FILING_KINDS.map(({ code, name }) => [code, name])).toEqual(
-      FILING_KINDS.map(({ code }) => [code, FORM_NAMES[code]]),
+    const originals = FILING_KINDS.filter(({ corrects }) => corrects === undefined);
+    expect(originals.map(({ code }) => code).sort()).toEqual(Object.keys(FORM_NAMES).sort());
+    expect(originals.map(({ code, name }) => [code, name])).toEqual(
+      originals.map(({ code }) => [code, FORM_NAMES[code]]),
     );
+  });
+  it('is corrected by at most one, which asks for what was accepted', () => {
+    const corrections = FILING_KINDS.filter(({ corrects }) => corrects !== undefined);
+    expect(new Set(corrections.map(({ corrects }) => corrects)).size).toBe(corrections.length);
+    for (const kind of corrections) {
+      expect(findKind(kind.corrects ?? '')?.corrects).toBeUndefined();
+      expect([kind.needs.original, kind.corrected === undefined, kind.owedFor]).toEqual([true, false, []]);
+      expect(kind.files(EMPLOYER).is).toBe(false);
+    }
+    // What is entered by hand is corrected by hand.
+    expect(
+      FILING_KINDS.filter((kind) => kind.corrects === undefined && correctionFor(kind.code) === null).map(
+        ({ code }) => code,
+      ),
+    ).toEqual(['us-945']);
   });
   it.each(FILING_KINDS.map((kind) => [kind.code, kind] as const))('%s is whole', (code, kind) => {
     const period = periodNamed(YEAR[kind.period]);
@@ -28,7 +44,7 @@ describe('every kind of filing', () => {
     // What the tie-out explains by an adjustment is among what it compares, and has words.
     for (const group of kind.tieOut.adjusted) expect(kind.tieOut.groups).toContain(group);
     expect(kind.tieOut.adjusted.length === 0).toBe(kind.tieOut.adjustmentWords === '');
-    expect(kind.fileName(period, '471234561')).toMatch(/471234561\.(xml|txt|csv)$/);
+    expect(kind.fileName(period, '471234561')).toMatch(/471234561(-amended)?\.(xml|txt|csv)$/);
   });
   it('that is not known is an error, never another', () => {
     expect(findKind('us-999')).toBeNull();

@@ -1,14 +1,23 @@
 import type { EmployerFacts, FilingKind } from './kind.js';
+import { amendedKind } from './corrections/amended.js';
+import { US_941_X, US_943_X, US_944_X } from './corrections/kinds.js';
 import { STATE_KINDS } from './state/kind.js';
 import { US_940 } from './us-940/kind.js';
 import { US_941 } from './us-941/kind.js';
 import { US_943 } from './us-943/kind.js';
 import { US_944 } from './us-944/kind.js';
 import { US_945 } from './us-945/kind.js';
+import { US_W2C } from './us-w2c/kind.js';
 import { US_W2 } from './us-w2/kind.js';
 
 /** Every kind of return and statement that is prepared here. A new one is a folder and a line in this list. */
-export const FILING_KINDS: readonly FilingKind[] = [US_941, US_943, US_944, US_945, US_940, US_W2, ...STATE_KINDS];
+const ORIGINALS: readonly FilingKind[] = [US_941, US_943, US_944, US_945, US_940, US_W2, ...STATE_KINDS];
+/** Those that are corrected on forms of their own; every other one is filed again, marked as amended. */
+const CORRECTIONS: readonly FilingKind[] = [US_941_X, US_943_X, US_944_X, US_W2C];
+const CORRECTED = new Set(CORRECTIONS.map(({ corrects }) => corrects));
+/** Forms whose figures are entered are corrected outside: Form 945. */
+const AMENDED = ORIGINALS.filter(({ code, owedFor }) => !CORRECTED.has(code) && owedFor.length > 0).map(amendedKind);
+export const FILING_KINDS: readonly FilingKind[] = [...ORIGINALS, ...CORRECTIONS, ...AMENDED];
 
 const BY_CODE = new Map(FILING_KINDS.map((kind) => [kind.code, kind]));
 /** A kind by its code; null for one that is not known: it is never taken for another. */
@@ -19,6 +28,10 @@ export function kindOf(code: string): FilingKind {
   if (!kind) throw new RangeError(`no kind of filing ${code}`);
   return kind;
 }
+
+/** The kind that corrects another one after it was accepted; null: there is none here. */
+export const correctionFor = (code: string): FilingKind | null =>
+  FILING_KINDS.find(({ corrects }) => corrects === code) ?? null;
 
 /** A client's choice about a kind, against what follows from what it is. */
 export interface FormChoice {

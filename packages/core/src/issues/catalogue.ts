@@ -336,6 +336,43 @@ export const ISSUE_TEXTS = {
     'The file follows {family} and was not compared with the specification of {agency}.',
     'Compare it before the first upload, or enter the printed return in the agency’s own service.',
   ),
+  'check.no-original': entry(
+    'No accepted {form} of this period is known here.',
+    'Correct the return that was accepted, or enter what was filed elsewhere.',
+  ),
+  'check.nothing-to-correct': entry(
+    'Nothing differs from the {form} as it was accepted.',
+    'Put the record right first; the correction follows from it.',
+  ),
+  'check.not-discovered': entry(
+    'The day on which the error was found is missing.',
+    'Enter it: the day by which it is corrected without interest follows from it.',
+  ),
+  'check.no-certification': entry(
+    'Part 2 of Form {form} is not answered, or does not fit tax that was reported too high.',
+    'Choose what was done about the share of the employees.',
+  ),
+  'check.no-explanation': entry('{form} has no explanation.', 'Say what was wrong and how it was found.'),
+  'check.not-correctable': entry(
+    'Line {line} differs, and tax withheld in an earlier year stays what was withheld: it keeps what was reported.',
+    'Only where the return said something else than was withheld, answer that question with yes.',
+  ),
+  'check.limitation': entry(
+    'The period of limitations ended on {end}.',
+    'What was reported too high cannot be claimed any more.',
+  ),
+  'check.amended-file': entry(
+    'The file is that of an original report; whether {agency} takes it as an amendment was not verified.',
+    'Send it where the agency takes amended reports, or enter the lines that change there.',
+  ),
+  'check.box-not-carried': entry(
+    'Box {box} of {who} changes and is on the paper only: no field for it is written in the file.',
+    'Send the paper form for it.',
+  ),
+  'check.state-copy': entry(
+    'Boxes of a state or a place change for {who}: they do not go to the SSA.',
+    'Send a copy to the agency of the state, and amend its returns.',
+  ),
   'check.days-differ': entry(
     'The liability by day or month adds up to {days}, line {line} is {total}.',
     'Open the difference on the tie-out sheet, or correct what was entered.',

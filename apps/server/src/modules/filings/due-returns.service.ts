@@ -7,7 +7,7 @@ import type { FilingKind } from '@zakat/core/filings/kind';
 import { parsePeriod, periodKey, periodsOfYear, type FilingPeriod } from '@zakat/core/filings/period';
 import { FILING_KINDS, filesKind, findKind } from '@zakat/core/filings/registry';
 import { LIABILITY_CAUSES } from '@zakat/core/ledger/entry';
-import { isTaxCode, taxOf, type TaxGroup } from '@zakat/core/tax-registry/registry';
+import { AGENCIES, isTaxCode, taxOf, type AgencyCode, type TaxGroup } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { refuseField } from '../../http/refusal.js';
@@ -105,7 +105,7 @@ export class DueReturnsService {
           clientName: client.legalName,
           kind: kind.code,
           title: titleOf(kind, period),
-          agency: kind.agency.name,
+          agency: agencyShort(kind.agency),
           period: periodKey(period),
           due,
           isOver: today > period.end,
@@ -217,6 +217,7 @@ export class DueReturnsService {
   }
 }
 
+const agencyShort = ({ code, name }: FilingKind['agency']): string => AGENCIES[code as AgencyCode]?.short ?? name;
 /** Periods of a kind that end in a quarter. */
 const periodsEndingIn = (kind: FilingKind, { start, end }: FilingPeriod): FilingPeriod[] =>
   periodsOfYear(kind.period, Number(start.slice(0, 4))).filter((period) => period.end >= start && period.end <= end);

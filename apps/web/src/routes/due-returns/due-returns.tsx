@@ -13,7 +13,7 @@ import {
   useSlipOfReturns,
 } from '../../api/due-returns.js';
 import { sessionQuery } from '../../api/resources.js';
-import { Day } from '../../kit/day.js';
+import { ShortDay } from '../../kit/day.js';
 import { DoneOfMany } from '../../kit/done-of-many.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
@@ -83,7 +83,7 @@ function Rows({
         )}
       </td>
       <td>
-        <Day day={row.due} />
+        <ShortDay day={row.due} />
         {row.isLate && <div className="tag-wrong">past its due date</div>}
       </td>
       <td>

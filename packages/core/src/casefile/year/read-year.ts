@@ -9,12 +9,15 @@ import { EMPLOYER_KINDS, WORKER_KINDS, type EmployerKind } from '../../computati
 import { EMPLOYEE_FIELDS } from '../read-case.js';
 import { Reader, isObject, type JsonObject } from '../reader.js';
 import { frequencyOf } from './frequency.js';
+import { readChanges, readFiled, type Change, type Filed } from './read-corrections.js';
 
-export const ASKS = ['liabilities', 'returns', 'wage-statements'] as const;
+export const ASKS = ['liabilities', 'returns', 'wage-statements', 'corrections'] as const;
 export type Ask = (typeof ASKS)[number];
 
 export interface YearPerson {
   readonly id: string;
+  /** Nine digits, or blank. */
+  readonly ssn: string;
   readonly firstName: string;
   readonly middleName: string;
   readonly lastName: string;
@@ -59,6 +62,8 @@ export interface YearCase {
   readonly checks: readonly YearCheck[];
   readonly payments: readonly YearPayment[];
   readonly asOf: LocalDate;
+  readonly filed: readonly Filed[];
+  readonly changes: readonly Change[];
   readonly asks: ReadonlySet<Ask>;
 }
 
@@ -76,6 +81,8 @@ const FIELDS = [
   'places',
   'asOf',
   'ask',
+  'filed',
+  'changes',
   'source',
 ];
 const CASE_EMPLOYER = ['kind', 'employees', 'quarterlyPayroll', 'rates', 'workersCompensation', 'unemploymentRates'];
@@ -91,7 +98,7 @@ const EMPLOYER_FIELDS = [
   'lastWages',
   'successor',
 ];
-const PERSON_FIELDS = ['id', 'name', 'retirementPlan'];
+const PERSON_FIELDS = ['id', 'name', 'ssn', 'retirementPlan'];
 const CHECK_FIELDS = ['person', 'checkDate', 'periodStart', 'periodEnd', 'payFrequency', 'void'];
 const CASE_PARTS = [
   'earnings',
@@ -162,9 +169,33 @@ export function readYear(value: JsonObject, issues: Issue[]): YearCase | null {
     checks: [...checks].sort((a, b) => (a.checkDate < b.checkDate ? -1 : a.checkDate > b.checkDate ? 1 : 0)),
     payments,
     asOf: asOf ?? makeDate(year + 1, 12, 31),
+    filed: readFiled(reader, year, issues),
+    changes: readChanges(reader, issues),
     asks,
   };
   return issues.length > 0 ? null : read;
+}
+
+/** A check with some of its parts as they should have been; the days of the check are those of the case. */
+export const changedCheck = (check: YearCheck, set: JsonObject): YearCheck => ({
+  ...check,
+  parts: { ...check.parts, ...only(set, [...CASE_PARTS, 'payFrequency']) },
+});
+/** A person with some parts as they should have been. */
+export function changedPerson(person: YearPerson, set: JsonObject): YearPerson {
+  const name = isObject(set['name']) ? set['name'] : {};
+  const part = (field: string, otherwise: string): string =>
+    typeof name[field] === 'string' ? name[field] : otherwise;
+  return {
+    ...person,
+    ssn: typeof set['ssn'] === 'string' ? set['ssn'].replace(/-/g, '') : person.ssn,
+    firstName: part('first', person.firstName),
+    middleName: part('middle', person.middleName),
+    lastName: part('last', person.lastName),
+    suffix: part('suffix', person.suffix),
+    isRetirementPlan: typeof set['retirementPlan'] === 'boolean' ? set['retirementPlan'] : person.isRetirementPlan,
+    employee: { ...person.employee, ...only(set, EMPLOYEE_FIELDS) },
+  };
 }
 
 function readPerson(reader: Reader): YearPerson {
@@ -176,6 +207,7 @@ function readPerson(reader: Reader): YearPerson {
   const source = Object.fromEntries([...PERSON_FIELDS, ...EMPLOYEE_FIELDS].map((field) => [field, reader.raw(field)]));
   return {
     id: reader.text('id') ?? '',
+    ssn: (reader.has('ssn') ? (reader.text('ssn') ?? '') : '').replace(/-/g, ''),
     firstName: part('first'),
     middleName: part('middle'),
     lastName: part('last'),

@@ -23,6 +23,14 @@ import { taxOf, type TaxCode } from '../../tax-registry/registry.js';
 import { ownRules, readRows } from '../../rules/pack.js';
 import { isObject, type JsonObject } from '../reader.js';
 import { shownProblem, type CaseProblem } from '../run-case.js';
+import {
+  changedYear,
+  correctionsOf,
+  repaidEntries,
+  type Consequence,
+  type ShownCorrection,
+  type YearContents,
+} from './corrections.js';
 import { readYear, type YearCase } from './read-year.js';
 import { yearLedger, type PaidCheck, type YearLedger } from './year-ledger.js';
 
@@ -53,6 +61,8 @@ export interface YearAnswer {
     readonly states: readonly JsonObject[];
     readonly localities: readonly JsonObject[];
   }[];
+  readonly corrections?: readonly ShownCorrection[];
+  readonly consequences?: readonly Consequence[];
   readonly problems: readonly CaseProblem[];
 }
 
@@ -75,8 +85,28 @@ export function runYear(value: JsonObject): YearAnswer {
     ...(asked.has('liabilities') ? { liabilities: run.liabilities() } : {}),
     ...(asked.has('returns') ? { returns: run.returns() } : {}),
     ...(asked.has('wage-statements') ? { wageStatements: run.wageStatements() } : {}),
+    ...(asked.has('corrections') && year.filed.length > 0 ? corrected(year, ledger, run, own, more) : {}),
   };
   return { id, ...answer, problems: run.issues.map(shownProblem) };
+}
+
+/** The corrections of what was filed: the year as it was against the year with its changes. */
+function corrected(
+  year: YearCase,
+  ledger: YearLedger,
+  run: YearRun,
+  own: OwnRules | null,
+  more: JsonObject,
+): Pick<YearAnswer, 'corrections' | 'consequences'> {
+  const changed = changedYear(year, year.changes);
+  const then = yearLedger(changed, more);
+  run.issues.push(...then.issues.filter((issue) => issue.severity === 'error'));
+  const put = { ...then, entries: [...then.entries, ...repaidEntries(year, ledger, year.changes)] };
+  const contents = (of: YearRun, entries: YearLedger): YearContents => ({
+    ledger: entries,
+    inputOf: (kind, period) => of.inputOf(kind, period),
+  });
+  return correctionsOf(year.filed, year.changes, contents(run, ledger), contents(new YearRun(changed, put, own), put));
 }
 
 class YearRun {
@@ -223,7 +253,7 @@ class YearRun {
     );
   }
 
-  private inputOf(kind: FilingKind, period: FilingPeriod): FilingInput {
+  inputOf(kind: FilingKind, period: FilingPeriod): FilingInput {
     const { needs } = kind;
     const isWithin = (day: LocalDate): boolean => day >= period.start && day <= period.end;
     const checks = this.ledger.checks.filter(({ checkDate }) => isWithin(checkDate));
@@ -357,7 +387,7 @@ function scheduleOf({ columns, rows }: FilingTable): unknown {
 
 const personOf = (person: YearCase['people'][number]): W2Person => ({
   employeeId: person.id,
-  ssn: '',
+  ssn: person.ssn,
   firstName: person.firstName,
   middleName: person.middleName,
   lastName: person.lastName,

@@ -1,0 +1,123 @@
+import type { LocalDate } from '../../calendar/local-date.js';
+import { parsePeriod, periodKey, type FilingPeriod } from '../../filings/period.js';
+import { findKind } from '../../filings/registry.js';
+import { problem, type Issue } from '../../issues/issue.js';
+import type { Cents } from '../../money/cents.js';
+import { isObject, type JsonObject, type Reader } from '../reader.js';
+
+/** A return or wage statement that the agency accepted: as the case computes it, or as it was filed elsewhere. */
+export interface Filed {
+  readonly kind: string;
+  readonly period: FilingPeriod;
+  /** Lines of a return, or boxes of one person's statement, as they were filed elsewhere; null: as computed. */
+  readonly given: ReadonlyMap<string, Cents> | null;
+  readonly person: string | null;
+}
+/** Something that is put right after it was filed. */
+export interface Change {
+  readonly on: LocalDate;
+  /** Place of the paycheck in the case, from 0; null where a person changes. */
+  readonly paycheck: number | null;
+  /** Parts of the paycheck as they should have been. */
+  readonly set: JsonObject | null;
+  readonly isVoid: boolean;
+  /** Parts of a person as they should have been. */
+  readonly person: JsonObject | null;
+  /** Gross wages that the employee paid back. */
+  readonly repaid: Cents | null;
+  /** The return said something else than was withheld. */
+  readonly isAdministrative: boolean;
+  /** Only the employer's share is corrected. */
+  readonly isEmployerShare: boolean;
+  readonly isClaim: boolean;
+}
+
+const CHANGE_FIELDS = [
+  'on',
+  'paycheck',
+  'set',
+  'void',
+  'person',
+  'repaid',
+  'administrative',
+  'employerShareOnly',
+  'process',
+];
+
+/** `["us-941:2026-Q1","us-w2",{"kind":"us-941","period":"2026-Q2","lines":{"2":"..."}}]` */
+export function readFiled(reader: Reader, year: number, issues: Issue[]): Filed[] {
+  if (!reader.has('filed')) return [];
+  const given = reader.raw('filed');
+  if (!Array.isArray(given)) {
+    issues.push(problem('input.missing', 'filed', { what: 'the list of what was filed' }));
+    return [];
+  }
+  return (given as unknown[]).flatMap((one, index): Filed[] => {
+    const field = `filed[${index}]`;
+    const isText = typeof one === 'string';
+    const object = isObject(one) ? one : {};
+    const [code = '', key] = isText ? one.split(':') : [String(object['kind'] ?? ''), object['period']];
+    const kind = findKind(code.toLowerCase());
+    const period = parsePeriod(typeof key === 'string' ? key : String(year));
+    if (!kind || !period || period.kind !== kind.period) {
+      issues.push(
+        problem('input.not-one-of', field, {
+          value: isText ? one : code,
+          choices: 'kinds with their period, like us-941:2026-Q1, ny-nys-45:2026-Q1, us-940:2026, us-w2',
+        }),
+      );
+      return [];
+    }
+    const amounts = object['lines'] ?? object['boxes'];
+    return [
+      {
+        kind: kind.code,
+        period,
+        person: typeof object['person'] === 'string' ? object['person'] : null,
+        given: isObject(amounts) ? givenAmounts(reader, index, 'lines' in object ? 'lines' : 'boxes') : null,
+      },
+    ];
+  });
+}
+function givenAmounts(reader: Reader, index: number, field: 'lines' | 'boxes'): Map<string, Cents> {
+  const inner = reader.list('filed', false)[index]?.object(field);
+  return new Map((inner?.names() ?? []).map((name) => [name, inner?.amount(name) as Cents]));
+}
+
+/** `[{"on":"2026-08-03","paycheck":3,"set":{...}}]` */
+export function readChanges(reader: Reader, issues: Issue[]): Change[] {
+  if (!reader.has('changes')) return [];
+  const paychecks = reader.raw('paychecks');
+  const count = Array.isArray(paychecks) ? paychecks.length : 0;
+  return reader.list('changes', false).flatMap((one): Change[] => {
+    one.only(CHANGE_FIELDS);
+    const on = one.date('on');
+    const paycheck = one.has('paycheck') ? one.whole('paycheck') : null;
+    if (paycheck !== null && paycheck >= count)
+      issues.push(
+        problem('input.not-one-of', `${one.path}.paycheck`, { value: String(paycheck), choices: `0 to ${count - 1}` }),
+      );
+    const objectOf = (field: string): JsonObject | null => {
+      const value = one.raw(field);
+      return isObject(value) ? value : null;
+    };
+    const person = objectOf('person');
+    if (paycheck === null && person === null)
+      issues.push(problem('input.missing', `${one.path}.paycheck`, { what: 'the paycheck, from 0, or the person' }));
+    if (!on) return [];
+    return [
+      {
+        on,
+        paycheck,
+        set: objectOf('set'),
+        isVoid: one.flag('void'),
+        person,
+        repaid: one.has('repaid') ? one.amount('repaid') : null,
+        isAdministrative: one.flag('administrative'),
+        isEmployerShare: one.flag('employerShareOnly'),
+        isClaim: one.oneOf('process', ['adjusted', 'claim'], 'adjusted') === 'claim',
+      },
+    ];
+  });
+}
+export const filedKey = ({ kind, period }: Pick<Filed, 'kind' | 'period'>): string => `${kind} ${periodKey(period)}`;

@@ -1,0 +1,154 @@
+import { ZERO, cents, subtract, sum, type Cents } from '../../money/cents.js';
+import { round, times } from '../../money/exact.js';
+import { rate, type Rate } from '../../money/rate.js';
+
+/** A row of Part 3: corrected, originally reported, difference, tax correction. Null: the form has no fourth column there. */
+export interface CorrectedLine {
+  readonly id: string;
+  readonly label: string;
+  readonly columns: readonly [corrected: Cents, reported: Cents, difference: Cents, tax: Cents | null];
+}
+/** How column 4 follows from column 3. */
+export type FourthColumn = 'none' | 'same' | 'opposite' | Rate;
+export interface CorrectedRow {
+  readonly id: string;
+  readonly label: string;
+  /** Lines of the original, added up. */
+  readonly from: readonly string[];
+  readonly fourth: FourthColumn;
+  /**
+   * Tax that was withheld from employees and is theirs: after the year it is corrected only where the return said something
+   * else than was withheld (IRC § 3402; Instructions for Form 941-X, lines 7 and 13).
+   */
+  readonly ofYear?: true;
+  /** Where only the employer's share is corrected: half of the rate. */
+  readonly hasShares?: true;
+}
+export interface CorrectionForm {
+  readonly rows: readonly CorrectedRow[];
+  readonly subtotal: string;
+  readonly total: string;
+}
+
+const OASDI = rate('0.124');
+const HI = rate('0.029');
+const ADDITIONAL = rate('0.009');
+const half = ({ n, d }: Rate): Rate => ({ n, d: d * 2 });
+
+/** Form 941-X, Part 3 (recalled). Lines of the pandemic and of deferrals are left out: they are no longer filled in. */
+export const FORM_941_X: CorrectionForm = {
+  rows: [
+    { id: '6', label: 'Wages, tips, and other compensation', from: ['2'], fourth: 'none' },
+    { id: '7', label: 'Federal income tax withheld', from: ['3'], fourth: 'same', ofYear: true },
+    { id: '8', label: 'Taxable social security wages', from: ['5a.1'], fourth: OASDI, hasShares: true },
+    { id: '11', label: 'Taxable social security tips', from: ['5b.1'], fourth: OASDI, hasShares: true },
+    { id: '12', label: 'Taxable Medicare wages and tips', from: ['5c.1'], fourth: HI, hasShares: true },
+    {
+      id: '13',
+      label: 'Taxable wages and tips subject to Additional Medicare Tax withholding',
+      from: ['5d.1'],
+      fourth: ADDITIONAL,
+      ofYear: true,
+    },
+    { id: '14', label: 'Section 3121(q) Notice and Demand, tax due on unreported tips', from: ['5f'], fourth: 'same' },
+    { id: '15', label: 'Tax adjustments', from: ['7', '8', '9'], fourth: 'same' },
+    { id: '16', label: 'Qualified small business payroll tax credit', from: ['11'], fourth: 'opposite' },
+  ],
+  subtotal: '23',
+  total: '27',
+};
+/** Form 943-X, Part 3 (recalled). */
+export const FORM_943_X: CorrectionForm = {
+  rows: [
+    { id: '6', label: 'Wages subject to social security tax', from: ['2'], fourth: OASDI, hasShares: true },
+    { id: '9', label: 'Wages subject to Medicare tax', from: ['4'], fourth: HI, hasShares: true },
+    {
+      id: '10',
+      label: 'Wages subject to Additional Medicare Tax withholding',
+      from: ['6'],
+      fourth: ADDITIONAL,
+      ofYear: true,
+    },
+    { id: '11', label: 'Federal income tax withheld', from: ['8'], fourth: 'same', ofYear: true },
+    { id: '12', label: 'Tax adjustments', from: ['10'], fourth: 'same' },
+    { id: '13', label: 'Qualified small business payroll tax credit', from: ['12'], fourth: 'opposite' },
+  ],
+  subtotal: '19',
+  total: '23',
+};
+/** Form 944-X, Part 3 (recalled). */
+export const FORM_944_X: CorrectionForm = {
+  rows: [
+    { id: '6', label: 'Wages, tips, and other compensation', from: ['1'], fourth: 'none' },
+    { id: '7', label: 'Federal income tax withheld', from: ['2'], fourth: 'same', ofYear: true },
+    { id: '8', label: 'Taxable social security wages', from: ['4a.1'], fourth: OASDI, hasShares: true },
+    { id: '11', label: 'Taxable social security tips', from: ['4b.1'], fourth: OASDI, hasShares: true },
+    { id: '12', label: 'Taxable Medicare wages and tips', from: ['4c.1'], fourth: HI, hasShares: true },
+    {
+      id: '13',
+      label: 'Taxable wages and tips subject to Additional Medicare Tax withholding',
+      from: ['4d.1'],
+      fourth: ADDITIONAL,
+      ofYear: true,
+    },
+    { id: '14', label: 'Tax adjustments', from: ['6'], fourth: 'same' },
+    { id: '15', label: 'Qualified small business payroll tax credit', from: ['8'], fourth: 'opposite' },
+  ],
+  subtotal: '22',
+  total: '26',
+};
+
+export interface CorrectionTerms {
+  /** The error is found after the year of the return. */
+  readonly isLaterYear: boolean;
+  /** The return said something else than was withheld. */
+  readonly isAdministrative: boolean;
+  /** Employees cannot be repaid or have not consented: only the employer's share is corrected. */
+  readonly isEmployerShare: boolean;
+}
+export interface Correction {
+  readonly lines: readonly CorrectedLine[];
+  readonly total: Cents;
+  /** Rows that differ and may not be corrected any more: they keep what was reported. */
+  readonly held: readonly string[];
+}
+
+/** Part 3 from the lines of a return as it stands at the agency and as it should be. Amounts in cents. */
+export function correctionOf(
+  form: CorrectionForm,
+  reported: (line: string) => Cents,
+  correct: (line: string) => Cents,
+  terms: CorrectionTerms,
+): Correction {
+  const held: string[] = [];
+  const lines = form.rows.map((row): CorrectedLine => {
+    const was = sum(row.from.map(reported));
+    const is = sum(row.from.map(correct));
+    const isHeld = row.ofYear === true && terms.isLaterYear && !terms.isAdministrative && was !== is;
+    if (isHeld) held.push(row.id);
+    const now = isHeld ? was : is;
+    const difference = subtract(now, was);
+    return { id: row.id, label: row.label, columns: [now, was, difference, fourthOf(row, difference, terms)] };
+  });
+  const taxes = lines.map(({ columns }) => columns[3] ?? ZERO);
+  const total = sum(taxes);
+  return {
+    lines: [
+      ...lines,
+      { id: form.subtotal, label: 'Subtotal', columns: [ZERO, ZERO, ZERO, total] },
+      { id: form.total, label: 'Total', columns: [ZERO, ZERO, ZERO, total] },
+    ],
+    total,
+    held,
+  };
+}
+
+function fourthOf(row: CorrectedRow, difference: Cents, { isEmployerShare }: CorrectionTerms): Cents | null {
+  if (row.fourth === 'none') return null;
+  if (row.fourth === 'same') return difference;
+  if (row.fourth === 'opposite') return cents(-difference);
+  const by = row.hasShares && isEmployerShare ? half(row.fourth) : row.fourth;
+  // The same cents up and down: half a cent away from zero.
+  const size = round(times(cents(Math.abs(difference)), by), 'half-up');
+  return difference < 0 ? cents(-size) : size;
+}

@@ -1,0 +1,279 @@
+import { parseDate, showDate, yearOf, type LocalDate } from '../../calendar/local-date.js';
+import type { MefElements } from '../../formats/mef/return.js';
+import { writeMefReturn } from '../../formats/mef/return.js';
+import { problem, warning, type Issue } from '../../issues/issue.js';
+import { recalled } from '../../jurisdictions/dated.js';
+import { publication } from '../../jurisdictions/state-words.js';
+import { ZERO, cents, showDollars, subtract, toDollars } from '../../money/cents.js';
+import type { TaxGroup } from '../../tax-registry/registry.js';
+import { OF_EFILED_RETURNS, runChecks, type Check } from '../checks.js';
+import { defineKind, type FilingInput, type FilingKind } from '../kind.js';
+import { mefFieldOf, mefHeader } from '../mef-header.js';
+import { CORRECTION_NAMES, type CorrectionCode } from '../names.js';
+import { lineOf, type ReturnLine } from '../return-lines.js';
+import { correctionOf, type Correction, type CorrectionForm } from './columns.js';
+import { interestFreeDay, limitationOf, mayAdjust, type CorrectionProcess } from './limitations.js';
+
+const IRS = { code: 'IRS', name: 'Internal Revenue Service' } as const;
+
+/** What a correction of a federal return holds. Amounts in cents. */
+export interface XContent extends Correction {
+  readonly period: 'quarter' | 'year';
+  readonly discovered: LocalDate | null;
+  readonly process: CorrectionProcess;
+  readonly isLaterYear: boolean;
+  readonly certification: string;
+  readonly explanation: string;
+  /** The day by which it is sent: without interest, or within the period of limitations. */
+  readonly due: LocalDate;
+  /** The return as it should be, of the kind that is corrected. */
+  readonly corrected: unknown;
+  readonly hasOriginal: boolean;
+  readonly lineCount: number;
+}
+
+/** Part 2 of the form: what was done about the employees' shares (recalled). */
+const CERTIFICATIONS = [
+  ['repaid', 'Employees were repaid, and gave statements that they have not claimed it (lines 4a, 5a)'],
+  ['employer-share', 'Only the employer’s share: employees could not be found, or did not consent (lines 4b, 5c)'],
+  ['not-withheld', 'It was not withheld from employees (lines 4c, 5d)'],
+  ['underreported', 'Tax was reported too low: no certification of repayment is needed (line 3)'],
+] as const;
+
+interface XKind {
+  readonly form: '941-X' | '943-X' | '944-X';
+  readonly code: CorrectionCode;
+  readonly title: string;
+  readonly base: FilingKind;
+  readonly part3: CorrectionForm;
+}
+
+/** Drafts Part 4: which lines change and by how much. */
+const drafted = (correction: Correction, discovered: LocalDate | null): string => {
+  const changed = correction.lines.filter(({ columns }) => columns[2] !== 0);
+  if (changed.length === 0) return '';
+  const parts = changed.map(
+    ({ id, label, columns }) =>
+      `line ${id} (${label.toLowerCase()}) from ${showDollars(columns[1])} to ${showDollars(columns[0])}`,
+  );
+  return `${discovered === null ? 'We' : `On ${showDate(discovered)} we`} found that the return as filed differs from the paychecks of the period: ${parts.join('; ')}.`;
+};
+
+export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
+  const compute = (input: FilingInput): XContent => {
+    const corrected = base.compute(input);
+    const reportedLines = input.original === null ? [] : base.lines(input.original);
+    const lines = base.lines(corrected);
+    const discovered = parseDate(input.answers['discovered'] ?? '');
+    const on = discovered ?? input.today ?? input.period.end;
+    const isLaterYear = yearOf(on) > yearOf(input.period.end);
+    const certification = input.answers['certification'] ?? '';
+    const correction = correctionOf(
+      part3,
+      (line) => lineOf(reportedLines, line),
+      (line) => lineOf(lines, line),
+      {
+        isLaterYear,
+        isAdministrative: input.answers['administrative'] === 'yes',
+        isEmployerShare: certification === 'employer-share',
+      },
+    );
+    const { kind } = input.period;
+    const isTooLow = correction.total > 0;
+    const chosen = input.answers['process'] === 'claim' && !isTooLow ? 'claim' : 'adjusted';
+    const process = isTooLow || mayAdjust(input.period, on) ? chosen : 'claim';
+    return {
+      ...correction,
+      period: kind === 'year' ? 'year' : 'quarter',
+      discovered,
+      process,
+      isLaterYear,
+      certification,
+      explanation: input.answers['explanation'] || drafted(correction, discovered),
+      due: isTooLow ? interestFreeDay(kind, on) : limitationOf(input.period),
+      corrected,
+      hasOriginal: input.original !== null,
+      lineCount: correction.lines.filter(({ columns }) => columns[2] !== 0).length,
+    };
+  };
+  const something: Check<XContent> = ({ hasOriginal, lineCount }) => [
+    ...(hasOriginal ? [] : [problem('check.no-original', 'original', { form: base.name })]),
+    ...(hasOriginal && lineCount === 0 ? [problem('check.nothing-to-correct', 'lines', { form: base.name })] : []),
+  ];
+  const answered: Check<XContent> = ({ discovered, certification, explanation, total, held }) => {
+    const issues: Issue[] = [];
+    if (discovered === null) issues.push(problem('check.not-discovered', 'discovered', {}));
+    if (certification === '' || (total < 0 && certification === 'underreported'))
+      issues.push(problem('check.no-certification', 'certification', { form }));
+    if (explanation === '') issues.push(problem('check.no-explanation', 'explanation', { form }));
+    for (const id of held) issues.push(warning('check.not-correctable', `line.${id}`, { line: id }));
+    return issues;
+  };
+  const inTime: Check<XContent> = (_, { period, today }) =>
+    today > limitationOf(period)
+      ? [problem('check.limitation', 'period', { end: showDate(limitationOf(period)) })]
+      : [];
+  const checks = [...OF_EFILED_RETURNS, something, answered, inTime];
+  const groups: readonly TaxGroup[] = base.tieOut.groups;
+  return defineKind<XContent>({
+    code,
+    jurisdiction: 'US',
+    name: CORRECTION_NAMES[code],
+    noun: 'correction',
+    agency: IRS,
+    receiver: 'irs',
+    edition: recalled(
+      publication(`Form ${form}, ${title}, and its instructions`, IRS.name, 'April 2025'),
+      'Parts 1 to 4',
+      'Lines of the pandemic and of deferrals are left out.',
+    ),
+    period: base.period,
+    files: () => ({ is: false, why: `It corrects a ${base.name} that was accepted, and begins there.` }),
+    owedFor: [],
+    due: ({ kind, end }) => ({
+      due: interestFreeDay(kind, end),
+      rule: `Form ${form}: without interest by the due date of the return for the period in which the error was found.`,
+    }),
+    needs: { ...base.needs, original: true },
+    asks: base.asks,
+    questions: [
+      {
+        name: 'discovered',
+        label: 'Day on which the error was found',
+        help: 'It decides by when it is corrected without interest',
+        kind: 'day',
+      },
+      {
+        name: 'process',
+        label: 'Process, if tax was reported too high',
+        help: 'Adjusted: a credit of this period’s return. Claim: a refund. In the last 90 days only a claim.',
+        kind: 'choice',
+        choices: [
+          ['adjusted', 'Adjusted return'],
+          ['claim', 'Claim for refund'],
+        ],
+      },
+      {
+        name: 'certification',
+        label: 'Certification, Part 2',
+        help: 'What was done about the share of the employees',
+        kind: 'choice',
+        choices: CERTIFICATIONS,
+      },
+      {
+        name: 'administrative',
+        label: 'The return said something else than was withheld',
+        help: 'An administrative error: only then income tax and Additional Medicare Tax of an earlier year are corrected',
+        kind: 'choice',
+        choices: [
+          ['no', 'No'],
+          ['yes', 'Yes'],
+        ],
+      },
+      {
+        name: 'explanation',
+        label: 'Explanation, Part 4',
+        help: 'Left blank, it is drafted from the lines that change',
+        kind: 'text',
+      },
+    ],
+    compute,
+    lines: (content) => linesOf(content, part3),
+    tables: (content) => [
+      {
+        code: 'columns',
+        title: 'Part 3, line by line',
+        columns: [
+          { name: 'line', label: 'Line', kind: 'text' },
+          { name: 'label', label: 'What it is', kind: 'text' },
+          { name: 'corrected', label: '1 Corrected', kind: 'amount' },
+          { name: 'reported', label: '2 Reported', kind: 'amount' },
+          { name: 'difference', label: '3 Difference', kind: 'amount' },
+          { name: 'tax', label: '4 Tax correction', kind: 'amount' },
+        ],
+        rows: content.lines
+          .slice(0, -2)
+          .map(({ id, label, columns }) => [id, label, columns[0], columns[1], columns[2], columns[3] ?? 0]),
+      },
+    ],
+    check: (content, facts) => runChecks(checks, content, facts),
+    amount: ({ total }) => total,
+    figures: ({ total, process, due }) => [
+      { label: `Total, line ${part3.total}`, value: showDollars(total) },
+      { label: 'Process', value: process === 'claim' ? 'claim for refund' : 'adjusted return' },
+      {
+        label: total > 0 ? 'Without interest until' : 'Period of limitations ends',
+        value: showDate(due),
+      },
+    ],
+    fileName: ({ end }, ein) => `${form}-${end}-${ein}.xml`,
+    mediaType: 'application/xml',
+    makeFile: (content, sending) => {
+      const element = `IRS${form.replace('-', '')}`;
+      const body: MefElements = {
+        [element]: {
+          AdjustedEmploymentTaxReturnInd: content.process === 'adjusted' ? 'X' : '',
+          ClaimInd: content.process === 'claim' ? 'X' : '',
+          DiscoveredDt: content.discovered ?? '',
+          CertificationCd: content.certification,
+          CorrectionGrp: content.lines.slice(0, -2).map(({ id, columns }) => ({
+            '@line': id,
+            CorrectedAmt: toDollars(columns[0]),
+            OriginallyReportedAmt: toDollars(columns[1]),
+            DifferenceAmt: toDollars(columns[2]),
+            ...(columns[3] === null ? {} : { TaxCorrectionAmt: toDollars(columns[3]) }),
+          })),
+          TotalTaxCorrectionAmt: toDollars(content.total),
+          ExplanationTxt: content.explanation,
+        },
+      };
+      return { content: writeMefReturn(mefHeader(form, sending, yearOf(sending.facts.period.end)), body), issues: [] };
+    },
+    signedBy: 'Form 8879-EMP',
+    tieOut: {
+      station: 'returns',
+      groups,
+      amounts: (content) => {
+        const now = base.tieOut.amounts(content.corrected);
+        return new Map(groups.map((group) => [group, now.get(group) ?? ZERO]));
+      },
+      adjustments: (content) => base.tieOut.adjustments(content.corrected),
+      adjustmentWords: base.tieOut.adjustmentWords,
+      adjusted: base.tieOut.adjusted,
+    },
+    snapshotVersion: 1,
+    store: ({ corrected, ...content }, mark) => ({ ...content, corrected: base.store(corrected, mark) }),
+    read: (stored) => {
+      const kept = stored as XContent;
+      return { ...kept, corrected: base.read(kept.corrected, base.snapshotVersion) };
+    },
+    fieldOf: (theirs) => mefFieldOf(theirs),
+    amendedBy: `another Form ${form}`,
+    corrects: base.code,
+    corrected: ({ corrected }) => corrected,
+  });
+}
+
+/** The total with what it is made of; the columns stand in their table. */
+function linesOf({ lines, total }: XContent, part3: CorrectionForm): ReturnLine[] {
+  return [
+    {
+      id: part3.total,
+      label: total < 0 ? 'Total: tax was reported too high' : 'Total: tax was reported too low',
+      value: total,
+      kind: 'amount',
+      entries: null,
+      working: [
+        ...lines
+          .slice(0, -2)
+          .filter(({ columns }) => columns[3] !== null && columns[3] !== 0)
+          .map(({ id, columns }) => ({
+            label: `Line ${id}, column 4`,
+            value: showDollars(columns[3] ?? ZERO),
+            how: `${showDollars(columns[0])} less ${showDollars(columns[1])} = ${showDollars(subtract(columns[0], columns[1]))}`,
+          })),
+        { label: `Line ${part3.total}`, value: showDollars(cents(total)), isResult: true },
+      ],
+    },
+  ];
+}

@@ -5,6 +5,7 @@ import { consolePage } from './console/page.js';
 import { judgeReturn, type Taxpayer } from './returns/return-reader.js';
 import { judgeStateReport } from './states/state-reader.js';
 import { Store, type Mood, type Party, type Submission } from './store.js';
+import { judgeCorrections } from './wages/efw2c-reader.js';
 import { judgeWageFile } from './wages/efw2-reader.js';
 
 export interface Settings {
@@ -65,9 +66,13 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
         ['type', 'ein', 'period'].every((note) => other.notes[note] === submission.notes[note]),
     );
   const judgeTaxReturn = (submission: Submission, today: string) => {
-    const { refusals, type, ein, period, total } = judgeReturn(submission.content, settings.taxpayers, today);
+    const { refusals, type, ein, period, total, isAmended } = judgeReturn(
+      submission.content,
+      settings.taxpayers,
+      today,
+    );
     submission.notes = { type, ein, period, total };
-    return hasTwin('returns', submission)
+    return !isAmended && hasTwin('returns', submission)
       ? [
           ...refusals,
           {
@@ -79,14 +84,17 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
       : refusals;
   };
   const judgeWages = (submission: Submission, today: string) => {
-    const { refusals, people, year, ein } = judgeWageFile(submission.content, settings.refusedNumbers, today);
+    const { refusals, people, year, ein } = submission.content.startsWith('RCA')
+      ? judgeCorrections(submission.content, today)
+      : judgeWageFile(submission.content, settings.refusedNumbers, today);
     submission.notes = { ein, year, people: String(people) };
     return refusals;
   };
   const judgeState = (submission: Submission, today: string) => {
     const { refusals, ...notes } = judgeStateReport(submission.content, today);
     submission.notes = notes;
-    return hasTwin('states', submission)
+    // Amended reports come by a way of their own: their files are named so.
+    return !submission.fileName.includes('-amended') && hasTwin('states', submission)
       ? [...refusals, { code: 'R-DUPLICATE', field: 'Reporting Period', message: 'This period was reported before.' }]
       : refusals;
   };

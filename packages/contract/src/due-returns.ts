@@ -10,7 +10,7 @@ export class DueReturn {
   @Text() key!: string;
   @Id() clientId!: string;
   @Text() clientName!: string;
-  @Text(30) kind!: string;
+  @Text(60) kind!: string;
   @Text() title!: string;
   @Text() agency!: string;
   @Text(10) period!: string;
@@ -33,7 +33,7 @@ export class DueReturnView {
 }
 export class BeginReturn {
   @Id() clientId!: string;
-  @Text(30, { min: 1 }) kind!: string;
+  @Text(60, { min: 1 }) kind!: string;
   @Text(10, { min: 4 }) period!: string;
 }
 export class BeginReturns {

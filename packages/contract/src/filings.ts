@@ -6,7 +6,7 @@ export const FILING_STATUSES = ['draft', 'checked', 'released', 'received', 'acc
 export type FilingStatus = (typeof FILING_STATUSES)[number];
 export class CreateFiling {
   /** Code of the kind, `us-941`. */
-  @Text(30, { min: 1 }) kind!: string;
+  @Text(60, { min: 1 }) kind!: string;
   /** `2026`, `2026-Q1` or `2026-03`, as the kind has periods. */
   @Text(10, { min: 4 }) period!: string;
 }
@@ -28,6 +28,48 @@ export class EnteredAmount {
 export class EnterAmounts {
   @Whole({ min: 1 }) version!: number;
   @List(() => EnteredAmount, { most: 50 }) amounts!: EnteredAmount[];
+}
+export class AnsweredQuestion {
+  @Text(30, { min: 1 }) name!: string;
+  @Text(2000) answer!: string;
+}
+export class AnswerQuestions {
+  @Whole({ min: 1 }) version!: number;
+  @List(() => AnsweredQuestion, { most: 30 }) answers!: AnsweredQuestion[];
+}
+export class QuestionChoice {
+  @Text() value!: string;
+  @Text(300) label!: string;
+}
+/** Something that a return asks in words. */
+export class QuestionView extends AnsweredQuestion {
+  @Text(300) label!: string;
+  @Text(300) help!: string;
+  @Choice(['choice', 'day', 'text']) kind!: 'choice' | 'day' | 'text';
+  @List(() => QuestionChoice) choices!: QuestionChoice[];
+}
+/** A line of an accepted return as it was filed and as the ledger has it now. */
+export class FiledLine {
+  @Text() id!: string;
+  @Text(300) label!: string;
+  @Choice(['count', 'amount']) kind!: 'count' | 'amount';
+  @Whole() filed!: number;
+  @Whole() now!: number;
+}
+export class CorrectionRef {
+  @Id() id!: string;
+  @Text() title!: string;
+  @Choice(FILING_STATUSES) status!: FilingStatus;
+}
+/** How an accepted filing is put right. */
+export class CorrectionView {
+  @Text(40) kind!: string;
+  @Text() name!: string;
+  /** Lines, or people, that differ from what was accepted. */
+  @Whole() differs!: number;
+  @List(() => FiledLine) lines!: FiledLine[];
+  /** Corrections of it, the first one first. */
+  @List(() => CorrectionRef) corrections!: CorrectionRef[];
 }
 export class ReturnLineView {
   @Text() id!: string;
@@ -97,7 +139,7 @@ export class FilingRow {
   @Id() clientId!: string;
   @Text() clientName!: string;
   @Text() einTail!: string;
-  @Text(30) kind!: string;
+  @Text(60) kind!: string;
   /** `Form 941, Q3 2026`. */
   @Text() title!: string;
   /** What one is called: `return`, `wage file`. */
@@ -114,6 +156,11 @@ export class FilingView extends FilingRow {
   /** One for each person, of kinds that have them. */
   @List(() => W2Row, { nullable: true }) w2s!: W2Row[] | null;
   @List(() => AskedAmountView) asks!: AskedAmountView[];
+  @List(() => QuestionView) questions!: QuestionView[];
+  /** Of an accepted filing that is corrected on another form: what differs today; null otherwise. */
+  @Part(() => CorrectionView, { nullable: true }) correction!: CorrectionView | null;
+  /** Of a correction: what it corrects. */
+  @Id({ nullable: true }) correctsId!: string | null;
   /** Null: nothing can be paid with it. */
   @Part(() => ReturnBalance, { nullable: true }) balance!: ReturnBalance | null;
   /** The authorization whose PIN signs it; null: it goes unsigned. */

@@ -1,5 +1,6 @@
 import { XMLParser, XMLValidator } from 'fast-xml-parser';
 import { judge943, judge944, judge945 } from './annual-rules.js';
+import { judgeCorrection } from './correction-rules.js';
 import { judge940 } from './form-940-rules.js';
 import { judge941 } from './form-941-rules.js';
 import { cents, child, text, type Refusal, type TypeRules } from './form-reader.js';
@@ -11,6 +12,9 @@ const TYPES: Readonly<Record<string, TypeRules>> = {
   '944': judge944,
   '945': judge945,
   '940': judge940,
+  '941-X': judgeCorrection('941-X'),
+  '943-X': judgeCorrection('943-X'),
+  '944-X': judgeCorrection('944-X'),
 };
 
 export interface Taxpayer {
@@ -23,13 +27,15 @@ export interface Judged {
   readonly ein: string;
   readonly period: string;
   readonly total: string;
+  /** It may follow one of the same period that was accepted: a correction, or an amended return. */
+  readonly isAmended: boolean;
 }
 
 const parser = new XMLParser({ ignoreAttributes: false, parseTagValue: false, attributeNamePrefix: '@' });
 
 /** Every refusal of a return; empty when it can be accepted. `known` is the agency's own register of taxpayers. */
 export function judgeReturn(content: string, known: readonly Taxpayer[], today: string): Judged {
-  const nothing = { type: '', ein: '', period: '', total: '' };
+  const nothing = { type: '', ein: '', period: '', total: '', isAmended: false };
   if (XMLValidator.validate(content) !== true)
     return {
       ...nothing,
@@ -45,6 +51,7 @@ export function judgeReturn(content: string, known: readonly Taxpayer[], today: 
     return {
       ...named,
       total: '',
+      isAmended: false,
       refusals: [
         ...refusals,
         { code: 'R0000-904-03', field: 'ReturnTypeCd', message: `Returns of type ${type} are not taken.` },
@@ -55,6 +62,7 @@ export function judgeReturn(content: string, known: readonly Taxpayer[], today: 
   return {
     ...named,
     total: judged.total,
+    isAmended: type.endsWith('-X') || text(data, `IRS${type}`, 'AmendedReturnInd') === 'X',
     refusals: [...refusals, ...judged.refusals, ...paymentRefusals(child(data, 'IRSPayment'), judged.balance, today)],
   };
 }

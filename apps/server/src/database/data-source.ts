@@ -12,6 +12,7 @@ import { Agenda1776000000000 } from './migrations/agenda.js';
 import { AgencyNotices1782000000000 } from './migrations/agency-notices.js';
 import { ClientHours1781000000000 } from './migrations/client-hours.js';
 import { JournalExports1780000000000 } from './migrations/journal-exports.js';
+import { FilingAnswers1783000000000 } from './migrations/filing-answers.js';
 import { VoidsAndChecks1779000000000 } from './migrations/voids-and-checks.js';
 import { PeopleFileRows1778000000000 } from './migrations/people-file-rows.js';
 import { PoliciesOnce1777000000000 } from './migrations/policies-once.js';
@@ -72,6 +73,7 @@ export const makeDataSource = (url: string): DataSource =>
       JournalExports1780000000000,
       ClientHours1781000000000,
       AgencyNotices1782000000000,
+      FilingAnswers1783000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -2112,6 +2112,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/filings/{id}/answers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["FilingsController_answer"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/filings/{id}/check": {
         parameters: {
             query?: never;
@@ -4528,6 +4544,28 @@ export interface components {
             label: string;
             help: string;
         };
+        FiledLine: {
+            id: string;
+            label: string;
+            /** @enum {string} */
+            kind: "count" | "amount";
+            filed: number;
+            now: number;
+        };
+        CorrectionRef: {
+            /** Format: uuid */
+            id: string;
+            title: string;
+            /** @enum {string} */
+            status: "draft" | "checked" | "released" | "received" | "accepted" | "rejected";
+        };
+        CorrectionView: {
+            kind: string;
+            name: string;
+            differs: number;
+            lines: components["schemas"]["FiledLine"][];
+            corrections: components["schemas"]["CorrectionRef"][];
+        };
         ReturnBalance: {
             amount: number;
             from: string | null;
@@ -4563,6 +4601,10 @@ export interface components {
             tables: components["schemas"]["FilingTableView"][];
             w2s: components["schemas"]["W2Row"][] | null;
             asks: components["schemas"]["AskedAmountView"][];
+            questions: components["schemas"]["QuestionView"][];
+            correction: components["schemas"]["CorrectionView"] | null;
+            /** Format: uuid */
+            correctsId: string | null;
             balance: components["schemas"]["ReturnBalance"] | null;
             signedWith: string | null;
             /** Format: date */
@@ -4585,6 +4627,14 @@ export interface components {
         EnterAmounts: {
             version: number;
             amounts: components["schemas"]["EnteredAmount"][];
+        };
+        AnsweredQuestion: {
+            name: string;
+            answer: string;
+        };
+        AnswerQuestions: {
+            version: number;
+            answers: components["schemas"]["AnsweredQuestion"][];
         };
         PayWithReturn: {
             /** Format: uuid */
@@ -8315,6 +8365,31 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["EnterAmounts"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilingView"];
+                };
+            };
+        };
+    };
+    FilingsController_answer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AnswerQuestions"];
             };
         };
         responses: {

@@ -224,6 +224,8 @@ export interface Sending {
   readonly signature: { readonly pin: string; readonly signed: LocalDate };
   /** The receiver's name of the rejected file that this one replaces; null: the first. */
   readonly resubmits: string | null;
+  /** It takes the place of one that was accepted. */
+  readonly isAmended?: boolean;
   /** A balance that the receiver is to take from an account; null: none. Cents. */
   readonly payment: {
     readonly routing: string;
@@ -322,8 +324,12 @@ export interface FilingKind<Content = unknown> {
   readonly corrects?: string;
   /** Of a kind that corrects another: what the agency has once it is accepted, as content of that kind. */
   readonly corrected?: (content: Content) => unknown;
-  /** Fills in what was not stored of a content, from the file as it was sent. */
-  readonly recall?: (content: Content, file: string) => Content;
+  /** By when one is sent that has its figures, where that follows from them. */
+  readonly dueFor?: (content: Content) => LocalDate;
+  /** Social security numbers by employee as a file that was sent has them: they are stored nowhere else. */
+  readonly numbers?: (content: Content, file: string) => ReadonlyMap<string, string>;
+  /** A stored content with these numbers. */
+  readonly recall?: (content: Content, numbers: ReadonlyMap<string, string>) => Content;
 }
 
 /** A kind with its own content, for the registry: what one of its functions makes only its others read. */

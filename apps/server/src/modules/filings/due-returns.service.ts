@@ -38,7 +38,7 @@ const MOVES: Readonly<Record<DueReturn['status'], string>> = {
 const BY_GROUP = new Map<TaxGroup, FilingKind[]>();
 for (const kind of FILING_KINDS)
   for (const group of kind.owedFor) BY_GROUP.set(group, [...(BY_GROUP.get(group) ?? []), kind]);
-const ON_REQUEST = FILING_KINDS.filter(({ owedFor }) => owedFor.length === 0);
+const ON_REQUEST = FILING_KINDS.filter(({ owedFor, corrects }) => owedFor.length === 0 && corrects === undefined);
 
 /** The returns of a quarter of every client: begun, checked and released together, each with its own verdict. */
 @Injectable()
@@ -90,9 +90,11 @@ export class DueReturnsService {
     const rows: DueReturn[] = [];
     for (const kind of FILING_KINDS.filter((one) => kinds.has(one)))
       for (const period of periodsEndingIn(kind, quarter)) {
-        const filing = filings.find((one) => one.kind === kind.code && one.periodStart === period.start);
+        const filing = filings
+          .filter((one) => one.kind === kind.code && one.periodStart === period.start)
+          .sort((a, b) => b.sequence - a.sequence)[0];
         const isOwed = kind.owedFor.length === 0 || isPaid(paid, kind.owedFor, period);
-        if (!filing && (!isOwed || !filesKind(kind, employer, choices).is)) continue;
+        if (!filing && (kind.corrects !== undefined || !isOwed || !filesKind(kind, employer, choices).is)) continue;
         const isElsewhere = elsewhere.some((one) => one.kind === kind.code && one.period.start === period.start);
         const stands = await this.standing(manager, client, kind, period, filing ?? null);
         const status = !filing && isElsewhere ? 'filed elsewhere' : stands.status;

@@ -20,6 +20,8 @@ export class Filing {
   @Column('int') attempt!: number;
   /** Amounts in cents that somebody entered, by the name under which the kind asks for them. */
   @Column('jsonb') entered!: Record<string, number>;
+  /** Answers to the questions of the kind, by their names. */
+  @Column('jsonb') answers!: Record<string, string>;
   @Column('jsonb', { nullable: true }) snapshot!: unknown;
   @Column('int', { name: 'snapshot_version', nullable: true }) snapshotVersion!: number | null;
   @Column('text', { name: 'snapshot_digest', nullable: true }) snapshotDigest!: string | null;

@@ -41,7 +41,7 @@ export class FilingContent {
   }
 
   async compute(manager: EntityManager, { filing, client, kind, period }: Loaded): Promise<unknown> {
-    return kind.compute(await this.source.input(manager, client, kind, period, filing.entered));
+    return kind.compute(await this.source.input(manager, client, kind, period, filing, filing.sequence));
   }
 
   /** The content as it was checked, where it was; else as the ledger has it now. */

@@ -26,47 +26,51 @@ export class FilingForms {
   async ofYear(manager: EntityManager, client: Client, year: number): Promise<FormOwed[]> {
     const today = await this.clock.today(manager);
     const facts = await this.store.ofClient(manager, client.id);
-    const filings = await manager.find(Filing, { where: { clientId: client.id } });
+    const filings = await manager.find(Filing, { where: { clientId: client.id }, order: { sequence: 'ASC' } });
     const elsewhere = await filedElsewhere(manager, client.id);
     const paid = await paidMonths(manager, client.id, year);
-    return FILING_KINDS.flatMap((kind) =>
-      periodsOfYear(kind.period, year).flatMap((period): FormOwed[] => {
-        const filing = filings.find((one) => one.kind === kind.code && one.periodStart === period.start);
-        // What no paycheck shows is owed by whoever says so.
-        const asksNoLedger = kind.owedFor.length === 0 && today > period.start;
-        if (filing === undefined && !asksNoLedger && !isPaid(paid, kind.owedFor, period)) return [];
-        const { employer, choices } = formsOnDay(facts, period.end);
-        const files = filesKind(kind, employer, choices);
-        // A return that another one stands in for is not worth a line.
-        const isElsewhereReported =
-          !files.is &&
-          kind.owedFor.every((group) =>
-            FILING_KINDS.some(
-              (other) =>
-                other.tieOut.station === kind.tieOut.station &&
-                other.owedFor.includes(group) &&
-                filesKind(other, employer, choices).is,
-            ),
-          );
-        if (filing === undefined && isElsewhereReported) return [];
-        return [
-          {
-            kind: kind.code,
-            title: titleOf(kind, period),
-            noun: kind.noun,
-            period: periodKey(period),
-            periodEnd: period.end,
-            due: kind.due(period).due,
-            isOver: today > period.end,
-            files: files.is,
-            why: files.why,
-            isElsewhere: elsewhere.some((one) => one.kind === kind.code && one.period.start === period.start),
-            filingId: filing?.id ?? null,
-            status: filing?.status ?? null,
-          },
-        ];
-      }),
-    ).sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
+    const begun = new Set(filings.map((one) => one.kind));
+    // A correction is among them once it is begun.
+    return FILING_KINDS.filter(({ code, corrects }) => corrects === undefined || begun.has(code))
+      .flatMap((kind) =>
+        periodsOfYear(kind.period, year).flatMap((period): FormOwed[] => {
+          const filing = filings.findLast((one) => one.kind === kind.code && one.periodStart === period.start);
+          // What no paycheck shows is owed by whoever says so.
+          const asksNoLedger = kind.owedFor.length === 0 && kind.corrects === undefined && today > period.start;
+          if (filing === undefined && !asksNoLedger && !isPaid(paid, kind.owedFor, period)) return [];
+          const { employer, choices } = formsOnDay(facts, period.end);
+          const files = filesKind(kind, employer, choices);
+          // A return that another one stands in for is not worth a line.
+          const isElsewhereReported =
+            !files.is &&
+            kind.owedFor.every((group) =>
+              FILING_KINDS.some(
+                (other) =>
+                  other.tieOut.station === kind.tieOut.station &&
+                  other.owedFor.includes(group) &&
+                  filesKind(other, employer, choices).is,
+              ),
+            );
+          if (filing === undefined && isElsewhereReported) return [];
+          return [
+            {
+              kind: kind.code,
+              title: titleOf(kind, period),
+              noun: kind.noun,
+              period: periodKey(period),
+              periodEnd: period.end,
+              due: kind.due(period).due,
+              isOver: today > period.end,
+              files: files.is || kind.corrects !== undefined,
+              why: files.why,
+              isElsewhere: elsewhere.some((one) => one.kind === kind.code && one.period.start === period.start),
+              filingId: filing?.id ?? null,
+              status: filing?.status ?? null,
+            },
+          ];
+        }),
+      )
+      .sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
   }
 }
 

@@ -14,7 +14,7 @@ import {
   type WageDetail,
 } from '@zakat/core/filings/kind';
 import { twelfthOf, type FilingPeriod } from '@zakat/core/filings/period';
-import type { FormChoice } from '@zakat/core/filings/registry';
+import { kindOf, type FormChoice } from '@zakat/core/filings/registry';
 import { contributionsOf, unemploymentPay, type UnemploymentCheck } from '@zakat/core/filings/us-940/pay';
 import type { W2Check, W2Person } from '@zakat/core/filings/us-w2/form';
 import { ownRules, readRows } from '@zakat/core/rules/pack';
@@ -33,11 +33,13 @@ import { Clock } from '../clock/clock.js';
 import { formsOnDay } from '../clients/client-forms.js';
 import { accountNumberOn, unemploymentRatesOn } from '../clients/clients.service.js';
 import { Firm, type Client } from '../clients/entities.js';
+import { Documents } from '../documents/documents.js';
 import { Employee } from '../employees/entities.js';
 import { FactStore } from '../facts/fact-store.js';
 import { DepositSchedules } from '../remittances/deposit-schedules.js';
 import { ownRowsOn } from '../rules/own-rules.js';
 import { LedgerReader } from '../ledger/ledger-reader.js';
+import { Filing } from './entities.js';
 
 /** Gathers what filings are computed from and checked against: what their kinds ask for, and nothing else. */
 @Injectable()
@@ -48,6 +50,7 @@ export class FilingSource {
     @Inject(Secrets) private readonly secrets: Secrets,
     @Inject(FactStore) private readonly store: FactStore,
     @Inject(DepositSchedules) private readonly schedules: DepositSchedules,
+    @Inject(Documents) private readonly documents: Documents,
   ) {}
 
   /** What a client is at the end of a period, and what was said about its forms. */
@@ -64,7 +67,9 @@ export class FilingSource {
     client: Client,
     kind: FilingKind,
     period: FilingPeriod,
-    entered: Readonly<Record<string, number>>,
+    { entered, answers }: Pick<Filing, 'entered' | 'answers'>,
+    /** Of a correction that exists: only what was accepted before it is its original. */
+    sequence: number = Number.MAX_SAFE_INTEGER,
   ): Promise<FilingInput> {
     const { needs } = kind;
     const { employer } = await this.employer(manager, client, period);
@@ -76,6 +81,9 @@ export class FilingSource {
       entries,
       rules: rulesOf(await ownRowsOn(manager, period.end)),
       entered: Object.fromEntries(Object.entries(entered).map(([name, amount]) => [name, cents(amount)])),
+      answers,
+      today: await this.clock.today(manager),
+      ...(needs.original ? { original: await this.original(manager, client, kind, period, sequence) } : {}),
       ...(needs.headcount ? { headcount: await this.headcount(manager, client.id, needs.headcount, period) } : {}),
       ...(needs.depositsOf ? { depositor: await this.depositor(manager, client, needs.depositsOf, period) } : {}),
       ...(needs.tracked ? { tracked: await this.tracked(manager, client.id, needs.tracked, period) } : {}),
@@ -88,6 +96,41 @@ export class FilingSource {
           }
         : {}),
     };
+  }
+
+  /**
+   * What stands at the agency of the kind that is corrected: as it was accepted, or as the last correction before this one
+   * was. Numbers of people come from the files that were sent; null: nothing was accepted.
+   */
+  async original(
+    manager: EntityManager,
+    client: Client,
+    kind: FilingKind,
+    period: FilingPeriod,
+    before: number,
+  ): Promise<unknown> {
+    const rows = await manager.find(Filing, {
+      where: { clientId: client.id, periodStart: period.start, status: 'accepted' },
+      order: { sequence: 'ASC' },
+    });
+    const base = kindOf(kind.corrects ?? '');
+    const chain = [
+      ...rows.filter((row) => row.kind === base.code),
+      ...rows.filter((row) => row.kind === kind.code && row.sequence < before),
+    ];
+    const last = chain.at(-1);
+    if (!last) return null;
+    const numbers = new Map<string, string>();
+    let content: unknown = null;
+    for (const filing of chain) {
+      const of = kindOf(filing.kind);
+      const kept = of.read(filing.snapshot, filing.snapshotVersion ?? of.snapshotVersion);
+      content = of.corrected ? of.corrected(kept) : kept;
+      if (!of.numbers || !filing.documentId) continue;
+      const file = (await this.documents.load(manager, filing.documentId)).content.toString('utf8');
+      for (const [id, number] of of.numbers(kept, file)) numbers.set(id, number);
+    }
+    return base.recall ? base.recall(content, numbers) : content;
   }
 
   /** People paid for the pay period that includes the 12th of a month. */

@@ -1,7 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { FilingEventView, FilingRow, FilingView, ReturnLineView, W2Row } from '@zakat/contract/filings';
 import { periodKey } from '@zakat/core/filings/period';
-import { kindOf } from '@zakat/core/filings/registry';
+import { changesOf } from '@zakat/core/filings/corrections/amended';
+import type { FilingKind } from '@zakat/core/filings/kind';
+import { correctionFor, kindOf } from '@zakat/core/filings/registry';
 import type { ReturnLine } from '@zakat/core/filings/return-lines';
 import type { FormW2 } from '@zakat/core/filings/us-w2/form';
 import { showDollars, sum, type Cents } from '@zakat/core/money/cents';
@@ -9,7 +11,7 @@ import type { EntityManager } from 'typeorm';
 import { detailOf } from '../../http/refusal.js';
 import { BankAccount, type Client } from '../clients/entities.js';
 import { Outbox } from '../outbox/outbox.js';
-import type { Filing } from './entities.js';
+import { Filing } from './entities.js';
 import { FilingContent, periodOf, type Loaded } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
 import { titleOf } from './titles.js';
@@ -55,6 +57,13 @@ export class FilingViews {
       })),
       w2s: kind.statements ? kind.statements(content).map(w2Row) : null,
       asks: kind.asks.map((ask) => ({ ...ask, amount: filing.entered[ask.name] ?? 0 })),
+      questions: (kind.questions ?? []).map(({ choices, ...question }) => ({
+        ...question,
+        choices: (choices ?? []).map(([value, label]) => ({ value, label })),
+        answer: filing.answers[question.name] ?? '',
+      })),
+      correction: filing.status === 'accepted' ? await this.correction(manager, loaded) : null,
+      correctsId: filing.corrects,
       balance: await this.balance(manager, loaded, content),
       problems: problems.map(detailOf),
       events: events.map((event) => ({ ...event, at: event.at.toISOString() })),
@@ -67,6 +76,39 @@ export class FilingViews {
       laterDue: hasLeft ? null : await this.laterDue(manager, loaded),
       amendedBy: kind.amendedBy,
       isSnapshot,
+    };
+  }
+
+  /** What an accepted filing would be today, beside what stands at the agency, and what corrects it. */
+  private async correction(
+    manager: EntityManager,
+    { filing, client, kind, period }: Loaded,
+  ): Promise<FilingView['correction']> {
+    const by = correctionFor(kind.code);
+    if (!by) return null;
+    const rows = await manager.find(Filing, {
+      where: { clientId: client.id, kind: by.code, periodStart: filing.periodStart },
+      order: { sequence: 'ASC' },
+    });
+    const original = await this.source.original(manager, client, by, period, Number.MAX_SAFE_INTEGER);
+    const input = await this.source.input(manager, client, kind, period, filing);
+    const now = kind.compute(input);
+    const lines = changesOf(kind, original, now);
+    const people = kind.statements
+      ? tableRows(by, by.compute({ ...input, original, answers: filing.answers }))
+      : lines.length;
+    return {
+      kind: by.code,
+      name: by.name,
+      differs: people,
+      lines: lines.map(({ id, label, kind: is, reported, correct }) => ({
+        id,
+        label,
+        kind: is,
+        filed: reported,
+        now: correct,
+      })),
+      corrections: rows.map((row) => ({ id: row.id, title: titleOf(by, period), status: row.status })),
     };
   }
 
@@ -93,6 +135,10 @@ export class FilingViews {
     return isOnTime ? kind.laterWhenDeposited(period) : null;
   }
 }
+
+/** How many rows of its tables a correction of statements has. */
+const tableRows = (kind: FilingKind, content: unknown): number =>
+  kind.tables(content).reduce((total, { rows }) => total + rows.length, 0);
 
 export function rowOf(filing: Filing, client: Client): FilingRow {
   const kind = kindOf(filing.kind);

@@ -13,7 +13,15 @@ import {
   StreamableFile,
 } from '@nestjs/common';
 import { Accepted } from '@zakat/contract/clients';
-import { CreateFiling, EnterAmounts, FilingRow, FilingView, FormOwed, SignFiling } from '@zakat/contract/filings';
+import {
+  AnswerQuestions,
+  CreateFiling,
+  EnterAmounts,
+  FilingRow,
+  FilingView,
+  FormOwed,
+  SignFiling,
+} from '@zakat/contract/filings';
 import { AtVersion } from '@zakat/contract/payrolls';
 import { ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
@@ -72,6 +80,16 @@ export class FilingsController {
     @Body() body: EnterAmounts,
   ): Promise<FilingView> {
     return this.filings.enter(session, id, body);
+  }
+
+  @Put('filings/:id/answers')
+  @Answers(FilingView)
+  answer(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AnswerQuestions,
+  ): Promise<FilingView> {
+    return this.filings.answer(session, id, body);
   }
 
   @Post('filings/:id/check')

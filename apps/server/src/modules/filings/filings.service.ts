@@ -1,9 +1,18 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { CreateFiling, EnterAmounts, FilingRow, FilingView, FormOwed, SignFiling } from '@zakat/contract/filings';
+import type {
+  AnswerQuestions,
+  CreateFiling,
+  EnterAmounts,
+  FilingRow,
+  FilingView,
+  FormOwed,
+  SignFiling,
+} from '@zakat/contract/filings';
 import type { ReleaseSlip } from '@zakat/contract/remittances';
-import { date } from '@zakat/core/calendar/local-date';
-import { parsePeriod } from '@zakat/core/filings/period';
-import { filesKind, findKind } from '@zakat/core/filings/registry';
+import { date, parseDate } from '@zakat/core/calendar/local-date';
+import type { FilingKind } from '@zakat/core/filings/kind';
+import { parsePeriod, periodKey, type FilingPeriod } from '@zakat/core/filings/period';
+import { filesKind, findKind, kindOf } from '@zakat/core/filings/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -14,6 +23,7 @@ import { Executor } from '../../state-machines/executor.js';
 import { FILING_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/audit.js';
 import { findClient } from '../clients/clients.service.js';
+import type { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
 import { Documents, type StoredDocument } from '../documents/documents.js';
 import { Releases, refuseFailed } from '../outbox/releases.js';
@@ -86,6 +96,7 @@ export class FilingsService {
       );
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
+      if (kind.corrects !== undefined) return this.correct(manager, actor, client, kind, period);
       const { employer, choices } = await this.source.employer(manager, client, period);
       const files = filesKind(kind, employer, choices);
       if (!files.is)
@@ -116,11 +127,89 @@ export class FilingsService {
         version: 1,
         attempt: 1,
         entered: {},
+        answers: {},
         preparedBy: actor.userId ?? '',
         createdAt: await this.clock.now(manager),
       });
       await this.audit.record(manager, actor, 'filing.create', 'filing', id, { kind: kind.code, period: input.period });
       return { id };
+    });
+  }
+
+  /** Begins the correction of an accepted filing: one at a time, each upon the last. */
+  private async correct(
+    manager: EntityManager,
+    actor: Actor,
+    client: Client,
+    kind: FilingKind,
+    period: FilingPeriod,
+  ): Promise<{ id: string }> {
+    const rows = await manager.find(Filing, {
+      where: { clientId: client.id, periodStart: period.start },
+      order: { sequence: 'ASC' },
+    });
+    const original = rows.find((row) => row.kind === kind.corrects && row.status === 'accepted');
+    if (!original)
+      throw refuseField(
+        'kind',
+        `No accepted ${kindOf(kind.corrects ?? '').name} of this period is known here.`,
+        'Correct what was accepted; what was filed elsewhere is corrected where it was filed.',
+      );
+    const earlier = rows.filter((row) => row.kind === kind.code);
+    if (earlier.some(({ status }) => status !== 'accepted'))
+      throw conflict(`A ${kind.name} of this period is under way. Finish it first.`);
+    const id = randomUUID();
+    await manager.insert(Filing, {
+      id,
+      firmId: actor.firmId,
+      clientId: client.id,
+      kind: kind.code,
+      jurisdiction: kind.jurisdiction,
+      periodStart: period.start,
+      periodEnd: period.end,
+      corrects: earlier.at(-1)?.id ?? original.id,
+      sequence: earlier.length + 1,
+      due: kind.due(period).due,
+      status: 'draft',
+      version: 1,
+      attempt: 1,
+      // Amounts that were entered on the original are part of it until somebody changes them.
+      entered: earlier.at(-1)?.entered ?? original.entered,
+      answers: { discovered: await this.clock.today(manager) },
+      preparedBy: actor.userId ?? '',
+      createdAt: await this.clock.now(manager),
+    });
+    await this.audit.record(manager, actor, 'filing.create', 'filing', id, {
+      kind: kind.code,
+      period: periodKey(period),
+    });
+    return { id };
+  }
+
+  /** Answers to the questions of a draft. */
+  answer(actor: Actor, id: string, input: AnswerQuestions): Promise<FilingView> {
+    return this.database.run(actor, async (manager) => {
+      const { filing, kind } = await this.contents.load(manager, id);
+      if (filing.status !== 'draft') throw conflict(`This filing is ${filing.status}; open it again to change it.`);
+      const answers: Record<string, string> = {};
+      for (const { name, answer } of input.answers) {
+        const question = kind.questions?.find((one) => one.name === name);
+        const text = answer.trim();
+        if (!question) throw refuseField('answers', `${kind.name} does not ask ${name}.`, 'Leave it out.');
+        if (text !== '' && question.kind === 'day' && parseDate(text) === null)
+          throw refuseField(name, `${question.label}: this is not a day.`, 'Write it like 2026-10-22.');
+        if (text !== '' && question.choices && !question.choices.some(([value]) => value === text))
+          throw refuseField(name, `${question.label}: this is not one of the choices.`, 'Choose one of the list.');
+        if (text !== '') answers[name] = text;
+      }
+      const result = await manager.update(
+        Filing,
+        { id, version: input.version, status: 'draft' },
+        { answers, version: input.version + 1 },
+      );
+      if (result.affected !== 1) throw conflict('Somebody changed this filing meanwhile. Look again before you save.');
+      await this.audit.record(manager, actor, 'filing.enter', 'filing', id, { from: filing.answers, to: answers });
+      return this.views.of(manager, id);
     });
   }
 
@@ -169,6 +258,7 @@ export class FilingsService {
           snapshot: JSON.stringify(snapshot),
           snapshot_version: loaded.kind.snapshotVersion,
           snapshot_digest: digestOf(snapshot),
+          ...(loaded.kind.dueFor ? { due: loaded.kind.dueFor(content) } : {}),
           ...UNSIGNED,
         },
       });

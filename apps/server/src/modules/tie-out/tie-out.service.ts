@@ -111,16 +111,19 @@ export class TieOutService {
       ({ period: filed }) => filed.start >= from && filed.end <= to,
     );
     const sides: ReturnedTaxes[] = [];
-    for (const kind of FILING_KINDS.filter(({ tieOut: side }) => side.station === 'returns')) {
+    const standing = standingOf(filings);
+    for (const kind of FILING_KINDS.filter(
+      ({ tieOut: side, corrects }) => side.station === 'returns' && corrects === undefined,
+    )) {
       const parts: { amounts: ReadonlyMap<TaxGroup, Cents>; adjustments: Cents }[] = [];
-      for (const loaded of filings) {
-        if (loaded.kind.code !== kind.code || loaded.filing.snapshot === null) continue;
+      for (const loaded of standing) {
+        if ((loaded.kind.corrects ?? loaded.kind.code) !== kind.code) continue;
         const content = await this.contents.shown(manager, loaded);
         const isInLedger = loaded.filing.status === 'accepted';
         parts.push({
-          amounts: kind.tieOut.amounts(content),
+          amounts: loaded.kind.tieOut.amounts(content),
           // What only the return knows is in the ledger once it is accepted.
-          adjustments: kind.adds && isInLedger ? ZERO : kind.tieOut.adjustments(content),
+          adjustments: loaded.kind.adds && isInLedger ? ZERO : loaded.kind.tieOut.adjustments(content),
         });
       }
       for (const form of elsewhere) {
@@ -142,7 +145,7 @@ export class TieOutService {
 
   private async wageStatements(manager: EntityManager, filings: readonly Loaded[]): Promise<Map<TaxGroup, Cents>> {
     const totals = new Map<TaxGroup, Cents>();
-    for (const loaded of filings) {
+    for (const loaded of standingOf(filings)) {
       if (loaded.kind.tieOut.station !== 'wage-statements') continue;
       const amounts = loaded.kind.tieOut.amounts(await this.contents.shown(manager, loaded));
       for (const [group, amount] of amounts) totals.set(group, add(totals.get(group) ?? ZERO, amount));
@@ -174,6 +177,20 @@ export class TieOutService {
     }
     return { notYetDue, underWay };
   }
+}
+
+/** Filings with figures, each original replaced by its last correction. */
+function standingOf(filings: readonly Loaded[]): Loaded[] {
+  const found = new Map<string, Loaded>();
+  const rank = ({ kind, filing }: Loaded): number => (kind.corrects === undefined ? 0 : filing.sequence);
+  for (const loaded of filings) {
+    if (loaded.filing.snapshot === null && loaded.kind.tieOut.station === 'returns') continue;
+    if (loaded.filing.snapshot === null && loaded.kind.corrects !== undefined) continue;
+    const key = `${loaded.kind.corrects ?? loaded.kind.code} ${loaded.filing.periodStart}`;
+    const before = found.get(key);
+    if (!before || rank(before) < rank(loaded)) found.set(key, loaded);
+  }
+  return [...found.values()];
 }
 
 const OF_EMPLOYEES = FILING_KINDS.flatMap((kind) => kind.tieOut.ofEmployees ?? []);

@@ -60,6 +60,8 @@ export function amendedKind(base: FilingKind): FilingKind {
     elsewhere: undefined,
     pays: undefined,
     recall: undefined,
+    numbers: undefined,
+    makeFile: ({ corrected }, sending) => base.makeFile(corrected, { ...sending, isAmended: true }),
     needs: { ...base.needs, original: true },
     questions: [
       {
@@ -111,7 +113,6 @@ export function amendedKind(base: FilingKind): FilingKind {
       { label: 'Total changes by', value: showDollars(balanceChange) },
     ],
     fileName: (period, ein) => base.fileName(period, ein).replace(/(\.\w+)$/, '-amended$1'),
-    makeFile: ({ corrected }, sending) => base.makeFile(corrected, sending),
     adds: base.adds ? ({ corrected }) => base.adds?.(corrected) ?? [] : undefined,
     tieOut: {
       ...base.tieOut,

@@ -249,6 +249,7 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
     },
     fieldOf: (theirs) => mefFieldOf(theirs),
     amendedBy: `another Form ${form}`,
+    dueFor: ({ due }) => due,
     corrects: base.code,
     corrected: ({ corrected }) => corrected,
   });

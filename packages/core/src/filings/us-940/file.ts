@@ -67,7 +67,13 @@ export function write940(form: Form940, sending: Sending): string {
           },
         };
   return writeMefReturn(mefHeader('940', sending, form.year), {
-    IRS940: { ...types, ...mefLines(ELEMENTS, form.lines), ...exempt, ...quarters },
+    IRS940: {
+      ...(sending.isAmended ? { AmendedReturnInd: 'X' } : {}),
+      ...types,
+      ...mefLines(ELEMENTS, form.lines),
+      ...exempt,
+      ...quarters,
+    },
     ...scheduleA,
     ...mefPayment(sending),
   });

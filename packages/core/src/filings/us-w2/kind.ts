@@ -29,6 +29,22 @@ const completed = (form: FormW2): FormW2 => ({
   locals: (form as Partial<FormW2>).locals ?? [],
 });
 
+/** Numbers of people by the records of a file, one a form; zeros stand for none. */
+export function numbersOf(
+  forms: readonly { readonly person: { readonly employeeId: string } }[],
+  file: string,
+  record: string,
+  from: number,
+): Map<string, string> {
+  const lines = file.split(/\r?\n/).filter((line) => line.startsWith(record));
+  return new Map(
+    forms.map(({ person }, index): [string, string] => {
+      const number = (lines[index] ?? '').slice(from, from + 9);
+      return [person.employeeId, /^0*$/.test(number) ? '' : number];
+    }),
+  );
+}
+
 const PERSON_FIELDS: readonly (readonly [theirs: RegExp, ours: string])[] = [
   [/Social Security Number/, 'ssn'],
   [/First Name/, 'firstName'],
@@ -134,4 +150,13 @@ export const US_W2 = defineKind<W2Set>({
   // EFW2, RA record, Resub WFID.
   identifies: { label: 'Wage File Identifier', of: (reference) => reference.slice(-6) },
   amendedBy: 'Forms W-2c and W-3c',
+  // RW, positions 3 to 11, in the order of the forms.
+  numbers: ({ forms }, file) => numbersOf(forms, file, 'RW', 2),
+  recall: (set, numbers) => ({
+    ...set,
+    forms: set.forms.map((form) => ({
+      ...form,
+      person: { ...form.person, ssn: numbers.get(form.person.employeeId) ?? '' },
+    })),
+  }),
 });

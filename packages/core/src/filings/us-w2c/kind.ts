@@ -7,7 +7,7 @@ import { OF_EVERY_FILING, runChecks, type Check } from '../checks.js';
 import { limitationOf } from '../corrections/limitations.js';
 import { defineKind, type FilingTable } from '../kind.js';
 import { CORRECTION_NAMES } from '../names.js';
-import { US_W2 } from '../us-w2/kind.js';
+import { US_W2, numbersOf } from '../us-w2/kind.js';
 import type { W2Set } from '../us-w2/form.js';
 import { RCW_MONEY } from '../../formats/efw2c/layout.js';
 import { writeEfw2c } from './file.js';
@@ -198,6 +198,8 @@ export const US_W2C = defineKind<W2cSet>({
   },
   identifies: { label: 'Wage File Identifier', of: (reference) => reference.slice(-6) },
   amendedBy: 'another Form W-2c',
+  // RCW, positions 13 to 21: the correct numbers.
+  numbers: ({ forms }, file) => numbersOf(forms.filter(isFederal), file, 'RCW', 12),
   corrects: US_W2.code,
   corrected: ({ corrected }) => corrected,
 });

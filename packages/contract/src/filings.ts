@@ -42,7 +42,7 @@ export class QuestionChoice {
   @Text(300) label!: string;
 }
 /** Something that a return asks in words. */
-export class QuestionView extends AnsweredQuestion {
+export class AskedQuestionView extends AnsweredQuestion {
   @Text(300) label!: string;
   @Text(300) help!: string;
   @Choice(['choice', 'day', 'text']) kind!: 'choice' | 'day' | 'text';
@@ -156,7 +156,7 @@ export class FilingView extends FilingRow {
   /** One for each person, of kinds that have them. */
   @List(() => W2Row, { nullable: true }) w2s!: W2Row[] | null;
   @List(() => AskedAmountView) asks!: AskedAmountView[];
-  @List(() => QuestionView) questions!: QuestionView[];
+  @List(() => AskedQuestionView) questions!: AskedQuestionView[];
   /** Of an accepted filing that is corrected on another form: what differs today; null otherwise. */
   @Part(() => CorrectionView, { nullable: true }) correction!: CorrectionView | null;
   /** Of a correction: what it corrects. */

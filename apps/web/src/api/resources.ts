@@ -286,6 +286,8 @@ export const useFilingAct = (id: string) =>
     if (asked.act === 'reopen') return take(api.POST('/api/filings/{id}/reopen', { ...path(id), body }));
     return take(api.POST('/api/filings/{id}/release', { ...path(id), body }));
   });
+export const useAnswerQuestions = (id: string) =>
+  useChange((body: Schemas['AnswerQuestions']) => take(api.PUT('/api/filings/{id}/answers', { ...path(id), body })));
 export const useEnterAmounts = (id: string) =>
   useChange((body: Schemas['EnterAmounts']) => take(api.PUT('/api/filings/{id}/entered', { ...path(id), body })));
 

@@ -4544,6 +4544,19 @@ export interface components {
             label: string;
             help: string;
         };
+        QuestionChoice: {
+            value: string;
+            label: string;
+        };
+        AskedQuestionView: {
+            name: string;
+            answer: string;
+            label: string;
+            help: string;
+            /** @enum {string} */
+            kind: "choice" | "day" | "text";
+            choices: components["schemas"]["QuestionChoice"][];
+        };
         FiledLine: {
             id: string;
             label: string;
@@ -4601,7 +4614,7 @@ export interface components {
             tables: components["schemas"]["FilingTableView"][];
             w2s: components["schemas"]["W2Row"][] | null;
             asks: components["schemas"]["AskedAmountView"][];
-            questions: components["schemas"]["QuestionView"][];
+            questions: components["schemas"]["AskedQuestionView"][];
             correction: components["schemas"]["CorrectionView"] | null;
             /** Format: uuid */
             correctsId: string | null;

@@ -39,6 +39,9 @@ const filing = (more: Partial<Schemas['FilingView']> = {}): Schemas['FilingView'
   tables: [],
   w2s: null,
   asks: [],
+  questions: [],
+  correction: null,
+  correctsId: null,
   balance: null,
   signedWith: 'Form 8879-EMP',
   laterDue: null,
@@ -292,5 +295,90 @@ describe('what only the return knows', () => {
         'POST /api/filings/f1/sign {"version":4,"pin":"31415","payment":{"bankAccountId":"b1","on":"2026-11-02"}}',
       ]),
     );
+  });
+});
+
+describe('an accepted return', () => {
+  const correction = {
+    kind: 'us-941-x',
+    name: 'Form 941-X',
+    differs: 1,
+    lines: [
+      { id: '5a.1', label: 'Taxable social security wages', kind: 'amount' as const, filed: 502_400, now: 1_004_800 },
+    ],
+    corrections: [],
+  };
+  const accepted = { status: 'accepted' as const, isSnapshot: true };
+  it('lies under what the records say today, and the correction begins there', async () => {
+    show(
+      { ...accepted, correction },
+      {
+        'POST /api/clients/c1/filings': { body: { id: 'f9', warnings: [] } },
+        'GET /api/filings/f9': { body: filing({ id: 'f9' }) },
+      },
+    );
+    const row = (await screen.findByText('Taxable social security wages')).closest('tr');
+    expect([...(row?.querySelectorAll('td') ?? [])].slice(2).map(({ textContent }) => textContent)).toEqual([
+      '5,024.00',
+      '10,048.00',
+      '5,024.00',
+    ]);
+    await press('Begin Form 941-X');
+    await waitFor(() =>
+      expect(changes()).toEqual(['POST /api/clients/c1/filings {"kind":"us-941-x","period":"2026-Q3"}']),
+    );
+  });
+  it('that agrees says so; one whose correction is under way leads to it', async () => {
+    show({ ...accepted, correction: { ...correction, differs: 0, lines: [] } });
+    expect(await screen.findByText(/Nothing differs from what was accepted/)).toBeTruthy();
+    startAnew();
+    show({
+      ...accepted,
+      correction: { ...correction, corrections: [{ id: 'f9', title: 'Form 941-X, Q3 2026', status: 'draft' }] },
+    });
+    expect((await screen.findByRole('link', { name: 'Form 941-X, Q3 2026' })).getAttribute('href')).toBe('/filings/f9');
+    expect(screen.queryByRole('button', { name: /^Begin/ })).toBeNull();
+  });
+});
+
+describe('what a correction asks', () => {
+  const questions = [
+    {
+      name: 'discovered',
+      label: 'Day on which the error was found',
+      help: 'It decides',
+      kind: 'day' as const,
+      choices: [],
+      answer: '2026-11-02',
+    },
+    {
+      name: 'process',
+      label: 'Process',
+      help: 'If too high',
+      kind: 'choice' as const,
+      choices: [{ value: 'claim', label: 'Claim for refund' }],
+      answer: '',
+    },
+    { name: 'explanation', label: 'Explanation', help: 'Part 4', kind: 'text' as const, choices: [], answer: '' },
+  ];
+  it('is answered on the draft, all of it at its version', async () => {
+    show({ questions, correctsId: 'f0' }, { 'PUT /api/filings/f1/answers': { body: filing({ questions }) } });
+    fireEvent.change(await screen.findByLabelText('Process'), { target: { value: 'claim' } });
+    fireEvent.change(screen.getByLabelText('Explanation'), { target: { value: 'Hours of another week.' } });
+    await press('Save the answers');
+    await waitFor(() =>
+      expect(changes()).toEqual([
+        'PUT /api/filings/f1/answers {"version":4,"answers":[{"name":"discovered","answer":"2026-11-02"},{"name":"process","answer":"claim"},{"name":"explanation","answer":"Hours of another week."}]}',
+      ]),
+    );
+    expect(screen.getByRole('link', { name: 'what was accepted' }).getAttribute('href')).toBe('/filings/f0');
+  });
+  it('is said once it is no draft any more', async () => {
+    show({
+      status: 'checked',
+      questions: questions.map((one) => (one.name === 'process' ? { ...one, answer: 'claim' } : one)),
+    });
+    expect(await screen.findByText('Claim for refund')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Save the answers' })).toBeNull();
   });
 });

@@ -10,6 +10,8 @@ import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { correctionPath } from './fields.js';
 import { EnteredAmounts } from './entered-amounts.js';
+import { Overlay } from './overlay.js';
+import { Questions } from './questions.js';
 import { ReturnLines } from './return-lines.js';
 import { Signature } from './signature.js';
 import { WageStatements } from './wage-statements.js';
@@ -120,6 +122,12 @@ export function FilingPage(): ReactNode {
             {data.isSnapshot
               ? 'These are the figures as they were checked.'
               : 'These figures follow the ledger until they are checked.'}
+            {data.correctsId && (
+              <>
+                {' '}
+                It corrects <Link to={`/filings/${data.correctsId}`}>what was accepted</Link>.
+              </>
+            )}
             {data.submissionId ? ` Submission ${data.submissionId}.` : ''}
             {data.balance?.on
               ? ` Its balance is paid from ${data.balance.from ?? ''}, on ${sayDay(data.balance.on)}.`
@@ -140,6 +148,8 @@ export function FilingPage(): ReactNode {
           />
           <Acts filing={data} />
           <Events filing={data} />
+          <Overlay filing={data} />
+          <Questions filing={data} />
           <EnteredAmounts filing={data} />
           {data.lines.length > 0 && <ReturnLines filing={data} />}
           {data.w2s && <WageStatements filing={data} rows={data.w2s} />}

@@ -3,10 +3,11 @@ import { join } from 'node:path';
 import { buildCore, installPackages } from './build.mjs';
 import { depositsPage } from './deposits-page.mjs';
 import { jurisdictionsPage } from './jurisdictions-page.mjs';
+import { returnsPage } from './returns-page.mjs';
 import { ROOT } from './run.mjs';
 import { fail } from './say.mjs';
 
-/** Writes docs/jurisdictions.md and docs/deposits.md from the rules themselves; tests keep them current. */
+/** Writes docs/jurisdictions.md, docs/deposits.md and docs/returns.md from the rules themselves; tests keep them current. */
 async function main() {
   await installPackages();
   await buildCore();
@@ -28,5 +29,7 @@ async function main() {
   const { showDollars } = await import('../packages/core/dist/money/cents.js');
   const tools = { ruleWords, sourceOf, showDollars };
   writeFileSync(join(ROOT, 'docs/deposits.md'), depositsPage(DEPOSIT_FAMILIES, ALL_STATES, tools));
+  const { FILING_KINDS } = await import('../packages/core/dist/filings/registry.js');
+  writeFileSync(join(ROOT, 'docs/returns.md'), returnsPage(FILING_KINDS, ALL_STATES, tools));
 }
 main().catch(fail);

@@ -39,7 +39,7 @@ test('every place is accessible, in light and in dark', async ({ page }) => {
     await page.waitForURL(/payrolls\/|filings\/|remittances\/|employees\//);
     await expectAccessible(page);
   }
-  for (const place of ['Payrolls', 'Deposits'] as const) {
+  for (const place of ['Payrolls', 'Deposits', 'Returns'] as const) {
     await page.getByRole('navigation', { name: 'Main' }).getByRole('link', { name: place }).click();
     await expect(page.getByRole('heading', { name: place, level: 1 })).toBeVisible();
     await expectAccessible(page);

@@ -91,6 +91,8 @@ export class FilingTableView {
   @List(() => FilingColumn) columns!: FilingColumn[];
   /** Cells in the order of the columns; days as text, amounts in cents. */
   @Json() rows!: (string | number)[][];
+  /** Its rows are not added up. */
+  @Flag() isList!: boolean;
 }
 export class AskedAmountView extends EnteredAmount {
   @Text() line!: string;

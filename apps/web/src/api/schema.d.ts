@@ -4512,6 +4512,7 @@ export interface components {
             rows: {
                 [key: string]: unknown;
             };
+            isList: boolean;
         };
         W2Row: {
             /** Format: uuid */

@@ -209,6 +209,8 @@ export interface FilingTable {
     readonly kind: 'text' | 'day' | 'amount';
   }[];
   readonly rows: readonly (readonly (string | number)[])[];
+  /** Its rows are of different things: adding them up would say nothing. */
+  readonly isList?: true;
 }
 export interface Figure {
   readonly label: string;

@@ -193,7 +193,7 @@ export class DueReturnsService {
         label: slip.title.slice(0, 200),
         value: slip.figures
           .filter(({ label }) => /^(Total|Balance)/.test(label))
-          .map(({ label, value }) => `${label} ${value}`)
+          .map(({ label, value }) => `${label}: ${value}`)
           .join('; '),
       })),
       leaves: `${many} ${slips.length === 1 ? 'goes' : 'go'} to the agencies, each by itself; one that is refused stops none of the others.`,

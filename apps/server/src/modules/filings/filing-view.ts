@@ -54,6 +54,7 @@ export class FilingViews {
         title: table.title,
         columns: table.columns.map(({ label, kind: cells }) => ({ label, kind: cells })),
         rows: table.rows.map((row) => [...row]),
+        isList: table.isList === true,
       })),
       w2s: kind.statements ? kind.statements(content).map(w2Row) : null,
       asks: kind.asks.map((ask) => ({ ...ask, amount: filing.entered[ask.name] ?? 0 })),

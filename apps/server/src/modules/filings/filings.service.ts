@@ -179,6 +179,10 @@ export class FilingsService {
       preparedBy: actor.userId ?? '',
       createdAt: await this.clock.now(manager),
     });
+    if (kind.dueFor) {
+      const content = await this.contents.compute(manager, await this.contents.load(manager, id));
+      await manager.update(Filing, { id }, { due: kind.dueFor(content) });
+    }
     await this.audit.record(manager, actor, 'filing.create', 'filing', id, {
       kind: kind.code,
       period: periodKey(period),

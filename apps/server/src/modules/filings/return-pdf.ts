@@ -1,5 +1,5 @@
 import { showDate, type LocalDate } from '@zakat/core/calendar/local-date';
-import type { FilingFacts, FilingKind } from '@zakat/core/filings/kind';
+import type { FilingFacts, FilingKind, FilingTable } from '@zakat/core/filings/kind';
 import { cents } from '@zakat/core/money/cents';
 import PDFDocument from 'pdfkit';
 import { printedDollars } from '../documents/printed-dollars.js';
@@ -23,6 +23,17 @@ export interface ReturnPaper {
 }
 
 const amountText = (value: number): string => printedDollars(cents(value));
+
+/** Columns of amounts and days are as wide as those are; words share the rest by their longest. */
+function widthsOf(table: FilingTable): number[] {
+  const fixed = table.columns.map(({ kind }) => (kind === 'amount' ? 76 : kind === 'day' ? 96 : null));
+  const lengths = table.columns.map(({ label }, index) =>
+    Math.min(60, Math.max(label.length, ...table.rows.map((row) => String(row[index] ?? '').length))),
+  );
+  const left = WIDTH - fixed.reduce<number>((sum, width) => sum + (width ?? 0), 0);
+  const words = lengths.reduce((sum, length, index) => sum + (fixed[index] === null ? length : 0), 0);
+  return fixed.map((width, index) => width ?? (left * (lengths[index] ?? 0)) / words);
+}
 
 /** A return on paper with the figures that are sent: who files, every line, every schedule, and who signs. */
 export function drawReturn({ kind, content, facts, isDraft, signedOn }: ReturnPaper): Promise<Buffer> {
@@ -95,33 +106,38 @@ export function drawReturn({ kind, content, facts, isDraft, signedOn }: ReturnPa
         document.font('Helvetica-Bold').fillColor(INK);
         words(table.title, LEFT, at, 10);
       });
-      const width = WIDTH / table.columns.length;
-      const cells = (values: readonly (string | number)[], at: number): void =>
-        values.forEach((value, index) => {
-          const column = table.columns[index];
-          const text =
-            typeof value === 'string'
-              ? column?.kind === 'day'
-                ? showDate(value as LocalDate)
-                : value
-              : amountText(value);
-          words(text, LEFT + index * width, at, 9, {
-            width: width - 6,
-            align: column?.kind === 'amount' ? 'right' : 'left',
-          });
-        });
-      row((at) => {
-        document.font('Helvetica').fillColor(FAINT);
-        cells(
-          table.columns.map((column) => column.label),
-          at,
+      const widths = widthsOf(table);
+      const textOf = (value: string | number, index: number): string =>
+        typeof value === 'number'
+          ? amountText(value)
+          : table.columns[index]?.kind === 'day'
+            ? showDate(value as LocalDate)
+            : value;
+      const cells = (values: readonly (string | number)[]): void => {
+        document.fontSize(9);
+        const heights = values.map((value, index) =>
+          document.heightOfString(textOf(value, index), { width: (widths[index] ?? 0) - 6 }),
         );
-      });
-      for (const values of table.rows)
-        row((at) => {
-          document.font('Helvetica').fillColor(INK);
-          cells(values, at);
-        });
+        row(
+          (at) => {
+            let x = LEFT;
+            values.forEach((value, index) => {
+              const width = widths[index] ?? 0;
+              words(textOf(value, index), x, at, 9, {
+                width: width - 6,
+                lineBreak: true,
+                align: table.columns[index]?.kind === 'amount' ? 'right' : 'left',
+              });
+              x += width;
+            });
+          },
+          Math.max(ROW, ...heights.map((height) => height + 6)),
+        );
+      };
+      document.font('Helvetica').fillColor(FAINT);
+      cells(table.columns.map((column) => column.label));
+      document.fillColor(INK);
+      for (const values of table.rows) cells(values);
     }
     y += 18;
     row((at) => {

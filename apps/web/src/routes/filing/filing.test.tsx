@@ -93,6 +93,7 @@ describe('a return', () => {
     show({
       tables: [
         {
+          isList: false,
           title: 'Schedule B, liability by day',
           columns: [
             { label: 'Check date', kind: 'day' },

@@ -3,6 +3,7 @@ import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { useAnswerQuestions } from '../../api/resources.js';
 import { DateField } from '../../kit/date-field.js';
+import { shortDay } from '../../kit/day.js';
 import { RefusedNote } from '../../kit/problems.js';
 
 type Filing = Schemas['FilingView'];
@@ -50,8 +51,10 @@ export function Questions({ filing }: { readonly filing: Filing }): ReactNode {
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   if (filing.questions.length === 0) return null;
   const valueOf = ({ name, answer }: Question): string => typed[name] ?? answer;
-  const said = ({ answer, choices }: Question): string =>
-    choices.find(({ value }) => value === answer)?.label ?? (answer === '' ? 'not answered' : answer);
+  const said = ({ kind, answer, choices }: Question): string =>
+    kind === 'day' && answer !== ''
+      ? shortDay(answer)
+      : (choices.find(({ value }) => value === answer)?.label ?? (answer === '' ? 'not answered' : answer));
   if (filing.status !== 'draft')
     return (
       <section className="section">

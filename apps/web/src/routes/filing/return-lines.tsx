@@ -59,15 +59,17 @@ function ScheduleTable({ table, isPencil }: { readonly table: Table; readonly is
             </tr>
           ))}
         </tbody>
-        <tfoot>
-          <tr>
-            {totals.map((total, index) => (
-              <td key={index} className={total === null ? undefined : 'num'}>
-                {total === null ? index === 0 ? 'Total' : '' : <Figure amount={total} isPencil={isPencil} />}
-              </td>
-            ))}
-          </tr>
-        </tfoot>
+        {!table.isList && (
+          <tfoot>
+            <tr>
+              {totals.map((total, index) => (
+                <td key={index} className={total === null ? undefined : 'num'}>
+                  {total === null ? index === 0 ? 'Total' : '' : <Figure amount={total} isPencil={isPencil} />}
+                </td>
+              ))}
+            </tr>
+          </tfoot>
+        )}
       </table>
     </section>
   );

@@ -90,6 +90,7 @@ export function amendedKind(base: FilingKind): FilingKind {
       {
         code: 'changes',
         title: 'What changes',
+        isList: true,
         columns: [
           { name: 'line', label: 'Line', kind: 'text' },
           { name: 'label', label: 'What it is', kind: 'text' },

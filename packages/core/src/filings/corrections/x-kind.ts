@@ -183,6 +183,7 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
       {
         code: 'columns',
         title: 'Part 3, line by line',
+        isList: true,
         columns: [
           { name: 'line', label: 'Line', kind: 'text' },
           { name: 'label', label: 'What it is', kind: 'text' },
@@ -195,6 +196,17 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
           .slice(0, -2)
           .map(({ id, label, columns }) => [id, label, columns[0], columns[1], columns[2], columns[3] ?? 0]),
       },
+      ...(content.explanation === ''
+        ? []
+        : [
+            {
+              code: 'explanation',
+              title: 'Part 4, explanation',
+              isList: true as const,
+              columns: [{ name: 'explanation', label: 'As it is sent', kind: 'text' as const }],
+              rows: [[content.explanation]],
+            },
+          ]),
     ],
     check: (content, facts) => runChecks(checks, content, facts),
     amount: ({ total }) => total,

@@ -5,7 +5,7 @@ import { ALL_STATES } from '../../jurisdictions/states.js';
 import { dueBy } from '../../deposits/due-rules.js';
 import { familyOf } from '../../deposits/family.js';
 import { LEGAL, type HolidayCalendar } from '../../calendar/holidays.js';
-import { negate, showDollars, sum, type Cents } from '../../money/cents.js';
+import { cents, negate, showDollars, sum, toDollars, type Cents } from '../../money/cents.js';
 import { agencyName, taxOf, type TaxCode, type TaxGroup } from '../../tax-registry/registry.js';
 import { OF_EVERY_FILING, periodOver, runChecks, type Check } from '../checks.js';
 import { defineKind, type AskedAmount, type FilingKind, type FilingTable } from '../kind.js';
@@ -28,7 +28,7 @@ const HEADS: Readonly<Record<DetailColumn, { label: string; value: (row: DetailR
   'income-wages': { label: 'Income tax wages', value: (row) => row.incomeWages },
   'income-tax': { label: 'Income tax', value: (row) => row.incomeTax },
   weeks: { label: 'Weeks', value: (row) => String(row.weeks) },
-  hours: { label: 'Hours', value: (row) => (row.hours / 100).toFixed(2) },
+  hours: { label: 'Hours', value: (row) => toDollars(cents(row.hours)) },
 };
 const COUNTS: readonly DetailColumn[] = ['weeks', 'hours'];
 
@@ -117,8 +117,8 @@ export function stateKind(state: StateCode, spec: StateReturn): FilingKind {
     amount: ({ lines }) => lineOf(lines, spec.total),
     figures: ({ lines, detail }) => [
       ...(spec.detail ? [{ label: 'Employees', value: String(detail.length) }] : []),
-      { label: `Total, line ${spec.total}`, value: showDollars(lineOf(lines, spec.total)) },
-      { label: `Balance due, line ${spec.balance}`, value: showDollars(lineOf(lines, spec.balance)) },
+      { label: `Total${atLine(spec.total)}`, value: showDollars(lineOf(lines, spec.total)) },
+      { label: `Balance due${atLine(spec.balance)}`, value: showDollars(lineOf(lines, spec.balance)) },
     ],
     fileName: (period, ein) =>
       `${spec.code}-${periodKey(period)}-${ein}.${spec.file === '275' || spec.file === '512' ? 'txt' : 'csv'}`,
@@ -150,6 +150,9 @@ export function stateKind(state: StateCode, spec: StateReturn): FilingKind {
     amendedBy: `an amended ${spec.form}`,
   });
 }
+
+/** `, line 9`, where the form numbers it. */
+const atLine = (id: string): string => (/^(?:\d|[A-Z]$)/.test(id) ? `, line ${id}` : '');
 
 /** The business days of the agency that takes the taxes of a return. */
 function holidaysOf(state: StateCode, tax: TaxCode): HolidayCalendar {

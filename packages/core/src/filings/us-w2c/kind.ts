@@ -47,6 +47,7 @@ function tablesOf({ forms }: W2cSet): FilingTable[] {
   const money: FilingTable = {
     code: 'boxes',
     title: 'Boxes that change',
+    isList: true,
     columns: [
       { name: 'employee', label: 'Employee', kind: 'text' },
       { name: 'box', label: 'Box', kind: 'text' },

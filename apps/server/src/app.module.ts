@@ -62,6 +62,7 @@ import { Sessions } from './modules/identity/sessions.js';
 import { LadderController } from './modules/ladder/ladder.controller.js';
 import { AgendaRungs } from './modules/ladder/agenda-rungs.js';
 import { DueReturnsController } from './modules/filings/due-returns.controller.js';
+import { CorrectionsService } from './modules/filings/corrections.service.js';
 import { DueReturnsService } from './modules/filings/due-returns.service.js';
 import { DueDepositsController } from './modules/ladder/due-deposits.controller.js';
 import { DueDepositsService } from './modules/ladder/due-deposits.service.js';
@@ -162,6 +163,7 @@ const PROVIDERS = [
   PaymentInstructions,
   DueDepositsService,
   DueReturnsService,
+  CorrectionsService,
   PayrollReviews,
   ClientHours,
   HoursFiles,

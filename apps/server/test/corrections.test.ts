@@ -67,6 +67,11 @@ describe('a correction of Form 941', () => {
     const overlay = (await look(original)).correction;
     // Two people at 2,512.00 more.
     expect(overlay?.lines.find(({ id }) => id === '2')).toMatchObject({ filed: 502_400, now: 1_004_800 });
+    const due = (await preparer('GET', `/clients/${client.id}/corrections`)).body as {
+      kind: string;
+      openId: string | null;
+    }[];
+    expect(due.map(({ kind, openId }) => [kind, openId])).toEqual([['us-941-x', null]]);
     const made = await begin('us-941-x', '2025-Q4');
     correction = String(made.body.id);
     expect((await begin('us-941-x', '2025-Q4')).status).toBe(409);
@@ -133,7 +138,14 @@ describe('Forms W-2c', () => {
     const person = (await preparer('GET', `/employees/${employeeId}`)).body as Record<string, unknown>;
     await stack.dataSource.query(`UPDATE employee SET last_name = 'Spragg' WHERE id = $1`, [employeeId]);
     expect(person).toBeDefined();
-    const id = String((await begin('us-w2c', '2025')).body.id);
+    const begun = (await preparer('POST', `/clients/${client.id}/corrections`)).body as { refused: string | null }[];
+    expect(begun.map(({ refused }) => refused)).toEqual([null]);
+    expect((await preparer('POST', `/clients/${client.id}/corrections`)).body).toEqual([]);
+    const rows = (await preparer('GET', `/clients/${client.id}/corrections`)).body as {
+      kind: string;
+      openId: string;
+    }[];
+    const id = rows.find(({ kind }) => kind === 'us-w2c')?.openId ?? '';
     const view = await look(id);
     expect(view.tables.map(({ title }) => title)).toEqual(['Names, numbers and marks that change']);
     expect(view.tables[0]?.rows).toHaveLength(1);
@@ -149,5 +161,8 @@ describe('Forms W-2c', () => {
       record.slice(101, 121).trim(),
     ]).toEqual([1024, '', 'SPRAGUEA', 'SPRAGG']);
     expect(record.slice(243, 1001).trim()).toBe('');
+    const paper = await preparer('GET', `/filings/${id}/w2c/${employeeId}`);
+    expect([paper.status, String(paper.body).slice(0, 5)]).toEqual([200, '%PDF-']);
+    expect((await preparer('GET', `/filings/${id}/w2c/${client.id}`)).status).toBe(404);
   });
 });

@@ -61,6 +61,11 @@ export class CorrectionRef {
   @Text() title!: string;
   @Choice(FILING_STATUSES) status!: FilingStatus;
 }
+/** Somebody who gets a copy of a corrected statement. */
+export class StatementCopy {
+  @Id() employeeId!: string;
+  @Text() name!: string;
+}
 /** How an accepted filing is put right. */
 export class CorrectionView {
   @Text(40) kind!: string;
@@ -161,6 +166,8 @@ export class FilingView extends FilingRow {
   @List(() => AskedQuestionView) questions!: AskedQuestionView[];
   /** Of an accepted filing that is corrected on another form: what differs today; null otherwise. */
   @Part(() => CorrectionView, { nullable: true }) correction!: CorrectionView | null;
+  /** Of a correction of statements: who gets a copy. */
+  @List(() => StatementCopy) copies!: StatementCopy[];
   /** Of a correction: what it corrects. */
   @Id({ nullable: true }) correctsId!: string | null;
   /** Null: nothing can be paid with it. */
@@ -294,4 +301,24 @@ export class AuditVerification {
   @Whole() entries!: number;
   /** The first entry that does not fit the chain; null when all do. */
   @Whole({ nullable: true }) brokenAt!: number | null;
+}
+
+/** An accepted filing that differs from what the records say today, or whose correction is under way. */
+export class CorrectionDue {
+  @Id() filingId!: string;
+  /** What was accepted: `Form 941, Q3 2026`. */
+  @Text() title!: string;
+  /** Code and name of what corrects it. */
+  @Text(60) kind!: string;
+  @Text() name!: string;
+  @Text(10) period!: string;
+  /** Lines, or people, that differ. */
+  @Whole() differs!: number;
+  /** By how much the total of the return changes. */
+  @Amount() change!: number;
+  /** Without interest, or within the period of limitations; null: as soon as it is found. */
+  @Day({ nullable: true }) due!: string | null;
+  /** The correction that is under way; null: none is. */
+  @Id({ nullable: true }) openId!: string | null;
+  @Choice(FILING_STATUSES, { nullable: true }) openStatus!: FilingStatus | null;
 }

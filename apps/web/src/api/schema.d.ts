@@ -2064,6 +2064,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/corrections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_toCorrect"];
+        put?: never;
+        post: operations["FilingsController_beginCorrections"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/filings/{id}": {
         parameters: {
             query?: never;
@@ -2216,6 +2232,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["FilingsController_w2"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/w2c/{employeeId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_w2c"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4486,6 +4518,22 @@ export interface components {
             /** @enum {string|null} */
             status: "draft" | "checked" | "released" | "received" | "accepted" | "rejected" | null;
         };
+        CorrectionDue: {
+            /** Format: uuid */
+            filingId: string;
+            title: string;
+            kind: string;
+            name: string;
+            period: string;
+            differs: number;
+            change: number;
+            /** Format: date */
+            due: string | null;
+            /** Format: uuid */
+            openId: string | null;
+            /** @enum {string|null} */
+            openStatus: "draft" | "checked" | "released" | "received" | "accepted" | "rejected" | null;
+        };
         CreateFiling: {
             kind: string;
             period: string;
@@ -4580,6 +4628,11 @@ export interface components {
             lines: components["schemas"]["FiledLine"][];
             corrections: components["schemas"]["CorrectionRef"][];
         };
+        StatementCopy: {
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+        };
         ReturnBalance: {
             amount: number;
             from: string | null;
@@ -4617,6 +4670,7 @@ export interface components {
             asks: components["schemas"]["AskedAmountView"][];
             questions: components["schemas"]["AskedQuestionView"][];
             correction: components["schemas"]["CorrectionView"] | null;
+            copies: components["schemas"]["StatementCopy"][];
             /** Format: uuid */
             correctsId: string | null;
             balance: components["schemas"]["ReturnBalance"] | null;
@@ -8325,6 +8379,48 @@ export interface operations {
             };
         };
     };
+    FilingsController_toCorrect: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CorrectionDue"][];
+                };
+            };
+        };
+    };
+    FilingsController_beginCorrections: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOfMany"][];
+                };
+            };
+        };
+    };
     FilingsController_view: {
         parameters: {
             query?: never;
@@ -8537,6 +8633,26 @@ export interface operations {
         };
     };
     FilingsController_w2: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                employeeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    FilingsController_w2c: {
         parameters: {
             query?: never;
             header?: never;

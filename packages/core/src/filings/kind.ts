@@ -13,6 +13,7 @@ import type { TaxCode, TaxGroup } from '../tax-registry/registry.js';
 import type { FilingPeriod, PeriodKind } from './period.js';
 import type { ReturnLine } from './return-lines.js';
 import type { FormW2, W2Check, W2Person } from './us-w2/form.js';
+import type { FormW2c } from './us-w2c/form.js';
 
 export interface PostalAddress {
   readonly street: string;
@@ -283,6 +284,8 @@ export interface FilingKind<Content = unknown> {
   readonly tables: (content: Content) => readonly FilingTable[];
   /** One for each person, of kinds that have them. */
   readonly statements?: (content: Content) => readonly FormW2[];
+  /** Of a correction of statements: the people who get a copy, with what changes for each. */
+  readonly copies?: (content: Content) => readonly FormW2c[];
   readonly check: (content: Content, facts: FilingFacts) => Issue[];
   /** What the release slip shows large, and beside it. */
   readonly amount: (content: Content) => Cents;

@@ -65,6 +65,10 @@ export class FilingViews {
       })),
       correction: filing.status === 'accepted' ? await this.correction(manager, loaded) : null,
       correctsId: filing.corrects,
+      copies: (kind.copies?.(content) ?? []).map(({ person }) => ({
+        employeeId: person.employeeId,
+        name: `${person.lastName}, ${person.firstName}`,
+      })),
       balance: await this.balance(manager, loaded, content),
       problems: problems.map(detailOf),
       events: events.map((event) => ({ ...event, at: event.at.toISOString() })),

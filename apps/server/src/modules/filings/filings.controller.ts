@@ -15,6 +15,7 @@ import {
 import { Accepted } from '@zakat/contract/clients';
 import {
   AnswerQuestions,
+  CorrectionDue,
   CreateFiling,
   EnterAmounts,
   FilingRow,
@@ -22,17 +23,22 @@ import {
   FormOwed,
   SignFiling,
 } from '@zakat/contract/filings';
+import { DoneOfMany } from '@zakat/contract/due-deposits';
 import { AtVersion } from '@zakat/contract/payrolls';
 import { ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
 import { ParseYearPipe } from '../../http/year-pipe.js';
 import { CurrentSession } from '../identity/guard.js';
 import type { Session } from '../identity/sessions.js';
+import { CorrectionsService } from './corrections.service.js';
 import { FilingsService } from './filings.service.js';
 
 @Controller()
 export class FilingsController {
-  constructor(@Inject(FilingsService) private readonly filings: FilingsService) {}
+  constructor(
+    @Inject(FilingsService) private readonly filings: FilingsService,
+    @Inject(CorrectionsService) private readonly corrections: CorrectionsService,
+  ) {}
 
   @Get('clients/:id/filings')
   @Answers(FilingRow, 'list')
@@ -48,6 +54,19 @@ export class FilingsController {
     @Query('year', ParseYearPipe) year: number,
   ): Promise<FormOwed[]> {
     return this.filings.owed(session, id, year);
+  }
+
+  @Get('clients/:id/corrections')
+  @Answers(CorrectionDue, 'list')
+  toCorrect(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<CorrectionDue[]> {
+    return this.corrections.view(session, id);
+  }
+
+  @Post('clients/:id/corrections')
+  @HttpCode(200)
+  @Answers(DoneOfMany, 'list')
+  beginCorrections(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<DoneOfMany[]> {
+    return this.corrections.begin(session, id);
   }
 
   @Post('clients/:id/filings')
@@ -151,6 +170,17 @@ export class FilingsController {
     @Param('employeeId', ParseUUIDPipe) employeeId: string,
   ): Promise<StreamableFile> {
     const { content, mediaType, name } = await this.filings.w2Pdf(session, id, employeeId);
+    return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
+  }
+
+  @Get('filings/:id/w2c/:employeeId')
+  @Header('Cache-Control', 'no-store')
+  async w2c(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('employeeId', ParseUUIDPipe) employeeId: string,
+  ): Promise<StreamableFile> {
+    const { content, mediaType, name } = await this.filings.w2cPdf(session, id, employeeId);
     return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
   }
 

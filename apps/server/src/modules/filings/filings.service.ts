@@ -38,6 +38,7 @@ import { FilingViews, rowOf } from './filing-view.js';
 import { drawReturn } from './return-pdf.js';
 import { titleOf } from './titles.js';
 import { drawW2 } from './w2-pdf.js';
+import { drawW2c } from './w2c-pdf.js';
 
 type Paper = Pick<StoredDocument, 'name' | 'mediaType' | 'content'>;
 /** What a new attempt begins without. */
@@ -409,6 +410,25 @@ export class FilingsService {
       });
       if (!isDraft) await this.documents.store(manager, actor, client.id, 'w2', name, 'application/pdf', content);
       return { name: isDraft ? `W-2-${year}-draft.pdf` : `W-2-${year}.pdf`, mediaType: 'application/pdf', content };
+    });
+  }
+
+  /** The W-2c of one person as PDF: the boxes that change, as reported and as they should be. */
+  w2cPdf(actor: Actor, id: string, employeeId: string): Promise<Paper> {
+    return this.database.run(actor, async (manager) => {
+      const loaded = await this.contents.load(manager, id);
+      const { filing, client, kind } = loaded;
+      const form = kind
+        .copies?.(await this.contents.shown(manager, loaded))
+        .find(({ person }) => person.employeeId === employeeId);
+      if (!form) throw notFound('W-2c');
+      const isDraft = filing.status === 'draft' || filing.status === 'checked';
+      const year = filing.periodStart.slice(0, 4);
+      return {
+        name: isDraft ? `W-2c-${year}-draft.pdf` : `W-2c-${year}.pdf`,
+        mediaType: 'application/pdf',
+        content: await drawW2c({ year, form, employer: { ...client, name: client.legalName }, isDraft }),
+      };
     });
   }
 

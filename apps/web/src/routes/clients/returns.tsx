@@ -7,6 +7,7 @@ import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
+import { CorrectionsSection } from './corrections.js';
 import { NoticesSection } from './notices.js';
 import { usePeriod, type Period } from './period.js';
 import { Day } from '../../kit/day.js';
@@ -116,6 +117,7 @@ export function ReturnsPage(): ReactNode {
           }
         </Waiting>
       </section>
+      <CorrectionsSection clientId={client.id} />
       <NoticesSection clientId={client.id} />
     </>
   );

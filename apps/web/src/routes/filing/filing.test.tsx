@@ -42,6 +42,7 @@ const filing = (more: Partial<Schemas['FilingView']> = {}): Schemas['FilingView'
   questions: [],
   correction: null,
   correctsId: null,
+  copies: [],
   balance: null,
   signedWith: 'Form 8879-EMP',
   laterDue: null,

@@ -153,6 +153,19 @@ export function FilingPage(): ReactNode {
           <EnteredAmounts filing={data} />
           {data.lines.length > 0 && <ReturnLines filing={data} />}
           {data.w2s && <WageStatements filing={data} rows={data.w2s} />}
+          {data.copies.length > 0 && (
+            <p>
+              Copies:{' '}
+              {data.copies.map(({ employeeId, name }, index) => (
+                <span key={employeeId}>
+                  {index > 0 && '; '}
+                  <a href={`/api/filings/${data.id}/w2c/${employeeId}`} target="_blank" rel="noreferrer">
+                    W-2c of {name}
+                  </a>
+                </span>
+              ))}
+            </p>
+          )}
           <p>
             {data.lines.length > 0 && (
               <a href={`/api/filings/${data.id}/paper`} target="_blank" rel="noreferrer">

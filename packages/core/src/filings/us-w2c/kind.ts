@@ -157,6 +157,7 @@ export const US_W2C = defineKind<W2cSet>({
       working: [],
     })),
   tables: tablesOf,
+  copies: ({ forms }) => forms,
   check: (set, facts) => runChecks(CHECKS, set, facts),
   amount: ({ forms }) => differenceOf(forms, '1'),
   figures: ({ forms }) => [

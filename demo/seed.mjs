@@ -157,15 +157,25 @@ async function remit(client, nextDay) {
     );
 }
 
+/** Files every return of a client for a quarter, federal and of the states; answers with their ids. */
 async function fileQuarter(client, { year, quarter }) {
-  const { id } = await preparer('POST', `/clients/${client.id}/filings`, {
-    kind: 'us-941',
-    period: `${year}-Q${quarter}`,
+  const rows = async () =>
+    (await preparer('GET', `/due-returns?quarter=${year}-Q${quarter}`)).rows.filter(
+      (row) => row.clientId === client.id && row.isOver,
+    );
+  const atVersion = (some) => some.map(({ filingId: id, version }) => ({ id, version }));
+  const toBegin = (await rows()).filter(({ status }) => status === 'not begun');
+  await preparer('POST', '/due-returns/begin', {
+    returns: toBegin.map(({ clientId, kind, period }) => ({ clientId, kind, period })),
   });
-  let filing = await preparer('POST', `/filings/${id}/check`, { version: 1 });
-  filing = await preparer('POST', `/filings/${id}/sign`, { version: filing.version, pin: '41873', payment: null });
-  await reviewer('POST', `/filings/${id}/release`, { version: filing.version });
-  return id;
+  const drafts = (await rows()).filter(({ status }) => status === 'draft');
+  await preparer('POST', '/due-returns/check', { returns: atVersion(drafts) });
+  for (const { filingId, version, status, isReady } of await rows())
+    if (status === 'checked' && !isReady)
+      await preparer('POST', `/filings/${filingId}/sign`, { version, pin: '41873', payment: null });
+  const ready = (await rows()).filter(({ isReady }) => isReady);
+  await reviewer('POST', '/due-returns/release', { returns: atVersion(ready) });
+  return ready.map(({ filingId }) => filingId);
 }
 
 /** Prints what of a payroll is paid by check; it came out well. */
@@ -196,7 +206,7 @@ for (;;) {
   await moveTo(now.day);
   await runPayroll(now.client);
   for (const job of toFile.splice(0, toFile.length, ...toFile.filter((job) => job.from > now.day))) {
-    if (job.from <= now.day) filed.push(await fileQuarter(job.client, job));
+    if (job.from <= now.day) filed.push(...(await fileQuarter(job.client, job)));
   }
   const nextDay =
     clients

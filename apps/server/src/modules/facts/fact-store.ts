@@ -87,6 +87,22 @@ export class FactStore {
     return byPerson;
   }
 
+  /** Facts of some kinds of every client, newest first, by client. */
+  async ofClients(manager: EntityManager, kinds: readonly string[]): Promise<Map<string, StoredFact[]>> {
+    const rows = (await manager.query(
+      `SELECT id, client_id AS "ownerId", kind, effective_from AS "from", value FROM client_fact
+       WHERE client_id IS NOT NULL AND kind = ANY($1) ORDER BY effective_from DESC, id DESC`,
+      [kinds],
+    )) as (StoredFact & { ownerId: string })[];
+    const byClient = new Map<string, StoredFact[]>();
+    for (const row of rows) {
+      const own = byClient.get(row.ownerId);
+      if (own) own.push(row);
+      else byClient.set(row.ownerId, [row]);
+    }
+    return byClient;
+  }
+
   /** Facts of a client (or the firm's defaults), newest first, with who recorded them. */
   async ofClient(manager: EntityManager, clientId: string | null): Promise<SignedFact[]> {
     return (await manager.query(

@@ -3,6 +3,7 @@ import type { DoneOfMany } from '@zakat/contract/due-deposits';
 import type { BeginReturn, DueReturn, DueReturnView, ReturnAtVersion } from '@zakat/contract/due-returns';
 import type { ReleaseSlip } from '@zakat/contract/remittances';
 import type { LocalDate } from '@zakat/core/calendar/local-date';
+import type { DatedFact } from '@zakat/core/facts/in-force';
 import type { FilingKind } from '@zakat/core/filings/kind';
 import { parsePeriod, periodKey, periodsOfYear, type FilingPeriod } from '@zakat/core/filings/period';
 import { FILING_KINDS, filesKind, findKind } from '@zakat/core/filings/registry';
@@ -16,7 +17,7 @@ import { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
 import { FactStore } from '../facts/fact-store.js';
 import { checksOfMany, outcome } from '../outbox/many.js';
-import { filedElsewhere } from '../take-overs/take-over-store.js';
+import { filedElsewhereByClient, type FiledElsewhere } from '../take-overs/take-over-store.js';
 import { Filing } from './entities.js';
 import { FilingContent, digestOf } from './filing-content.js';
 import { isPaid, type PaidMonths } from './filing-forms.js';
@@ -38,7 +39,20 @@ const MOVES: Readonly<Record<DueReturn['status'], string>> = {
 const BY_GROUP = new Map<TaxGroup, FilingKind[]>();
 for (const kind of FILING_KINDS)
   for (const group of kind.owedFor) BY_GROUP.set(group, [...(BY_GROUP.get(group) ?? []), kind]);
+const ORDER = new Map(FILING_KINDS.map((kind, index) => [kind, index]));
+/** What the forms of a client follow from. */
+const FORM_FACTS = ['employer', 'form'];
 const ON_REQUEST = FILING_KINDS.filter(({ owedFor, corrects }) => owedFor.length === 0 && corrects === undefined);
+
+/** What a client's returns of a quarter follow from. */
+interface Standing {
+  readonly quarter: FilingPeriod;
+  readonly today: LocalDate;
+  readonly paid: PaidMonths;
+  readonly filings: readonly Filing[];
+  readonly facts: readonly DatedFact[];
+  readonly elsewhere: readonly FiledElsewhere[];
+}
 
 /** The returns of a quarter of every client: begun, checked and released together, each with its own verdict. */
 @Injectable()
@@ -63,11 +77,22 @@ export class DueReturnsService {
         .createQueryBuilder(Filing, 'f')
         .where('f.period_end BETWEEN :start AND :end', asked)
         .getMany();
+      const filingsOf = new Map<string, Filing[]>();
+      for (const filing of filings) filingsOf.set(filing.clientId, [...(filingsOf.get(filing.clientId) ?? []), filing]);
+      const facts = await this.store.ofClients(manager, FORM_FACTS);
+      const elsewhere = await filedElsewhereByClient(manager);
       const rows: DueReturn[] = [];
-      for (const client of clients) {
-        const own = filings.filter(({ clientId }) => clientId === client.id);
-        rows.push(...(await this.ofClient(manager, client, asked, paid.get(client.id) ?? new Map(), own, today)));
-      }
+      for (const client of clients)
+        rows.push(
+          ...(await this.ofClient(manager, client, {
+            quarter: asked,
+            today,
+            paid: paid.get(client.id) ?? new Map(),
+            filings: filingsOf.get(client.id) ?? [],
+            facts: facts.get(client.id) ?? [],
+            elsewhere: elsewhere.get(client.id) ?? [],
+          })),
+        );
       rows.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.clientName.localeCompare(b.clientName)));
       return { quarter, rows };
     });
@@ -76,19 +101,14 @@ export class DueReturnsService {
   private async ofClient(
     manager: EntityManager,
     client: Client,
-    quarter: FilingPeriod,
-    paid: PaidMonths,
-    filings: readonly Filing[],
-    today: LocalDate,
+    { quarter, today, paid, filings, facts, elsewhere }: Standing,
   ): Promise<DueReturn[]> {
     const begun = filings.flatMap(({ kind }) => findKind(kind) ?? []);
     const kinds = new Set([...begun, ...[...paid.keys()].flatMap((group) => BY_GROUP.get(group) ?? []), ...ON_REQUEST]);
     if (kinds.size === ON_REQUEST.length && paid.size === 0 && begun.length === 0) return [];
-    const facts = await this.store.ofClient(manager, client.id);
-    const elsewhere = await filedElsewhere(manager, client.id);
     const { employer, choices } = formsOnDay(facts, quarter.end);
     const rows: DueReturn[] = [];
-    for (const kind of FILING_KINDS.filter((one) => kinds.has(one)))
+    for (const kind of [...kinds].sort((a, b) => (ORDER.get(a) ?? 0) - (ORDER.get(b) ?? 0)))
       for (const period of periodsEndingIn(kind, quarter)) {
         const filing = filings
           .filter((one) => one.kind === kind.code && one.periodStart === period.start)

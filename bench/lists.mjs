@@ -143,6 +143,7 @@ async function main() {
       ["a client's forms", (round) => `/clients/${rows[round % rows.length].id}/forms?year=2026`],
       ["a client's tie-out", (round) => `/clients/${rows[round % rows.length].id}/tie-out?year=2026&quarter=3`],
       ['readiness of 50 people', (round) => `/clients/${rows[round % rows.length].id}/readiness`],
+      ['returns of a quarter of every client', () => '/due-returns?quarter=2026-Q3'],
       ['search over all clients and people', (round) => `/search?find=last${hex(round)}`],
       ['search with a rare part', (round) => `/search?find=${hex(round)}${hex(round + 3)}`],
     ];

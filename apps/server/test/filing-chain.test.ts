@@ -92,6 +92,10 @@ describe('Form 941', () => {
     expect((await act(preparer, id, 'sign', { pin: '31415', payment: null })).status).toBe(200);
     expect((await act(preparer, id, 'release')).status).toBe(422);
   });
+  it('has the authorization that the signer gives, with the figures that were checked', async () => {
+    const paper = await preparer('GET', `/filings/${id}/authorization`);
+    expect([paper.status, String(paper.body).slice(0, 5)]).toEqual([200, '%PDF-']);
+  });
   it('keeps no signature in the clear', async () => {
     const rows = (await stack.dataSource.query('SELECT row_to_json(f)::text AS row FROM filing f')) as {
       row: string;

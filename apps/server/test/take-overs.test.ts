@@ -1,4 +1,4 @@
-import type { LadderView } from '@zakat/contract/filings';
+import type { CorrectionDue, FilingView, LadderView } from '@zakat/contract/filings';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { parse } from 'csv-parse/sync';
 import { Stack, employee, postPayroll, takeOn, type Caller } from './stack.js';
@@ -138,6 +138,21 @@ describe('balances of a former provider', () => {
     );
     const twice = await preparer('POST', `/clients/${client.id}/filings`, { kind: 'us-941', period: '2026-Q1' });
     expect([twice.status, twice.body.problems[0].field]).toEqual([422, 'period']);
+    // What the former provider filed is what the records say: nothing is to be corrected, until it is not.
+    expect((await preparer('GET', `/clients/${client.id}/corrections`)).body).toEqual([]);
+    await postPayroll(
+      preparer,
+      client.id,
+      { periodStart: '2026-03-15', periodEnd: '2026-03-28', checkDate: '2026-03-31' },
+      { by: reviewer, closedReason: 'The former provider left a check out.' },
+    );
+    const due = (await preparer('GET', `/clients/${client.id}/corrections`)).body as CorrectionDue[];
+    expect(due.map(({ kind, filingId, period }) => [kind, filingId, period])).toEqual([['us-941-x', null, '2026-Q1']]);
+    const begun = await preparer('POST', `/clients/${client.id}/filings`, { kind: 'us-941-x', period: '2026-Q1' });
+    const correction = (await preparer('GET', `/filings/${String(begun.body.id)}`)).body as FilingView;
+    const wages = correction.tables[0]?.rows.find(([line]) => line === '8');
+    expect(Number(wages?.[4])).toBeGreaterThan(0);
+    expect(Number(wages?.[3])).toBe(Number(wages?.[2]) - Number(wages?.[4]));
   });
 
   it('carry the year’s wages into the next check: no FUTA left, and the deferral counts toward its limit', async () => {

@@ -30,6 +30,8 @@ export class DueReturn {
 export class DueReturnView {
   @Text(7) quarter!: string;
   @List(() => DueReturn) rows!: DueReturn[];
+  /** Returns that are due later than those that are shown. */
+  @Whole() more!: number;
 }
 export class BeginReturn {
   @Id() clientId!: string;

@@ -83,6 +83,8 @@ export class ReturnLineView {
   @Choice(['count', 'amount']) kind!: 'count' | 'amount';
   @List(() => TapeLineView) working!: TapeLineView[];
   /** Codes of the taxes whose ledger entries make it, with commas between; null: none do. */
+  /** The same line of the period before, where one was prepared here; null: there is none. */
+  @Whole({ nullable: true }) before!: number | null;
   @Text(400, { nullable: true }) taxes!: string | null;
   @Choice(['liabilities', 'payments'], { nullable: true }) of!: 'liabilities' | 'payments' | null;
 }
@@ -159,6 +161,8 @@ export class FilingRow {
 }
 export class FilingView extends FilingRow {
   @List(() => ReturnLineView) lines!: ReturnLineView[];
+  /** The period before, as its lines are compared with; null: none was prepared here. */
+  @Text(20, { nullable: true }) beforePeriod!: string | null;
   @List(() => FilingTableView) tables!: FilingTableView[];
   /** One for each person, of kinds that have them. */
   @List(() => W2Row, { nullable: true }) w2s!: W2Row[] | null;
@@ -305,7 +309,8 @@ export class AuditVerification {
 
 /** An accepted filing that differs from what the records say today, or whose correction is under way. */
 export class CorrectionDue {
-  @Id() filingId!: string;
+  /** Null: a former provider filed it. */
+  @Id({ nullable: true }) filingId!: string | null;
   /** What was accepted: `Form 941, Q3 2026`. */
   @Text() title!: string;
   /** Code and name of what corrects it. */

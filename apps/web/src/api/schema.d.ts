@@ -2224,6 +2224,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/filings/{id}/authorization": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_authorization"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/filings/{id}/w2/{employeeId}": {
         parameters: {
             query?: never;
@@ -3447,6 +3463,7 @@ export interface components {
         DueReturnView: {
             quarter: string;
             rows: components["schemas"]["DueReturn"][];
+            more: number;
         };
         BeginReturn: {
             /** Format: uuid */
@@ -4520,7 +4537,7 @@ export interface components {
         };
         CorrectionDue: {
             /** Format: uuid */
-            filingId: string;
+            filingId: string | null;
             title: string;
             kind: string;
             name: string;
@@ -4545,6 +4562,7 @@ export interface components {
             /** @enum {string} */
             kind: "count" | "amount";
             working: components["schemas"]["TapeLineView"][];
+            before: number | null;
             taxes: string | null;
             /** @enum {string|null} */
             of: "liabilities" | "payments" | null;
@@ -4665,6 +4683,7 @@ export interface components {
             /** Format: date */
             due: string;
             lines: components["schemas"]["ReturnLineView"][];
+            beforePeriod: string | null;
             tables: components["schemas"]["FilingTableView"][];
             w2s: components["schemas"]["W2Row"][] | null;
             asks: components["schemas"]["AskedAmountView"][];
@@ -8614,6 +8633,25 @@ export interface operations {
         };
     };
     FilingsController_paper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    FilingsController_authorization: {
         parameters: {
             query?: never;
             header?: never;

@@ -302,6 +302,11 @@ export interface FilingKind<Content = unknown> {
     readonly amounts: ReadonlyMap<TaxGroup, Cents>;
     readonly adjustments: Cents;
   };
+  /**
+   * A return that a former provider filed, as content: the lines that were entered of it, the others as they are `now`,
+   * since nothing is known of them.
+   */
+  readonly filedElsewhere?: (line: (code: string) => Cents, now: Content) => Content;
   /** Owed by the return and not yet by the ledger, which takes it over when the return is accepted. */
   readonly adds?: (content: Content) => readonly { readonly tax: TaxCode; readonly amount: Cents }[];
   readonly tieOut: TieOutSide & {

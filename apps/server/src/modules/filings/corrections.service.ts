@@ -3,8 +3,9 @@ import type { DoneOfMany } from '@zakat/contract/due-deposits';
 import type { CorrectionDue } from '@zakat/contract/filings';
 import { addMonths } from '@zakat/core/calendar/local-date';
 import { changesOf } from '@zakat/core/filings/corrections/amended';
-import { periodKey } from '@zakat/core/filings/period';
-import { correctionFor } from '@zakat/core/filings/registry';
+import { periodKey, type FilingPeriod } from '@zakat/core/filings/period';
+import type { FilingKind } from '@zakat/core/filings/kind';
+import { correctionFor, kindOf } from '@zakat/core/filings/registry';
 import { subtract } from '@zakat/core/money/cents';
 import { MoreThanOrEqual, type EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -12,8 +13,9 @@ import { findClient } from '../clients/clients.service.js';
 import type { Client } from '../clients/entities.js';
 import { Clock } from '../clock/clock.js';
 import { outcome } from '../outbox/many.js';
+import { filedElsewhere } from '../take-overs/take-over-store.js';
 import { Filing } from './entities.js';
-import { FilingContent, type Loaded } from './filing-content.js';
+import { periodOf } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
 import { FilingsService } from './filings.service.js';
 import { titleOf } from './titles.js';
@@ -21,12 +23,18 @@ import { titleOf } from './titles.js';
 /** Longer ago nothing can be put right any more: the period of limitations, with the months until it begins. */
 const MONTHS_BACK = 52;
 
+/** An accepted filing, or one that a former provider filed. */
+interface Asked {
+  readonly filing: Filing | null;
+  readonly kind: FilingKind;
+  readonly period: FilingPeriod;
+}
+
 /** What was accepted and is no longer what the records say: each with the form that puts it right, begun together. */
 @Injectable()
 export class CorrectionsService {
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
-    @Inject(FilingContent) private readonly contents: FilingContent,
     @Inject(FilingSource) private readonly source: FilingSource,
     @Inject(FilingsService) private readonly filings: FilingsService,
     @Inject(Clock) private readonly clock: Clock,
@@ -41,9 +49,14 @@ export class CorrectionsService {
         order: { periodStart: 'ASC', kind: 'ASC' },
       });
       const rows: CorrectionDue[] = [];
-      for (const filing of accepted) {
-        const row = await this.of(manager, client, await this.contents.load(manager, filing.id));
+      const put = async (asked: Asked): Promise<void> => {
+        const row = await this.of(manager, client, asked);
         if (row) rows.push(row);
+      };
+      for (const filing of accepted) await put({ filing, kind: kindOf(filing.kind), period: periodOf(filing) });
+      for (const { kind: code, period } of await filedElsewhere(manager, clientId)) {
+        const kind = kindOf(code);
+        if (kind.filedElsewhere && period.end >= from) await put({ filing: null, kind, period });
       }
       return rows;
     });
@@ -65,25 +78,27 @@ export class CorrectionsService {
   private async of(
     manager: EntityManager,
     client: Client,
-    { filing, kind, period }: Loaded,
+    { filing, kind, period }: Asked,
   ): Promise<CorrectionDue | null> {
     const by = kind.corrects === undefined ? correctionFor(kind.code) : null;
     if (!by) return null;
-    const original = await this.source.original(manager, client, by, period, Number.MAX_SAFE_INTEGER);
-    const input = { ...(await this.source.input(manager, client, kind, period, filing)), original };
+    const given = await this.source.input(manager, client, kind, period, filing ?? { entered: {}, answers: {} });
+    const original = await this.source.original(manager, client, by, period, Number.MAX_SAFE_INTEGER, given);
+    if (original === null) return null;
+    const input = { ...given, original };
     const now = kind.compute(input);
     const content = by.compute(input);
     const differs = kind.statements
       ? by.tables(content).reduce((total, { rows }) => total + rows.length, 0)
       : changesOf(kind, original, now).length;
     const open = await manager.findOne(Filing, {
-      where: { clientId: client.id, kind: by.code, periodStart: filing.periodStart },
+      where: { clientId: client.id, kind: by.code, periodStart: period.start },
       order: { sequence: 'DESC' },
     });
     const isOpen = open !== null && open.status !== 'accepted';
     if (differs === 0 && !isOpen) return null;
     return {
-      filingId: filing.id,
+      filingId: filing?.id ?? null,
       title: titleOf(kind, period),
       kind: by.code,
       name: by.name,

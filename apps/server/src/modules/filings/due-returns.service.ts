@@ -9,7 +9,7 @@ import { parsePeriod, periodKey, periodsOfYear, type FilingPeriod } from '@zakat
 import { FILING_KINDS, filesKind, findKind } from '@zakat/core/filings/registry';
 import { LIABILITY_CAUSES } from '@zakat/core/ledger/entry';
 import { AGENCIES, isTaxCode, taxOf, type AgencyCode, type TaxGroup } from '@zakat/core/tax-registry/registry';
-import type { EntityManager } from 'typeorm';
+import { In, type EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { refuseField } from '../../http/refusal.js';
 import { formsOnDay } from '../clients/client-forms.js';
@@ -47,12 +47,23 @@ const ON_REQUEST = FILING_KINDS.filter(({ owedFor, corrects }) => owedFor.length
 /** What a client's returns of a quarter follow from. */
 interface Standing {
   readonly quarter: FilingPeriod;
-  readonly today: LocalDate;
   readonly paid: PaidMonths;
   readonly filings: readonly Filing[];
   readonly facts: readonly DatedFact[];
   readonly elsewhere: readonly FiledElsewhere[];
 }
+
+/** A return before it is known how it stands. */
+interface Found {
+  readonly client: Client;
+  readonly kind: FilingKind;
+  readonly period: FilingPeriod;
+  readonly due: string;
+  readonly isElsewhere: boolean;
+  readonly filingId: string | null;
+}
+/** More are not shown at once: the first by their due dates. */
+const MOST_SHOWN = 1000;
 
 /** The returns of a quarter of every client: begun, checked and released together, each with its own verdict. */
 @Injectable()
@@ -75,72 +86,65 @@ export class DueReturnsService {
       const paid = await paidByClient(manager, asked.start.slice(0, 4));
       const filings = await manager
         .createQueryBuilder(Filing, 'f')
+        .select(['f.id', 'f.clientId', 'f.kind', 'f.periodStart', 'f.sequence', 'f.due', 'f.status'])
         .where('f.period_end BETWEEN :start AND :end', asked)
         .getMany();
       const filingsOf = new Map<string, Filing[]>();
       for (const filing of filings) filingsOf.set(filing.clientId, [...(filingsOf.get(filing.clientId) ?? []), filing]);
       const facts = await this.store.ofClients(manager, FORM_FACTS);
       const elsewhere = await filedElsewhereByClient(manager);
+      const found = clients.flatMap((client) =>
+        foundOf(client, {
+          quarter: asked,
+          paid: paid.get(client.id) ?? new Map(),
+          filings: filingsOf.get(client.id) ?? [],
+          facts: facts.get(client.id) ?? [],
+          elsewhere: elsewhere.get(client.id) ?? [],
+        }),
+      );
+      found.sort((a, b) =>
+        a.due < b.due ? -1 : a.due > b.due ? 1 : a.client.legalName.localeCompare(b.client.legalName),
+      );
+      const shown = found.slice(0, MOST_SHOWN);
+      const whole = new Map(
+        (await manager.find(Filing, { where: { id: In(shown.flatMap(({ filingId }) => filingId ?? [])) } })).map(
+          (filing) => [filing.id, filing],
+        ),
+      );
       const rows: DueReturn[] = [];
-      for (const client of clients)
-        rows.push(
-          ...(await this.ofClient(manager, client, {
-            quarter: asked,
-            today,
-            paid: paid.get(client.id) ?? new Map(),
-            filings: filingsOf.get(client.id) ?? [],
-            facts: facts.get(client.id) ?? [],
-            elsewhere: elsewhere.get(client.id) ?? [],
-          })),
-        );
-      rows.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.clientName.localeCompare(b.clientName)));
-      return { quarter, rows };
+      for (const one of shown) rows.push(await this.rowOf(manager, one, whole.get(one.filingId ?? '') ?? null, today));
+      return { quarter, rows, more: found.length - shown.length };
     });
   }
 
-  private async ofClient(
+  private async rowOf(
     manager: EntityManager,
-    client: Client,
-    { quarter, today, paid, filings, facts, elsewhere }: Standing,
-  ): Promise<DueReturn[]> {
-    const begun = filings.flatMap(({ kind }) => findKind(kind) ?? []);
-    const kinds = new Set([...begun, ...[...paid.keys()].flatMap((group) => BY_GROUP.get(group) ?? []), ...ON_REQUEST]);
-    if (kinds.size === ON_REQUEST.length && paid.size === 0 && begun.length === 0) return [];
-    const { employer, choices } = formsOnDay(facts, quarter.end);
-    const rows: DueReturn[] = [];
-    for (const kind of [...kinds].sort((a, b) => (ORDER.get(a) ?? 0) - (ORDER.get(b) ?? 0)))
-      for (const period of periodsEndingIn(kind, quarter)) {
-        const filing = filings
-          .filter((one) => one.kind === kind.code && one.periodStart === period.start)
-          .sort((a, b) => b.sequence - a.sequence)[0];
-        const isOwed = kind.owedFor.length === 0 || isPaid(paid, kind.owedFor, period);
-        if (!filing && (kind.corrects !== undefined || !isOwed || !filesKind(kind, employer, choices).is)) continue;
-        const isElsewhere = elsewhere.some((one) => one.kind === kind.code && one.period.start === period.start);
-        const stands = await this.standing(manager, client, kind, period, filing ?? null);
-        const status = !filing && isElsewhere ? 'filed elsewhere' : stands.status;
-        const due = filing?.due ?? kind.due(period).due;
-        const isDone = status === 'accepted' || status === 'filed elsewhere';
-        const needsSigner = status === 'checked' && kind.signedBy !== null && filing?.signedOn === null;
-        rows.push({
-          key: `${client.id} ${kind.code} ${periodKey(period)}`,
-          clientId: client.id,
-          clientName: client.legalName,
-          kind: kind.code,
-          title: titleOf(kind, period),
-          agency: agencyShort(kind.agency),
-          period: periodKey(period),
-          due,
-          isOver: today > period.end,
-          isLate: !isDone && today > due,
-          status,
-          move: needsSigner ? 'Client: sign it' : MOVES[status],
-          isReady: status === 'checked' && !needsSigner,
-          filingId: filing?.id ?? null,
-          version: filing?.version ?? null,
-          amount: stands.amount,
-        });
-      }
-    return rows;
+    { client, kind, period, due, isElsewhere }: Found,
+    filing: Filing | null,
+    today: LocalDate,
+  ): Promise<DueReturn> {
+    const stands = await this.standing(manager, client, kind, period, filing);
+    const status = !filing && isElsewhere ? 'filed elsewhere' : stands.status;
+    const isDone = status === 'accepted' || status === 'filed elsewhere';
+    const needsSigner = status === 'checked' && kind.signedBy !== null && filing?.signedOn === null;
+    return {
+      key: `${client.id} ${kind.code} ${periodKey(period)}`,
+      clientId: client.id,
+      clientName: client.legalName,
+      kind: kind.code,
+      title: titleOf(kind, period),
+      agency: agencyShort(kind.agency),
+      period: periodKey(period),
+      due,
+      isOver: today > period.end,
+      isLate: !isDone && today > due,
+      status,
+      move: needsSigner ? 'Client: sign it' : MOVES[status],
+      isReady: status === 'checked' && !needsSigner,
+      filingId: filing?.id ?? null,
+      version: filing?.version ?? null,
+      amount: stands.amount,
+    };
   }
 
   /** How a filing stands; one that was checked is compared with the ledger of now. */
@@ -240,6 +244,28 @@ export class DueReturnsService {
 }
 
 const agencyShort = ({ code, name }: FilingKind['agency']): string => AGENCIES[code as AgencyCode]?.short ?? name;
+/** The returns of a client that end in a quarter: owed, or begun. */
+function foundOf(client: Client, { quarter, paid, filings, facts, elsewhere }: Standing): Found[] {
+  const begun = filings.flatMap(({ kind }) => findKind(kind) ?? []);
+  if (paid.size === 0 && begun.length === 0 && !facts.some(({ kind }) => kind === 'form')) return [];
+  const kinds = new Set([...begun, ...[...paid.keys()].flatMap((group) => BY_GROUP.get(group) ?? []), ...ON_REQUEST]);
+  const { employer, choices } = formsOnDay(facts, quarter.end);
+  return [...kinds]
+    .sort((a, b) => (ORDER.get(a) ?? 0) - (ORDER.get(b) ?? 0))
+    .flatMap((kind) =>
+      periodsEndingIn(kind, quarter).flatMap((period): Found[] => {
+        const filing = filings
+          .filter((one) => one.kind === kind.code && one.periodStart === period.start)
+          .sort((a, b) => b.sequence - a.sequence)[0];
+        const isOwed = kind.owedFor.length === 0 || isPaid(paid, kind.owedFor, period);
+        if (!filing && (kind.corrects !== undefined || !isOwed || !filesKind(kind, employer, choices).is)) return [];
+        const isElsewhere = elsewhere.some((one) => one.kind === kind.code && one.period.start === period.start);
+        const due = filing?.due ?? kind.due(period).due;
+        return [{ client, kind, period, due, isElsewhere, filingId: filing?.id ?? null }];
+      }),
+    );
+}
+
 /** Periods of a kind that end in a quarter. */
 const periodsEndingIn = (kind: FilingKind, { start, end }: FilingPeriod): FilingPeriod[] =>
   periodsOfYear(kind.period, Number(start.slice(0, 4))).filter((period) => period.end >= start && period.end <= end);

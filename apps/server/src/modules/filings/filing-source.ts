@@ -39,6 +39,7 @@ import { FactStore } from '../facts/fact-store.js';
 import { DepositSchedules } from '../remittances/deposit-schedules.js';
 import { ownRowsOn } from '../rules/own-rules.js';
 import { LedgerReader } from '../ledger/ledger-reader.js';
+import { filedElsewhere } from '../take-overs/take-over-store.js';
 import { Filing } from './entities.js';
 
 /** Gathers what filings are computed from and checked against: what their kinds ask for, and nothing else. */
@@ -76,14 +77,13 @@ export class FilingSource {
     const entries = await (needs.sumsByPerson
       ? this.ledger.sumsByPerson(manager, client.id, period.start, period.end)
       : this.ledger.entries(manager, client.id, period.start, period.end));
-    return {
+    const made: FilingInput = {
       ...emptyInput(period, employer),
       entries,
       rules: rulesOf(await ownRowsOn(manager, period.end)),
       entered: Object.fromEntries(Object.entries(entered).map(([name, amount]) => [name, cents(amount)])),
       answers,
       today: await this.clock.today(manager),
-      ...(needs.original ? { original: await this.original(manager, client, kind, period, sequence) } : {}),
       ...(needs.headcount ? { headcount: await this.headcount(manager, client.id, needs.headcount, period) } : {}),
       ...(needs.depositsOf ? { depositor: await this.depositor(manager, client, needs.depositsOf, period) } : {}),
       ...(needs.tracked ? { tracked: await this.tracked(manager, client.id, needs.tracked, period) } : {}),
@@ -96,6 +96,9 @@ export class FilingSource {
           }
         : {}),
     };
+    return needs.original
+      ? { ...made, original: await this.original(manager, client, kind, period, sequence, made) }
+      : made;
   }
 
   /**
@@ -108,6 +111,8 @@ export class FilingSource {
     kind: FilingKind,
     period: FilingPeriod,
     before: number,
+    /** What the kind is computed from today: for what nobody knows of a return that was filed elsewhere. */
+    input: FilingInput,
   ): Promise<unknown> {
     const rows = await manager.find(Filing, {
       where: { clientId: client.id, periodStart: period.start, status: 'accepted' },
@@ -118,8 +123,12 @@ export class FilingSource {
       ...rows.filter((row) => row.kind === base.code),
       ...rows.filter((row) => row.kind === kind.code && row.sequence < before),
     ];
-    const last = chain.at(-1);
-    if (!last) return null;
+    if (!chain.some(({ kind: one }) => one === base.code)) {
+      const filed = (await filedElsewhere(manager, client.id)).find(
+        (one) => one.kind === base.code && one.period.start === period.start,
+      );
+      if (chain.length === 0) return filed ? (base.filedElsewhere?.(filed.line, base.compute(input)) ?? null) : null;
+    }
     const numbers = new Map<string, string>();
     let content: unknown = null;
     for (const filing of chain) {

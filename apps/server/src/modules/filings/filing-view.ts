@@ -1,13 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { FilingEventView, FilingRow, FilingView, ReturnLineView, W2Row } from '@zakat/contract/filings';
-import { periodKey } from '@zakat/core/filings/period';
+import { periodKey, periodLabel } from '@zakat/core/filings/period';
 import { changesOf } from '@zakat/core/filings/corrections/amended';
 import type { FilingKind } from '@zakat/core/filings/kind';
 import { correctionFor, kindOf } from '@zakat/core/filings/registry';
 import type { ReturnLine } from '@zakat/core/filings/return-lines';
 import type { FormW2 } from '@zakat/core/filings/us-w2/form';
 import { showDollars, sum, type Cents } from '@zakat/core/money/cents';
-import type { EntityManager } from 'typeorm';
+import { IsNull, LessThan, Not, type EntityManager } from 'typeorm';
 import { detailOf } from '../../http/refusal.js';
 import { BankAccount, type Client } from '../clients/entities.js';
 import { Outbox } from '../outbox/outbox.js';
@@ -47,9 +47,11 @@ export class FilingViews {
       [filing.preparedBy, filing.signedBy],
     ])) as { id: string; name: string }[];
     const nameOf = (userId: string | null): string | null => names.find((user) => user.id === userId)?.name ?? null;
+    const before = await this.before(manager, loaded);
     return {
       ...rowOf(filing, client),
-      lines: kind.lines(content).map(lineView),
+      lines: kind.lines(content).map((line) => lineView(line, before?.lines ?? null)),
+      beforePeriod: before?.period ?? null,
       tables: kind.tables(content).map((table) => ({
         title: table.title,
         columns: table.columns.map(({ label, kind: cells }) => ({ label, kind: cells })),
@@ -84,6 +86,26 @@ export class FilingViews {
     };
   }
 
+  /** The lines of the last period before this one that was checked here: what a line is compared with. */
+  private async before(
+    manager: EntityManager,
+    { filing, client, kind, period }: Loaded,
+  ): Promise<{ period: string; lines: readonly ReturnLine[] } | null> {
+    if (kind.corrects !== undefined) return null;
+    const last = await manager.findOne(Filing, {
+      where: {
+        clientId: client.id,
+        kind: filing.kind,
+        periodStart: LessThan(period.start),
+        snapshotVersion: Not(IsNull()),
+      },
+      order: { periodStart: 'DESC' },
+    });
+    if (!last) return null;
+    const kept = kind.read(last.snapshot, last.snapshotVersion ?? kind.snapshotVersion);
+    return { period: periodLabel(periodOf(last)), lines: kind.lines(kept) };
+  }
+
   /** What an accepted filing would be today, beside what stands at the agency, and what corrects it. */
   private async correction(
     manager: EntityManager,
@@ -95,8 +117,8 @@ export class FilingViews {
       where: { clientId: client.id, kind: by.code, periodStart: filing.periodStart },
       order: { sequence: 'ASC' },
     });
-    const original = await this.source.original(manager, client, by, period, Number.MAX_SAFE_INTEGER);
     const input = await this.source.input(manager, client, kind, period, filing);
+    const original = await this.source.original(manager, client, by, period, Number.MAX_SAFE_INTEGER, input);
     const now = kind.compute(input);
     const lines = changesOf(kind, original, now);
     const people = kind.statements
@@ -163,7 +185,8 @@ export function rowOf(filing: Filing, client: Client): FilingRow {
     due: filing.due,
   };
 }
-const lineView = (line: ReturnLine): ReturnLineView => ({
+const lineView = (line: ReturnLine, before: readonly ReturnLine[] | null): ReturnLineView => ({
+  before: before?.find(({ id }) => id === line.id)?.value ?? null,
   id: line.id,
   label: line.label,
   value: line.value,

@@ -162,6 +162,16 @@ export class FilingsController {
     return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
   }
 
+  @Get('filings/:id/authorization')
+  @Header('Cache-Control', 'no-store')
+  async authorization(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+  ): Promise<StreamableFile> {
+    const { content, mediaType, name } = await this.filings.authorizationPdf(session, id);
+    return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
+  }
+
   @Get('filings/:id/w2/:employeeId')
   @Header('Cache-Control', 'no-store')
   async w2(

@@ -35,6 +35,7 @@ import { FilingPayment } from './filing-payment.js';
 import { FilingSlip } from './filing-slip.js';
 import { FilingSource } from './filing-source.js';
 import { FilingViews, rowOf } from './filing-view.js';
+import { drawAuthorization } from './authorization-pdf.js';
 import { drawReturn } from './return-pdf.js';
 import { titleOf } from './titles.js';
 import { drawW2 } from './w2-pdf.js';
@@ -150,7 +151,12 @@ export class FilingsService {
       order: { sequence: 'ASC' },
     });
     const original = rows.find((row) => row.kind === kind.corrects && row.status === 'accepted');
-    if (!original)
+    const isElsewhere =
+      kindOf(kind.corrects ?? '').filedElsewhere !== undefined &&
+      (await filedElsewhere(manager, client.id)).some(
+        (one) => one.kind === kind.corrects && one.period.start === period.start,
+      );
+    if (!original && !isElsewhere)
       throw refuseField(
         'kind',
         `No accepted ${kindOf(kind.corrects ?? '').name} of this period is known here.`,
@@ -168,14 +174,14 @@ export class FilingsService {
       jurisdiction: kind.jurisdiction,
       periodStart: period.start,
       periodEnd: period.end,
-      corrects: earlier.at(-1)?.id ?? original.id,
+      corrects: earlier.at(-1)?.id ?? original?.id ?? null,
       sequence: earlier.length + 1,
       due: kind.due(period).due,
       status: 'draft',
       version: 1,
       attempt: 1,
       // Amounts that were entered on the original are part of it until somebody changes them.
-      entered: earlier.at(-1)?.entered ?? original.entered,
+      entered: earlier.at(-1)?.entered ?? original?.entered ?? {},
       answers: { discovered: await this.clock.today(manager) },
       preparedBy: actor.userId ?? '',
       createdAt: await this.clock.now(manager),
@@ -410,6 +416,22 @@ export class FilingsService {
       });
       if (!isDraft) await this.documents.store(manager, actor, client.id, 'w2', name, 'application/pdf', content);
       return { name: isDraft ? `W-2-${year}-draft.pdf` : `W-2-${year}.pdf`, mediaType: 'application/pdf', content };
+    });
+  }
+
+  /** The authorization that the signer gives: with the figures that were checked. */
+  authorizationPdf(actor: Actor, id: string): Promise<Paper> {
+    return this.database.run(actor, async (manager) => {
+      const loaded = await this.contents.load(manager, id);
+      const { filing, client, kind, period } = loaded;
+      if (kind.signedBy === null) throw notFound('authorization');
+      if (filing.snapshot === null) throw conflict('It is signed once it is checked. Run the checks first.');
+      const facts = await this.source.facts(manager, client, period);
+      return {
+        name: `8879-EMP-${kind.code}-${periodKey(period)}.pdf`,
+        mediaType: 'application/pdf',
+        content: await drawAuthorization(kind, await this.contents.shown(manager, loaded), facts),
+      };
     });
   }
 

@@ -52,7 +52,7 @@ describe('what was accepted and is no longer what the records say', () => {
   });
   it('is begun together; the refused one is named', async () => {
     show(
-      [row(), row({ filingId: 'f2' })],
+      [row(), row({ filingId: null, period: '2026-Q2' })],
       [
         { key: 'a', what: 'Form 941-X of Form 941, Q3 2026', refused: null },
         { key: 'b', what: 'Form 941-X of Form 941, Q2 2026', refused: 'It is under way.' },

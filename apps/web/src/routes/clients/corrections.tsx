@@ -45,9 +45,16 @@ export function CorrectionsSection({ clientId }: { readonly clientId: string }):
         </thead>
         <tbody>
           {rows.map((row) => (
-            <tr key={row.filingId}>
+            <tr key={`${row.kind} ${row.period}`}>
               <td>
-                <Link to={`/filings/${row.filingId}`}>{row.title}</Link>
+                {row.filingId === null ? (
+                  <>
+                    {row.title}
+                    <div className="sub">filed by the former provider</div>
+                  </>
+                ) : (
+                  <Link to={`/filings/${row.filingId}`}>{row.title}</Link>
+                )}
               </td>
               <td>{row.openId === null ? row.name : <Link to={`/filings/${row.openId}`}>{row.name}</Link>}</td>
               <td>

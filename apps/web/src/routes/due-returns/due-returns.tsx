@@ -133,7 +133,7 @@ export function DueReturnsPage(): ReactNode {
   if (now === null) return null;
   return (
     <Waiting query={due}>
-      {({ rows }) => {
+      {({ rows, more }) => {
         const shown = rows.filter((row) => isNamed(row, find) && (status === '' || row.status === status));
         const chosen = shown.filter(isTicked);
         const all = shown.filter((row) => actOf(row) !== null);
@@ -233,6 +233,7 @@ export function DueReturnsPage(): ReactNode {
                 </tbody>
               </table>
             )}
+            {more > 0 && <p className="note">{more} more are due later: they come up as these are done.</p>}
           </>
         );
       }}

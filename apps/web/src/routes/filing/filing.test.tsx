@@ -25,7 +25,7 @@ const filing = (more: Partial<Schemas['FilingView']> = {}): Schemas['FilingView'
   version: 4,
   due: '2026-11-02',
   lines: [
-    { id: '1', label: 'Employees', value: 2, kind: 'count', working: [], taxes: null, of: null },
+    { id: '1', label: 'Employees', value: 2, kind: 'count', working: [], taxes: null, of: null, before: null },
     {
       id: '2',
       label: 'Wages, tips and other compensation',
@@ -34,8 +34,10 @@ const filing = (more: Partial<Schemas['FilingView']> = {}): Schemas['FilingView'
       working: [{ label: 'Wages of the quarter', value: '32,184.30', how: 'sum of the register' }],
       taxes: 'US-FIT',
       of: 'liabilities',
+      before: 2_900_000,
     },
   ],
+  beforePeriod: null,
   tables: [],
   w2s: null,
   asks: [],
@@ -89,6 +91,11 @@ describe('a return', () => {
     expect(screen.getByRole('link', { name: 'Open the entries that make it' }).getAttribute('href')).toBe(
       '/clients/c1/ledger?year=2026&quarter=3&group=US-FIT&of=liabilities',
     );
+  });
+  it('stands beside the period before, where one was prepared here', async () => {
+    show({ beforePeriod: 'Q2 2026' });
+    expect(await screen.findByRole('columnheader', { name: 'Q2 2026' })).toBeTruthy();
+    expect(screen.getByText('29,000.00')).toBeTruthy();
   });
   it('has Schedule B with a total that equals line 12', async () => {
     show({

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { quarterOf } from '@zakat/core/calendar/quarter';
 import { yearOf } from '@zakat/core/calendar/local-date';
 import { parsePeriod } from '@zakat/core/filings/period';
+import { cents, showDollars } from '@zakat/core/money/cents';
 import type { Schemas } from '../../api/client.js';
 import { Figure } from '../../kit/figure.js';
 import type { Working } from '../../kit/working.js';
@@ -91,11 +92,30 @@ export function ReturnLines({ filing }: { readonly filing: Filing }): ReactNode 
       <section className="section">
         <h2>Lines</h2>
         <table className="ruled">
+          {filing.beforePeriod !== null && (
+            <thead>
+              <tr>
+                <th scope="col">Line</th>
+                <th scope="col">What it is</th>
+                <th scope="col" className="num">
+                  {filing.beforePeriod}
+                </th>
+                <th scope="col" className="num">
+                  This one
+                </th>
+              </tr>
+            </thead>
+          )}
           <tbody>
             {filing.lines.map((line) => (
               <tr key={line.id}>
                 <td style={{ width: 60 }}>{line.id}</td>
                 <td>{line.label}</td>
+                {filing.beforePeriod !== null && (
+                  <td className="num sub">
+                    {line.before === null ? '' : line.kind === 'count' ? line.before : showDollars(cents(line.before))}
+                  </td>
+                )}
                 <td className="num">
                   {line.kind === 'count' ? (
                     line.value

@@ -52,6 +52,9 @@ export function Signature({ filing }: { readonly filing: Filing }): ReactNode {
         <Button type="submit" loading={act.isPending}>
           Enter the signature
         </Button>
+        <a href={`/api/filings/${filing.id}/authorization`} target="_blank" rel="noreferrer">
+          {filing.signedWith} to sign (PDF)
+        </a>
       </div>
       {filing.balance && banks.length > 0 && (
         <Checkbox

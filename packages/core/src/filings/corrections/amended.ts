@@ -58,6 +58,7 @@ export function amendedKind(base: FilingKind): FilingKind {
     owedFor: [],
     laterWhenDeposited: undefined,
     elsewhere: undefined,
+    filedElsewhere: undefined,
     pays: undefined,
     recall: undefined,
     numbers: undefined,

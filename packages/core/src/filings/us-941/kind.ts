@@ -6,7 +6,7 @@ import { dueBy } from '../../deposits/due-rules.js';
 import { afterQuarter } from '../../jurisdictions/deposit-words.js';
 import { recalled } from '../../jurisdictions/dated.js';
 import { publication } from '../../jurisdictions/state-words.js';
-import { add, showDollars, subtract, sum } from '../../money/cents.js';
+import { add, showDollars, subtract, sum, type Cents } from '../../money/cents.js';
 import { runChecks } from '../checks.js';
 import { defineKind } from '../kind.js';
 import { FORM_NAMES } from '../names.js';
@@ -102,6 +102,24 @@ export const US_941 = defineKind<Form941>({
       ['US-HI', hi],
     ] as const);
     return { amounts, adjustments: subtract(line('US-941.filed'), sum(amounts.values())) };
+  },
+  filedElsewhere: (line, now) => {
+    const tips = lineOf(now.lines, '5b.1');
+    const wages = { '5a': line('941.5a'), '5c': line('941.5c'), '5d': line('941.5d') };
+    const { oasdi, hi } = columnTwo(wages);
+    const given: Readonly<Record<string, Cents>> = {
+      '2': line('941.2'),
+      '3': line('941.3'),
+      '5a.1': subtract(wages['5a'], tips),
+      '5c.1': wages['5c'],
+      '5d.1': wages['5d'],
+      // What the tax on the return has besides its lines and what stands in lines 8 and 9.
+      '7': subtract(
+        line('US-941.filed'),
+        sum([line('941.3'), oasdi, hi, lineOf(now.lines, '8'), lineOf(now.lines, '9'), lineOf(now.lines, '5f')]),
+      ),
+    };
+    return { ...now, lines: now.lines.map((one) => ({ ...one, value: given[one.id] ?? one.value })) };
   },
   tieOut: {
     station: 'returns',

@@ -94,7 +94,7 @@ async function demoForBrowser(databaseUrl, folder) {
   await cli(env, 'prepare', '2025-12-29');
   const stack = await startStack(env, home);
   try {
-    await loadDemo(env);
+    await loadDemo({ ...env, ZAKAT_DEMO: 'without-largest' });
   } catch (error) {
     await stack.stop();
     throw error;

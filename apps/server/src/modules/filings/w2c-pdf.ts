@@ -29,7 +29,7 @@ const COLUMNS = [
 const FIELDS = { ssn: 'Social security number', name: 'Name' } as const;
 /** A number on paper shows its end alone. */
 const shown = (field: keyof typeof FIELDS, text: string): string =>
-  field === 'ssn' ? (/^\d{9}$/.test(text) ? `XXX-XX-${text.slice(-4)}` : 'changed') : text;
+  field === 'ssn' ? (text === '' ? 'applied for' : `XXX-XX-${text.slice(-4)}`) : text;
 
 /** Form W-2c of one person on paper: who, what was reported, what is correct. */
 export function drawW2c({ year, form, employer, isDraft }: W2cPaper): Promise<Buffer> {

@@ -15,6 +15,7 @@ import { formW3c, isFederal, w2cSet, type FormW2c, type W2cSet } from './form.js
 
 const CARRIED = new Set(RCW_MONEY.map(([box]) => box));
 const nameOf = ({ person }: FormW2c): string => `${person.lastName}, ${person.firstName}`;
+const masked = (ssn: string): string => (ssn === '' ? '' : `XXXXX${ssn.slice(-4)}`);
 const tail = (ssn: string): string => (ssn === '' ? 'applied for' : `ending ${ssn.slice(-4)}`);
 
 const something: Check<W2cSet> = ({ hasOriginal, forms }) =>
@@ -180,7 +181,15 @@ export const US_W2C = defineKind<W2cSet>({
       person: { ...form.person, ssn: '' },
       previousPerson: form.previousPerson === null ? null : { ...form.previousPerson, ssn: '' },
       identity: form.identity.map((pair) =>
-        pair.field === 'ssn' ? { ...pair, previous: mark(pair.previous), correct: mark(pair.correct) } : pair,
+        // The end of a number is shown; the mark tells whether the whole of it is still the same.
+        pair.field === 'ssn'
+          ? {
+              ...pair,
+              previous: masked(pair.previous),
+              correct: masked(pair.correct),
+              mark: mark(`${pair.previous} ${pair.correct}`),
+            }
+          : pair,
       ),
     })),
     corrected: US_W2.store(corrected, mark),

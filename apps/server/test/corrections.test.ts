@@ -128,6 +128,11 @@ describe('a correction of Form 941', () => {
     const again = String((await begin('us-941-x', '2025-Q4')).body.id);
     const refused = await act(preparer, again, 'check');
     expect(refused.body.problems.map(({ code }: { code: string }) => code)).toContain('check.nothing-to-correct');
+    // Begun by mistake, it is taken away; what has left is not.
+    const stale = await preparer('POST', `/filings/${again}/discard`, { version: 99 });
+    expect([stale.status, (await act(preparer, again, 'discard')).status]).toEqual([409, 204]);
+    expect((await preparer('GET', `/filings/${again}`)).status).toBe(404);
+    expect((await act(preparer, correction, 'discard')).status).toBe(409);
   });
 });
 

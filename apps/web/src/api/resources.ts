@@ -250,6 +250,10 @@ export const usePayrollAct = (id: string) =>
       api.POST('/api/payrolls/{id}/post', { ...path(id), body: closedReason ? { ...body, closedReason } : body }),
     );
   });
+export const useDiscardFiling = (id: string) =>
+  useChange(({ version }: { version: number }) =>
+    take(api.POST('/api/filings/{id}/discard', { ...path(id), body: { version } })),
+  );
 export const useDiscardPayroll = (id: string) =>
   useChange(({ version }: { version: number }) =>
     take(api.POST('/api/payrolls/{id}/discard', { ...path(id), body: { version } })),

@@ -2176,6 +2176,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/filings/{id}/discard": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FilingsController_discard"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/filings/{id}/sign": {
         parameters: {
             query?: never;
@@ -8579,6 +8595,29 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["FilingView"];
                 };
+            };
+        };
+    };
+    FilingsController_discard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -55,6 +55,7 @@ const ACTS: Readonly<Record<string, string>> = {
   'payroll.hours-taken': 'took the hours the client sent into {subject}',
   'payroll.approved-by-client': 'approved {subject}, for the client',
   'payroll.discard': 'discarded a payroll',
+  'filing.discard': 'discarded a return',
   'proof.keep': 'kept a check of {subject} in the proof set',
   'proof.accept': 'agreed to what moved in the proof set, for {subject}',
   'proof.withdraw': 'took a check of {subject} out of the proof set',

@@ -133,6 +133,16 @@ export class FilingsController {
     return this.filings.reopen(session, id, body.version);
   }
 
+  @Post('filings/:id/discard')
+  @HttpCode(204)
+  discard(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<void> {
+    return this.filings.discard(session, id, body.version);
+  }
+
   @Post('filings/:id/sign')
   @HttpCode(200)
   @Answers(FilingView)

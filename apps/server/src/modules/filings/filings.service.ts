@@ -291,6 +291,23 @@ export class FilingsService {
     });
   }
 
+  /** Takes away a draft of which nothing has ever left. The trail keeps that it was there. */
+  discard(actor: Actor, id: string, version: number): Promise<void> {
+    return this.database.run(actor, async (manager) => {
+      const { filing, kind, period } = await this.contents.load(manager, id);
+      if (filing.status !== 'draft') throw conflict(`This filing is ${filing.status}; only a draft can be discarded.`);
+      const left = (await manager.query('SELECT 1 FROM filing_event WHERE filing_id = $1 LIMIT 1', [id])) as unknown[];
+      if (left.length > 0) throw conflict('It was released before: what left is kept. Send it again, corrected.');
+      const result = await manager.delete(Filing, { id, version, status: 'draft' });
+      if (result.affected !== 1) throw conflict('Somebody changed this filing meanwhile. Look again before you act.');
+      await this.audit.record(manager, actor, 'filing.discard', 'filing', id, {
+        clientId: filing.clientId,
+        kind: kind.code,
+        period: periodKey(period),
+      });
+    });
+  }
+
   /** Records the signer's PIN for the checked return, and how its balance is paid. The figures are then what was signed. */
   sign(actor: Actor, id: string, input: SignFiling): Promise<FilingView> {
     return this.database.run(actor, async (manager) => {

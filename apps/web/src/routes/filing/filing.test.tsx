@@ -350,6 +350,16 @@ describe('an accepted return', () => {
   });
 });
 
+describe('a draft of which nothing has left', () => {
+  it('is discarded when that is said twice', async () => {
+    show({}, { 'POST /api/filings/f1/discard': { status: 204, body: null } });
+    await press('discard it');
+    expect(screen.getByText('Discard this return and what was entered on it?')).toBeTruthy();
+    await press('yes, discard');
+    await waitFor(() => expect(changes()).toEqual(['POST /api/filings/f1/discard {"version":4}']));
+  });
+});
+
 describe('what a correction asks', () => {
   const questions = [
     {

@@ -1,9 +1,9 @@
 import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
-import { Link, useParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
-import { filingQuery, filingSlipQuery, useFilingAct } from '../../api/resources.js';
+import { filingQuery, filingSlipQuery, useDiscardFiling, useFilingAct } from '../../api/resources.js';
 import { FetchedSlip } from '../../kit/fetched-slip.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
@@ -34,6 +34,35 @@ function Slip({ filing, onClose }: { readonly filing: Filing; readonly onClose: 
   );
 }
 
+/** Takes a draft away again, of which nothing has left; asked twice. */
+function Discard({ filing }: { readonly filing: Filing }): ReactNode {
+  const discard = useDiscardFiling(filing.id);
+  const navigate = useNavigate();
+  const [isAsked, setAsked] = useState(false);
+  const go = async (): Promise<void> => {
+    await discard.mutateAsync({ version: filing.version });
+    await navigate(`/clients/${filing.clientId}/returns`, { replace: true });
+  };
+  if (!isAsked)
+    return (
+      <button type="button" className="plain" onClick={() => setAsked(true)}>
+        discard it
+      </button>
+    );
+  return (
+    <>
+      <span>Discard this {filing.noun} and what was entered on it?</span>
+      <button type="button" className="plain" onClick={() => void go().catch(() => undefined)}>
+        yes, discard
+      </button>
+      <button type="button" className="plain" onClick={() => setAsked(false)}>
+        keep it
+      </button>
+      <RefusedNote error={discard.error} />
+    </>
+  );
+}
+
 function Acts({ filing }: { readonly filing: Filing }): ReactNode {
   const act = useFilingAct(filing.id);
   const [isSlipOpen, setSlipOpen] = useState(false);
@@ -59,6 +88,7 @@ function Acts({ filing }: { readonly filing: Filing }): ReactNode {
             Open it for another attempt
           </Button>
         )}
+        {status === 'draft' && filing.events.length === 0 && <Discard filing={filing} />}
         {status === 'checked' && (
           <button type="button" className="plain" onClick={() => act.mutate({ act: 'reopen', version })}>
             back to draft

@@ -124,9 +124,17 @@ describe('a void', () => {
       readonly amount: number;
     }
     const plain = (rows: unknown, employees: readonly string[]): Row[] =>
-      JSON.parse(
-        employees.reduce((text, employee, index) => text.replaceAll(employee, `person ${index}`), JSON.stringify(rows)),
-      ) as Row[];
+      (
+        JSON.parse(
+          employees.reduce(
+            (text, employee, index) => text.replaceAll(employee, `person ${index}`),
+            JSON.stringify(rows),
+          ),
+        ) as Row[]
+      )
+        // The ids by which they were sorted say nothing.
+        .sort((a, b) => (place(a) < place(b) ? -1 : 1));
+    const place = ({ who, tax, account, detail }: Row): string => [who, tax, account, detail].join(' ');
     const [left, other] = [await sumsOf(withVoid.id), await sumsOf(without.id)];
     for (const list of ['ledger', 'register', 'journal'] as const) {
       const [now, never] = [plain(left[list], withVoid.employeeIds), plain(other[list], without.employeeIds)];

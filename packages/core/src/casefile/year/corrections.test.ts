@@ -148,6 +148,11 @@ describe('a check that is voided', () => {
   });
 });
 
+it('is answered whenever something was filed, beside whatever is asked', () => {
+  const answer = run(year([{ on: '2025-08-04', paycheck: 1, void: true }], { ask: ['returns'] }));
+  expect([answer.returns?.length, of(answer, 'us-941-x')?.period]).toEqual([3, '2025-Q1']);
+});
+
 describe('what was filed elsewhere', () => {
   it('is given line by line, and box by box', () => {
     const answer = run(

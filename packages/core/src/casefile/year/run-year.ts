@@ -85,7 +85,7 @@ export function runYear(value: JsonObject): YearAnswer {
     ...(asked.has('liabilities') ? { liabilities: run.liabilities() } : {}),
     ...(asked.has('returns') ? { returns: run.returns() } : {}),
     ...(asked.has('wage-statements') ? { wageStatements: run.wageStatements() } : {}),
-    ...(asked.has('corrections') && year.filed.length > 0 ? corrected(year, ledger, run, own, more) : {}),
+    ...(year.filed.length > 0 ? corrected(year, ledger, run, own, more) : {}),
   };
   return { id, ...answer, problems: run.issues.map(shownProblem) };
 }

@@ -63,7 +63,9 @@ export interface AnnualLines {
 const LETTERS = ['a', 'b', 'c', 'd', 'e', 'f', 'g', 'h', 'i', 'j', 'k', 'l'] as const;
 /** `17a` to `17l`. */
 export const monthLines = (line: string): readonly string[] => LETTERS.map((letter) => `${line}${letter}`);
-const MONTHS = 'January February March April May June July August September October November December'.split(' ');
+export const MONTHS = 'January February March April May June July August September October November December'.split(
+  ' ',
+);
 
 /** Form 943 or 944 of a year from the ledger. Amounts in cents. Source: the forms and their instructions. */
 export function annualWageReturn(form: AnnualLines, input: FilingInput, isTipped: boolean): AnnualReturn {
@@ -194,7 +196,7 @@ export function liabilityDays(
     });
 }
 
-export function monthsOf(
+function monthsOf(
   sheet: LineSheet<string>,
   form: Pick<AnnualLines, 'months' | 'total'>,
   isSemiweekly: boolean,

@@ -2,11 +2,9 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { DoneOfMany } from '@zakat/contract/due-deposits';
 import type { CorrectionDue } from '@zakat/contract/filings';
 import { addMonths } from '@zakat/core/calendar/local-date';
-import { changesOf } from '@zakat/core/filings/corrections/amended';
 import { periodKey, type FilingPeriod } from '@zakat/core/filings/period';
 import type { FilingKind } from '@zakat/core/filings/kind';
-import { correctionFor, kindOf } from '@zakat/core/filings/registry';
-import { subtract } from '@zakat/core/money/cents';
+import { kindOf } from '@zakat/core/filings/registry';
 import { MoreThanOrEqual, type EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { findClient } from '../clients/clients.service.js';
@@ -15,8 +13,7 @@ import { Clock } from '../clock/clock.js';
 import { outcome } from '../outbox/many.js';
 import { filedElsewhere } from '../take-overs/take-over-store.js';
 import { Filing } from './entities.js';
-import { periodOf } from './filing-content.js';
-import { FilingSource } from './filing-source.js';
+import { FilingContent, periodOf } from './filing-content.js';
 import { FilingsService } from './filings.service.js';
 import { titleOf } from './titles.js';
 
@@ -35,7 +32,7 @@ interface Asked {
 export class CorrectionsService {
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
-    @Inject(FilingSource) private readonly source: FilingSource,
+    @Inject(FilingContent) private readonly contents: FilingContent,
     @Inject(FilingsService) private readonly filings: FilingsService,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
@@ -80,17 +77,9 @@ export class CorrectionsService {
     client: Client,
     { filing, kind, period }: Asked,
   ): Promise<CorrectionDue | null> {
-    const by = kind.corrects === undefined ? correctionFor(kind.code) : null;
-    if (!by) return null;
-    const given = await this.source.input(manager, client, kind, period, filing ?? { entered: {}, answers: {} });
-    const original = await this.source.original(manager, client, by, period, Number.MAX_SAFE_INTEGER, given);
-    if (original === null) return null;
-    const input = { ...given, original };
-    const now = kind.compute(input);
-    const content = by.compute(input);
-    const differs = kind.statements
-      ? by.tables(content).reduce((total, { rows }) => total + rows.length, 0)
-      : changesOf(kind, original, now).length;
+    const found = await this.contents.compared(manager, client, kind, period, filing ?? { entered: {}, answers: {} });
+    if (!found) return null;
+    const { by, content, differs, change } = found;
     const open = await manager.findOne(Filing, {
       where: { clientId: client.id, kind: by.code, periodStart: period.start },
       order: { sequence: 'DESC' },
@@ -104,7 +93,7 @@ export class CorrectionsService {
       name: by.name,
       period: periodKey(period),
       differs,
-      change: subtract(kind.amount(now), kind.amount(original)),
+      change,
       due: isOpen ? open.due : (by.dueFor?.(content) ?? null),
       openId: isOpen ? open.id : null,
       openStatus: isOpen ? open.status : null,

@@ -1,7 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { FilingKind } from '@zakat/core/filings/kind';
 import { periodWith, type FilingPeriod } from '@zakat/core/filings/period';
-import { kindOf } from '@zakat/core/filings/registry';
+import { correctionFor, kindOf } from '@zakat/core/filings/registry';
+import { changesOf, type AmendedLine } from '@zakat/core/filings/corrections/amended';
+import { subtract, type Cents } from '@zakat/core/money/cents';
 import { date } from '@zakat/core/calendar/local-date';
 import type { Issue } from '@zakat/core/issues/issue';
 import { createHash } from 'node:crypto';
@@ -19,6 +21,18 @@ export interface Loaded {
   readonly client: Client;
   readonly kind: FilingKind;
   readonly period: FilingPeriod;
+}
+
+/** An accepted filing against the records of today. */
+export interface Compared {
+  /** The kind that corrects it, with what it would hold. */
+  readonly by: FilingKind;
+  readonly content: unknown;
+  readonly lines: readonly AmendedLine[];
+  /** Lines, or boxes and names, that differ. */
+  readonly differs: number;
+  /** By how much its total changes. */
+  readonly change: Cents;
 }
 
 export const digestOf = (stored: unknown): string => createHash('sha256').update(JSON.stringify(stored)).digest('hex');
@@ -54,6 +68,28 @@ export class FilingContent {
 
   async issuesOf(manager: EntityManager, { client, kind, period }: Loaded, content: unknown): Promise<Issue[]> {
     return kind.check(content, await this.source.facts(manager, client, period));
+  }
+
+  /** What stands at the agency of a kind and period beside what it would be today; null: nothing stands, or nothing corrects it. */
+  async compared(
+    manager: EntityManager,
+    client: Client,
+    kind: FilingKind,
+    period: FilingPeriod,
+    given: Pick<Filing, 'entered' | 'answers'>,
+  ): Promise<Compared | null> {
+    const by = kind.corrects === undefined ? correctionFor(kind.code) : null;
+    if (!by) return null;
+    const input = await this.source.input(manager, client, kind, period, given);
+    const original = await this.source.original(manager, client, by, period, Number.MAX_SAFE_INTEGER, input);
+    if (original === null) return null;
+    const now = kind.compute(input);
+    const content = by.compute({ ...input, original });
+    const lines = changesOf(kind, original, now);
+    const differs = kind.statements
+      ? by.tables(content).reduce((total, { rows }) => total + rows.length, 0)
+      : lines.length;
+    return { by, content, lines, differs, change: subtract(kind.amount(now), kind.amount(original)) };
   }
 
   /** The content as it is kept and compared: without identity numbers. */

@@ -123,11 +123,11 @@ export class FilingSource {
       ...rows.filter((row) => row.kind === base.code),
       ...rows.filter((row) => row.kind === kind.code && row.sequence < before),
     ];
-    if (!chain.some(({ kind: one }) => one === base.code)) {
+    if (chain.length === 0) {
       const filed = (await filedElsewhere(manager, client.id)).find(
         (one) => one.kind === base.code && one.period.start === period.start,
       );
-      if (chain.length === 0) return filed ? (base.filedElsewhere?.(filed.line, base.compute(input)) ?? null) : null;
+      return filed ? (base.filedElsewhere?.(filed.line, base.compute(input)) ?? null) : null;
     }
     const numbers = new Map<string, string>();
     let content: unknown = null;

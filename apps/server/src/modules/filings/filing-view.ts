@@ -1,9 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { FilingEventView, FilingRow, FilingView, ReturnLineView, W2Row } from '@zakat/contract/filings';
 import { periodKey, periodLabel } from '@zakat/core/filings/period';
-import { changesOf } from '@zakat/core/filings/corrections/amended';
-import type { FilingKind } from '@zakat/core/filings/kind';
-import { correctionFor, kindOf } from '@zakat/core/filings/registry';
+import { kindOf } from '@zakat/core/filings/registry';
 import type { ReturnLine } from '@zakat/core/filings/return-lines';
 import type { FormW2 } from '@zakat/core/filings/us-w2/form';
 import { showDollars, sum, type Cents } from '@zakat/core/money/cents';
@@ -111,23 +109,17 @@ export class FilingViews {
     manager: EntityManager,
     { filing, client, kind, period }: Loaded,
   ): Promise<FilingView['correction']> {
-    const by = correctionFor(kind.code);
-    if (!by) return null;
+    const found = await this.contents.compared(manager, client, kind, period, filing);
+    if (!found) return null;
+    const { by, differs, lines } = found;
     const rows = await manager.find(Filing, {
       where: { clientId: client.id, kind: by.code, periodStart: filing.periodStart },
       order: { sequence: 'ASC' },
     });
-    const input = await this.source.input(manager, client, kind, period, filing);
-    const original = await this.source.original(manager, client, by, period, Number.MAX_SAFE_INTEGER, input);
-    const now = kind.compute(input);
-    const lines = changesOf(kind, original, now);
-    const people = kind.statements
-      ? tableRows(by, by.compute({ ...input, original, answers: filing.answers }))
-      : lines.length;
     return {
       kind: by.code,
       name: by.name,
-      differs: people,
+      differs,
       lines: lines.map(({ id, label, kind: is, reported, correct }) => ({
         id,
         label,
@@ -162,10 +154,6 @@ export class FilingViews {
     return isOnTime ? kind.laterWhenDeposited(period) : null;
   }
 }
-
-/** How many rows of its tables a correction of statements has. */
-const tableRows = (kind: FilingKind, content: unknown): number =>
-  kind.tables(content).reduce((total, { rows }) => total + rows.length, 0);
 
 export function rowOf(filing: Filing, client: Client): FilingRow {
   const kind = kindOf(filing.kind);

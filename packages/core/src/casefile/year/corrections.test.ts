@@ -175,9 +175,13 @@ describe('what was filed elsewhere', () => {
 it.each([
   [{ filed: ['us-999'] }, 'filed[0]'],
   [{ filed: ['us-941:2025'] }, 'filed[0]'],
+  [{ filed: [{ kind: 'us-w2', person: 'p9', boxes: { '1': '1.00' } }] }, 'filed[0].person'],
   [{ changes: [{ on: '2025-08-04', paycheck: 7, void: true }] }, 'changes[0].paycheck'],
   [{ changes: [{ on: '2025-08-04' }] }, 'changes[0].paycheck'],
   [{ changes: [{ on: '2025-08-04', paycheck: 0, voided: true }] }, 'changes[0].voided'],
+  [{ changes: [{ on: '2025-08-04', paycheck: 0, set: { checkDate: '2025-02-01' } }] }, 'changes[0].set.checkDate'],
+  [{ changes: [{ on: '2025-08-04', person: { id: 'p1', height: '6' } }] }, 'changes[0].person.height'],
+  [{ changes: [{ on: '2025-08-04', person: { id: 'p1' }, repaid: '250.00' }] }, 'changes[0].paycheck'],
 ])('%j is refused, and the field named', (more, field) =>
   expect(run(year([], more)).problems.map((one) => one.field)).toContain(field),
 );

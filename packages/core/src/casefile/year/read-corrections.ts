@@ -45,7 +45,7 @@ const CHANGE_FIELDS = [
 ];
 
 /** `["us-941:2026-Q1","us-w2",{"kind":"us-941","period":"2026-Q2","lines":{"2":"..."}}]` */
-export function readFiled(reader: Reader, year: number, issues: Issue[]): Filed[] {
+export function readFiled(reader: Reader, year: number, people: ReadonlySet<string>, issues: Issue[]): Filed[] {
   if (!reader.has('filed')) return [];
   const given = reader.raw('filed');
   if (!Array.isArray(given)) {
@@ -68,6 +68,9 @@ export function readFiled(reader: Reader, year: number, issues: Issue[]): Filed[
       );
       return [];
     }
+    const whose = String(object['person'] ?? '');
+    if (object['boxes'] !== undefined && !people.has(whose))
+      issues.push(problem('input.not-one-of', `${field}.person`, { value: whose, choices: [...people].join(', ') }));
     const amounts = object['lines'] ?? object['boxes'];
     return [
       {
@@ -85,12 +88,19 @@ function givenAmounts(reader: Reader, index: number, field: 'lines' | 'boxes'): 
 }
 
 /** `[{"on":"2026-08-03","paycheck":3,"set":{...}}]` */
-export function readChanges(reader: Reader, issues: Issue[]): Change[] {
+export function readChanges(
+  reader: Reader,
+  issues: Issue[],
+  /** What may be changed of a paycheck, and of a person. */
+  fields: { readonly check: readonly string[]; readonly person: readonly string[] },
+): Change[] {
   if (!reader.has('changes')) return [];
   const paychecks = reader.raw('paychecks');
   const count = Array.isArray(paychecks) ? paychecks.length : 0;
   return reader.list('changes', false).flatMap((one): Change[] => {
     one.only(CHANGE_FIELDS);
+    if (one.has('set')) one.object('set')?.only(fields.check);
+    if (one.has('person')) one.object('person')?.only(fields.person);
     const on = one.date('on');
     const paycheck = one.has('paycheck') ? one.whole('paycheck') : null;
     if (paycheck !== null && paycheck >= count)
@@ -102,7 +112,8 @@ export function readChanges(reader: Reader, issues: Issue[]): Change[] {
       return isObject(value) ? value : null;
     };
     const person = objectOf('person');
-    if (paycheck === null && person === null)
+    const isOfCheck = ['set', 'void', 'repaid'].some((field) => one.has(field));
+    if (paycheck === null && (person === null || isOfCheck))
       issues.push(problem('input.missing', `${one.path}.paycheck`, { what: 'the paycheck, from 0, or the person' }));
     if (!on) return [];
     return [

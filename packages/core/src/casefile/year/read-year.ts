@@ -169,8 +169,11 @@ export function readYear(value: JsonObject, issues: Issue[]): YearCase | null {
     checks: [...checks].sort((a, b) => (a.checkDate < b.checkDate ? -1 : a.checkDate > b.checkDate ? 1 : 0)),
     payments,
     asOf: asOf ?? makeDate(year + 1, 12, 31),
-    filed: readFiled(reader, year, issues),
-    changes: readChanges(reader, issues),
+    filed: readFiled(reader, year, names, issues),
+    changes: readChanges(reader, issues, {
+      check: [...CASE_PARTS, 'payFrequency'],
+      person: [...PERSON_FIELDS, ...EMPLOYEE_FIELDS],
+    }),
     asks,
   };
   return issues.length > 0 ? null : read;

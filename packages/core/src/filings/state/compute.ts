@@ -173,7 +173,7 @@ class StateSheet {
     const rate = this.rateOf(tax);
     if (rate === null) {
       const wages = sheet.value(from);
-      if (rate === null && isOwnRate(this.state, tax) && wages !== 0)
+      if (isOwnRate(this.state, tax) && wages !== 0)
         this.issues.push(problem('check.no-own-rate', `line.${id}`, { tax: taxOf(tax).label }));
       return sheet.fromLedger(id, label, [tax], 'amount');
     }

@@ -1,11 +1,10 @@
 import { makeDate, monthOf, showDate, yearOf } from '../../calendar/local-date.js';
-import type { LocalDate } from '../../calendar/local-date.js';
 import { monthOfQuarter } from '../../calendar/quarter.js';
-import { isPayment, type LedgerEntry } from '../../ledger/entry.js';
+import { isPayment } from '../../ledger/entry.js';
 import { ZERO, add, cents, dollars, notBelowZero, showDollars, subtract, sum, type Cents } from '../../money/cents.js';
 import { round, times } from '../../money/exact.js';
 import { rate } from '../../money/rate.js';
-import type { TaxCode } from '../../tax-registry/registry.js';
+import { WAGE_TAXES, liabilityDays, type LiabilityDay } from '../annual-return.js';
 import type { FilingInput } from '../kind.js';
 import { LineSheet, type ReturnLine } from '../return-lines.js';
 
@@ -39,26 +38,16 @@ export const LINES = [
 ] as const;
 export type LineId = (typeof LINES)[number];
 
-export interface ScheduleBDay {
-  readonly date: LocalDate;
-  readonly amount: Cents;
-}
 export interface Form941 {
   readonly lines: readonly ReturnLine[];
   /** What line 7 can come to by rounding alone, in cents. */
   readonly mostRounding: number;
   /** Taxes by day for a semiweekly depositor, otherwise null. */
-  readonly scheduleB: readonly ScheduleBDay[] | null;
+  readonly scheduleB: readonly LiabilityDay[] | null;
 }
 
-export const TAXES_941: readonly TaxCode[] = [
-  'US-FIT',
-  'US-OASDI-EE',
-  'US-OASDI-ER',
-  'US-HI-EE',
-  'US-HI-ER',
-  'US-HI-ADD',
-];
+/** The taxes of the form: those of wages. */
+export const TAXES_941 = WAGE_TAXES;
 /** Half a cent for each check of an entry; one that was brought in stands for up to fourteen. */
 const CENTS_AN_ENTRY = 7;
 const BOTH_OASDI = rate('0.124');
@@ -178,7 +167,7 @@ export function form941(input: FilingInput): Form941 {
   return {
     lines: sheet.lines,
     mostRounding: CENTS_AN_ENTRY * sheet.liabilities.filter((entry) => entry.tax !== 'US-FIT').length,
-    scheduleB: isSemiweekly ? scheduleB(sheet.liabilities, research) : null,
+    scheduleB: isSemiweekly ? liabilityDays(sheet.liabilities, research) : null,
   };
 }
 
@@ -209,21 +198,6 @@ function months(sheet: LineSheet<LineId>, isSemiweekly: boolean, research: Cents
       isShown ? { taxes: TAXES_941, part: 'amount', of: 'liabilities' } : null,
     );
   }
-}
-
-function scheduleB(liabilities: readonly LedgerEntry[], research: Cents): ScheduleBDay[] {
-  const days = new Map<LocalDate, Cents>();
-  for (const entry of liabilities)
-    days.set(entry.liabilityDate, add(days.get(entry.liabilityDate) ?? ZERO, entry.amount));
-  let credit = research;
-  return [...days]
-    .map(([date, amount]) => ({ date, amount }))
-    .sort((a, b) => (a.date < b.date ? -1 : 1))
-    .map(({ date, amount }) => {
-      const taken = cents(Math.min(credit, Math.max(amount, 0)));
-      credit = subtract(credit, taken);
-      return { date, amount: subtract(amount, taken) };
-    });
 }
 
 /** Column 2 of lines 5a, 5c and 5d from column 1, in cents: social security, and Medicare with the additional tax. */

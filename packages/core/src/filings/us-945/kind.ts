@@ -1,6 +1,6 @@
 import { cents, dollars, showDollars, sum, ZERO, type Cents } from '../../money/cents.js';
 import { ofYear, writeAnnual } from '../annual-kind.js';
-import { balanceLines, monthLines } from '../annual-return.js';
+import { MONTHS, balanceLines, monthLines } from '../annual-return.js';
 import { OF_EFILED_RETURNS, periodOver, runChecks, type Check } from '../checks.js';
 import { defineKind, type AskedAmount, type FilingInput } from '../kind.js';
 import { LineSheet, lineOf, type ReturnLine } from '../return-lines.js';
@@ -10,7 +10,6 @@ interface Form945 {
   readonly lines: readonly ReturnLine[];
   readonly days: null;
 }
-const MONTHS = 'January February March April May June July August September October November December'.split(' ');
 const MONTH_LINES = monthLines('7');
 /** Under this the liability is not shown by month (Form 945, line 7). */
 const SMALL_YEAR = dollars('2500');

@@ -58,7 +58,9 @@ export function drawAuthorization(kind: FilingKind, content: unknown, facts: Fil
     words('Signer’s PIN, five digits, not all zero:    ___  ___  ___  ___  ___');
     blank(`${filer.signerName}, ${filer.signerTitle}`);
     words('Part III. Certification of the ERO', 10, true);
-    words(`EFIN ${firm.efin}. ${firm.preparerName}, PTIN ${firm.preparerPtin}, ${firm.name}, ${firm.phone}`);
+    words(
+      `EFIN ${firm.efin}. ${firm.preparerName}, PTIN ${firm.preparerPtin}, ${firm.name}, ${firm.phone.replace(/^(\d{3})(\d{3})(\d{4})$/, '$1-$2-$3')}`,
+    );
     blank('ERO');
     words('Kept by the firm for four years; it is not sent to the IRS.', 8);
   });

@@ -2,7 +2,6 @@ import type { ReactNode } from 'react';
 import { quarterOf } from '@zakat/core/calendar/quarter';
 import { yearOf } from '@zakat/core/calendar/local-date';
 import { parsePeriod } from '@zakat/core/filings/period';
-import { cents, showDollars } from '@zakat/core/money/cents';
 import type { Schemas } from '../../api/client.js';
 import { Figure } from '../../kit/figure.js';
 import type { Working } from '../../kit/working.js';
@@ -113,7 +112,7 @@ export function ReturnLines({ filing }: { readonly filing: Filing }): ReactNode 
                 <td>{line.label}</td>
                 {filing.beforePeriod !== null && (
                   <td className="num sub">
-                    {line.before === null ? '' : line.kind === 'count' ? line.before : showDollars(cents(line.before))}
+                    {line.before === null ? '' : line.kind === 'count' ? line.before : <Figure amount={line.before} />}
                   </td>
                 )}
                 <td className="num">

@@ -17,6 +17,7 @@ const ROUNDS = 200;
 const USERS = 200;
 const PAUSE = 3000;
 const LOAD_SECONDS = 30;
+const OPEN_PAYROLLS = 20;
 
 /** Clients of one stage with their people and schedule, and a year of payrolls that are deposited but for the last weeks. */
 const fill = (from, to) => `
@@ -49,18 +50,33 @@ FROM ledger_entry l JOIN fresh c ON c.id = l.client_id WHERE l.cause = 'payroll'
 
 const percentile = (times, share) => [...times].sort((a, b) => a - b)[Math.floor(times.length * share)];
 
+/** Payrolls of the first clients, as they are opened to be typed. */
+async function openPayrolls(ask, clients) {
+  const payrolls = [];
+  for (const { id } of clients) {
+    const { periodStart, periodEnd, checkDate } = await ask('GET', `/clients/${id}/next-payroll`);
+    const payroll = await ask('POST', `/clients/${id}/payrolls`, {
+      periodStart,
+      periodEnd,
+      checkDate,
+      kind: 'regular',
+    });
+    payrolls.push(payroll.id);
+  }
+  return payrolls;
+}
+
 /** Many at once, each with a pause between acts: the time of an answer, and whether all are answers. */
-async function underLoad(ask, measures) {
+async function underLoad(ask, acts) {
   const times = [];
   let failed = 0;
   const until = performance.now() + LOAD_SECONDS * 1000;
-  const acts = [['the ladder', () => '/ladder'], ...measures];
   const somebody = async (seed) => {
     await new Promise((resolve) => setTimeout(resolve, (seed * PAUSE) / USERS));
     for (let act = seed; performance.now() < until; act += 1) {
       const start = performance.now();
       try {
-        await ask('GET', acts[act % acts.length][1](act));
+        await acts[act % acts.length](act);
       } catch {
         failed += 1;
       }
@@ -161,7 +177,26 @@ async function main() {
         `  ${label.padEnd(36)} median ${percentile(times, 0.5).toFixed(1)} ms, 95th percentile ${percentile(times, 0.95).toFixed(1)} ms\n`,
       );
     }
-    await underLoad(ask, measures.slice(0, 8));
+    const open = await openPayrolls(ask, rows.slice(0, OPEN_PAYROLLS));
+    const { rows: employees } = { rows: await ask('GET', `/clients/${rows[0].id}/employees`) };
+    const trial = (round) => ({
+      employeeId: employees[round % employees.length].id,
+      checkDate: null,
+      bornOn: null,
+      facts: [{ kind: 'pay', from: today, value: { basis: 'hourly', rate: `${20 + (round % 40)}.50`, hours: '40' } }],
+    });
+    const client = (round) => `/clients/${rows[round % rows.length].id}`;
+    await underLoad(ask, [
+      () => ask('GET', '/ladder'),
+      () => ask('GET', '/clients'),
+      (round) => ask('GET', `/clients?find=${hex(round)}`),
+      (round) => ask('GET', `${client(round)}/employees`),
+      (round) => ask('GET', `${client(round)}/payrolls`),
+      (round) => ask('GET', `/payrolls/${open[round % open.length]}`),
+      (round) => ask('POST', `/clients/${rows[0].id}/trials`, trial(round)),
+      (round) => ask('POST', `/clients/${rows[0].id}/trials`, trial(round + 7)),
+      (round) => ask('GET', `${client(round)}/deposits`),
+    ]);
     const file = [
       'Last name,First name,SSN,Hired,Born,Hourly rate,W-4 filing status,Works in',
       ...Array.from(

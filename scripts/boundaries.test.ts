@@ -121,6 +121,105 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   ],
 };
 
+/**
+ * The modules of the server in the same way: what a module shows of itself is its `index.ts`, and no other file of it is
+ * named from outside but by the wiring.
+ */
+const MODULES: Readonly<Record<string, readonly string[]>> = {
+  clock: [],
+  'filed-elsewhere': [],
+  'filing-records': [],
+  ledger: [],
+  progress: [],
+  'rules-in-force': [],
+  tables: [],
+  audit: ['clock'],
+  'deposit-schedules': ['clock'],
+  documents: ['clock'],
+  facts: ['clock'],
+  outbox: ['documents'],
+  identity: ['audit', 'clock'],
+  search: ['identity'],
+  'audit-trail': ['audit', 'filing-records', 'identity'],
+  clients: ['audit', 'clock', 'deposit-schedules', 'facts', 'identity'],
+  'job-costs': ['clients', 'identity'],
+  firm: ['audit', 'clients', 'identity'],
+  reports: ['clients', 'identity', 'tables'],
+  employees: ['audit', 'clients', 'clock', 'facts', 'filing-records', 'identity'],
+  journal: ['audit', 'clients', 'clock', 'documents', 'facts', 'identity', 'tables'],
+  standing: ['clock', 'employees'],
+  'people-files': ['audit', 'clients', 'clock', 'employees', 'facts', 'identity', 'progress', 'tables'],
+  remittances: ['audit', 'clients', 'clock', 'deposit-schedules', 'firm', 'identity', 'ledger', 'outbox'],
+  filings: [
+    'audit',
+    'clients',
+    'clock',
+    'deposit-schedules',
+    'documents',
+    'employees',
+    'facts',
+    'filed-elsewhere',
+    'filing-records',
+    'identity',
+    'ledger',
+    'outbox',
+    'rules-in-force',
+  ],
+  letters: ['clients', 'clock', 'documents', 'filing-records', 'identity', 'remittances'],
+  'tie-out': ['clients', 'clock', 'filed-elsewhere', 'filing-records', 'filings', 'identity', 'ledger', 'remittances'],
+  'new-hires': ['audit', 'clients', 'clock', 'documents', 'employees', 'facts', 'identity', 'standing', 'tables'],
+  payrolls: [
+    'audit',
+    'clients',
+    'clock',
+    'employees',
+    'facts',
+    'filed-elsewhere',
+    'filing-records',
+    'identity',
+    'ledger',
+    'remittances',
+    'rules-in-force',
+    'standing',
+    'tables',
+  ],
+  rules: ['audit', 'clients', 'clock', 'identity', 'payrolls', 'rules-in-force'],
+  notices: ['audit', 'clients', 'clock', 'documents', 'filing-records', 'identity', 'letters'],
+  trials: ['audit', 'clients', 'clock', 'employees', 'facts', 'identity', 'payrolls'],
+  voids: ['audit', 'clients', 'clock', 'deposit-schedules', 'identity', 'ledger', 'outbox', 'payrolls'],
+  'take-overs': ['audit', 'clients', 'clock', 'employees', 'facts', 'identity', 'ledger', 'payrolls', 'tables'],
+  'direct-deposits': [
+    'audit',
+    'clients',
+    'clock',
+    'employees',
+    'facts',
+    'filings',
+    'identity',
+    'outbox',
+    'payrolls',
+    'remittances',
+  ],
+  checks: ['audit', 'clients', 'clock', 'direct-deposits', 'documents', 'facts', 'identity', 'payrolls', 'tables'],
+  ladder: ['clients', 'clock', 'direct-deposits', 'facts', 'filings', 'identity', 'outbox', 'payrolls', 'remittances'],
+  readiness: [
+    'audit',
+    'clients',
+    'clock',
+    'deposit-schedules',
+    'direct-deposits',
+    'employees',
+    'facts',
+    'identity',
+    'letters',
+    'payrolls',
+    'remittances',
+    'standing',
+  ],
+  contacts: ['audit', 'clients', 'filing-records', 'firm', 'identity', 'payrolls', 'readiness', 'remittances'],
+};
+const WIRING = 'apps/server/src/app.module.ts';
+
 function sources(folder: string): string[] {
   return readdirSync(folder).flatMap((name) => {
     const path = join(folder, name);
@@ -160,13 +259,45 @@ describe('imports point one way', () => {
       );
     expect(faults).toEqual([]);
   });
-  it('the folders of the core are in the order in which they may be used', () => {
-    const folders = Object.keys(CORE);
-    const below = folders.flatMap((folder, index) =>
-      (CORE[folder] ?? []).filter((used) => folders.indexOf(used) >= index).map((used) => `${folder} uses ${used}`),
+  it.each(Object.entries(MODULES))('server/%s', (module, allowed) => {
+    const base = join(ROOT, 'apps/server/src/modules');
+    const faults = sources(join(base, module)).flatMap((path) =>
+      importsOf(path)
+        .filter((name) => name.startsWith('.'))
+        .map((name) => relative(base, resolve(dirname(path), name)))
+        .filter((target) => !target.startsWith('..'))
+        .flatMap((target) => {
+          const used = target.split('/')[0] ?? '';
+          return used === module || (allowed.includes(used) && target === `${used}/index.js`)
+            ? []
+            : [`${relative(base, path)} uses ${target}`];
+        }),
+    );
+    expect(faults).toEqual([]);
+  });
+  it('what is not a module of the server sees the faces of the modules only', () => {
+    const faults = sources(join(ROOT, 'apps/server/src'))
+      .map((path) => relative(ROOT, path))
+      .filter((path) => path !== WIRING && !path.startsWith('apps/server/src/modules/'))
+      .flatMap((path) =>
+        importsOf(path)
+          .filter((name) => /\/modules\/(?!.*\/index\.js$)/.test(name))
+          .map((name) => `${path} uses ${name}`),
+      );
+    expect(faults).toEqual([]);
+  });
+  it.each([
+    ['the folders of the core', CORE],
+    ['the modules of the server', MODULES],
+  ])('%s are in the order in which they may be used', (_, table) => {
+    const names = Object.keys(table);
+    const below = names.flatMap((name, index) =>
+      (table[name] ?? []).filter((used) => names.indexOf(used) >= index).map((used) => `${name} uses ${used}`),
     );
     expect(below).toEqual([]);
   });
+  it('every module of the server is in the table', () =>
+    expect(readdirSync(join(ROOT, 'apps/server/src/modules')).sort()).toEqual(Object.keys(MODULES).sort()));
   it('every folder of the core is in the table', () =>
     expect(readdirSync(join(ROOT, 'packages/core/src')).sort()).toEqual(Object.keys(CORE).sort()));
   it('only the list of states names the state folders', () => {

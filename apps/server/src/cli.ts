@@ -5,9 +5,9 @@ import type { DataSource } from 'typeorm';
 import { readConfig } from './config/config.js';
 import { makeDataSource } from './database/data-source.js';
 import { FirmDatabase } from './database/firm-database.js';
-import { Audit } from './modules/audit/audit.js';
-import { Clock } from './modules/clock/clock.js';
-import { createFirm, type FirmFile } from './modules/identity/create-firm.js';
+import { Audit } from './modules/audit/index.js';
+import { Clock } from './modules/clock/index.js';
+import { createFirm, type FirmFile } from './modules/identity/index.js';
 
 async function setDate(dataSource: DataSource, text: string): Promise<void> {
   const day = parseDate(text);

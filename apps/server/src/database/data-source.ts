@@ -1,11 +1,11 @@
 import pg from 'pg';
 import { DataSource } from 'typeorm';
-import { Client, BankAccount, TaxAccount, Firm } from '../modules/clients/entities.js';
-import { DirectDeposit, DirectDepositEntry } from '../modules/direct-deposits/entities.js';
-import { Employee } from '../modules/employees/entities.js';
-import { Filing } from '../modules/filings/entities.js';
-import { Payroll } from '../modules/payrolls/entities.js';
-import { Remittance, RemittanceItem } from '../modules/remittances/entities.js';
+import { BankAccount, Client, Firm, TaxAccount } from '../modules/clients/index.js';
+import { DirectDeposit, DirectDepositEntry } from '../modules/direct-deposits/index.js';
+import { Employee } from '../modules/employees/index.js';
+import { Filing } from '../modules/filing-records/index.js';
+import { Payroll } from '../modules/payrolls/index.js';
+import { Remittance, RemittanceItem } from '../modules/remittances/index.js';
 import { ClientContacts1766000000000 } from './migrations/client-contacts.js';
 import { ClientSetUp1764000000000 } from './migrations/client-set-up.js';
 import { Agenda1776000000000 } from './migrations/agenda.js';

@@ -2,11 +2,11 @@ import { Inject, Injectable, Logger, type OnModuleInit } from '@nestjs/common';
 import type { EntityManager } from 'typeorm';
 import { CONFIG, type Config } from '../config/config.js';
 import { FirmDatabase, type Actor } from '../database/firm-database.js';
-import { Documents } from '../modules/documents/documents.js';
-import { FilingAnswers, type AgencyAnswer } from '../modules/filings/filing-answers.js';
-import { DirectDepositAnswers } from '../modules/direct-deposits/direct-deposit-answers.js';
-import type { OutboxRow, Receiver } from '../modules/outbox/outbox.js';
-import { RemittanceAnswers, type BankAnswer } from '../modules/remittances/remittance-answers.js';
+import { Documents } from '../modules/documents/index.js';
+import { type AgencyAnswer, FilingAnswers } from '../modules/filings/index.js';
+import { DirectDepositAnswers } from '../modules/direct-deposits/index.js';
+import type { OutboxRow, Receiver } from '../modules/outbox/index.js';
+import { type BankAnswer, RemittanceAnswers } from '../modules/remittances/index.js';
 import { Jobs, type AttendJob } from './jobs.js';
 
 const TIMEOUT = 10_000;

@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../database/firm-database.js';
 import { Refusal, conflict, notFound } from '../http/refusal.js';
-import { Audit } from '../modules/audit/audit.js';
+import { Audit } from '../modules/audit/index.js';
 import type { Machine } from './machine.js';
 
 interface Subject {

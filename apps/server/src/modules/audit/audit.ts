@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common';
 import { createHash } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
-import { Clock } from '../clock/clock.js';
+import { Clock } from '../clock/index.js';
 
 const FIRST = '0'.repeat(64);
 

@@ -17,11 +17,9 @@ import { Secrets } from '../../database/secrets.js';
 import { conflict, refuse, refuseField } from '../../http/refusal.js';
 import { Executor } from '../../state-machines/executor.js';
 import { CHECK_MACHINE } from '../../state-machines/machine.js';
-import { Audit } from '../audit/audit.js';
-import { findClient } from '../clients/clients.service.js';
-import { BankAccount } from '../clients/entities.js';
-import { readTable } from '../tables/read-table.js';
-import { writeTable } from '../tables/write-table.js';
+import { Audit } from '../audit/index.js';
+import { BankAccount, findClient } from '../clients/index.js';
+import { readTable, writeTable } from '../tables/index.js';
 
 interface Ours {
   readonly id: string;

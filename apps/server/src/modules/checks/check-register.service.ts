@@ -5,11 +5,10 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, notFound, refuseField } from '../../http/refusal.js';
 import { Executor } from '../../state-machines/executor.js';
 import { CHECK_MACHINE } from '../../state-machines/machine.js';
-import { Audit } from '../audit/audit.js';
-import { findClient } from '../clients/clients.service.js';
-import { BankAccount } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { Documents, type StoredDocument } from '../documents/documents.js';
+import { Audit } from '../audit/index.js';
+import { BankAccount, findClient } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { Documents, type StoredDocument } from '../documents/index.js';
 import { checkRows, type CheckFilter } from './check-store.js';
 
 /** Sheets of stock that are recorded as waste at once. */

@@ -1,4 +1,4 @@
-import { pdfOf, type Pdf } from '../documents/pdf-of.js';
+import { type Pdf, pdfOf } from '../documents/index.js';
 import { checkPage, type CheckSheet, type Placed, type Ruled } from './check-page.js';
 
 export function drawPlaced(document: Pdf, texts: readonly Placed[], rules: readonly Ruled[]): void {

@@ -4,7 +4,7 @@ import type { PostedLines } from '@zakat/core/ledger/opposite';
 import type { Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
-import type { Payroll } from '../payrolls/entities.js';
+import type { Payroll } from '../payrolls/index.js';
 import type { CheckSheet } from './check-page.js';
 import { linesOf, payeeOf } from './sheet-lines.js';
 import { yearsToDate } from './year-to-date.js';

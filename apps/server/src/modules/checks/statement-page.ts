@@ -1,6 +1,6 @@
 import { streetInOneLine } from '@zakat/core/identity/street';
 import { type Cents } from '@zakat/core/money/cents';
-import { printedDollars } from '../documents/printed-dollars.js';
+import { printedDollars } from '../documents/index.js';
 import type { Placed, Ruled, StubLine } from './check-page.js';
 import type { PostedStub } from './posted-stubs.js';
 

@@ -11,9 +11,9 @@ import { problem } from '@zakat/core/issues/issue';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { refuse } from '../../http/refusal.js';
-import { Audit } from '../audit/audit.js';
-import { Clock } from '../clock/clock.js';
-import { FactStore, clientFactIssues, inForceIds, type GivenFact, type SignedFact } from '../facts/fact-store.js';
+import { Audit } from '../audit/index.js';
+import { Clock } from '../clock/index.js';
+import { clientFactIssues, FactStore, type GivenFact, inForceIds, type SignedFact } from '../facts/index.js';
 import { Client } from './entities.js';
 
 const W3_KINDS: Readonly<Record<string, Client['kindOfEmployer']>> = { nonprofit: 'T', government: 'S', federal: 'F' };

@@ -12,8 +12,7 @@ import {
 import { ApiQuery } from '@nestjs/swagger';
 import { wholeFrom } from '../../http/whole.js';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { ClientsService } from './clients.service.js';
 
 const accepted = ({ id }: { id: string }): Accepted => ({ id, warnings: [] });

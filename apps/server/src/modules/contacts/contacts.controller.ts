@@ -5,10 +5,9 @@ import { AtVersion } from '@zakat/contract/payrolls';
 import { AnswerQuestion } from '@zakat/contract/people';
 import { Answers } from '../../http/answers.js';
 import { notFound } from '../../http/refusal.js';
-import { CurrentSession, OpenToContacts } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
-import { ClientHours } from '../payrolls/client-hours.service.js';
-import { QuestionsService } from '../readiness/questions.service.js';
+import { CurrentSession, OpenToContacts, type Session } from '../identity/index.js';
+import { ClientHours } from '../payrolls/index.js';
+import { QuestionsService } from '../readiness/index.js';
 import { ContactsService } from './contacts.service.js';
 
 @Controller()

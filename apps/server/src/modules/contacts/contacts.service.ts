@@ -9,16 +9,13 @@ import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { notFound, refuse } from '../../http/refusal.js';
 import { Secrets } from '../../database/secrets.js';
-import { Audit } from '../audit/audit.js';
-import { refuseWeak } from '../identity/passwords.js';
-import { emailIssues } from '../clients/client-checks.js';
-import { findClient } from '../clients/clients.service.js';
-import { Filing } from '../filings/entities.js';
-import { periodOf } from '../filings/filing-content.js';
-import { titleOf } from '../filings/titles.js';
-import { refuseUnlessAdministrator } from '../firm/administrator.js';
-import { ClientHours } from '../payrolls/client-hours.service.js';
-import { Remittance } from '../remittances/entities.js';
+import { Audit } from '../audit/index.js';
+import { refuseWeak } from '../identity/index.js';
+import { emailIssues, findClient } from '../clients/index.js';
+import { Filing, periodOf, titleOf } from '../filing-records/index.js';
+import { refuseUnlessAdministrator } from '../firm/index.js';
+import { ClientHours } from '../payrolls/index.js';
+import { Remittance } from '../remittances/index.js';
 
 interface StoredContact {
   readonly id: string;

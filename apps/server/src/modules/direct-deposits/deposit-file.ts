@@ -5,9 +5,9 @@ import type { Issue } from '@zakat/core/issues/issue';
 import type { Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import { Secrets } from '../../database/secrets.js';
-import { Clock } from '../clock/clock.js';
-import { BankAccount, type Client } from '../clients/entities.js';
-import { FilingSource } from '../filings/filing-source.js';
+import { Clock } from '../clock/index.js';
+import { BankAccount, type Client } from '../clients/index.js';
+import { FilingSource } from '../filings/index.js';
 import type { DirectDeposit, DirectDepositEntry } from './entities.js';
 
 export interface DepositFile {

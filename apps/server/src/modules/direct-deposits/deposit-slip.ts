@@ -2,8 +2,8 @@ import type { ReleaseSlip, SlipCheck } from '@zakat/contract/remittances';
 import { date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { showDollars } from '@zakat/core/money/cents';
 import type { Actor } from '../../database/firm-database.js';
-import type { BankAccount, Client } from '../clients/entities.js';
-import { achChecks, mayReleaseCheck } from '../outbox/slip-checks.js';
+import type { BankAccount, Client } from '../clients/index.js';
+import { achChecks, mayReleaseCheck } from '../outbox/index.js';
 import type { DepositFile } from './deposit-file.js';
 import type { DirectDeposit } from './entities.js';
 

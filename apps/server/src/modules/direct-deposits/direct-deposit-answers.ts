@@ -3,9 +3,9 @@ import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Executor } from '../../state-machines/executor.js';
 import { DIRECT_DEPOSIT_MACHINE } from '../../state-machines/machine.js';
-import { Audit } from '../audit/audit.js';
-import { Clock } from '../clock/clock.js';
-import type { BankAnswer } from '../remittances/remittance-answers.js';
+import { Audit } from '../audit/index.js';
+import { Clock } from '../clock/index.js';
+import type { BankAnswer } from '../remittances/index.js';
 import { DirectDeposit, DirectDepositEntry } from './entities.js';
 
 /** Carries the bank's answers to a file of direct deposits into the record, each once. */

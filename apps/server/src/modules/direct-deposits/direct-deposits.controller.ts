@@ -3,8 +3,7 @@ import { DirectDepositRow, PayrollPay, PlanDirectDeposit, PrenoteView } from '@z
 import { AtVersion } from '@zakat/contract/payrolls';
 import { ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { DirectDepositsService } from './direct-deposits.service.js';
 
 @Controller()

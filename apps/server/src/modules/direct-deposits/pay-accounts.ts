@@ -9,7 +9,7 @@ import { ZERO, parseDollars } from '@zakat/core/money/cents';
 import { parsePercent } from '@zakat/core/money/rate';
 import type { EntityManager } from 'typeorm';
 import { Secrets } from '../../database/secrets.js';
-import { FactStore } from '../facts/fact-store.js';
+import { FactStore } from '../facts/index.js';
 import { cameBackWords } from './entities.js';
 
 /** An account of a person with what it takes to send money there. */

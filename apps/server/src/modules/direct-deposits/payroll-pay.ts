@@ -4,8 +4,8 @@ import { splitNet } from '@zakat/core/direct-deposit/split';
 import { ZERO, cents, subtract, sum, type Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
-import { Clock } from '../clock/clock.js';
-import type { Payroll } from '../payrolls/entities.js';
+import { Clock } from '../clock/index.js';
+import type { Payroll } from '../payrolls/index.js';
 import { DirectDepositEntry, cameBackWords } from './entities.js';
 import { PayAccounts, type OwnAccount } from './pay-accounts.js';
 

@@ -4,7 +4,7 @@ import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { notFound } from '../../http/refusal.js';
-import { Clock } from '../clock/clock.js';
+import { Clock } from '../clock/index.js';
 
 export interface StoredDocument {
   readonly id: string;

@@ -12,8 +12,7 @@ import { AtVersion } from '@zakat/contract/payrolls';
 import { ApiQuery } from '@nestjs/swagger';
 import { Answers } from '../../http/answers.js';
 import { wholeFrom } from '../../http/whole.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { dayFrom } from '../../http/day.js';
 import { EmployeesService, warningsOf } from './employees.service.js';
 

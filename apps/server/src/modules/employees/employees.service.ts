@@ -23,11 +23,11 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { conflict, detailOf, notFound, refuse, refuseField } from '../../http/refusal.js';
 import { lookTwice } from '../../http/second-look.js';
-import { Audit } from '../audit/audit.js';
-import { findClient } from '../clients/clients.service.js';
-import { Clock } from '../clock/clock.js';
-import { FactStore, employeeFactIssues, inForceIds, withoutSecrets, type StoredFact } from '../facts/fact-store.js';
-import { postedChecksOf } from '../payrolls/posted-checks.js';
+import { Audit } from '../audit/index.js';
+import { findClient } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { employeeFactIssues, FactStore, inForceIds, type StoredFact, withoutSecrets } from '../facts/index.js';
+import { postedChecksOf } from './posted-checks.js';
 import { Employee } from './entities.js';
 import { TakeOn } from './take-on.js';
 

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
-import { FactStore, type GivenFact } from '../facts/fact-store.js';
+import { FactStore, type GivenFact } from '../facts/index.js';
 import { APPLIED_FOR } from '@zakat/core/identity/numbers';
 
 /** A person as entered or imported, already checked. */

@@ -8,7 +8,7 @@ import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { refuse } from '../../http/refusal.js';
-import { Clock } from '../clock/clock.js';
+import { Clock } from '../clock/index.js';
 
 /** A fact as stored, with what it is about. */
 export interface StoredFact extends DatedFact {

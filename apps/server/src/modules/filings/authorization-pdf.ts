@@ -1,8 +1,8 @@
 import type { FilingFacts, FilingKind } from '@zakat/core/filings/kind';
 import { showDate } from '@zakat/core/calendar/local-date';
 import { streetInOneLine } from '@zakat/core/identity/street';
-import { pdfOf } from '../documents/pdf-of.js';
-import { titleOf } from './titles.js';
+import { pdfOf } from '../documents/index.js';
+import { titleOf } from '../filing-records/index.js';
 
 const LEFT = 54;
 const WIDTH = 504;

@@ -7,15 +7,13 @@ import type { FilingKind } from '@zakat/core/filings/kind';
 import { kindOf } from '@zakat/core/filings/registry';
 import { MoreThanOrEqual, type EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
-import { findClient } from '../clients/clients.service.js';
-import type { Client } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { outcome } from '../outbox/many.js';
-import { filedElsewhere } from '../take-overs/take-over-store.js';
-import { Filing } from './entities.js';
-import { FilingContent, periodOf } from './filing-content.js';
+import { type Client, findClient } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { outcome } from '../outbox/index.js';
+import { filedElsewhere } from '../filed-elsewhere/index.js';
+import { Filing, periodOf, titleOf } from '../filing-records/index.js';
+import { FilingContent } from './filing-content.js';
 import { FilingsService } from './filings.service.js';
-import { titleOf } from './titles.js';
 
 /** Longer ago nothing can be put right any more: the period of limitations, with the months until it begins. */
 const MONTHS_BACK = 52;

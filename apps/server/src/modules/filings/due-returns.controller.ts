@@ -3,8 +3,7 @@ import { DoneOfMany } from '@zakat/contract/due-deposits';
 import { BeginReturns, DueReturnView, ReturnsAtVersion } from '@zakat/contract/due-returns';
 import { ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { DueReturnsService } from './due-returns.service.js';
 
 @Controller('due-returns')

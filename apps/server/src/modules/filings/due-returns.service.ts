@@ -12,17 +12,15 @@ import { AGENCIES, isTaxCode, taxOf, type AgencyCode, type TaxGroup } from '@zak
 import { In, type EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { refuseField } from '../../http/refusal.js';
-import { formsOnDay } from '../clients/client-forms.js';
-import { Client } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { FactStore } from '../facts/fact-store.js';
-import { checksOfMany, outcome } from '../outbox/many.js';
-import { filedElsewhereByClient, type FiledElsewhere } from '../take-overs/take-over-store.js';
-import { Filing } from './entities.js';
+import { Client, formsOnDay } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { FactStore } from '../facts/index.js';
+import { checksOfMany, outcome } from '../outbox/index.js';
+import { type FiledElsewhere, filedElsewhereByClient } from '../filed-elsewhere/index.js';
+import { Filing, titleOf } from '../filing-records/index.js';
 import { FilingContent, digestOf } from './filing-content.js';
 import { isPaid, type PaidMonths } from './filing-forms.js';
 import { FilingsService } from './filings.service.js';
-import { titleOf } from './titles.js';
 
 const MOVES: Readonly<Record<DueReturn['status'], string>> = {
   'not begun': 'Preparer: begin it',

@@ -3,7 +3,7 @@ import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Executor } from '../../state-machines/executor.js';
 import { FILING_MACHINE } from '../../state-machines/machine.js';
-import { Clock } from '../clock/clock.js';
+import { Clock } from '../clock/index.js';
 import { FilingContent, type Loaded } from './filing-content.js';
 import { FilingPostings } from './filing-postings.js';
 

@@ -10,9 +10,8 @@ import { createHash } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { Secrets } from '../../database/secrets.js';
 import { notFound } from '../../http/refusal.js';
-import { findClient } from '../clients/clients.service.js';
-import type { Client } from '../clients/entities.js';
-import { Filing } from './entities.js';
+import { type Client, findClient } from '../clients/index.js';
+import { Filing, periodOf } from '../filing-records/index.js';
 import { FilingSource } from './filing-source.js';
 
 /** A filing with its client, its kind and what the kind made of it. */
@@ -36,8 +35,6 @@ export interface Compared {
 }
 
 export const digestOf = (stored: unknown): string => createHash('sha256').update(JSON.stringify(stored)).digest('hex');
-export const periodOf = (filing: Pick<Filing, 'kind' | 'periodStart'>): FilingPeriod =>
-  periodWith(kindOf(filing.kind).period, date(filing.periodStart));
 
 /** What a filing holds: computed from the ledger, checked, and made ready to be stored. */
 @Injectable()

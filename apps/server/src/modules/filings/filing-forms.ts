@@ -6,13 +6,11 @@ import { FILING_KINDS, filesKind } from '@zakat/core/filings/registry';
 import { LIABILITY_CAUSES } from '@zakat/core/ledger/entry';
 import { isTaxCode, taxOf, type TaxGroup } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
-import { formsOnDay } from '../clients/client-forms.js';
-import type { Client } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { FactStore } from '../facts/fact-store.js';
-import { filedElsewhere } from '../take-overs/take-over-store.js';
-import { Filing } from './entities.js';
-import { titleOf } from './titles.js';
+import { type Client, formsOnDay } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { FactStore } from '../facts/index.js';
+import { filedElsewhere } from '../filed-elsewhere/index.js';
+import { Filing, titleOf } from '../filing-records/index.js';
 
 /** The forms of a client: which it files, for which periods it owes one, and how each stands. */
 @Injectable()

@@ -7,9 +7,9 @@ import { findFamily } from '@zakat/core/deposits/family';
 import type { TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { conflict, refuseField } from '../../http/refusal.js';
-import { BankAccount } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { DepositSchedules } from '../remittances/deposit-schedules.js';
+import { BankAccount } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { DepositSchedules } from '../deposit-schedules/index.js';
 import { FilingContent, type Loaded } from './filing-content.js';
 
 /** Whether the balance of a return may be paid with it: once, from an account of the client, on a day that is to come. */

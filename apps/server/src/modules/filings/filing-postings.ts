@@ -6,11 +6,11 @@ import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import type { Actor } from '../../database/firm-database.js';
-import { Clock } from '../clock/clock.js';
-import { LedgerWriter, type NewEntry } from '../ledger/ledger-writer.js';
-import { DepositSchedules } from '../remittances/deposit-schedules.js';
+import { Clock } from '../clock/index.js';
+import { LedgerWriter, type NewEntry } from '../ledger/index.js';
+import { DepositSchedules } from '../deposit-schedules/index.js';
 import { FilingContent, type Loaded } from './filing-content.js';
-import { titleOf } from './titles.js';
+import { titleOf } from '../filing-records/index.js';
 
 interface Open {
   readonly tax: TaxCode;

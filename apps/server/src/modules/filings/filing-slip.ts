@@ -7,12 +7,12 @@ import { showDollars } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
-import { BankAccount } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { mayReleaseCheck } from '../outbox/slip-checks.js';
+import { BankAccount } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { mayReleaseCheck } from '../outbox/index.js';
 import { FilingContent, digestOf, type Loaded } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
-import { titleOf } from './titles.js';
+import { titleOf } from '../filing-records/index.js';
 
 export interface Rehearsed extends Loaded {
   readonly content: unknown;

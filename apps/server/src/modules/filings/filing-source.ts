@@ -29,18 +29,16 @@ import { codesWhere, isStateIncomeTax, taxOf } from '@zakat/core/tax-registry/re
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { Secrets } from '../../database/secrets.js';
-import { Clock } from '../clock/clock.js';
-import { formsOnDay } from '../clients/client-forms.js';
-import { accountNumberOn, unemploymentRatesOn } from '../clients/clients.service.js';
-import { Firm, type Client } from '../clients/entities.js';
-import { Documents } from '../documents/documents.js';
-import { Employee } from '../employees/entities.js';
-import { FactStore } from '../facts/fact-store.js';
-import { DepositSchedules } from '../remittances/deposit-schedules.js';
-import { ownRowsOn } from '../rules/own-rules.js';
-import { LedgerReader } from '../ledger/ledger-reader.js';
-import { filedElsewhere } from '../take-overs/take-over-store.js';
-import { Filing } from './entities.js';
+import { Clock } from '../clock/index.js';
+import { accountNumberOn, type Client, Firm, formsOnDay, unemploymentRatesOn } from '../clients/index.js';
+import { Documents } from '../documents/index.js';
+import { Employee } from '../employees/index.js';
+import { FactStore } from '../facts/index.js';
+import { DepositSchedules } from '../deposit-schedules/index.js';
+import { ownRowsOn } from '../rules-in-force/index.js';
+import { LedgerReader } from '../ledger/index.js';
+import { filedElsewhere } from '../filed-elsewhere/index.js';
+import { Filing } from '../filing-records/index.js';
 
 /** Gathers what filings are computed from and checked against: what their kinds ask for, and nothing else. */
 @Injectable()

@@ -7,12 +7,11 @@ import type { FormW2 } from '@zakat/core/filings/us-w2/form';
 import { showDollars, sum, type Cents } from '@zakat/core/money/cents';
 import { IsNull, LessThan, Not, type EntityManager } from 'typeorm';
 import { detailOf } from '../../http/refusal.js';
-import { BankAccount, type Client } from '../clients/entities.js';
-import { Outbox } from '../outbox/outbox.js';
-import { Filing } from './entities.js';
-import { FilingContent, periodOf, type Loaded } from './filing-content.js';
+import { BankAccount, type Client } from '../clients/index.js';
+import { Outbox } from '../outbox/index.js';
+import { Filing, periodOf, titleOf } from '../filing-records/index.js';
+import { FilingContent, type Loaded } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
-import { titleOf } from './titles.js';
 
 /** A filing as the screens show it. */
 @Injectable()

@@ -28,8 +28,7 @@ import { AtVersion } from '@zakat/contract/payrolls';
 import { ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
 import { ParseYearPipe } from '../../http/year-pipe.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { CorrectionsService } from './corrections.service.js';
 import { FilingsService } from './filings.service.js';
 

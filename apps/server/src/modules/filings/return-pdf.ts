@@ -2,8 +2,8 @@ import { showDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import type { FilingFacts, FilingKind, FilingTable } from '@zakat/core/filings/kind';
 import { cents } from '@zakat/core/money/cents';
 import PDFDocument from 'pdfkit';
-import { printedDollars } from '../documents/printed-dollars.js';
-import { titleOf } from './titles.js';
+import { printedDollars } from '../documents/index.js';
+import { titleOf } from '../filing-records/index.js';
 import { streetInOneLine } from '@zakat/core/identity/street';
 
 const LEFT = 54;

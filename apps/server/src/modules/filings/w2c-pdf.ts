@@ -1,7 +1,6 @@
 import { subtract } from '@zakat/core/money/cents';
 import type { BoxPair, FormW2c } from '@zakat/core/filings/us-w2c/form';
-import { pdfOf } from '../documents/pdf-of.js';
-import { printedDollars } from '../documents/printed-dollars.js';
+import { pdfOf, printedDollars } from '../documents/index.js';
 
 export interface W2cPaper {
   readonly year: string;

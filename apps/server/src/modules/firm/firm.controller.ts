@@ -13,9 +13,7 @@ import {
   UserRow,
 } from '@zakat/contract/firm';
 import { Answers } from '../../http/answers.js';
-import { COOKIE, CurrentSession, OpenToContacts } from '../identity/guard.js';
-import { SecondFactor } from '../identity/second-factor.js';
-import type { Session } from '../identity/sessions.js';
+import { COOKIE, CurrentSession, OpenToContacts, SecondFactor, type Session } from '../identity/index.js';
 import { FirmService } from './firm.service.js';
 import { UsersService } from './users.service.js';
 

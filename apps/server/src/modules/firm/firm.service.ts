@@ -7,10 +7,8 @@ import { problem } from '@zakat/core/issues/issue';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, refuse } from '../../http/refusal.js';
-import { Audit } from '../audit/audit.js';
-import { emailIssues, phoneIssues } from '../clients/client-checks.js';
-import { ClientFactsService } from '../clients/client-facts.service.js';
-import { Firm } from '../clients/entities.js';
+import { Audit } from '../audit/index.js';
+import { ClientFactsService, emailIssues, Firm, phoneIssues } from '../clients/index.js';
 import { refuseUnlessAdministrator } from './administrator.js';
 
 const FIELDS = [

@@ -5,9 +5,9 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { notFound, refuse, refuseField } from '../../http/refusal.js';
-import { Audit } from '../audit/audit.js';
-import { emailIssues } from '../clients/client-checks.js';
-import { refuseWeak } from '../identity/passwords.js';
+import { Audit } from '../audit/index.js';
+import { emailIssues } from '../clients/index.js';
+import { refuseWeak } from '../identity/index.js';
 import { refuseUnlessAdministrator } from './administrator.js';
 
 interface StoredUser {

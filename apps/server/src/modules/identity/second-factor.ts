@@ -7,7 +7,7 @@ import type { EntityManager } from 'typeorm';
 import { FirmDatabase } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { conflict, refuseField } from '../../http/refusal.js';
-import { Audit } from '../audit/audit.js';
+import { Audit } from '../audit/index.js';
 import { Attempts } from './attempts.js';
 import { refuseWeak } from './passwords.js';
 import { tokenHash, type Session } from './sessions.js';

@@ -6,8 +6,8 @@ import type { EntityManager } from 'typeorm';
 import { Secrets } from '../../database/secrets.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Refusal } from '../../http/refusal.js';
-import { Audit } from '../audit/audit.js';
-import { Clock } from '../clock/clock.js';
+import { Audit } from '../audit/index.js';
+import { Clock } from '../clock/index.js';
 import { Attempts } from './attempts.js';
 import { stepOfCode } from './totp.js';
 

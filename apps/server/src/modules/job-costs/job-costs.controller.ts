@@ -4,8 +4,7 @@ import { JobCostOfPeriod } from '@zakat/contract/payrolls';
 import { Answers } from '../../http/answers.js';
 import { quarterFrom } from '../../http/period.js';
 import { ParseYearPipe } from '../../http/year-pipe.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { JobCostsService } from './job-costs.service.js';
 
 @Controller('clients/:id')

@@ -3,7 +3,7 @@ import type { JobCostOfPeriod } from '@zakat/contract/payrolls';
 import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { daysOf, type Period } from '../../http/period.js';
-import { findClient } from '../clients/clients.service.js';
+import { findClient } from '../clients/index.js';
 
 interface Row {
   readonly job: string;

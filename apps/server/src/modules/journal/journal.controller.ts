@@ -4,8 +4,7 @@ import { ExportJournal, JournalView } from '@zakat/contract/journal';
 import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
 import { refuseField } from '../../http/refusal.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { JournalService } from './journal.service.js';
 
 @Controller()

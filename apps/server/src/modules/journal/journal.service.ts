@@ -15,12 +15,12 @@ import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { dayFrom } from '../../http/day.js';
 import { conflict, notFound, refuseField } from '../../http/refusal.js';
-import { Audit } from '../audit/audit.js';
-import { findClient } from '../clients/clients.service.js';
-import { Clock } from '../clock/clock.js';
-import { Documents, type StoredDocument } from '../documents/documents.js';
-import { FactStore } from '../facts/fact-store.js';
-import { writeTable } from '../tables/write-table.js';
+import { Audit } from '../audit/index.js';
+import { findClient } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { Documents, type StoredDocument } from '../documents/index.js';
+import { FactStore } from '../facts/index.js';
+import { writeTable } from '../tables/index.js';
 
 interface StoredEntry {
   readonly id: string;

@@ -8,13 +8,12 @@ import { sum, type Cents } from '@zakat/core/money/cents';
 import { agencyName } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
-import { Firm, type Client } from '../clients/entities.js';
-import { PayrollPays } from '../direct-deposits/payroll-pay.js';
-import { FactStore } from '../facts/fact-store.js';
-import { FilingForms } from '../filings/filing-forms.js';
-import { Payroll } from '../payrolls/entities.js';
-import { nextPayroll, scheduleNames } from '../payrolls/next-payroll.js';
-import { Deposits } from '../remittances/deposits.js';
+import { type Client, Firm } from '../clients/index.js';
+import { PayrollPays } from '../direct-deposits/index.js';
+import { FactStore } from '../facts/index.js';
+import { FilingForms } from '../filings/index.js';
+import { nextPayroll, Payroll, scheduleNames } from '../payrolls/index.js';
+import { Deposits } from '../remittances/index.js';
 
 /** How long before its check date a payroll that nobody has begun stands on the ladder. */
 const DAYS_AHEAD = 14;

@@ -2,8 +2,7 @@ import { Body, Controller, Get, HttpCode, Inject, Post } from '@nestjs/common';
 import { DoneOfMany, DueDepositView, PaymentsAtVersion, ScheduleDeposits } from '@zakat/contract/due-deposits';
 import { ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { DueDepositsService } from './due-deposits.service.js';
 
 @Controller('due-deposits')

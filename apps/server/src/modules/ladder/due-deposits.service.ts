@@ -16,11 +16,10 @@ import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, refuseField } from '../../http/refusal.js';
-import { findClient } from '../clients/clients.service.js';
-import { Clock } from '../clock/clock.js';
-import { checksOfMany, outcome } from '../outbox/many.js';
-import { Deposits } from '../remittances/deposits.js';
-import { RemittancesService } from '../remittances/remittances.service.js';
+import { findClient } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { checksOfMany, outcome } from '../outbox/index.js';
+import { Deposits, RemittancesService } from '../remittances/index.js';
 import { LadderService } from './ladder.service.js';
 
 const MOST = 2000;

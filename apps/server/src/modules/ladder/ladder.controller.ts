@@ -4,8 +4,7 @@ import { LadderView } from '@zakat/contract/filings';
 import { Answers } from '../../http/answers.js';
 import { dayFrom } from '../../http/day.js';
 import { wholeFrom } from '../../http/whole.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { LadderService } from './ladder.service.js';
 
 @Controller('ladder')

@@ -3,9 +3,8 @@ import type { LadderView, Rung } from '@zakat/contract/filings';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
-import { Client } from '../clients/entities.js';
-import { toldApart } from '../clients/told-apart.js';
-import { Clock } from '../clock/clock.js';
+import { Client, toldApart } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
 import { AgendaRungs, type KeptRung } from './agenda-rungs.js';
 
 const logger = new Logger('ladder');

@@ -1,8 +1,7 @@
 import { Body, Controller, Get, HttpCode, Inject, Post } from '@nestjs/common';
 import { PaydayView, StartPayrolls, StartedPayroll } from '@zakat/contract/paydays';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { PaydaysService } from './paydays.service.js';
 
 @Controller('paydays')

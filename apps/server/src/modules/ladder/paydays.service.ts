@@ -8,11 +8,10 @@ import { rawCents } from '../../database/cents-column.js';
 import { constraintRefusal } from '../../database/constraints.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Refusal } from '../../http/refusal.js';
-import { findClient } from '../clients/clients.service.js';
-import { Clock } from '../clock/clock.js';
-import { FactStore } from '../facts/fact-store.js';
-import { nextPayroll } from '../payrolls/next-payroll.js';
-import { PayrollsService } from '../payrolls/payrolls.service.js';
+import { findClient } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { FactStore } from '../facts/index.js';
+import { nextPayroll, PayrollsService } from '../payrolls/index.js';
 import { LadderService } from './ladder.service.js';
 
 /** How long a posted payroll stays in the list. */

@@ -4,8 +4,7 @@ import type { Response } from 'express';
 import { dayFrom } from '../../http/day.js';
 import { notFound } from '../../http/refusal.js';
 import { sendPdf } from '../../http/send-pdf.js';
-import { CurrentSession, OpenToContacts } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, OpenToContacts, type Session } from '../identity/index.js';
 import { PaymentInstructions } from './payment-instructions.js';
 import { TaxStatement } from './tax-statement.js';
 

@@ -4,14 +4,12 @@ import { familyLabel } from '@zakat/core/deposits/family';
 import { sum } from '@zakat/core/money/cents';
 import { problem } from '@zakat/core/issues/issue';
 import { agencyName, taxOf, isTaxCode } from '@zakat/core/tax-registry/registry';
-import { printedDollars } from '../documents/printed-dollars.js';
+import { printedDollars } from '../documents/index.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, notFound, refuse } from '../../http/refusal.js';
-import { findClient } from '../clients/clients.service.js';
-import { Firm } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { Remittance, RemittanceItem } from '../remittances/entities.js';
-import { PaymentFile } from '../remittances/payment-file.js';
+import { findClient, Firm } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { PaymentFile, Remittance, RemittanceItem } from '../remittances/index.js';
 import { Letter, addressOf } from './letterhead.js';
 
 /** The letter with which a client (or a check) pays an agency: what is entered there, by when, and a place for the proof. */

@@ -5,17 +5,13 @@ import { kindOf } from '@zakat/core/filings/registry';
 import { cents, sum } from '@zakat/core/money/cents';
 import { agencyName } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
-import { printedDollars } from '../documents/printed-dollars.js';
+import { printedDollars } from '../documents/index.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { refuseField } from '../../http/refusal.js';
-import { findClient } from '../clients/clients.service.js';
-import { Firm, type Client } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { Filing } from '../filings/entities.js';
-import { periodOf } from '../filings/filing-content.js';
-import { titleOf } from '../filings/titles.js';
-import { Remittance } from '../remittances/entities.js';
-import { Deposits } from '../remittances/deposits.js';
+import { type Client, findClient, Firm } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { Filing, periodOf, titleOf } from '../filing-records/index.js';
+import { Deposits, Remittance } from '../remittances/index.js';
 import { Letter, addressOf } from './letterhead.js';
 
 /** How a payment or a return stands, in the words of somebody who does not work here. */

@@ -1,8 +1,7 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post } from '@nestjs/common';
 import { NewHireFile, NewHireRow, ReportNewHires } from '@zakat/contract/people';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { NewHiresService } from './new-hires.service.js';
 
 @Controller('clients/:id/new-hires')

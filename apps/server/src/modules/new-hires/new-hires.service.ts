@@ -5,19 +5,18 @@ import { personOnDay } from '@zakat/core/facts/on-day';
 import { NEW_HIRE_FIELDS, newHireDue, newHireGaps, type NewHire } from '@zakat/core/new-hires/new-hires';
 import { transliterate } from '@zakat/core/identity/transliterate';
 import { stringify } from 'csv-stringify/sync';
-import { harmless } from '../tables/write-table.js';
+import { harmless } from '../tables/index.js';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { Refusal, refuseField } from '../../http/refusal.js';
-import { Audit } from '../audit/audit.js';
-import { findClient } from '../clients/clients.service.js';
-import { Clock } from '../clock/clock.js';
-import { Documents } from '../documents/documents.js';
-import { Employee } from '../employees/entities.js';
-import { fullName } from '../employees/employees.service.js';
-import { FactStore } from '../facts/fact-store.js';
-import { OLD_HIRE_DAYS } from '../readiness/readiness-gate.js';
+import { Audit } from '../audit/index.js';
+import { findClient } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { Documents } from '../documents/index.js';
+import { Employee, fullName } from '../employees/index.js';
+import { FactStore } from '../facts/index.js';
+import { OLD_HIRE_DAYS } from '../standing/index.js';
 
 interface Hire {
   readonly employee: Employee;

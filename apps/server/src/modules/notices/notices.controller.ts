@@ -4,8 +4,7 @@ import { AnswerNotice, MoveNotice, NoticeView, NoticesView, RecordNotice } from 
 import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
 import { sendPdf } from '../../http/send-pdf.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { NoticesService } from './notices.service.js';
 
 @Controller()

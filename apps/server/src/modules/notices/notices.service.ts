@@ -14,21 +14,18 @@ import { kindOf } from '@zakat/core/filings/registry';
 import { AGENCIES, agencyName } from '@zakat/core/tax-registry/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
-import { printedDollars } from '../documents/printed-dollars.js';
+import { printedDollars } from '../documents/index.js';
 import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { dayFrom } from '../../http/day.js';
 import { conflict, notFound, refuseField } from '../../http/refusal.js';
 import { Executor } from '../../state-machines/executor.js';
 import { NOTICE_MACHINE } from '../../state-machines/machine.js';
-import { Audit } from '../audit/audit.js';
-import { findClient } from '../clients/clients.service.js';
-import { Firm } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { Filing } from '../filings/entities.js';
-import { periodOf } from '../filings/filing-content.js';
-import { titleOf } from '../filings/titles.js';
-import { Letter } from '../letters/letterhead.js';
+import { Audit } from '../audit/index.js';
+import { findClient, Firm } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { Filing, periodOf, titleOf } from '../filing-records/index.js';
+import { Letter } from '../letters/index.js';
 import { daysOfPeriod, ledgerOfNotice } from './notice-ledger.js';
 
 interface StoredNotice {

@@ -5,7 +5,7 @@ import type { Actor } from '../../database/firm-database.js';
 import { Refusal } from '../../http/refusal.js';
 import { Executor } from '../../state-machines/executor.js';
 import type { Machine } from '../../state-machines/machine.js';
-import { Documents } from '../documents/documents.js';
+import { Documents } from '../documents/index.js';
 import { Outbox, type OutboxKind, type Receiver } from './outbox.js';
 
 /** What goes out, and the subject whose release it is. */

@@ -8,11 +8,10 @@ import { showDollars } from '@zakat/core/money/cents';
 import type { TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
-import type { Client } from '../clients/entities.js';
-import { periodOf } from '../filings/filing-content.js';
-import { titleOf } from '../filings/titles.js';
-import { Deposits } from '../remittances/deposits.js';
-import { filedElsewhere } from '../take-overs/take-over-store.js';
+import type { Client } from '../clients/index.js';
+import { periodOf, titleOf } from '../filing-records/index.js';
+import { Deposits } from '../remittances/index.js';
+import { filedElsewhere } from '../filed-elsewhere/index.js';
 
 /** What has left already of the quarter, the year and the deposit that a check date falls into. */
 @Injectable()

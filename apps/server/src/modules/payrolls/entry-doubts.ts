@@ -1,7 +1,7 @@
 import { date, daysBetween } from '@zakat/core/calendar/local-date';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { checkDoubts } from '@zakat/core/casefile/check-doubts';
-import { fullName } from '../employees/employees.service.js';
+import { fullName } from '../employees/index.js';
 import type { Payroll } from './entities.js';
 import type { ComputedPerson } from './payroll-view.js';
 

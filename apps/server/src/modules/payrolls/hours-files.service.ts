@@ -11,10 +11,10 @@ import { problem } from '@zakat/core/issues/issue';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, detailOf, refuse, refuseField } from '../../http/refusal.js';
-import { Audit } from '../audit/audit.js';
-import { fullName } from '../employees/employees.service.js';
-import { FactStore } from '../facts/fact-store.js';
-import { readTable } from '../tables/read-table.js';
+import { Audit } from '../audit/index.js';
+import { fullName } from '../employees/index.js';
+import { FactStore } from '../facts/index.js';
+import { readTable } from '../tables/index.js';
 import { PayrollViews, type ComputedPerson } from './payroll-view.js';
 import { PayrollsService } from './payrolls.service.js';
 

@@ -6,8 +6,8 @@ import { clientOnDay } from '@zakat/core/facts/on-day';
 import { scheduleName, scheduleNamed, scheduleOf } from '@zakat/core/facts/schedule';
 import { text } from '@zakat/core/facts/fact-kind';
 import type { EntityManager } from 'typeorm';
-import type { Client } from '../clients/entities.js';
-import type { FactStore } from '../facts/fact-store.js';
+import type { Client } from '../clients/index.js';
+import type { FactStore } from '../facts/index.js';
 
 /** Days from the end of a period to its checks where no pay schedule says so. */
 const DAYS_TO_CHECK = 6;

@@ -9,8 +9,8 @@ import {
 } from '@zakat/core/ledger/postings';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
-import { Clock } from '../clock/clock.js';
-import { LedgerWriter } from '../ledger/ledger-writer.js';
+import { Clock } from '../clock/index.js';
+import { LedgerWriter } from '../ledger/index.js';
 import type { Payroll } from './entities.js';
 import { PaycheckWriter } from './paycheck-writer.js';
 import { asChecked, postedPerson, variancesOf, type ComputedPerson } from './payroll-view.js';

@@ -9,8 +9,8 @@ import { isTaxCode, taxOf, type TaxCode } from '@zakat/core/tax-registry/registr
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
-import { findClient } from '../clients/clients.service.js';
-import { Deposits } from '../remittances/deposits.js';
+import { findClient } from '../clients/index.js';
+import { Deposits } from '../remittances/index.js';
 import type { Payroll } from './entities.js';
 import { PayrollViews, findPayroll } from './payroll-view.js';
 

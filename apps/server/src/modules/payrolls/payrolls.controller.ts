@@ -15,8 +15,7 @@ import {
   WorkingView,
 } from '@zakat/contract/payrolls';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { ClientHours } from './client-hours.service.js';
 import { PayrollReviews } from './payroll-review.service.js';
 import { HoursFiles } from './hours-files.service.js';

@@ -7,7 +7,7 @@ import { sum, type Cents } from '@zakat/core/money/cents';
 import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
-import { findClient } from '../clients/clients.service.js';
+import { findClient } from '../clients/index.js';
 import type { Payroll } from './entities.js';
 import { jobsOf } from './job-totals.js';
 

@@ -6,7 +6,7 @@ import type { DatedFact } from '@zakat/core/facts/in-force';
 import { showLeaveHours } from '@zakat/core/leave/accrual';
 import { ZERO, cents, sum } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
-import type { StoredFact } from '../facts/fact-store.js';
+import type { StoredFact } from '../facts/index.js';
 
 type FactsByPerson = ReadonlyMap<string, readonly StoredFact[]>;
 const someHave = (facts: FactsByPerson, test: (fact: StoredFact) => boolean): string[] =>

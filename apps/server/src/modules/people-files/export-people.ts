@@ -4,12 +4,12 @@ import { personOnDay } from '@zakat/core/facts/on-day';
 import { PEOPLE_COLUMNS, certificateColumns, type PeopleColumn } from '@zakat/core/people-file/columns';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
-import { Audit } from '../audit/audit.js';
-import { findClient } from '../clients/clients.service.js';
-import { Clock } from '../clock/clock.js';
-import { Employee } from '../employees/entities.js';
-import { FactStore, type StoredFact } from '../facts/fact-store.js';
-import { writeTable, type TableFormat } from '../tables/write-table.js';
+import { Audit } from '../audit/index.js';
+import { findClient } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { Employee } from '../employees/index.js';
+import { FactStore, type StoredFact } from '../facts/index.js';
+import { type TableFormat, writeTable } from '../tables/index.js';
 import { APPLIED_FOR } from '@zakat/core/identity/numbers';
 import { streetLines } from '@zakat/core/identity/street';
 

@@ -12,9 +12,8 @@ import {
 import { AtVersion } from '@zakat/contract/payrolls';
 import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
-import { sendTable } from '../tables/write-table.js';
+import { CurrentSession, type Session } from '../identity/index.js';
+import { sendTable } from '../tables/index.js';
 import { ExportPeople } from './export-people.js';
 import { PeopleFiles } from './people-files.service.js';
 

@@ -27,14 +27,12 @@ import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { conflict, detailOf, notFound, refuse } from '../../http/refusal.js';
-import { Audit } from '../audit/audit.js';
-import { findClient } from '../clients/clients.service.js';
-import type { Client } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { Progress } from '../progress/progress.js';
-import { numbersOf } from '../employees/employees.service.js';
-import { TakeOn } from '../employees/take-on.js';
-import { readTable } from '../tables/read-table.js';
+import { Audit } from '../audit/index.js';
+import { type Client, findClient } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { Progress } from '../progress/index.js';
+import { numbersOf, TakeOn } from '../employees/index.js';
+import { readTable } from '../tables/index.js';
 
 interface StoredImport {
   readonly id: string;

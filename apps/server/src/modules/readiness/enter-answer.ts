@@ -5,12 +5,9 @@ import type { LocalDate } from '@zakat/core/calendar/local-date';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { conflict, refuse } from '../../http/refusal.js';
-import type { Audit } from '../audit/audit.js';
-import { clientIssues } from '../clients/client-checks.js';
-import { findClient } from '../clients/clients.service.js';
-import { Client } from '../clients/entities.js';
-import { Employee } from '../employees/entities.js';
-import { findEmployee } from '../employees/employees.service.js';
+import type { Audit } from '../audit/index.js';
+import { Client, clientIssues, findClient } from '../clients/index.js';
+import { Employee, findEmployee } from '../employees/index.js';
 
 const OF_CLIENT = [
   'street',

@@ -1,4 +1,4 @@
-import { Letter, addressOf, type Addressee, type Sender } from '../letters/letterhead.js';
+import { type Addressee, addressOf, Letter, type Sender } from '../letters/index.js';
 
 interface Questions {
   readonly firm: Sender;

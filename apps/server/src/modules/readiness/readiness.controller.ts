@@ -5,8 +5,7 @@ import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
 import { dayFrom } from '../../http/day.js';
 import { sendPdf } from '../../http/send-pdf.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { QuestionsService } from './questions.service.js';
 import { ReadinessService } from './readiness.service.js';
 

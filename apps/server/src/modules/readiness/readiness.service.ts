@@ -15,19 +15,16 @@ import { gapsOf, questionLines } from '@zakat/core/readiness/gaps';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Refusal, refuseField } from '../../http/refusal.js';
-import { Audit } from '../audit/audit.js';
-import { findClient } from '../clients/clients.service.js';
-import { BankAccount, TaxAccount, type Client } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { PayAccounts } from '../direct-deposits/pay-accounts.js';
-import { Employee } from '../employees/entities.js';
-import { FactStore } from '../facts/fact-store.js';
-import { DepositSchedules } from '../remittances/deposit-schedules.js';
-import { agenciesSetUp } from '../remittances/agency-payments.service.js';
-import { PeopleCases, computeEntry, usualEntry, type PersonCase } from '../payrolls/people-cases.js';
-import { nextPayroll } from '../payrolls/next-payroll.js';
-import { OLD_HIRE_DAYS } from './readiness-gate.js';
-import { passKey, passes, personStanding, reportedHires } from './standing.js';
+import { Audit } from '../audit/index.js';
+import { BankAccount, type Client, findClient, TaxAccount } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { PayAccounts } from '../direct-deposits/index.js';
+import { Employee } from '../employees/index.js';
+import { FactStore } from '../facts/index.js';
+import { DepositSchedules } from '../deposit-schedules/index.js';
+import { agenciesSetUp } from '../remittances/index.js';
+import { computeEntry, nextPayroll, PeopleCases, type PersonCase, usualEntry } from '../payrolls/index.js';
+import { OLD_HIRE_DAYS, passes, passKey, personStanding, reportedHires } from '../standing/index.js';
 
 /** What is missing of a client and its people, for what, by when, and whose move it is. */
 @Injectable()

@@ -1,8 +1,7 @@
 import { Body, Controller, Get, Inject, Param, Put } from '@nestjs/common';
 import { AgencyPaymentView, SaveAgencyPayment } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { AgencyPaymentsService } from './agency-payments.service.js';
 
 @Controller('firm/agency-payments')

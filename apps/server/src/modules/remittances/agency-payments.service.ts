@@ -14,8 +14,8 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, notFound, refuse } from '../../http/refusal.js';
-import { Audit } from '../audit/audit.js';
-import { refuseUnlessAdministrator } from '../firm/administrator.js';
+import { Audit } from '../audit/index.js';
+import { refuseUnlessAdministrator } from '../firm/index.js';
 
 interface Stored {
   readonly agency: string;

@@ -12,9 +12,9 @@ import { isTaxCode, agencyName, taxOf, type TaxCode } from '@zakat/core/tax-regi
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { detailOf } from '../../http/refusal.js';
-import { Firm, type Client } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { DepositSchedules } from './deposit-schedules.js';
+import { type Client, Firm } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { DepositSchedules } from '../deposit-schedules/index.js';
 
 export interface OwedLiability {
   readonly tax: TaxCode;

@@ -7,9 +7,8 @@ import { problem, type Issue } from '@zakat/core/issues/issue';
 import { add, ZERO, type Cents } from '@zakat/core/money/cents';
 import { type TaxCode, agencyName } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
-import { Clock } from '../clock/clock.js';
-import { accountNumberOn } from '../clients/clients.service.js';
-import { BankAccount, Firm, type Client } from '../clients/entities.js';
+import { Clock } from '../clock/index.js';
+import { accountNumberOn, BankAccount, type Client, Firm } from '../clients/index.js';
 import { agencyPaymentOf } from './agency-payments.service.js';
 import type { Remittance, RemittanceItem } from './entities.js';
 

@@ -6,8 +6,8 @@ import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Executor } from '../../state-machines/executor.js';
 import { REMITTANCE_MACHINE } from '../../state-machines/machine.js';
-import { Clock } from '../clock/clock.js';
-import { LedgerWriter, type NewEntry } from '../ledger/ledger-writer.js';
+import { Clock } from '../clock/index.js';
+import { LedgerWriter, type NewEntry } from '../ledger/index.js';
 import { Remittance, RemittanceItem } from './entities.js';
 
 /** What the bank says of a payment. */

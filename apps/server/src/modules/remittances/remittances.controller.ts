@@ -11,8 +11,7 @@ import {
   UnrecordPaid,
 } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { RemittancesService } from './remittances.service.js';
 
 @Controller()

@@ -5,9 +5,8 @@ import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
 import { dayFrom } from '../../http/day.js';
 import { refuseField } from '../../http/refusal.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
-import { sendTable } from '../tables/write-table.js';
+import { CurrentSession, type Session } from '../identity/index.js';
+import { sendTable } from '../tables/index.js';
 import { ReportsService, type AskedReport } from './reports.service.js';
 
 const ID = /^[0-9a-f-]{36}$/;

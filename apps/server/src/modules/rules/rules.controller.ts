@@ -5,8 +5,7 @@ import { AtVersion } from '@zakat/contract/payrolls';
 import type { RulePack } from '@zakat/core/rules/pack';
 import { Answers } from '../../http/answers.js';
 import { ParseYearPipe } from '../../http/year-pipe.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { RulesService } from './rules.service.js';
 
 @Controller('rules')

@@ -26,12 +26,11 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { notFound, refuse } from '../../http/refusal.js';
 import { Executor } from '../../state-machines/executor.js';
 import { RULE_PACK_MACHINE } from '../../state-machines/machine.js';
-import { Audit } from '../audit/audit.js';
-import { Client } from '../clients/entities.js';
-import { toldApart } from '../clients/told-apart.js';
-import { Clock } from '../clock/clock.js';
-import { PeopleCases, computeEntry, usualEntry } from '../payrolls/people-cases.js';
-import { ownRowsOn, rowsOn } from './own-rules.js';
+import { Audit } from '../audit/index.js';
+import { Client, toldApart } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { computeEntry, PeopleCases, usualEntry } from '../payrolls/index.js';
+import { ownRowsOn, rowsOn } from '../rules-in-force/index.js';
 
 interface StoredPack {
   readonly id: string;

@@ -3,8 +3,7 @@ import { ApiQuery } from '@nestjs/swagger';
 import { Found } from '@zakat/contract/people';
 import { FirmDatabase } from '../../database/firm-database.js';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 
 const MOST = 12;
 

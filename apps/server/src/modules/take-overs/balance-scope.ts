@@ -13,9 +13,9 @@ import {
 } from '@zakat/core/tax-registry/registry';
 import type { BalanceItem, BalanceScope } from '@zakat/core/take-over/columns';
 import type { EntityManager } from 'typeorm';
-import type { Client } from '../clients/entities.js';
-import { FactStore } from '../facts/fact-store.js';
-import { PeopleCases, computeEntry, usualEntry } from '../payrolls/people-cases.js';
+import type { Client } from '../clients/index.js';
+import { FactStore } from '../facts/index.js';
+import { computeEntry, PeopleCases, usualEntry } from '../payrolls/index.js';
 
 const FEDERAL: readonly TaxCode[] = codesWhere((tax) => tax.level === 'federal');
 const ORDER = new Map(TAXES.map((tax, index) => [tax.code, index]));

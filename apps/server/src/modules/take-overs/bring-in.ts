@@ -14,9 +14,9 @@ import { taxOf } from '@zakat/core/tax-registry/registry';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
-import { Clock } from '../clock/clock.js';
-import { LedgerWriter } from '../ledger/ledger-writer.js';
-import { PaycheckWriter } from '../payrolls/paycheck-writer.js';
+import { Clock } from '../clock/index.js';
+import { LedgerWriter } from '../ledger/index.js';
+import { PaycheckWriter } from '../payrolls/index.js';
 import type { StoredTakeOver } from './take-over-store.js';
 
 const OTHER_DEDUCTIONS = 'Other deductions';

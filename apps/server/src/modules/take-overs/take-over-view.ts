@@ -7,7 +7,7 @@ import { broughtInPayrolls } from '@zakat/core/take-over/paychecks';
 import { askedFigures, reportedOf } from '@zakat/core/take-over/reported';
 import type { EntityManager } from 'typeorm';
 import { detailOf } from '../../http/refusal.js';
-import { findClient } from '../clients/clients.service.js';
+import { findClient } from '../clients/index.js';
 import { TakeOverStore, type StoredTakeOver } from './take-over-store.js';
 
 /** Wrong rows that are sent to the screen. */

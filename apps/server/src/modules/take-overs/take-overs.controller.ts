@@ -11,9 +11,8 @@ import {
 } from '@zakat/contract/take-overs';
 import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
-import { sendTable } from '../tables/write-table.js';
+import { CurrentSession, type Session } from '../identity/index.js';
+import { sendTable } from '../tables/index.js';
 import { TakeOversService } from './take-overs.service.js';
 
 @Controller()

@@ -4,8 +4,7 @@ import { LedgerEntryView, TieOutView } from '@zakat/contract/filings';
 import { Answers } from '../../http/answers.js';
 import { quarterFrom } from '../../http/period.js';
 import { ParseYearPipe } from '../../http/year-pipe.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { TieOutService } from './tie-out.service.js';
 
 @Controller('clients/:id')

@@ -8,14 +8,13 @@ import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { rawCents } from '../../database/cents-column.js';
 import { daysOf, type Period } from '../../http/period.js';
-import { findClient } from '../clients/clients.service.js';
-import type { Client } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { Filing } from '../filings/entities.js';
-import { FilingContent, periodOf, type Loaded } from '../filings/filing-content.js';
-import { LedgerReader } from '../ledger/ledger-reader.js';
-import { Deposits } from '../remittances/deposits.js';
-import { filedElsewhere } from '../take-overs/take-over-store.js';
+import { type Client, findClient } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { Filing, periodOf } from '../filing-records/index.js';
+import { FilingContent, type Loaded } from '../filings/index.js';
+import { LedgerReader } from '../ledger/index.js';
+import { Deposits } from '../remittances/index.js';
+import { filedElsewhere } from '../filed-elsewhere/index.js';
 
 @Injectable()
 export class TieOutService {

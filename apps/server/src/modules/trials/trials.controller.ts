@@ -3,8 +3,7 @@ import { Accepted } from '@zakat/contract/clients';
 import { AskTrial, CrossingView, KeepProof, ProofView, TrialView } from '@zakat/contract/people';
 import { Answers } from '../../http/answers.js';
 import { dayFrom } from '../../http/day.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { TrialsService } from './trials.service.js';
 
 @Controller()

@@ -11,16 +11,21 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, detailOf, notFound, refuse } from '../../http/refusal.js';
-import { Audit } from '../audit/audit.js';
-import { findClient } from '../clients/clients.service.js';
-import type { Client } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { Employee } from '../employees/entities.js';
-import { findEmployee, fullName } from '../employees/employees.service.js';
-import { FactStore, employeeFactIssues, type StoredFact } from '../facts/fact-store.js';
-import { nextPayroll } from '../payrolls/next-payroll.js';
-import { PeopleCases, computeEntry, usualEntry, type PersonCase } from '../payrolls/people-cases.js';
-import { viewOf, bookedAt, workStates } from '../payrolls/payroll-view.js';
+import { Audit } from '../audit/index.js';
+import { type Client, findClient } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { Employee, findEmployee, fullName } from '../employees/index.js';
+import { employeeFactIssues, FactStore, type StoredFact } from '../facts/index.js';
+import {
+  bookedAt,
+  computeEntry,
+  nextPayroll,
+  PeopleCases,
+  type PersonCase,
+  usualEntry,
+  viewOf,
+  workStates,
+} from '../payrolls/index.js';
 
 const NOBODY = '00000000-0000-0000-0000-000000000000';
 /** Facts that are only considered come after every stored one. */

@@ -7,11 +7,10 @@ import { ZERO, add, negate, showDollars, sum, type Cents } from '@zakat/core/mon
 import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
-import type { Client } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
-import { ClosedPeriods } from '../payrolls/closed-periods.js';
-import type { Payroll } from '../payrolls/entities.js';
-import { DepositSchedules } from '../remittances/deposit-schedules.js';
+import type { Client } from '../clients/index.js';
+import { Clock } from '../clock/index.js';
+import { ClosedPeriods, type Payroll } from '../payrolls/index.js';
+import { DepositSchedules } from '../deposit-schedules/index.js';
 import { paidParts, postedChecks, type PaidPart, type PostedCheckWhole } from './void-source.js';
 
 type Follow = VoidEffects['follows'][number];

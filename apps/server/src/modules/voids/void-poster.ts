@@ -14,10 +14,9 @@ import { negate } from '@zakat/core/money/cents';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
-import { Clock } from '../clock/clock.js';
-import { LedgerWriter } from '../ledger/ledger-writer.js';
-import type { Payroll } from '../payrolls/entities.js';
-import { PaycheckWriter } from '../payrolls/paycheck-writer.js';
+import { Clock } from '../clock/index.js';
+import { LedgerWriter } from '../ledger/index.js';
+import { PaycheckWriter, type Payroll } from '../payrolls/index.js';
 import type { PostedCheckWhole } from './void-source.js';
 
 const asPosted = ({ employeeId, gross, net, supplemental, lines, facts }: PostedCheckWhole): PostedPaycheck => ({

@@ -5,8 +5,8 @@ import { showDollars, type Cents } from '@zakat/core/money/cents';
 import type { TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
-import { findClient } from '../clients/clients.service.js';
-import type { Payroll } from '../payrolls/entities.js';
+import { findClient } from '../clients/index.js';
+import type { Payroll } from '../payrolls/index.js';
 
 /** A posted paycheck with all that is kept of it. */
 export interface PostedCheckWhole {

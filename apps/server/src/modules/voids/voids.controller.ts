@@ -3,8 +3,7 @@ import { Accepted } from '@zakat/contract/clients';
 import { AtVersion } from '@zakat/contract/payrolls';
 import { AskVoid, ProposeVoid, VoidEffects, VoidView, VoidsOfPayroll } from '@zakat/contract/voids';
 import { Answers } from '../../http/answers.js';
-import { CurrentSession } from '../identity/guard.js';
-import type { Session } from '../identity/sessions.js';
+import { CurrentSession, type Session } from '../identity/index.js';
 import { VoidsService } from './voids.service.js';
 
 @Controller()

@@ -8,7 +8,7 @@ import { kindOf } from '@zakat/core/filings/registry';
 import { familyLabel } from '@zakat/core/deposits/family';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { agencyName } from '@zakat/core/tax-registry/registry';
-import { titleOf } from '../filings/titles.js';
+import { titleOf } from '../filing-records/index.js';
 
 type Detail = Readonly<Record<string, unknown>>;
 export interface AuditWords {

@@ -18,15 +18,17 @@ import { ZERO, negate, parseDollars, sum, type Cents } from '@zakat/core/money/c
 import { codesWhere, isTaxCode, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
-import type { Client } from '../clients/entities.js';
-import { Clock } from '../clock/clock.js';
+import { Clock } from '../clock/index.js';
 
 const QUARTER_FIELDS = ['q3', 'q4', 'q1', 'q2'] as const;
 /** Taxes that are on the return of a client and not on that of federal unemployment. */
 const ON_THE_RETURN = codesWhere((tax) => tax.level === 'federal' && tax.kind !== 'unemployment');
 const LONG_AGO = date('1900-01-01');
 
-type Whose = Pick<Client, 'id' | 'lookbackAmount'>;
+interface Whose {
+  readonly id: string;
+  readonly lookbackAmount: Cents;
+}
 interface Known {
   readonly lookbacks: readonly FactValue[];
   readonly employer: FactValue;

@@ -3,19 +3,26 @@ import { addDays } from '@zakat/core/calendar/local-date';
 import { paycheckGaps } from '@zakat/core/readiness/gaps';
 import type { EntityManager } from 'typeorm';
 import { Refusal } from '../../http/refusal.js';
-import { Clock } from '../clock/clock.js';
-import type { ComputedPerson } from '../payrolls/payroll-view.js';
+import { Clock } from '../clock/index.js';
+import type { PersonOnDay } from '@zakat/core/facts/on-day';
+import type { Employee } from '../employees/index.js';
 import { passKey, passes, personStanding, reportedHires } from './standing.js';
 
 /** Hires older than this were reported by whoever ran the payroll then. */
 export const OLD_HIRE_DAYS = 60;
+
+interface PaidPerson {
+  readonly employee: Employee;
+  readonly facts: PersonOnDay;
+  readonly entry: { readonly isPaid: boolean };
+}
 
 /** Holds a payroll while facts are missing that a live paycheck must not wait for, unless a reviewer let them pass. */
 @Injectable()
 export class ReadinessGate {
   constructor(@Inject(Clock) private readonly clock: Clock) {}
 
-  async refuseGaps(manager: EntityManager, people: readonly ComputedPerson[]): Promise<void> {
+  async refuseGaps(manager: EntityManager, people: readonly PaidPerson[]): Promise<void> {
     const paid = people.filter((person) => person.entry.isPaid);
     const clientId = paid[0]?.employee.clientId;
     if (clientId === undefined) return;

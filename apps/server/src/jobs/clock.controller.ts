@@ -2,12 +2,12 @@ import { Body, Controller, Headers, HttpCode, Inject, Post } from '@nestjs/commo
 import { MoveClock } from '@zakat/contract/session';
 import { timingSafeEqual } from 'node:crypto';
 import { DataSource } from 'typeorm';
-import { CONFIG, type Config } from '../../config/config.js';
-import { dayFrom } from '../../http/day.js';
-import { Refusal } from '../../http/refusal.js';
-import { Jobs } from '../../jobs/jobs.js';
-import { Open } from '../identity/guard.js';
-import { Clock } from './clock.js';
+import { CONFIG, type Config } from '../config/config.js';
+import { dayFrom } from '../http/day.js';
+import { Refusal } from '../http/refusal.js';
+import { Jobs } from './jobs.js';
+import { Open } from '../modules/identity/index.js';
+import { Clock } from '../modules/clock/index.js';
 
 /** Moves a simulated clock forward. Does not exist where the clock is real. */
 @Controller('clock')

@@ -3,7 +3,7 @@ import type { PostedCheck } from '@zakat/core/facts/contradicted';
 import { periodWith } from '@zakat/core/filings/period';
 import { kindOf } from '@zakat/core/filings/registry';
 import type { EntityManager } from 'typeorm';
-import { titleOf } from '../filings/titles.js';
+import { titleOf } from '../filing-records/index.js';
 
 /** The posted checks of a person that stand, with the released returns that have their figures. */
 export async function postedChecksOf(manager: EntityManager, employeeId: string): Promise<PostedCheck[]> {

@@ -6,8 +6,7 @@ import type { PersonStanding } from '@zakat/core/readiness/gap';
 import type { TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import type { PersonOnDay } from '@zakat/core/facts/on-day';
-import type { Employee } from '../employees/entities.js';
-import { fullName } from '../employees/employees.service.js';
+import { type Employee, fullName } from '../employees/index.js';
 
 /** A person as the readiness checks see it. */
 export function personStanding(

@@ -1,0 +1,1 @@
+export { Audit } from './audit.js';

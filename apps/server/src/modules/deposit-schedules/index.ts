@@ -1,0 +1,1 @@
+export { DepositSchedules } from './deposit-schedules.js';

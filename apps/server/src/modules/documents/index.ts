@@ -1,0 +1,3 @@
+export { Documents, type StoredDocument } from './documents.js';
+export { type Pdf, pdfOf } from './pdf-of.js';
+export { printedDollars } from './printed-dollars.js';

@@ -1,0 +1,1 @@
+export { filedElsewhere, type FiledElsewhere, filedElsewhereByClient } from './filed-elsewhere.js';

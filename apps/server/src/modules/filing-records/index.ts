@@ -1,0 +1,2 @@
+export { Filing } from './entities.js';
+export { periodOf, titleOf } from './titles.js';

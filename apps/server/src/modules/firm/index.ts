@@ -1,0 +1,1 @@
+export { refuseUnlessAdministrator } from './administrator.js';

@@ -1,0 +1,1 @@
+export { type Addressee, addressOf, Letter, type Sender } from './letterhead.js';

@@ -1,0 +1,1 @@
+export { Progress } from './progress.js';

@@ -1,0 +1,1 @@
+export { QuestionsService } from './questions.service.js';

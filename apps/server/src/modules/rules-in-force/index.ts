@@ -1,0 +1,1 @@
+export { forStates, ownRowsOn, rowsOn } from './own-rules.js';

@@ -13,12 +13,13 @@ export function keptSecret(folder, name, bytes) {
 }
 
 /** The settings of a server and stand-ins that belong together. */
-export function stackEnvironment({ folder, databaseUrl, port, agenciesPort, today, clock }) {
+export function stackEnvironment({ folder, databaseUrl, port, agenciesPort, today, clock, processes = 1 }) {
   const agencies = `http://127.0.0.1:${agenciesPort}`;
   const token = keptSecret(folder, 'clock-token', 16);
   return {
     DATABASE_URL: databaseUrl,
     PORT: String(port),
+    ZAKAT_PROCESSES: String(processes),
     ZAKAT_KEY: keptSecret(folder, 'key', 32),
     ZAKAT_CLOCK: clock,
     ZAKAT_CLOCK_TOKEN: token,

@@ -1,4 +1,5 @@
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { buildAll, installPackages } from './build.mjs';
 import { clusterFolder, installPostgres, removeCluster, startCluster, stopLeftover } from './postgres.mjs';
@@ -9,6 +10,8 @@ const HOME = join(ROOT, '.zakat');
 const PORT = Number(process.env.PORT ?? '4300');
 const AGENCIES_PORT = Number(process.env.AGENCIES_PORT ?? '4400');
 const DATABASE_PORT = Number(process.env.DATABASE_PORT ?? '4500');
+/** One for each core, up to a few: beside them works the database. */
+const PROCESSES = Number(process.env.ZAKAT_PROCESSES ?? Math.min(4, availableParallelism()));
 const FIRST_DAY = '2025-12-29';
 const WANTED_CLUSTER = join(HOME, 'database');
 const RUNNING = join(HOME, 'running');
@@ -121,6 +124,7 @@ async function main() {
       agenciesPort: AGENCIES_PORT,
       today: FIRST_DAY,
       clock: 'simulated',
+      processes: PROCESSES,
     });
     let isEmpty = false;
     await step('tables', async () => {

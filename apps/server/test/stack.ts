@@ -142,6 +142,7 @@ export class Stack {
       statesUrl: `${outside}/states`,
       publicUrl: `http://127.0.0.1:${port}`,
       webFolder: null,
+      processes: 1,
     };
     const dataSource = await makeDataSource(databaseUrl).initialize();
     await new Clock(config, dataSource).move(date(today));

@@ -14,6 +14,8 @@ export interface Config {
   readonly publicUrl: string;
   /** Folder of the built screens, or null when they are served elsewhere. */
   readonly webFolder: string | null;
+  /** How many processes serve the port. */
+  readonly processes: number;
 }
 
 export const CONFIG = Symbol('config');
@@ -41,9 +43,12 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     statesUrl: need('ZAKAT_STATES_URL', 'give the address of the filing services of the states'),
     publicUrl: env['ZAKAT_PUBLIC_URL'] ?? `http://localhost:${env['PORT'] ?? '4300'}`,
     webFolder: env['ZAKAT_WEB'] ?? null,
+    processes: Number(env['ZAKAT_PROCESSES'] ?? '1'),
   };
   if (!Number.isInteger(config.port) || config.port < 0 || config.port > 65535)
     faults.push('PORT must be a port number');
+  if (!Number.isInteger(config.processes) || config.processes < 1 || config.processes > 64)
+    faults.push('ZAKAT_PROCESSES must be a whole number from 1 to 64');
   if (config.clock === 'simulated' && config.clockToken.length < 16)
     faults.push('ZAKAT_CLOCK_TOKEN must have at least 16 characters when the clock is simulated');
   if (faults.length > 0) throw new Error(`Zakat cannot start:\n  ${faults.join('\n  ')}`);

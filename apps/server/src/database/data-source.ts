@@ -13,6 +13,7 @@ import { AgencyNotices1782000000000 } from './migrations/agency-notices.js';
 import { ClientHours1781000000000 } from './migrations/client-hours.js';
 import { JournalExports1780000000000 } from './migrations/journal-exports.js';
 import { FilingAnswers1783000000000 } from './migrations/filing-answers.js';
+import { PeopleOfClients1784000000000 } from './migrations/people-of-clients.js';
 import { VoidsAndChecks1779000000000 } from './migrations/voids-and-checks.js';
 import { PeopleFileRows1778000000000 } from './migrations/people-file-rows.js';
 import { PoliciesOnce1777000000000 } from './migrations/policies-once.js';
@@ -74,6 +75,7 @@ export const makeDataSource = (url: string): DataSource =>
       ClientHours1781000000000,
       AgencyNotices1782000000000,
       FilingAnswers1783000000000,
+      PeopleOfClients1784000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

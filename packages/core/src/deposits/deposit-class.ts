@@ -1,4 +1,4 @@
-import { showDate, yearOf, type LocalDate } from '../calendar/local-date.js';
+import { showDate, type LocalDate } from '../calendar/local-date.js';
 import { firstDayOf, lastDayOf, nextQuarter, showQuarter, type Quarter } from '../calendar/quarter.js';
 import type { DepositRules, Lookback, LookbackPeriod } from '../jurisdictions/deposit-calendar.js';
 import { showDollars, sum, type Cents } from '../money/cents.js';
@@ -93,11 +93,11 @@ export function classOfYear(rules: DepositRules, year: number, facts: ClassFacts
   return { ...found, why: `${found.why} They are those entered last; the ledger does not have ${names}.` };
 }
 
-/** The class on a day: what was said of it, else that with which its year begins. */
-export function classOn(rules: DepositRules, day: LocalDate, facts: ClassFacts): ClassFound {
+/** The class that somebody entered for a day; null: nobody did, and it is that with which the year begins. */
+export function classSaid(rules: DepositRules, day: LocalDate, facts: ClassFacts): ClassFound | null {
   const said = facts.said(day);
   const known = rules.classes.find(({ code }) => code === said?.class);
   return said && known
     ? { class: known.code, why: `${known.label}: as entered since ${showDate(said.since)}.` }
-    : classOfYear(rules, yearOf(day), facts);
+    : null;
 }

@@ -5,7 +5,7 @@ import { problem, type Issue } from '../issues/issue.js';
 import { inForce } from '../jurisdictions/dated.js';
 import type { DepositCalendar, DepositClass, DepositRules, DueRule } from '../jurisdictions/deposit-calendar.js';
 import { ZERO, add, showDollars, subtract, sum, type Cents } from '../money/cents.js';
-import { classOn, type ClassFacts, type ClassFound, type DatedAmount } from './deposit-class.js';
+import { classOfYear, classSaid, type ClassFacts, type ClassFound, type DatedAmount } from './deposit-class.js';
 import { dueBy, isDayRule, semiweeklyPeriodEnd, type Due } from './due-rules.js';
 
 /** What was withheld or became owed on a day, and what of it was deposited when. Cents. */
@@ -59,11 +59,16 @@ export function depositDates(
 ): DepositDates {
   /** Days that turned a depositor into another class. */
   const turned: { readonly day: LocalDate; readonly to: string; readonly why: string }[] = [];
-  const classes = new Map<LocalDate, ClassFound>();
+  const ofYears = new Map<DepositRules, Map<number, ClassFound>>();
+  /** The class of each year is looked up once; what was said of a day stands before it. */
   const begun = (rules: DepositRules, day: LocalDate): ClassFound => {
-    const known = classes.get(day) ?? classOn(rules, day, facts);
-    classes.set(day, known);
-    return known;
+    const said = classSaid(rules, day, facts);
+    if (said) return said;
+    const year = yearOf(day);
+    const years = ofYears.get(rules) ?? new Map<number, ClassFound>();
+    const found = years.get(year) ?? classOfYear(rules, year, facts);
+    ofYears.set(rules, years.set(year, found));
+    return found;
   };
   const classAt = (day: LocalDate): ClassFound => {
     const rules = calendar ? inForce(calendar.rules, day)?.value : null;
@@ -118,12 +123,13 @@ export function depositDates(
       question: null,
     });
   const returnOf = ({ date }: Day): string => (name.period === 'year' ? date.slice(0, 4) : lastDayOf(quarterOf(date)));
+  const returns = new Map<string, Cents>();
+  for (const day of days) returns.set(returnOf(day), add(returns.get(returnOf(day)) ?? ZERO, day.amount));
   /** Words for an amount so small for the period of its return that it may wait for it. */
   const mayWait = (day: Day): string => {
     const mark = day.rules.withReturnUnder;
     if (mark === undefined) return '';
-    const total = sum(days.filter((one) => returnOf(one) === returnOf(day)).map(({ amount }) => amount));
-    return total < mark
+    return (returns.get(returnOf(day)) ?? ZERO) < mark
       ? `; while it stays under ${showDollars(mark)} for the ${name.period}, it may be paid with the return instead`
       : '';
   };

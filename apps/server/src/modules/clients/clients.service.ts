@@ -84,15 +84,15 @@ export class ClientsService {
         .toLowerCase()
         .replace(/[%_\\]/g, '\\$&');
       const where = `$1 = '' OR lower(legal_name || ' ' || trade_name || ' ' || key) LIKE '%' || $1 || '%' OR right(ein, 4) = $1`;
-      const counted = (await manager.query(`SELECT count(*)::int AS total FROM client WHERE ${where}`, [words])) as {
-        total: number;
-      }[];
       const rows = (await manager.query(
         `SELECT c.id, c.key, c.legal_name, c.trade_name, c.ein, c.state, c.lookback_amount,
-           (SELECT count(*)::int FROM employee e WHERE e.client_id = c.id AND NOT e.is_withdrawn) AS people
-         FROM client c WHERE ${where} ORDER BY c.legal_name, c.id LIMIT $2 OFFSET $3`,
+           (SELECT count(*)::int FROM employee e WHERE e.client_id = c.id AND NOT e.is_withdrawn) AS people, total
+         FROM (SELECT *, count(*) OVER ()::int AS total FROM client WHERE ${where} ORDER BY legal_name, id LIMIT $2 OFFSET $3) c
+         ORDER BY c.legal_name, c.id`,
         [words, Math.min(asked.count, MOST_ROWS), asked.from],
       )) as Record<string, string | number>[];
+      // Beyond the last page no row says how many there are.
+      const total = rows[0] ? Number(rows[0]['total']) : asked.from === 0 ? 0 : await this.count(manager, where, words);
       const schedules = await this.schedules.ofYear(
         manager,
         rows.map((row) => ({ id: String(row['id']), lookbackAmount: rawCents(row['lookback_amount'] ?? '0') })),
@@ -109,9 +109,16 @@ export class ClientsService {
           depositSchedule: schedules.get(String(row['id']))?.class ?? '',
           people: Number(row['people']),
         })),
-        total: counted[0]?.total ?? 0,
+        total,
       };
     });
+  }
+
+  private async count(manager: EntityManager, where: string, words: string): Promise<number> {
+    const rows = (await manager.query(`SELECT count(*)::int AS total FROM client WHERE ${where}`, [words])) as {
+      total: number;
+    }[];
+    return rows[0]?.total ?? 0;
   }
 
   view(actor: Actor, id: string): Promise<ClientView> {

@@ -6,6 +6,9 @@ import { CONFIG, type Config } from '../../config/config.js';
 /** The one clock. In a simulated run the day comes from the database and is moved from outside; else it is the real day. */
 @Injectable()
 export class Clock {
+  /** The day of each transaction: it is one day from its beginning to its end. */
+  private readonly days = new WeakMap<EntityManager, LocalDate>();
+
   constructor(
     @Inject(CONFIG) private readonly config: Config,
     @Inject(DataSource) private readonly dataSource: DataSource,
@@ -13,12 +16,16 @@ export class Clock {
 
   async today(manager?: EntityManager): Promise<LocalDate> {
     if (this.config.clock === 'real') return date(new Date().toISOString().slice(0, 10));
+    const known = manager && this.days.get(manager);
+    if (known) return known;
     const rows = (await (manager ?? this.dataSource).query(
       `SELECT to_char(today, 'YYYY-MM-DD') AS today FROM application_clock`,
     )) as { today: string }[];
     const row = rows[0];
     if (!row) throw new Error('the simulated clock has no day yet');
-    return date(row.today);
+    const today = date(row.today);
+    if (manager?.queryRunner?.isTransactionActive === true) this.days.set(manager, today);
+    return today;
   }
 
   /** The moment for records: the application's day at the real time of day. */

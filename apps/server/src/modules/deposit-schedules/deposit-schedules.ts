@@ -47,6 +47,7 @@ interface Row {
 /** The deposits of one client: which there are, and when what accrued on a day is due. */
 export class ClientDeposits {
   private readonly dates = new Map<string, DepositDates>();
+  private readonly duesOfOneMore = new Map<string, DepositDue | null>();
 
   constructor(
     private readonly client: Whose,
@@ -67,7 +68,12 @@ export class ClientDeposits {
 
   /** When something of a check date would be due besides what has accrued. */
   dueOn(family: DepositFamily, day: LocalDate): DepositDue | null {
-    return this.read(family, [{ date: day, amount: ZERO }]).dues.get(day) ?? null;
+    const key = `${family.code} ${day}`;
+    const known = this.duesOfOneMore.get(key);
+    if (known !== undefined) return known;
+    const due = this.read(family, [{ date: day, amount: ZERO }]).dues.get(day) ?? null;
+    this.duesOfOneMore.set(key, due);
+    return due;
   }
 
   private read(family: DepositFamily, more: readonly Accrued[]): DepositDates {
@@ -151,37 +157,34 @@ export class DepositSchedules {
 
   private async known(manager: EntityManager, ids: readonly string[]): Promise<Map<string, Known>> {
     const today = await this.clock.today(manager);
-    const facts = (await manager.query(
-      `SELECT client_id, kind, value FROM client_fact WHERE client_id = ANY($1) AND (kind = 'lookback' OR kind = 'employer' AND effective_from <= $2)
-       ORDER BY effective_from DESC, id DESC`,
+    const rows = (await manager.query(
+      `SELECT c.id,
+         (SELECT min(liability_date) FROM ledger_entry WHERE client_id = c.id)::text AS day,
+         (SELECT value FROM client_fact WHERE client_id = c.id AND kind = 'employer' AND effective_from <= $2
+          ORDER BY effective_from DESC, id DESC LIMIT 1) AS employer,
+         (SELECT coalesce(jsonb_agg(value ORDER BY effective_from DESC, id DESC), '[]') FROM client_fact
+          WHERE client_id = c.id AND kind = 'lookback') AS lookbacks,
+         (SELECT coalesce(jsonb_agg(jsonb_build_object('agency', agency, 'class', deposit_frequency, 'since', effective_from) ORDER BY effective_from DESC), '[]')
+          FROM tax_account WHERE client_id = c.id AND deposit_frequency <> '') AS frequencies
+       FROM unnest($1::uuid[]) AS c(id)`,
       [ids, today],
-    )) as { client_id: string; kind: string; value: FactValue }[];
-    const first = (await manager.query(
-      `SELECT c.id, f.liability_date AS day FROM unnest($1::uuid[]) AS c(id) LEFT JOIN LATERAL
-         (SELECT liability_date FROM ledger_entry WHERE client_id = c.id ORDER BY liability_date LIMIT 1) f ON true`,
-      [ids],
-    )) as { id: string; day: string | null }[];
-    const frequencies = (await manager.query(
-      `SELECT client_id, agency, deposit_frequency AS class, effective_from FROM tax_account WHERE client_id = ANY($1) AND deposit_frequency <> '' ORDER BY effective_from DESC`,
-      [ids],
-    )) as { client_id: string; agency: string; class: string; effective_from: string }[];
-    const byClient = new Map<string, { client_id: string; kind: string; value: FactValue }[]>();
-    for (const fact of facts) byClient.set(fact.client_id, [...(byClient.get(fact.client_id) ?? []), fact]);
+    )) as {
+      id: string;
+      day: string | null;
+      employer: FactValue | null;
+      lookbacks: FactValue[];
+      frequencies: { agency: string; class: string; since: string }[];
+    }[];
     return new Map(
-      first.map(({ id, day }): [string, Known] => {
-        const own = byClient.get(id) ?? [];
-        return [
-          id,
-          {
-            lookbacks: own.filter((fact) => fact.kind === 'lookback').map((fact) => fact.value),
-            employer: own.find((fact) => fact.kind === 'employer')?.value ?? {},
-            firstLiability: day === null ? null : date(day),
-            frequencies: frequencies
-              .filter((row) => row.client_id === id)
-              .map((row) => ({ agency: row.agency, class: row.class, since: date(row.effective_from) })),
-          },
-        ];
-      }),
+      rows.map(({ id, day, employer, lookbacks, frequencies }): [string, Known] => [
+        id,
+        {
+          lookbacks,
+          employer: employer ?? {},
+          firstLiability: day === null ? null : date(day),
+          frequencies: frequencies.map((row) => ({ ...row, since: date(row.since) })),
+        },
+      ]),
     );
   }
 

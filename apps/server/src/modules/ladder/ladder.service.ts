@@ -38,6 +38,7 @@ interface Row {
   readonly move: string;
   readonly path: string;
   readonly late_after: string | null;
+  readonly legal_name: string;
 }
 
 /**
@@ -58,8 +59,8 @@ export class LadderService implements OnApplicationShutdown {
   /** Works out what changed, as far as one look can wait; what is left goes on behind it, and the view says how much. */
   async view(actor: Actor, asked: AskedRungs): Promise<LadderView> {
     const view = await this.database.run(actor, async (manager) => {
-      const isAll = (await this.refresh(manager, actor)) < AT_ONCE;
-      return { ...(await this.read(manager, asked)), waiting: isAll ? 0 : await this.staleCount(manager) };
+      await this.refresh(manager, actor);
+      return this.read(manager, asked);
     });
     if (view.waiting > 0) void this.goOn(actor);
     return view;
@@ -67,9 +68,10 @@ export class LadderService implements OnApplicationShutdown {
 
   /** Works out what changed, as `view` does; answers with how many clients are left to the work behind it. */
   async freshen(actor: Actor): Promise<number> {
-    const waiting = await this.database.run(actor, async (manager) =>
-      (await this.refresh(manager, actor)) < AT_ONCE ? 0 : this.staleCount(manager),
-    );
+    const waiting = await this.database.run(actor, async (manager) => {
+      await this.refresh(manager, actor);
+      return this.staleCount(manager);
+    });
     if (waiting > 0) void this.goOn(actor);
     return waiting;
   }
@@ -83,7 +85,7 @@ export class LadderService implements OnApplicationShutdown {
     if (this.underWay.has(actor.firmId)) return;
     this.underWay.add(actor.firmId);
     try {
-      while (!this.isEnding && (await this.database.run(actor, (manager) => this.refresh(manager, actor))) === AT_ONCE);
+      while (!this.isEnding && (await this.database.run(actor, (manager) => this.refresh(manager, actor))) > 0);
     } catch (error) {
       // Nothing is lost: the next look goes on from where this ended.
       if (!this.isEnding) logger.warn(`the ladder was not worked out to its end: ${String(error)}`);
@@ -99,20 +101,29 @@ export class LadderService implements OnApplicationShutdown {
     return rows[0]?.count ?? 0;
   }
 
-  /** Works out some of the clients that changed; answers with how many they were. */
+  /** Works out some of the clients that changed and that nobody else is at; answers with how many they were. */
   private async refresh(manager: EntityManager, actor: Actor): Promise<number> {
     const stale = (await manager.query(
-      `SELECT client_id, array_agg(id) AS ids FROM agenda_stale GROUP BY client_id ORDER BY client_id LIMIT $1`,
+      `SELECT client_id FROM agenda_stale GROUP BY client_id ORDER BY client_id LIMIT $1`,
       [AT_ONCE],
-    )) as { client_id: string; ids: string[] }[];
-    for (const { client_id: id, ids } of stale) {
-      // Two who look at the same moment work out the same; one of them waits for the other.
-      await manager.query('SELECT pg_advisory_xact_lock(hashtextextended($1, 0))', [`agenda ${id}`]);
-      await manager.query('DELETE FROM agenda_stale WHERE id = ANY($1::bigint[])', [ids]);
+    )) as { client_id: string }[];
+    let count = 0;
+    for (const { client_id: id } of stale) {
+      // Whoever looks while another works a client out does not wait for it: the view says that it is waiting.
+      const [lock] = (await manager.query('SELECT pg_try_advisory_xact_lock(hashtextextended($1, 0)) AS is_mine', [
+        `agenda ${id}`,
+      ])) as { is_mine: boolean }[];
+      if (!lock?.is_mine) continue;
+      const [, told] = (await manager.query('DELETE FROM agenda_stale WHERE client_id = $1', [id])) as [
+        unknown,
+        number,
+      ];
+      if (told === 0) continue;
+      count += 1;
       const client = await manager.findOneBy(Client, { id });
       if (client) await this.keep(manager, actor, id, await this.agenda.of(manager, client));
     }
-    return stale.length;
+    return count;
   }
 
   private async keep(
@@ -131,26 +142,30 @@ export class LadderService implements OnApplicationShutdown {
     );
   }
 
-  private async read(manager: EntityManager, asked: AskedRungs): Promise<Omit<LadderView, 'waiting'>> {
+  private async read(manager: EntityManager, asked: AskedRungs): Promise<LadderView> {
     const today = await this.clock.today(manager);
     const days = [today, asked.from, asked.to];
+    const count = Math.max(0, Math.trunc(Math.min(asked.count, MOST_RUNGS)));
     const rows = (await manager.query(
-      `SELECT r.client_id, r.key, r.kind, r.title, r.send_by, r.due, r.amount, r.standing, r.move, r.path, r.late_after
-       FROM agenda_rung r JOIN client c ON c.id = r.client_id WHERE ${IS_SHOWN} AND ${IS_ASKED}
-       ORDER BY COALESCE(r.send_by, $1), c.legal_name, r.key LIMIT $4`,
-      [...days, Math.min(asked.count, MOST_RUNGS)],
-    )) as Row[];
-    const totals = (await manager.query(
-      `SELECT count(*)::int AS count, COALESCE(sum(r.amount), 0) AS out FROM agenda_rung r WHERE ${IS_SHOWN} AND ${IS_ASKED}`,
+      // The page is cut by the day first, so that only its rungs are brought together with their clients.
+      `SELECT r.client_id, r.key, r.kind, r.title, r.send_by, r.due, r.amount, r.standing, r.move, r.path, r.late_after, c.legal_name
+       FROM (SELECT * FROM agenda_rung r WHERE ${IS_SHOWN} AND ${IS_ASKED} ORDER BY COALESCE(r.send_by, $1) FETCH FIRST ${count} ROWS WITH TIES) r
+       JOIN client c ON c.id = r.client_id ORDER BY COALESCE(r.send_by, $1), c.legal_name, r.key LIMIT ${count}`,
       days,
-    )) as { count: number; out: string }[];
-    const runway = (await manager.query(
-      `SELECT r.due AS day, COALESCE(sum(r.amount) FILTER (WHERE r.kind = 'deposit'), 0) AS out,
-         (count(*) FILTER (WHERE r.kind <> 'deposit'))::int AS others
-       FROM agenda_rung r WHERE ${IS_SHOWN} AND r.due BETWEEN $1::date AND $1::date + ${RUNWAY_DAYS - 1} GROUP BY 1 ORDER BY 1`,
-      [today],
-    )) as { day: string; out: string; others: number }[];
-    const names = await this.namesOf(manager, rows);
+    )) as Row[];
+    const [totals] = (await manager.query(
+      `SELECT t.count, t.out, (SELECT count(DISTINCT client_id)::int FROM agenda_stale) AS waiting,
+         (SELECT coalesce(jsonb_agg(d ORDER BY d.day), '[]') FROM (
+            SELECT r.due AS day, COALESCE(sum(r.amount) FILTER (WHERE r.kind = 'deposit'), 0)::text AS out,
+              (count(*) FILTER (WHERE r.kind <> 'deposit'))::int AS others
+            FROM agenda_rung r WHERE ${IS_SHOWN} AND r.due BETWEEN $1::date AND $1::date + ${RUNWAY_DAYS - 1} GROUP BY 1) d) AS runway
+       FROM (SELECT count(*)::int AS count, COALESCE(sum(r.amount), 0)::text AS out FROM agenda_rung r WHERE ${IS_SHOWN} AND ${IS_ASKED}) t`,
+      days,
+    )) as { count: number; out: string; waiting: number; runway: { day: string; out: string; others: number }[] }[];
+    const names = await this.namesAmong(
+      manager,
+      rows.map((row) => row.legal_name),
+    );
     return {
       rungs: rows.map((row) => ({
         key: row.key,
@@ -166,9 +181,10 @@ export class LadderService implements OnApplicationShutdown {
         isLate: row.late_after !== null && today > row.late_after,
         path: row.path,
       })),
-      count: totals[0]?.count ?? 0,
-      out: rawCents(totals[0]?.out ?? '0'),
-      days: runway.map(({ day, out, others }) => ({ day, out: rawCents(out), others })),
+      count: totals?.count ?? 0,
+      out: rawCents(totals?.out ?? '0'),
+      waiting: totals?.waiting ?? 0,
+      days: (totals?.runway ?? []).map(({ day, out, others }) => ({ day, out: rawCents(out), others })),
     };
   }
 
@@ -177,10 +193,22 @@ export class LadderService implements OnApplicationShutdown {
     manager: EntityManager,
     rows: readonly { readonly client_id: string }[],
   ): Promise<ReadonlyMap<string, string>> {
+    const found = (await manager.query('SELECT legal_name FROM client WHERE id = ANY($1::uuid[])', [
+      [...new Set(rows.map((row) => row.client_id))],
+    ])) as { legal_name: string }[];
+    return this.namesAmong(
+      manager,
+      found.map((row) => row.legal_name),
+    );
+  }
+
+  private async namesAmong(
+    manager: EntityManager,
+    legalNames: readonly string[],
+  ): Promise<ReadonlyMap<string, string>> {
     const clients = (await manager.query(
-      `SELECT id, key, legal_name AS "legalName", trade_name AS "tradeName" FROM client
-       WHERE legal_name IN (SELECT legal_name FROM client WHERE id = ANY($1::uuid[]))`,
-      [[...new Set(rows.map((row) => row.client_id))]],
+      `SELECT id, key, legal_name AS "legalName", trade_name AS "tradeName" FROM client WHERE legal_name = ANY($1::text[])`,
+      [[...new Set(legalNames)]],
     )) as Client[];
     return new Map(toldApart(clients).map((client) => [client.id, client.legalName]));
   }

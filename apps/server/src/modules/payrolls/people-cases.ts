@@ -36,6 +36,7 @@ import { FactStore, type StoredFact } from '../facts/index.js';
 import { forStates, ownRowsOn } from '../rules-in-force/index.js';
 import type { Payroll } from './entities.js';
 import { leaveStands, takenBefore } from './standing-balances.js';
+import { nothingYet, toDateOf, type MonthToDate, type YearToDate } from './to-date.js';
 import { taxNamed } from '@zakat/core/tax-registry/registry';
 
 /** A person of a payroll with everything but what is typed. */
@@ -49,140 +50,6 @@ export interface PersonCase {
   readonly own: OwnRows | null;
   /** The last day of an employment that has ended by the check date; null while it goes on. */
   readonly lastDay: string | null;
-}
-
-interface YearToDate {
-  readonly wages: Record<string, string>;
-  readonly taxes: Record<string, string>;
-  readonly deductions: Record<string, string>;
-  readonly ownDeductions: Record<string, string>;
-  readonly employerPaid: Record<string, string>;
-  supplementalWages: string;
-}
-const nothingYet = (): YearToDate => ({
-  wages: {},
-  taxes: {},
-  deductions: {},
-  ownDeductions: {},
-  employerPaid: {},
-  supplementalWages: '0.00',
-});
-
-/** Paychecks of a client from a day until before another, those of one payroll left out. */
-type Within = [clientId: string, from: string, until: string, exceptPayroll: string];
-
-/** Each person's tax of a span, by tax. */
-const taxesOf = (manager: EntityManager, within: Within): Promise<{ id: string; tax: string; amount: string }[]> =>
-  manager.query(
-    `SELECT pt.employee_id AS id, pt.tax, sum(pt.amount)::bigint AS amount FROM paycheck_tax pt JOIN paycheck p ON p.id = pt.paycheck_id
-     WHERE pt.client_id = $1 AND pt.check_date >= $2 AND pt.check_date < $3 AND p.payroll_id <> $4 GROUP BY pt.employee_id, pt.tax`,
-    within,
-  );
-
-/** Each person's deductions of a span, by standard item. */
-const deductionsOf = (
-  manager: EntityManager,
-  within: Within,
-): Promise<{ id: string; item: string; amount: string }[]> =>
-  manager.query(
-    `SELECT p.employee_id AS id, l.item, sum(l.amount)::bigint AS amount FROM paycheck p,
-       jsonb_to_recordset(p.lines -> 'deductions') AS l(item text, amount bigint)
-     WHERE p.client_id = $1 AND p.check_date >= $2 AND p.check_date < $3 AND p.payroll_id <> $4 GROUP BY p.employee_id, l.item`,
-    within,
-  );
-
-async function yearToDateOf(
-  manager: EntityManager,
-  clientId: string,
-  year: number,
-  exceptPayroll: string,
-): Promise<Map<string, YearToDate>> {
-  const wages = (await manager.query(
-    `SELECT t.employee_id AS id, t.base, max(t.total)::bigint AS subject FROM (
-       SELECT pt.employee_id, pt.base, pt.tax, sum(pt.subject) AS total FROM paycheck_tax pt JOIN paycheck p ON p.id = pt.paycheck_id
-       WHERE pt.client_id = $1 AND pt.check_date >= $2 AND pt.check_date < $3 AND p.payroll_id <> $4 GROUP BY pt.employee_id, pt.base, pt.tax) t GROUP BY t.employee_id, t.base`,
-    [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
-  )) as { id: string; base: string; subject: string }[];
-  const supplemental = (await manager.query(
-    'SELECT employee_id AS id, sum(supplemental)::bigint AS amount FROM paycheck WHERE client_id = $1 AND check_date >= $2 AND check_date < $3 AND payroll_id <> $4 GROUP BY employee_id',
-    [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
-  )) as { id: string; amount: string }[];
-  const within: Within = [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll];
-  const taxes = await taxesOf(manager, within);
-  const deductions = await deductionsOf(manager, within);
-  const found = new Map<string, YearToDate>();
-  const of = (id: string): YearToDate => {
-    const own = found.get(id) ?? nothingYet();
-    found.set(id, own);
-    return own;
-  };
-  for (const row of wages) of(row.id).wages[row.base] = toDollars(rawCents(row.subject));
-  for (const row of taxes) of(row.id).taxes[row.tax] = toDollars(rawCents(row.amount));
-  for (const row of deductions) of(row.id).deductions[row.item] = toDollars(rawCents(row.amount));
-  for (const row of supplemental) of(row.id).supplementalWages = toDollars(rawCents(row.amount));
-  const named = (await manager.query(
-    `SELECT p.employee_id AS id, l.name, sum(l.amount)::bigint AS amount FROM paycheck p,
-       jsonb_to_recordset(p.lines -> 'deductions') AS l(name text, amount bigint)
-     WHERE p.client_id = $1 AND p.check_date >= $2 AND p.check_date < $3 AND p.payroll_id <> $4 AND l.name IS NOT NULL GROUP BY p.employee_id, l.name`,
-    [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
-  )) as { id: string; name: string; amount: string }[];
-  for (const row of named) of(row.id).ownDeductions[row.name] = toDollars(rawCents(row.amount));
-  const added = (await manager.query(
-    `SELECT p.employee_id AS id, coalesce(l.name, l.item) AS name, sum(l.amount)::bigint AS amount FROM paycheck p,
-       jsonb_to_recordset(p.lines -> 'employerPaid') AS l(item text, name text, amount bigint)
-     WHERE p.client_id = $1 AND p.check_date >= $2 AND p.check_date < $3 AND p.payroll_id <> $4 GROUP BY p.employee_id, coalesce(l.name, l.item)`,
-    [clientId, `${year}-01-01`, `${year + 1}-01-01`, exceptPayroll],
-  )) as { id: string; name: string; amount: string }[];
-  for (const row of added) of(row.id).employerPaid[row.name] = toDollars(rawCents(row.amount));
-  return found;
-}
-
-interface MonthToDate {
-  wages: string;
-  readonly taxes: Record<string, string>;
-  readonly deductions: Record<string, string>;
-}
-
-/** The calendar month of a check date before it: for fees that are due once a month, and limits of a month. */
-async function monthToDateOf(
-  manager: EntityManager,
-  clientId: string,
-  day: string,
-  exceptPayroll: string,
-): Promise<Map<string, MonthToDate>> {
-  const first = `${day.slice(0, 8)}01`;
-  const within: Within = [clientId, first, addMonths(date(first), 1), exceptPayroll];
-  const found = new Map<string, MonthToDate>();
-  const of = (id: string): MonthToDate => {
-    const own = found.get(id) ?? { wages: '0.00', taxes: {}, deductions: {} };
-    found.set(id, own);
-    return own;
-  };
-  const wages = (await manager.query(
-    `SELECT p.employee_id AS id, sum(p.gross)::bigint AS amount FROM paycheck p
-     WHERE p.client_id = $1 AND p.check_date >= $2 AND p.check_date < $3 AND p.payroll_id <> $4 GROUP BY p.employee_id`,
-    within,
-  )) as { id: string; amount: string }[];
-  if (wages.length === 0) return found;
-  for (const row of wages) of(row.id).wages = toDollars(rawCents(row.amount));
-  for (const row of await taxesOf(manager, within)) of(row.id).taxes[row.tax] = toDollars(rawCents(row.amount));
-  for (const row of await deductionsOf(manager, within))
-    of(row.id).deductions[row.item] = toDollars(rawCents(row.amount));
-  return found;
-}
-
-/** Social security wages of each person's checks of the year before: above a mark its catch-up deferrals must be Roth. */
-async function priorYearWagesOf(
-  manager: EntityManager,
-  clientId: string,
-  year: number,
-): Promise<ReadonlyMap<string, string>> {
-  const rows = (await manager.query(
-    `SELECT employee_id AS id, sum(wages)::bigint AS wages FROM paycheck_tax
-     WHERE client_id = $1 AND tax = 'US-OASDI-EE' AND check_date >= $2 AND check_date < $3 GROUP BY employee_id`,
-    [clientId, `${year - 1}-01-01`, `${year}-01-01`],
-  )) as { id: string; wages: string }[];
-  return new Map(rows.map(({ id, wages }) => [id, toDollars(rawCents(wages))]));
 }
 
 interface LastRegular {
@@ -372,15 +239,13 @@ export class PeopleCases {
   ): Promise<PersonCase[]> {
     const { checkDate } = payroll;
     const day = date(checkDate);
-    const toDate = await yearToDateOf(manager, client.id, yearOf(day), payroll.id);
-    const priorYear = await priorYearWagesOf(manager, client.id, yearOf(day));
-    const months = await monthToDateOf(manager, client.id, day, payroll.id);
     const clientDay = clientOnDay(await this.store.ofClient(manager, client.id), checkDate);
     const rates = await unemploymentRatesOn(manager, client.id, checkDate);
     const unemploymentRates = Object.fromEntries(
       Object.entries(rates).map(([state, rate]) => [state, showRate({ n: rate.n * 100, d: rate.d })]),
     );
     const ids = people.map((person) => person.id);
+    const toDate = await toDateOf(manager, { clientId: client.id, day, exceptPayroll: payroll.id }, ids);
     const taken = await takenBefore(manager, ids, facts, { id: payroll.id, year: yearOf(day) });
     const leave = await leaveStands(manager, ids, facts, payroll.id);
     const items = ownItems(clientDay);
@@ -396,23 +261,23 @@ export class PeopleCases {
       const leaves = leavePart(own, (fact) => leave(employee.id, fact));
       const others = otherRates(own);
       const jobs = jobsPart(own, clientDay);
-      const month = months.get(employee.id);
+      const before = toDate.get(employee.id);
       const last = lastRegular.get(employee.id);
-      const priorYearWages = priorYear.get(employee.id);
+      const priorYearWages = before?.priorYearWages ?? null;
       const part = employeePart(own, employee.bornOn, exemptions(client, clientDay), taken(employee.id));
       const base = {
         id: employee.number,
         checkDate,
         payFrequency: frequency,
-        employee: priorYearWages === undefined ? part : { ...part, priorYearWages },
+        employee: priorYearWages === null ? part : { ...part, priorYearWages },
         employer: employerPart(clientDay, unemploymentRates, headcount),
         settings: last ? { ...settings, lastRegular: last } : settings,
         ...(leaves.length > 0 ? { leave: leaves } : {}),
         ...(items.length > 0 ? { items } : {}),
         ...(others.length > 0 ? { rates: others } : {}),
         ...(jobs ? { jobs } : {}),
-        yearToDate: toDate.get(employee.id) ?? nothingYet(),
-        ...(month ? { monthToDate: month } : {}),
+        yearToDate: before?.year ?? nothingYet(),
+        ...(before?.hasMonth ? { monthToDate: before.month } : {}),
       };
       const known = facts.get(employee.id) ?? [];
       const lastDay = lastDayOn(known, checkDate);

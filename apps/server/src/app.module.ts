@@ -55,6 +55,7 @@ import { FilingViews } from './modules/filings/filing-view.js';
 import { FilingSource } from './modules/filings/filing-source.js';
 import { FilingsController } from './modules/filings/filings.controller.js';
 import { FilingsService } from './modules/filings/filings.service.js';
+import { WageStatements } from './modules/filings/wage-statements.service.js';
 import { SessionGuard } from './modules/identity/guard.js';
 import { SessionController } from './modules/identity/session.controller.js';
 import { Attempts } from './modules/identity/attempts.js';
@@ -235,6 +236,7 @@ const PROVIDERS = [
   FilingSlip,
   FilingViews,
   FilingsService,
+  WageStatements,
   FilingAnswers,
   CheckSamples,
   JobCostsService,

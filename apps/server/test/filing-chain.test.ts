@@ -12,7 +12,7 @@ interface Filing {
   version: number;
   attempt: number;
   lines: { id: string; value: number }[];
-  w2s: { employeeId: string; box1: number; box4: number; box6: number }[];
+  w2s: { rows: { employeeId: string; box1: number; box4: number; box6: number }[] };
   events: { stage: string; code: string | null; field: string | null; attempt: number }[];
   problems: { code: string; field: string }[];
 }
@@ -162,7 +162,7 @@ describe('Forms W-2', () => {
   });
   it('draw a draft that is kept nowhere', async () => {
     const filing = await look(id);
-    const pdf = await preparer('GET', `/filings/${id}/w2/${filing.w2s[0]?.employeeId ?? ''}`);
+    const pdf = await preparer('GET', `/filings/${id}/w2/${filing.w2s.rows[0]?.employeeId ?? ''}`);
     expect([pdf.status, String(pdf.body).slice(0, 5)]).toEqual([200, '%PDF-']);
     expect(await stack.dataSource.query(`SELECT * FROM document WHERE kind = 'w2'`)).toEqual([]);
   });
@@ -171,7 +171,7 @@ describe('Forms W-2', () => {
     const rows = (await stack.dataSource.query(
       `SELECT employee_id, sum(amount)::int AS tax FROM paycheck_tax WHERE tax = 'US-OASDI-EE' GROUP BY employee_id`,
     )) as { employee_id: string; tax: number }[];
-    expect(Object.fromEntries(filing.w2s.map((form) => [form.employeeId, form.box4]))).toEqual(
+    expect(Object.fromEntries(filing.w2s.rows.map((form) => [form.employeeId, form.box4]))).toEqual(
       Object.fromEntries(rows.map((row) => [row.employee_id, row.tax])),
     );
   });
@@ -183,7 +183,7 @@ describe('Forms W-2', () => {
     const rejected = await settled(id);
     const field = rejected.events.find((event) => event.stage === 'rejected')?.field ?? '';
     const employeeId = /^employee\.([0-9a-f-]+)\.lastName$/.exec(field)?.[1] ?? '';
-    expect(employeeId).toBe(rejected.w2s[0]?.employeeId);
+    expect(employeeId).toBe(rejected.w2s.rows[0]?.employeeId);
     const person = (await preparer('GET', `/employees/${employeeId}`)).body;
     const { firstName, middleName, suffix, street, city, state, zip, version } = person;
     await preparer('PUT', `/employees/${employeeId}/identity`, {
@@ -213,11 +213,40 @@ describe('Forms W-2', () => {
     const stored = async (): Promise<{ sha256: string }[]> =>
       (await stack.dataSource.query(`SELECT sha256 FROM document WHERE kind = 'w2'`)) as { sha256: string }[];
     expect(await stored()).toEqual([]);
-    const path = `/filings/${id}/w2/${filing.w2s[0]?.employeeId ?? ''}`;
+    const path = `/filings/${id}/w2/${filing.w2s.rows[0]?.employeeId ?? ''}`;
     expect((await preparer('GET', path)).status).toBe(200);
     const first = await stored();
     expect((await preparer('GET', path)).status).toBe(200);
     expect([first.length, await stored()]).toEqual([1, first]);
+  });
+  it('the copies of everybody are drawn once, behind the request that asked for them', async () => {
+    const copies = async () =>
+      (await preparer('GET', `/filings/${id}/w2-copies`)).body as unknown as {
+        total: number;
+        parts: { people: number; isMade: boolean }[];
+      };
+    const people = (await look(id)).w2s.rows.length;
+    expect(await copies()).toMatchObject({ total: 1, parts: [{ people, isMade: false }] });
+    await Promise.all([1, 2, 3].map(() => preparer('POST', `/filings/${id}/w2-copies`)));
+    for (let tries = 0; tries < 100 && (await copies()).parts[0]?.isMade !== true; tries += 1)
+      await new Promise((resolve) => setTimeout(resolve, 100));
+    const pdf = await preparer('GET', `/filings/${id}/w2-copies/0`);
+    expect(String(pdf.body).match(/\/Type \/Page\b/g)).toHaveLength(people);
+    await preparer('POST', `/filings/${id}/w2-copies`);
+    expect(
+      await stack.dataSource.query(`SELECT count(*)::int AS count FROM document WHERE kind = 'w2-copies'`),
+    ).toEqual([{ count: 1 }]);
+  });
+  it('a page of the statements has the totals of all', async () => {
+    const page = (await preparer('GET', `/filings/${id}/w2?find=spragg&count=1`)).body as unknown as {
+      rows: { name: string }[];
+      total: number;
+      totals: { box1: number };
+    };
+    const filing = await look(id);
+    expect(page.rows).toHaveLength(1);
+    expect(page.total).toBe(filing.w2s.rows.length);
+    expect(page.totals.box1).toBe(filing.w2s.rows.reduce((total, { box1 }) => total + box1, 0));
   });
   it('no file is readable in the database', async () => {
     const rows = (await stack.dataSource.query(`SELECT encode(content, 'escape') AS content FROM document`)) as {

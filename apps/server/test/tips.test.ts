@@ -77,6 +77,6 @@ describe('tips', () => {
   it('are box 7 of Form W-2, and not in box 3', async () => {
     const { id } = (await preparer('POST', `/clients/${client.id}/filings`, { kind: 'us-w2', period: '2026' })).body;
     const filing = (await preparer('GET', `/filings/${String(id)}`)).body;
-    expect(filing.w2s[0]).toMatchObject({ box3: 130_000, box7: 340_000, box5: 470_000 });
+    expect(filing.w2s.rows[0]).toMatchObject({ box3: 130_000, box7: 340_000, box5: 470_000 });
   });
 });

@@ -135,6 +135,48 @@ export class W2Row {
   @Amount() box19!: number;
   @Text(400) box20!: string;
 }
+/** The totals of all forms: the Form W-3. */
+export class W3Totals {
+  @Amount() box1!: number;
+  @Amount() box2!: number;
+  @Amount() box3!: number;
+  @Amount() box4!: number;
+  @Amount() box5!: number;
+  @Amount() box6!: number;
+  @Amount() box7!: number;
+  @Amount() box8!: number;
+  @Amount() box10!: number;
+  @Amount() box11!: number;
+  @Amount() box16!: number;
+  @Amount() box17!: number;
+  @Amount() box18!: number;
+  @Amount() box19!: number;
+}
+/** Some of the forms of a wage file, with the totals of all. */
+export class W2Page {
+  @List(() => W2Row) rows!: W2Row[];
+  /** How many there are of what was looked for. */
+  @Whole() found!: number;
+  /** How many there are. */
+  @Whole() total!: number;
+  @Part(() => W3Totals) totals!: W3Totals;
+  /** Somebody has local wages; something in box 14. */
+  @Flag() hasLocals!: boolean;
+  @Flag() hasOthers!: boolean;
+}
+/** The copies of some people, in one PDF. */
+export class W2CopiesPart {
+  @Whole() part!: number;
+  /** Last names of the first and the last person in it. */
+  @Text() from!: string;
+  @Text() to!: string;
+  @Whole() people!: number;
+  @Flag() isMade!: boolean;
+}
+export class W2Copies {
+  @Whole() total!: number;
+  @List(() => W2CopiesPart) parts!: W2CopiesPart[];
+}
 export class FilingEventView {
   @Text() at!: string;
   @Text() stage!: string;
@@ -165,7 +207,7 @@ export class FilingView extends FilingRow {
   @Text(20, { nullable: true }) beforePeriod!: string | null;
   @List(() => FilingTableView) tables!: FilingTableView[];
   /** One for each person, of kinds that have them. */
-  @List(() => W2Row, { nullable: true }) w2s!: W2Row[] | null;
+  @Part(() => W2Page, { nullable: true }) w2s!: W2Page | null;
   @List(() => AskedAmountView) asks!: AskedAmountView[];
   @List(() => AskedQuestionView) questions!: AskedQuestionView[];
   /** Of an accepted filing that is corrected on another form: what differs today; null otherwise. */

@@ -50,6 +50,19 @@ export class Jobs implements OnModuleInit, OnApplicationShutdown {
     await this.wake();
   }
 
+  /** Whoever works off a queue: one job at a time, tried again when it failed or its process was killed. */
+  async work<Job extends object>(queue: string, work: (job: Job) => Promise<void>): Promise<void> {
+    await this.boss.createQueue(queue);
+    await this.boss.work<Job>(queue, { pollingIntervalSeconds: 0.5 }, async (jobs) => {
+      for (const job of jobs) await work(job.data);
+    });
+  }
+
+  /** Puts a job in a queue; one with the same key that waits already is enough. */
+  async send(queue: string, job: object, key: string): Promise<void> {
+    await this.boss.send(queue, job, { singletonKey: key, retryLimit: 5, retryDelay: 1, expireInSeconds: 120 });
+  }
+
   async onApplicationShutdown(): Promise<void> {
     await this.boss.stop({ graceful: true, wait: true, timeout: 5000 });
   }

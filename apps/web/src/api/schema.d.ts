@@ -2256,6 +2256,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/filings/{id}/w2": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_w2s"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/w2-copies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_copies"];
+        put?: never;
+        post: operations["FilingsController_makeCopies"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/w2-copies/{part}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_copiesPart"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/filings/{id}/w2/{employeeId}": {
         parameters: {
             query?: never;
@@ -4620,6 +4668,30 @@ export interface components {
             box19: number;
             box20: string;
         };
+        W3Totals: {
+            box1: number;
+            box2: number;
+            box3: number;
+            box4: number;
+            box5: number;
+            box6: number;
+            box7: number;
+            box8: number;
+            box10: number;
+            box11: number;
+            box16: number;
+            box17: number;
+            box18: number;
+            box19: number;
+        };
+        W2Page: {
+            rows: components["schemas"]["W2Row"][];
+            found: number;
+            total: number;
+            totals: components["schemas"]["W3Totals"];
+            hasLocals: boolean;
+            hasOthers: boolean;
+        };
         AskedAmountView: {
             name: string;
             amount: number;
@@ -4701,7 +4773,7 @@ export interface components {
             lines: components["schemas"]["ReturnLineView"][];
             beforePeriod: string | null;
             tables: components["schemas"]["FilingTableView"][];
-            w2s: components["schemas"]["W2Row"][] | null;
+            w2s: components["schemas"]["W2Page"] | null;
             asks: components["schemas"]["AskedAmountView"][];
             questions: components["schemas"]["AskedQuestionView"][];
             correction: components["schemas"]["CorrectionView"] | null;
@@ -4749,6 +4821,17 @@ export interface components {
             version: number;
             pin: string;
             payment: components["schemas"]["PayWithReturn"] | null;
+        };
+        W2CopiesPart: {
+            part: number;
+            from: string;
+            to: string;
+            people: number;
+            isMade: boolean;
+        };
+        W2Copies: {
+            total: number;
+            parts: components["schemas"]["W2CopiesPart"][];
         };
         ReadBankStatement: {
             /** Format: uuid */
@@ -8696,6 +8779,93 @@ export interface operations {
             header?: never;
             path: {
                 id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    FilingsController_w2s: {
+        parameters: {
+            query?: {
+                find?: string;
+                from?: string;
+                count?: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["W2Page"];
+                };
+            };
+        };
+    };
+    FilingsController_copies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["W2Copies"];
+                };
+            };
+        };
+    };
+    FilingsController_makeCopies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["W2Copies"];
+                };
+            };
+        };
+    };
+    FilingsController_copiesPart: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                part: number;
             };
             cookie?: never;
         };

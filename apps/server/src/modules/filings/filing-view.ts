@@ -1,10 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { FilingEventView, FilingRow, FilingView, ReturnLineView, W2Row } from '@zakat/contract/filings';
+import type { FilingEventView, FilingRow, FilingView, ReturnLineView } from '@zakat/contract/filings';
 import { periodKey, periodLabel } from '@zakat/core/filings/period';
 import { kindOf } from '@zakat/core/filings/registry';
 import type { ReturnLine } from '@zakat/core/filings/return-lines';
-import type { FormW2 } from '@zakat/core/filings/us-w2/form';
-import { showDollars, sum, type Cents } from '@zakat/core/money/cents';
+import type { Cents } from '@zakat/core/money/cents';
 import { IsNull, LessThan, Not, type EntityManager } from 'typeorm';
 import { detailOf } from '../../http/refusal.js';
 import { BankAccount, type Client } from '../clients/index.js';
@@ -12,6 +11,7 @@ import { Outbox } from '../outbox/index.js';
 import { Filing, periodOf, titleOf } from '../filing-records/index.js';
 import { FilingContent, type Loaded } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
+import { pageOf } from './wage-statements.service.js';
 
 /** A filing as the screens show it. */
 @Injectable()
@@ -55,7 +55,7 @@ export class FilingViews {
         rows: table.rows.map((row) => [...row]),
         isList: table.isList === true,
       })),
-      w2s: kind.statements ? kind.statements(content).map(w2Row) : null,
+      w2s: kind.statements ? pageOf(kind.statements(content)) : null,
       asks: kind.asks.map((ask) => ({ ...ask, amount: filing.entered[ask.name] ?? 0 })),
       questions: (kind.questions ?? []).map(({ choices, ...question }) => ({
         ...question,
@@ -182,33 +182,3 @@ const lineView = (line: ReturnLine, before: readonly ReturnLine[] | null): Retur
   taxes: line.entries?.taxes.join(',') ?? null,
   of: line.entries?.of ?? null,
 });
-
-const inWords = (lines: readonly { readonly label: string; readonly amount: Cents }[]): string =>
-  lines.map(({ label, amount }) => `${label} ${showDollars(amount)}`).join(', ');
-
-function w2Row(form: FormW2): W2Row {
-  const person = form.person as FormW2['person'] & { ssnTail?: string };
-  return {
-    employeeId: person.employeeId,
-    name: [person.lastName, [person.firstName, person.middleName].filter((part) => part !== '').join(' ')].join(', '),
-    ssnTail: person.ssnTail ?? person.ssn.slice(-4),
-    box1: form.box1,
-    box2: form.box2,
-    box3: form.box3,
-    box4: form.box4,
-    box5: form.box5,
-    box6: form.box6,
-    box7: form.box7,
-    box8: form.box8,
-    box10: form.box10,
-    box11: form.box11,
-    box12: inWords(form.box12.map(({ code, amount }) => ({ label: code, amount }))),
-    box14: inWords(form.box14),
-    state: form.states.map((line) => line.state).join(' '),
-    box16: sum(form.states.map((line) => line.wages)),
-    box17: sum(form.states.map((line) => line.tax)),
-    box18: sum(form.locals.map((line) => line.wages)),
-    box19: sum(form.locals.map((line) => line.tax)),
-    box20: form.locals.map((line) => line.locality).join(', '),
-  };
-}

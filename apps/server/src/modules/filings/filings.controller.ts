@@ -6,12 +6,14 @@ import {
   HttpCode,
   Inject,
   Param,
+  ParseIntPipe,
   ParseUUIDPipe,
   Post,
   Put,
   Query,
   StreamableFile,
 } from '@nestjs/common';
+import { ApiQuery } from '@nestjs/swagger';
 import { Accepted } from '@zakat/contract/clients';
 import {
   AnswerQuestions,
@@ -22,21 +24,26 @@ import {
   FilingView,
   FormOwed,
   SignFiling,
+  W2Copies,
+  W2Page,
 } from '@zakat/contract/filings';
 import { DoneOfMany } from '@zakat/contract/due-deposits';
 import { AtVersion } from '@zakat/contract/payrolls';
 import { ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
+import { wholeFrom } from '../../http/whole.js';
 import { ParseYearPipe } from '../../http/year-pipe.js';
 import { CurrentSession, type Session } from '../identity/index.js';
 import { CorrectionsService } from './corrections.service.js';
 import { FilingsService } from './filings.service.js';
+import { WageStatements } from './wage-statements.service.js';
 
 @Controller()
 export class FilingsController {
   constructor(
     @Inject(FilingsService) private readonly filings: FilingsService,
     @Inject(CorrectionsService) private readonly corrections: CorrectionsService,
+    @Inject(WageStatements) private readonly statements: WageStatements,
   ) {}
 
   @Get('clients/:id/filings')
@@ -181,6 +188,49 @@ export class FilingsController {
     return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
   }
 
+  @Get('filings/:id/w2')
+  @ApiQuery({ name: 'find', required: false })
+  @ApiQuery({ name: 'from', required: false })
+  @ApiQuery({ name: 'count', required: false })
+  @Answers(W2Page)
+  w2s(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query('find') find?: string,
+    @Query('from') from?: string,
+    @Query('count') count?: string,
+  ): Promise<W2Page> {
+    return this.statements.page(session, id, {
+      find: find ?? '',
+      from: wholeFrom(from, 'from', 0),
+      count: wholeFrom(count, 'count', 200),
+    });
+  }
+
+  @Get('filings/:id/w2-copies')
+  @Answers(W2Copies)
+  copies(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<W2Copies> {
+    return this.statements.copies(session, id);
+  }
+
+  @Post('filings/:id/w2-copies')
+  @HttpCode(200)
+  @Answers(W2Copies)
+  makeCopies(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<W2Copies> {
+    return this.statements.makeCopies(session, id);
+  }
+
+  @Get('filings/:id/w2-copies/:part')
+  @Header('Cache-Control', 'no-store')
+  async copiesPart(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('part', ParseIntPipe) part: number,
+  ): Promise<StreamableFile> {
+    const { content, mediaType, name } = await this.statements.part(session, id, part);
+    return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
+  }
+
   @Get('filings/:id/w2/:employeeId')
   @Header('Cache-Control', 'no-store')
   async w2(
@@ -188,7 +238,7 @@ export class FilingsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Param('employeeId', ParseUUIDPipe) employeeId: string,
   ): Promise<StreamableFile> {
-    const { content, mediaType, name } = await this.filings.w2Pdf(session, id, employeeId);
+    const { content, mediaType, name } = await this.statements.pdf(session, id, employeeId);
     return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
   }
 

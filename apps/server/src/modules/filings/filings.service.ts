@@ -36,7 +36,6 @@ import { FilingSource } from './filing-source.js';
 import { FilingViews, rowOf } from './filing-view.js';
 import { drawAuthorization } from './authorization-pdf.js';
 import { drawReturn } from './return-pdf.js';
-import { drawW2 } from './w2-pdf.js';
 import { drawW2c } from './w2c-pdf.js';
 
 type Paper = Pick<StoredDocument, 'name' | 'mediaType' | 'content'>;
@@ -404,33 +403,6 @@ export class FilingsService {
         mediaType: 'application/pdf',
         content: await this.paperOf(manager, loaded, content, !hasLeft),
       };
-    });
-  }
-
-  /**
-   * The W-2 of one person as PDF. Of a set that was released it is drawn from what was released when it is first asked for,
-   * and stored; before that it is a draft that is kept nowhere.
-   */
-  w2Pdf(actor: Actor, id: string, employeeId: string): Promise<Paper> {
-    return this.database.run(actor, async (manager) => {
-      const loaded = await this.contents.load(manager, id);
-      const { filing, client, kind } = loaded;
-      const year = filing.periodStart.slice(0, 4);
-      const isDraft = filing.status === 'draft' || filing.status === 'checked';
-      const name = `${id}/${filing.attempt}/${employeeId}`;
-      const stored = isDraft ? null : await this.documents.latest(manager, client.id, 'w2', name);
-      if (stored) return { ...(await this.documents.load(manager, stored)), name: `W-2-${year}.pdf` };
-      const forms = kind.statements?.(await this.contents.shown(manager, loaded)) ?? [];
-      const form = forms.find((candidate) => candidate.person.employeeId === employeeId);
-      if (!form) throw notFound('W-2');
-      const content = await drawW2({
-        year: Number(year),
-        form,
-        employer: { ...client, name: client.legalName },
-        isDraft,
-      });
-      if (!isDraft) await this.documents.store(manager, actor, client.id, 'w2', name, 'application/pdf', content);
-      return { name: isDraft ? `W-2-${year}-draft.pdf` : `W-2-${year}.pdf`, mediaType: 'application/pdf', content };
     });
   }
 

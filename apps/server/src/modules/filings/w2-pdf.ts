@@ -1,6 +1,6 @@
 import { showDollars, type Cents } from '@zakat/core/money/cents';
 import type { FormW2 } from '@zakat/core/filings/us-w2/form';
-import PDFDocument from 'pdfkit';
+import { pdfOf, type Pdf } from '../documents/index.js';
 
 export interface W2Paper {
   readonly year: number;
@@ -137,48 +137,54 @@ function boxesOf({ form, employer }: W2Paper): Box[] {
 }
 
 /** A plain Form W-2 on one page, every box labelled as on the form. */
-export function drawW2(paper: W2Paper): Promise<Buffer> {
-  return new Promise((resolve, reject) => {
-    const document = new PDFDocument({ size: 'LETTER', margin: 0, info: { Title: `Form W-2, ${paper.year}` } });
-    const parts: Buffer[] = [];
-    document.on('data', (part: Buffer) => parts.push(part));
-    document.on('end', () => resolve(Buffer.concat(parts)));
-    document.on('error', reject);
-    document
-      .font('Helvetica-Bold')
-      .fontSize(15)
-      .text(`Form W-2  Wage and Tax Statement  ${paper.year}`, LEFT, 46, { lineBreak: false });
-    for (const { label, value, at } of boxesOf(paper)) {
-      const [x, y, width, height] = at;
-      document.lineWidth(0.6).strokeColor('#333333').rect(x, y, width, height).stroke();
-      document
-        .font('Helvetica')
-        .fontSize(6.5)
-        .fillColor('#333333')
-        .text(label, x + 4, y + 4, { width: width - 8, lineBreak: false });
-      document
-        .font('Helvetica')
-        .fontSize(10)
-        .fillColor('#000000')
-        .text(value, x + 6, y + 15, { width: width - 12, lineGap: 1.5 });
-    }
-    document
-      .fontSize(8)
-      .fillColor('#333333')
-      .text("Copy for the employee's records.", LEFT, STATES_FROM + rowsOf(paper.form).length * STATE_ROW + 8, {
-        lineBreak: false,
-      });
-    if (paper.isDraft) {
-      document
-        .save()
-        .rotate(-24, { origin: [306, 300] })
-        .font('Helvetica-Bold')
-        .fontSize(64)
-        .fillOpacity(0.12)
-        .fillColor('#000000')
-        .text('NOT FILED', 130, 260, { lineBreak: false })
-        .restore();
-    }
-    document.end();
+export const drawW2 = (paper: W2Paper): Promise<Buffer> =>
+  pdfOf(`Form W-2, ${paper.year}`, (document) => drawPage(document, paper));
+
+/** The Forms W-2 of several people as they were filed, each on a page of its own. */
+export const drawW2s = ({
+  year,
+  employer,
+  forms,
+}: Omit<W2Paper, 'form' | 'isDraft'> & { readonly forms: readonly FormW2[] }): Promise<Buffer> =>
+  pdfOf(`Forms W-2, ${year}`, (document) => {
+    for (const form of forms) drawPage(document, { year, employer, form, isDraft: false });
   });
+
+function drawPage(document: Pdf, paper: W2Paper): void {
+  document
+    .addPage()
+    .font('Helvetica-Bold')
+    .fontSize(15)
+    .text(`Form W-2  Wage and Tax Statement  ${paper.year}`, LEFT, 46, { lineBreak: false });
+  for (const { label, value, at } of boxesOf(paper)) {
+    const [x, y, width, height] = at;
+    document.lineWidth(0.6).strokeColor('#333333').rect(x, y, width, height).stroke();
+    document
+      .font('Helvetica')
+      .fontSize(6.5)
+      .fillColor('#333333')
+      .text(label, x + 4, y + 4, { width: width - 8, lineBreak: false });
+    document
+      .font('Helvetica')
+      .fontSize(10)
+      .fillColor('#000000')
+      .text(value, x + 6, y + 15, { width: width - 12, lineGap: 1.5 });
+  }
+  document
+    .fontSize(8)
+    .fillColor('#333333')
+    .text("Copy for the employee's records.", LEFT, STATES_FROM + rowsOf(paper.form).length * STATE_ROW + 8, {
+      lineBreak: false,
+    });
+  if (paper.isDraft) {
+    document
+      .save()
+      .rotate(-24, { origin: [306, 300] })
+      .font('Helvetica-Bold')
+      .fontSize(64)
+      .fillOpacity(0.12)
+      .fillColor('#000000')
+      .text('NOT FILED', 130, 260, { lineBreak: false })
+      .restore();
+  }
 }

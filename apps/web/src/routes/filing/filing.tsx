@@ -182,7 +182,7 @@ export function FilingPage(): ReactNode {
           <Questions filing={data} />
           <EnteredAmounts filing={data} />
           {data.lines.length > 0 && <ReturnLines filing={data} />}
-          {data.w2s && <WageStatements filing={data} rows={data.w2s} />}
+          {data.w2s && <WageStatements filing={data} first={data.w2s} />}
           {data.copies.length > 0 && (
             <p>
               Copies:{' '}

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
-import { screen, within } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { Route } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { open, serve, startAnew } from '../../testing/pages.js';
@@ -31,10 +31,45 @@ const row = (more: Partial<Schemas['W2Row']>): Schemas['W2Row'] => ({
   box20: '',
   ...more,
 });
-const show = (w2s: Schemas['W2Row'][], status = 'prepared') => {
-  serve({});
+const AMOUNTS = [
+  'box1',
+  'box2',
+  'box3',
+  'box4',
+  'box5',
+  'box6',
+  'box7',
+  'box8',
+  'box10',
+  'box11',
+  'box16',
+  'box17',
+  'box18',
+  'box19',
+] as const;
+const pageOf = (rows: Schemas['W2Row'][], total = rows.length): Schemas['W2Page'] => ({
+  rows,
+  found: total,
+  total,
+  totals: Object.fromEntries(
+    AMOUNTS.map((box) => [box, rows.reduce((running, one) => running + one[box], 0)]),
+  ) as unknown as Schemas['W3Totals'],
+  hasLocals: rows.some(({ box18 }) => box18 !== 0),
+  hasOthers: rows.some(({ box14 }) => box14 !== ''),
+});
+const NO_COPIES = { total: 0, parts: [] };
+const show = (
+  w2s: Schemas['W2Row'][],
+  status = 'prepared',
+  { total, answers = {} }: { total?: number; answers?: Record<string, unknown> } = {},
+) => {
+  serve({
+    'GET /api/filings/f1/w2-copies': { body: answers['copies'] ?? NO_COPIES },
+    'POST /api/filings/f1/w2-copies': { body: answers['copies'] ?? NO_COPIES },
+    'GET /api/filings/f1/w2': { body: answers['page'] },
+  });
   const filing = { id: 'f1', period: '2026', status } as unknown as Schemas['FilingView'];
-  open('/', <Route path="/" element={<WageStatements filing={filing} rows={w2s} />} />);
+  open('/', <Route path="/" element={<WageStatements filing={filing} first={pageOf(w2s, total)} />} />);
 };
 const headings = (): string[] => screen.getAllByRole('columnheader').map((cell) => cell.textContent);
 
@@ -81,6 +116,26 @@ describe('the wage statements of a year', () => {
   ])('are in pencil while %s', (status, isPencil) => {
     show([row({})], status);
     expect(document.querySelectorAll('[data-pencil]').length > 0).toBe(isPencil);
+  });
+  it('more people than a page are found by name, and shown page by page', async () => {
+    show([row({})], 'prepared', {
+      total: 450,
+      answers: { page: pageOf([row({ employeeId: 'e9', name: 'Umbral, Ida' })], 1) },
+    });
+    expect(screen.getByText('450 people; the totals are Form W-3')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'show more' })).toBeTruthy();
+    fireEvent.change(screen.getByRole('searchbox'), { target: { value: 'umbral' } });
+    expect(await screen.findByText('Umbral, Ida')).toBeTruthy();
+    expect(screen.queryByText('Sprague, Wil')).toBeNull();
+  });
+  it('once they are filed, everybody’s copies are made in parts', async () => {
+    const part = { part: 0, from: 'Ames', to: 'Quill', people: 250, isMade: true };
+    const parts = [part, { part: 1, from: 'Rook', to: 'Zuni', people: 12, isMade: false }];
+    show([row({})], 'accepted', { answers: { copies: { total: 2, parts } } });
+    expect((await screen.findByText('Ames to Quill')).getAttribute('href')).toBe('/api/filings/f1/w2-copies/0');
+    expect(screen.queryByText('Rook to Zuni')).toBeNull();
+    fireEvent.click(screen.getByRole('button', { name: 'Make the copies of everybody' }));
+    expect(await screen.findByText('1 of 2', { exact: false })).toBeTruthy();
   });
   it('nobody with wages is said plainly', () => {
     show([]);

@@ -1,14 +1,16 @@
-import type { ReactNode } from 'react';
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import type { Schemas } from '../../api/client.js';
+import { statementsQuery } from '../../api/wage-statements.js';
 import { Figure } from '../../kit/figure.js';
+import { W2Copies } from './w2-copies.js';
 
-type Row = Schemas['W2Row'];
+type Page = Schemas['W2Page'];
 /** Boxes that most forms leave blank have a column only where somebody has them. */
 const RARE: ReadonlySet<string> = new Set(['box7', 'box8', 'box10', 'box11', 'box18', 'box19']);
-type Box = Extract<keyof Row, `box${number}`>;
-const BOXES: readonly (readonly [key: Exclude<Box, 'box12' | 'box14' | 'box20'>, label: string])[] = [
+const BOXES: readonly (readonly [key: keyof Page['totals'], label: string])[] = [
   ['box1', '1 Wages'],
   ['box2', '2 Federal tax'],
   ['box3', '3 OASDI wages'],
@@ -24,27 +26,42 @@ const BOXES: readonly (readonly [key: Exclude<Box, 'box12' | 'box14' | 'box20'>,
   ['box18', '18 Local wages'],
   ['box19', '19 Local tax'],
 ];
+const PAGE = 200;
+const many = (count: number): string => count.toLocaleString('en-US');
 
-/** Every W-2 of the year on a line, its totals the W-3 at the foot. */
+/** The W-2s of the year, one on a line and the first page of them at once; their totals, the W-3, at the foot. */
 export function WageStatements({
   filing,
-  rows,
+  first,
 }: {
   readonly filing: Schemas['FilingView'];
-  readonly rows: readonly Row[];
+  readonly first: Page;
 }): ReactNode {
-  const isPencil = !['released', 'received', 'accepted'].includes(filing.status);
-  const total = (key: (typeof BOXES)[number][0]): number =>
-    rows.reduce((running: number, row: Row) => running + row[key], 0);
-  const boxes = BOXES.filter(([key]) => !RARE.has(key) || rows.some((row: Row) => row[key] !== 0));
-  const hasLocals = boxes.some(([key]) => key === 'box18');
-  const hasOthers = rows.some((row: Row) => row.box14 !== '');
-  if (rows.length === 0) return <p className="empty">Nobody had wages in {filing.period}.</p>;
+  const [find, setFind] = useState('');
+  const [count, setCount] = useState(PAGE);
+  const words = useDeferredValue(find.trim());
+  const isFirst = words === '' && count === PAGE;
+  const asked = useQuery({ ...statementsQuery(filing.id, { find: words, count }), enabled: !isFirst });
+  const page = isFirst ? first : (asked.data ?? first);
+  const hasLeft = ['released', 'received', 'accepted'].includes(filing.status);
+  if (first.total === 0) return <p className="empty">Nobody had wages in {filing.period}.</p>;
+  const boxes = BOXES.filter(([key]) => !RARE.has(key) || first.totals[key] !== 0);
   return (
     <section className="section">
       <h2>
-        Forms W-2 <small>{rows.length} people; the totals are Form W-3</small>
+        Forms W-2 <small>{many(first.total)} people; the totals are Form W-3</small>
       </h2>
+      {first.total > PAGE && (
+        <p className="filters">
+          <input
+            type="search"
+            aria-label="Find by name or the last four digits"
+            placeholder="Name or last four of the SSN"
+            value={find}
+            onChange={(event) => setFind(event.target.value)}
+          />
+        </p>
+      )}
       <div className="scroll">
         <table className="ruled many">
           <thead>
@@ -56,14 +73,14 @@ export function WageStatements({
                   {label}
                 </th>
               ))}
-              {hasLocals && <th scope="col">20 Locality</th>}
+              {first.hasLocals && <th scope="col">20 Locality</th>}
               <th scope="col">Box 12</th>
-              {hasOthers && <th scope="col">Box 14</th>}
+              {first.hasOthers && <th scope="col">Box 14</th>}
               <th scope="col">Form</th>
             </tr>
           </thead>
           <tbody>
-            {rows.map((row) => (
+            {page.rows.map((row) => (
               <tr key={row.employeeId}>
                 <td>
                   <Link to={`/employees/${row.employeeId}?back=${encodeURIComponent(`/filings/${filing.id}`)}`}>
@@ -73,12 +90,12 @@ export function WageStatements({
                 <td className="nowrap">{row.ssnTail === '' ? 'applied for' : `…${row.ssnTail}`}</td>
                 {boxes.map(([key]) => (
                   <td key={key} className="num">
-                    <Figure amount={row[key]} isPencil={isPencil} />
+                    <Figure amount={row[key]} isPencil={!hasLeft} />
                   </td>
                 ))}
-                {hasLocals && <td>{row.box20}</td>}
+                {first.hasLocals && <td>{row.box20}</td>}
                 <td>{row.box12}</td>
-                {hasOthers && <td>{row.box14}</td>}
+                {first.hasOthers && <td>{row.box14}</td>}
                 <td>
                   <a href={`/api/filings/${filing.id}/w2/${row.employeeId}`} target="_blank" rel="noreferrer">
                     PDF
@@ -92,14 +109,24 @@ export function WageStatements({
               <td colSpan={2}>Form W-3</td>
               {boxes.map(([key]) => (
                 <td key={key} className="num">
-                  {showDollars(cents(total(key)))}
+                  {showDollars(cents(first.totals[key]))}
                 </td>
               ))}
-              <td colSpan={2 + Number(hasLocals) + Number(hasOthers)} />
+              <td colSpan={2 + Number(first.hasLocals) + Number(first.hasOthers)} />
             </tr>
           </tfoot>
         </table>
       </div>
+      {page.found > page.rows.length && (
+        <p className="note">
+          {many(page.rows.length)} of {many(page.found)} shown{' '}
+          <button type="button" className="plain" onClick={() => setCount(count + PAGE)}>
+            show more
+          </button>
+        </p>
+      )}
+      {words !== '' && page.found === 0 && <p className="empty">Nobody here is called {words}.</p>}
+      {hasLeft && <W2Copies filingId={filing.id} />}
     </section>
   );
 }

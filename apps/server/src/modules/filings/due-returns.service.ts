@@ -81,7 +81,7 @@ export class DueReturnsService {
     return this.database.run(actor, async (manager) => {
       const today = await this.clock.today(manager);
       const clients = await manager.find(Client, { order: { legalName: 'ASC' } });
-      const paid = await paidByClient(manager, asked.start.slice(0, 4));
+      const paid = await paidByClient(manager, asked);
       const filings = await manager
         .createQueryBuilder(Filing, 'f')
         .select(['f.id', 'f.clientId', 'f.kind', 'f.periodStart', 'f.sequence', 'f.due', 'f.status'])
@@ -268,13 +268,16 @@ function foundOf(client: Client, { quarter, paid, filings, facts, elsewhere }: S
 const periodsEndingIn = (kind: FilingKind, { start, end }: FilingPeriod): FilingPeriod[] =>
   periodsOfYear(kind.period, Number(start.slice(0, 4))).filter((period) => period.end >= start && period.end <= end);
 
-/** Months of a year with something owed, by client and tax group: reversals that leave nothing do not count. */
-async function paidByClient(manager: EntityManager, year: string): Promise<Map<string, PaidMonths>> {
+/** Months of a quarter, or of the year that it ends, with something owed, by client and tax group: reversals that leave nothing do not count. */
+async function paidByClient(manager: EntityManager, quarter: FilingPeriod): Promise<Map<string, PaidMonths>> {
+  // Returns of a year end in its last quarter only.
+  const isLast = quarter.end.endsWith('-12-31');
+  const from = isLast ? `${quarter.start.slice(0, 4)}-01-01` : quarter.start;
   const rows = (await manager.query(
     `SELECT client_id, tax, to_char(liability_date, 'YYYY-MM') AS month FROM ledger_entry
      WHERE liability_date BETWEEN $1 AND $2 AND cause = ANY($3)
      GROUP BY 1, 2, 3 HAVING sum(CASE cause WHEN 'reversal' THEN -1 ELSE 1 END) > 0`,
-    [`${year}-01-01`, `${year}-12-31`, LIABILITY_CAUSES],
+    [from, quarter.end, LIABILITY_CAUSES],
   )) as { client_id: string; tax: string; month: string }[];
   const found = new Map<string, Map<TaxGroup, Set<string>>>();
   for (const { client_id: client, tax, month } of rows) {

@@ -147,10 +147,11 @@ export class LadderService implements OnApplicationShutdown {
     const days = [today, asked.from, asked.to];
     const count = Math.max(0, Math.trunc(Math.min(asked.count, MOST_RUNGS)));
     const rows = (await manager.query(
-      // The page is cut by the day first, so that only its rungs are brought together with their clients.
-      `SELECT r.client_id, r.key, r.kind, r.title, r.send_by, r.due, r.amount, r.standing, r.move, r.path, r.late_after, c.legal_name
+      // The page is cut by the day first, and only its rungs ask for the names of their clients.
+      `SELECT r.client_id, r.key, r.kind, r.title, r.send_by, r.due, r.amount, r.standing, r.move, r.path, r.late_after,
+         (SELECT c.legal_name FROM client c WHERE c.id = r.client_id) AS legal_name
        FROM (SELECT * FROM agenda_rung r WHERE ${IS_SHOWN} AND ${IS_ASKED} ORDER BY COALESCE(r.send_by, $1) FETCH FIRST ${count} ROWS WITH TIES) r
-       JOIN client c ON c.id = r.client_id ORDER BY COALESCE(r.send_by, $1), c.legal_name, r.key LIMIT ${count}`,
+       ORDER BY COALESCE(r.send_by, $1), legal_name, r.key LIMIT ${count}`,
       days,
     )) as Row[];
     const [totals] = (await manager.query(

@@ -6,6 +6,7 @@ import { ShortDay } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { FileChoice } from '../../kit/file-choice.js';
 import { RefusedNote } from '../../kit/problems.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type View = Schemas['StatementView'];
 interface File {
@@ -16,20 +17,7 @@ interface File {
 function Rows({ view }: { readonly view: View }): ReactNode {
   return (
     <table className="ruled">
-      <thead>
-        <tr>
-          <th scope="col">Number</th>
-          <th scope="col">Paid</th>
-          <th scope="col">Pay to</th>
-          <th scope="col">Outcome</th>
-          <th scope="col" className="num">
-            Issued for
-          </th>
-          <th scope="col" className="num">
-            Bank paid
-          </th>
-        </tr>
-      </thead>
+      <ListHead columns={['Number', 'Paid', 'Pay to', 'Outcome', { number: 'Issued for' }, { number: 'Bank paid' }]} />
       <tbody>
         {view.rows.map((row) => (
           <tr key={row.row}>

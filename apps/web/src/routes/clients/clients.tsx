@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { clientsQuery } from '../../api/resources.js';
 import { Waiting } from '../../kit/waiting.js';
+import { ListHead } from '../../kit/list-head.js';
 
 export function ClientsPage(): ReactNode {
   const navigate = useNavigate();
@@ -34,18 +35,7 @@ export function ClientsPage(): ReactNode {
           ) : (
             <>
               <table className="ruled">
-                <thead>
-                  <tr>
-                    <th scope="col">Client</th>
-                    <th scope="col">Code</th>
-                    <th scope="col">EIN</th>
-                    <th scope="col">State</th>
-                    <th scope="col">Federal depositor</th>
-                    <th scope="col" className="num">
-                      Employees
-                    </th>
-                  </tr>
-                </thead>
+                <ListHead columns={['Client', 'Code', 'EIN', 'State', 'Federal depositor', { number: 'Employees' }]} />
                 <tbody>
                   {rows.map((row) => (
                     <tr key={row.id} className="go" onClick={() => void navigate(`/clients/${row.id}`)}>

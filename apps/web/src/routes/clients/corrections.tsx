@@ -8,6 +8,7 @@ import { DoneOfMany } from '../../kit/done-of-many.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
+import { ListHead } from '../../kit/list-head.js';
 
 /** What was accepted and is no longer what the records say, with what puts it right: begun together. */
 export function CorrectionsSection({ clientId }: { readonly clientId: string }): ReactNode {
@@ -31,18 +32,9 @@ export function CorrectionsSection({ clientId }: { readonly clientId: string }):
       <RefusedNote error={begin.error ?? due.error} />
       {begin.data && <DoneOfMany noun="correction" word="begun" answers={begin.data} />}
       <table className="ruled">
-        <thead>
-          <tr>
-            <th scope="col">Accepted</th>
-            <th scope="col">Corrected by</th>
-            <th scope="col">Differs in</th>
-            <th scope="col">By</th>
-            <th scope="col">Status</th>
-            <th scope="col" className="num">
-              Total changes by
-            </th>
-          </tr>
-        </thead>
+        <ListHead
+          columns={['Accepted', 'Corrected by', 'Differs in', 'By', 'Status', { number: 'Total changes by' }]}
+        />
         <tbody>
           {rows.map((row) => (
             <tr key={`${row.kind} ${row.period}`}>

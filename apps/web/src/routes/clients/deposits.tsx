@@ -15,6 +15,7 @@ import { agencyAccountPath } from './account-path.js';
 import { useClient } from './client-frame.js';
 import { Day, ShortDay, sayDay, shortDay } from '../../kit/day.js';
 import { DateField } from '../../kit/date-field.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type Deposit = Schemas['DepositView'];
 
@@ -190,18 +191,9 @@ export function DepositsPage(): ReactNode {
               </p>
             ) : (
               <table className="ruled">
-                <thead>
-                  <tr>
-                    <th scope="col">Settles</th>
-                    <th scope="col">Deposit</th>
-                    <th scope="col">Reference</th>
-                    <th scope="col">Status</th>
-                    <th scope="col">Confirmation</th>
-                    <th scope="col" className="num">
-                      Amount
-                    </th>
-                  </tr>
-                </thead>
+                <ListHead
+                  columns={['Settles', 'Deposit', 'Reference', 'Status', 'Confirmation', { number: 'Amount' }]}
+                />
                 <tbody>
                   {rows.map((row) => (
                     <tr key={row.id} className="go" onClick={() => void navigate(`/remittances/${row.id}`)}>

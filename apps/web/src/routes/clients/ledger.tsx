@@ -10,6 +10,7 @@ import { JobCosts } from '../payroll/job-costs.js';
 import { useClient } from './client-frame.js';
 import { PeriodPicker, periodLabel, usePeriod } from './period.js';
 import { shortDay } from '../../kit/day.js';
+import { ListHead } from '../../kit/list-head.js';
 
 const CAUSES: Readonly<Record<string, string>> = {
   payroll: 'payroll',
@@ -63,21 +64,17 @@ export function LedgerPage(): ReactNode {
             ) : (
               <div className="scroll">
                 <table className="ruled">
-                  <thead>
-                    <tr>
-                      <th scope="col">Liability date</th>
-                      <th scope="col">Counts from</th>
-                      <th scope="col">Tax</th>
-                      <th scope="col">Employee</th>
-                      <th scope="col">Caused by</th>
-                      <th scope="col" className="num">
-                        Wages
-                      </th>
-                      <th scope="col" className="num">
-                        Amount
-                      </th>
-                    </tr>
-                  </thead>
+                  <ListHead
+                    columns={[
+                      'Liability date',
+                      'Counts from',
+                      'Tax',
+                      'Employee',
+                      'Caused by',
+                      { number: 'Wages' },
+                      { number: 'Amount' },
+                    ]}
+                  />
                   <tbody>
                     {rows.map((row) => (
                       <tr key={row.id}>

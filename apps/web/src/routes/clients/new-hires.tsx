@@ -5,6 +5,7 @@ import { newHiresQuery, useReportNewHires } from '../../api/set-up.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { ShortDay, shortDay } from '../../kit/day.js';
+import { ListHead } from '../../kit/list-head.js';
 
 /** Gives a file to the browser to keep. */
 function hand(fileName: string, content: string): void {
@@ -28,15 +29,7 @@ export function NewHires({ clientId }: { readonly clientId: string }): ReactNode
         New hires <small>of the last sixty days, to be reported to the state of work</small>
       </h2>
       <table className="ruled">
-        <thead>
-          <tr>
-            <th scope="col">Due</th>
-            <th scope="col">Name</th>
-            <th scope="col">State</th>
-            <th scope="col">Hired</th>
-            <th scope="col">Standing</th>
-          </tr>
-        </thead>
+        <ListHead columns={['Due', 'Name', 'State', 'Hired', 'Standing']} />
         <tbody>
           {rows.map((row) => (
             <tr key={row.employeeId}>

@@ -5,6 +5,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { Status } from '../../kit/status.js';
 import { Day, ShortDay, shortDay } from '../../kit/day.js';
+import { ListHead } from '../../kit/list-head.js';
 
 interface Props {
   readonly client: Schemas['ClientView'];
@@ -54,14 +55,7 @@ export function PayCalendar({ client, payrolls, named, year }: Props): ReactNode
             : `${dates.length} check dates in ${shown}, ${dates.filter((one) => one.movedFrom !== null).length} of them moved`}
         </summary>
         <table className="ruled" style={{ maxWidth: 760 }}>
-          <thead>
-            <tr>
-              <th scope="col">Check date</th>
-              <th scope="col">Period</th>
-              <th scope="col">Moved from</th>
-              <th scope="col">Payroll</th>
-            </tr>
-          </thead>
+          <ListHead columns={['Check date', 'Period', 'Moved from', 'Payroll']} />
           <tbody>
             {dates.map(({ start, end, checkDate, movedFrom }) => {
               const made = madeOf(end);

@@ -14,6 +14,7 @@ import { useClient } from './client-frame.js';
 import { PayCalendar } from './pay-calendar.js';
 import { Day, shortDay } from '../../kit/day.js';
 import { DateField } from '../../kit/date-field.js';
+import { ListHead } from '../../kit/list-head.js';
 
 const KINDS: Readonly<Record<Schemas['PayrollRow']['kind'], string>> = {
   regular: 'regular',
@@ -161,23 +162,17 @@ export function PayrollsPage(): ReactNode {
               </p>
             ) : (
               <table className="ruled">
-                <thead>
-                  <tr>
-                    <th scope="col">Check date</th>
-                    <th scope="col">Period</th>
-                    <th scope="col">Kind</th>
-                    <th scope="col">Status</th>
-                    <th scope="col" className="num">
-                      Employees
-                    </th>
-                    <th scope="col" className="num">
-                      Gross
-                    </th>
-                    <th scope="col" className="num">
-                      Net
-                    </th>
-                  </tr>
-                </thead>
+                <ListHead
+                  columns={[
+                    'Check date',
+                    'Period',
+                    'Kind',
+                    'Status',
+                    { number: 'Employees' },
+                    { number: 'Gross' },
+                    { number: 'Net' },
+                  ]}
+                />
                 <tbody>
                   {rows.map((row) => (
                     <tr key={row.id} className="go" onClick={() => void navigate(`/payrolls/${row.id}`)}>

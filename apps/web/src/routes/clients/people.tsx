@@ -7,6 +7,7 @@ import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
 import { PeopleFiles } from './people-files.js';
 import { QuickEntry } from './quick-entry.js';
+import { ListHead } from '../../kit/list-head.js';
 
 const KINDS: Readonly<Record<string, string>> = {
   partner: 'A partner: a draw is not wages',
@@ -45,15 +46,7 @@ export function PeoplePage(): ReactNode {
           ) : (
             <>
               <table className="ruled">
-                <thead>
-                  <tr>
-                    <th scope="col">No.</th>
-                    <th scope="col">Name</th>
-                    <th scope="col">SSN</th>
-                    <th scope="col">Work state</th>
-                    <th scope="col">Pay</th>
-                  </tr>
-                </thead>
+                <ListHead columns={['No.', 'Name', 'SSN', 'Work state', 'Pay']} />
                 <tbody>
                   {rows.map((row) => (
                     <tr key={row.id} className="go" onClick={() => void navigate(`/employees/${row.id}`)}>

@@ -9,6 +9,7 @@ import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
 import { sayDay } from '../../kit/day.js';
+import { ListHead } from '../../kit/list-head.js';
 
 function Proof({ proof }: { readonly proof: Schemas['ProofView'] }): ReactNode {
   const act = useProofAct();
@@ -30,20 +31,7 @@ function Proof({ proof }: { readonly proof: Schemas['ProofView'] }): ReactNode {
       </p>
       <Problems title="The trial says" details={proof.problems} />
       <table className="ruled" style={{ maxWidth: 620 }}>
-        <thead>
-          <tr>
-            <th scope="col">Figure</th>
-            <th scope="col" className="num">
-              Agreed
-            </th>
-            <th scope="col" className="num">
-              Now
-            </th>
-            <th scope="col" className="num">
-              Difference
-            </th>
-          </tr>
-        </thead>
+        <ListHead columns={['Figure', { number: 'Agreed' }, { number: 'Now' }, { number: 'Difference' }]} />
         <tbody>
           {shown.map((one) => (
             <tr key={one.figure}>

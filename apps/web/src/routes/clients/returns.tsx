@@ -11,6 +11,7 @@ import { CorrectionsSection } from './corrections.js';
 import { NoticesSection } from './notices.js';
 import { usePeriod, type Period } from './period.js';
 import { Day } from '../../kit/day.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type Form = Schemas['FormOwed'];
 
@@ -99,14 +100,7 @@ export function ReturnsPage(): ReactNode {
               <p className="empty">Nothing was paid in {year}, so no form is owed for it.</p>
             ) : (
               <table className="ruled">
-                <thead>
-                  <tr>
-                    <th scope="col">Form</th>
-                    <th scope="col">Due</th>
-                    <th scope="col">Status</th>
-                    <th scope="col">Begin</th>
-                  </tr>
-                </thead>
+                <ListHead columns={['Form', 'Due', 'Status', 'Begin']} />
                 <tbody>
                   {rows.map((form) => (
                     <FormRow key={`${form.kind} ${form.period}`} form={form} clientId={client.id} />

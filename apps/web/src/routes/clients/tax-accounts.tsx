@@ -17,6 +17,7 @@ import { unemploymentAgency } from './account-path.js';
 import { shortDay } from '../../kit/day.js';
 import { DateField } from '../../kit/date-field.js';
 import { STATE_NAMES } from '@zakat/core/jurisdictions/state-named';
+import { ListHead } from '../../kit/list-head.js';
 
 /** Agencies of the states where the client's people work and live come first; each of the others says its state. */
 function agencyChoices(client: Schemas['ClientView']) {
@@ -197,15 +198,7 @@ export function TaxAccounts({ client }: { readonly client: Schemas['ClientView']
         Tax accounts <small>with each agency, and the rate it set</small>
       </h2>
       <table className="ruled">
-        <thead>
-          <tr>
-            <th scope="col">Agency</th>
-            <th scope="col">Account</th>
-            <th scope="col">Unemployment rate</th>
-            <th scope="col">Deposits</th>
-            <th scope="col">From</th>
-          </tr>
-        </thead>
+        <ListHead columns={['Agency', 'Account', 'Unemployment rate', 'Deposits', 'From']} />
         <tbody>
           {client.taxAccounts.map((account) => (
             <tr key={account.id}>

@@ -11,6 +11,7 @@ import { Waiting } from '../../kit/waiting.js';
 import { OwnPayroll } from './own-payroll.js';
 import { useDraft } from '../fact-forms/use-draft.js';
 import { Day, ShortDay } from '../../kit/day.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type Asked = Schemas['AskedOfClient'];
 
@@ -58,18 +59,7 @@ function Done({ done }: { readonly done: readonly Schemas['DoneForClient'][] }):
     return <p className="empty">Nothing yet. Deposits and returns stand here once they have left.</p>;
   return (
     <table className="ruled">
-      <thead>
-        <tr>
-          <th scope="col">Day</th>
-          <th scope="col">What</th>
-          <th scope="col">To</th>
-          <th scope="col">Status</th>
-          <th scope="col">Confirmation</th>
-          <th scope="col" className="num">
-            Amount
-          </th>
-        </tr>
-      </thead>
+      <ListHead columns={['Day', 'What', 'To', 'Status', 'Confirmation', { number: 'Amount' }]} />
       <tbody>
         {done.map((row, index) => (
           <tr key={index}>

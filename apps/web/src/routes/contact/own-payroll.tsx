@@ -6,6 +6,7 @@ import { Day, shortDay, shortMoment } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { useDraft } from '../fact-forms/use-draft.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type Payroll = Schemas['OwnPayroll'];
 type Person = Payroll['people'][number];
@@ -121,17 +122,7 @@ function Draft({ payroll }: { readonly payroll: Payroll }): ReactNode {
   return (
     <>
       <table className="ruled">
-        <thead>
-          <tr>
-            <th scope="col">Employee</th>
-            <th scope="col" className="num">
-              Gross pay
-            </th>
-            <th scope="col" className="num">
-              Net pay
-            </th>
-          </tr>
-        </thead>
+        <ListHead columns={['Employee', { number: 'Gross pay' }, { number: 'Net pay' }]} />
         <tbody>
           {payroll.people.map((person) => (
             <tr key={person.employeeId}>

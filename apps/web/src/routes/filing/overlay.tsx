@@ -6,6 +6,7 @@ import { useCreateFiling } from '../../api/resources.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type Filing = Schemas['FilingView'];
 
@@ -35,21 +36,9 @@ export function Overlay({ filing }: { readonly filing: Filing }): ReactNode {
         <>
           {correction.lines.length > 0 && (
             <table className="ruled" style={{ maxWidth: 900 }}>
-              <thead>
-                <tr>
-                  <th scope="col">Line</th>
-                  <th scope="col">What it is</th>
-                  <th scope="col" className="num">
-                    Filed
-                  </th>
-                  <th scope="col" className="num">
-                    Now
-                  </th>
-                  <th scope="col" className="num">
-                    Difference
-                  </th>
-                </tr>
-              </thead>
+              <ListHead
+                columns={['Line', 'What it is', { number: 'Filed' }, { number: 'Now' }, { number: 'Difference' }]}
+              />
               <tbody>
                 {correction.lines.map((line) => (
                   <tr key={line.id}>

@@ -7,6 +7,7 @@ import { sessionQuery } from '../../api/resources.js';
 import { agencyPaymentsQuery, useSaveAgencyPayment } from '../../api/set-up.js';
 import { EntryForm } from '../../kit/entry-form.js';
 import { Waiting } from '../../kit/waiting.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type Payment = Schemas['AgencyPaymentView'];
 const METHODS = [
@@ -140,19 +141,17 @@ export function AgencyPaymentsPage(): ReactNode {
               />
             </div>
             <table className="ruled">
-              <thead>
-                <tr>
-                  <th scope="col">State</th>
-                  <th scope="col">Agency</th>
-                  <th scope="col">Deposits</th>
-                  <th scope="col">Payment method</th>
-                  <th scope="col">Receiver and account</th>
-                  <th scope="col" className="num">
-                    Clients
-                  </th>
-                  <th scope="col" />
-                </tr>
-              </thead>
+              <ListHead
+                columns={[
+                  'State',
+                  'Agency',
+                  'Deposits',
+                  'Payment method',
+                  'Receiver and account',
+                  { number: 'Clients' },
+                  '',
+                ]}
+              />
               <tbody>
                 {shown.map((row) => (
                   <Fragment key={row.agency}>

@@ -7,6 +7,7 @@ import { EntryForm } from '../../kit/entry-form.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { AccountFields } from '../account-fields.js';
 import { Waiting } from '../../kit/waiting.js';
+import { ListHead } from '../../kit/list-head.js';
 
 const ROLES = ['preparer', 'reviewer', 'administrator'] as const;
 const BLANK: Schemas['CreateUser'] = { name: '', email: '', role: 'preparer', password: '' };
@@ -50,16 +51,7 @@ export function Users({ isAdministrator }: { readonly isAdministrator: boolean }
       <Waiting query={users}>
         {(rows) => (
           <table className="ruled">
-            <thead>
-              <tr>
-                <th scope="col">Name</th>
-                <th scope="col">E-mail</th>
-                <th scope="col">Role</th>
-                <th scope="col">Second factor</th>
-                <th scope="col">Signed in</th>
-                <th scope="col">Account</th>
-              </tr>
-            </thead>
+            <ListHead columns={['Name', 'E-mail', 'Role', 'Second factor', 'Signed in', 'Account']} />
             <tbody>
               {rows.map((user) => (
                 <tr key={user.id} style={user.isActive ? {} : { color: 'var(--pencil)' }}>

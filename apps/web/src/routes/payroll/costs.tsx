@@ -5,6 +5,7 @@ import { Figure } from '../../kit/figure.js';
 import { JobCosts } from './job-costs.js';
 import { Review } from './review.js';
 import { TotalsTable } from './totals-table.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type Payroll = Schemas['PayrollView'];
 interface Props {
@@ -115,18 +116,7 @@ function Journal({ payroll }: Props): ReactNode {
     <section className="section">
       <h2>Journal</h2>
       <table className="ruled">
-        <thead>
-          <tr>
-            <th scope="col">Account</th>
-            <th scope="col">For</th>
-            <th scope="col" className="num">
-              Debit
-            </th>
-            <th scope="col" className="num">
-              Credit
-            </th>
-          </tr>
-        </thead>
+        <ListHead columns={['Account', 'For', { number: 'Debit' }, { number: 'Credit' }]} />
         <tbody>
           {payroll.journal.map((line, index) => (
             <tr key={index}>

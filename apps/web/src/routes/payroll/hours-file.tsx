@@ -5,6 +5,7 @@ import { useHoursFile } from '../../api/hours.js';
 import { ColumnMapping } from '../../kit/column-mapping.js';
 import { FileChoice } from '../../kit/file-choice.js';
 import { RefusedNote } from '../../kit/problems.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type View = Schemas['HoursFileView'];
 type Chosen = Pick<Schemas['ReadHoursFile'], 'headingRow' | 'columns' | 'codes'>;
@@ -17,17 +18,7 @@ function Totals({ view }: { readonly view: View }): ReactNode {
   const isWhole = view.totals.every(({ file, taken }) => file === taken);
   return (
     <table className="ruled" style={{ maxWidth: 620 }}>
-      <thead>
-        <tr>
-          <th scope="col">Earning</th>
-          <th scope="col" className="num">
-            In the file
-          </th>
-          <th scope="col" className="num">
-            Taken
-          </th>
-        </tr>
-      </thead>
+      <ListHead columns={['Earning', { number: 'In the file' }, { number: 'Taken' }]} />
       <tbody>
         {view.totals.map(({ label, measure, file, taken }) => (
           <tr key={`${measure} ${label}`}>

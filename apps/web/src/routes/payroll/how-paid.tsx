@@ -7,6 +7,7 @@ import { clientQuery } from '../../api/resources.js';
 import { Figure } from '../../kit/figure.js';
 import { Waiting } from '../../kit/waiting.js';
 import { DepositFile, PlanFile, standingWords } from '../direct-deposit/deposit-file.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type Pay = Schemas['PayrollPay'];
 const LIVE: readonly string[] = ['planned', 'released', 'settled'];
@@ -14,18 +15,7 @@ const LIVE: readonly string[] = ['planned', 'released', 'settled'];
 function People({ pay, isPencil }: { readonly pay: Pay; readonly isPencil: boolean }): ReactNode {
   return (
     <table className="ruled">
-      <thead>
-        <tr>
-          <th scope="col">Employee</th>
-          <th scope="col">Paid to</th>
-          <th scope="col" className="num">
-            Account
-          </th>
-          <th scope="col" className="num">
-            Check
-          </th>
-        </tr>
-      </thead>
+      <ListHead columns={['Employee', 'Paid to', { number: 'Account' }, { number: 'Check' }]} />
       <tbody>
         {pay.people.map((person) => (
           <Fragment key={person.employeeId}>

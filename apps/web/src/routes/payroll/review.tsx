@@ -7,6 +7,7 @@ import { reviewQuery } from '../../api/resources.js';
 import { ShortDay, shortDay } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { Waiting } from '../../kit/waiting.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type Review = Schemas['ReviewView'];
 type Row = Review['rows'][number];
@@ -53,24 +54,16 @@ export function Review({ payroll }: { readonly payroll: Schemas['PayrollView'] }
                 <p className="empty">Everybody is paid as last time.</p>
               ) : (
                 <table className="ruled">
-                  <thead>
-                    <tr>
-                      <th scope="col">Employee</th>
-                      <th scope="col" className="num">
-                        Gross
-                      </th>
-                      <th scope="col" className="num">
-                        Change
-                      </th>
-                      <th scope="col" className="num">
-                        Net
-                      </th>
-                      <th scope="col" className="num">
-                        Change
-                      </th>
-                      <th scope="col">Why</th>
-                    </tr>
-                  </thead>
+                  <ListHead
+                    columns={[
+                      'Employee',
+                      { number: 'Gross' },
+                      { number: 'Change' },
+                      { number: 'Net' },
+                      { number: 'Change' },
+                      'Why',
+                    ]}
+                  />
                   <tbody>
                     {shown.map((row) => (
                       <tr key={row.employeeId}>

@@ -3,6 +3,7 @@ import { cents, showDollars } from '@zakat/core/money/cents';
 import type { ReactNode } from 'react';
 import type { SheetRow } from '../../calc/sheet-row.js';
 import { TITLES } from './titles.js';
+import { ListHead } from '../../kit/list-head.js';
 
 interface Props {
   readonly row: SheetRow;
@@ -21,20 +22,7 @@ export function WithheldElsewhere({ row, isOpen, onWithhold }: Props): ReactNode
         Withheld elsewhere <small>{row.name}; blank: as it is computed here</small>
       </h2>
       <table className="ruled reported" style={{ maxWidth: 760 }}>
-        <thead>
-          <tr>
-            <th scope="col">Tax</th>
-            <th scope="col" className="num">
-              Computed
-            </th>
-            <th scope="col" className="num">
-              Withheld
-            </th>
-            <th scope="col" className="num">
-              Difference
-            </th>
-          </tr>
-        </thead>
+        <ListHead columns={['Tax', { number: 'Computed' }, { number: 'Withheld' }, { number: 'Difference' }]} />
         <tbody>
           {taxes.map(({ code, amount }) => {
             const variance = row.check.variances.find((one) => one.code === code);

@@ -15,6 +15,7 @@ import { Problems, RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { sayDay } from '../../kit/day.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type FileView = Schemas['ImportView'];
 
@@ -69,16 +70,7 @@ function Rows({ file }: { readonly file: FileView }): ReactNode {
         </small>
       </h2>
       <table className="ruled">
-        <thead>
-          <tr>
-            <th scope="col" className="num">
-              Row
-            </th>
-            <th scope="col">No.</th>
-            <th scope="col">Name</th>
-            <th scope="col">What it says</th>
-          </tr>
-        </thead>
+        <ListHead columns={[{ number: 'Row' }, 'No.', 'Name', 'What it says']} />
         <tbody>
           {shown.map((row) => (
             <tr key={row.row}>

@@ -11,6 +11,7 @@ import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { RecordPaid, UnrecordPaid } from './record-paid.js';
 import { Day, ShortDay } from '../../kit/day.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type Remittance = Schemas['RemittanceView'];
 
@@ -114,15 +115,7 @@ export function RemittancePage(): ReactNode {
             <section className="section">
               <h2>Liabilities it pays</h2>
               <table className="ruled">
-                <thead>
-                  <tr>
-                    <th scope="col">Tax</th>
-                    <th scope="col">Check date</th>
-                    <th scope="col" className="num">
-                      Amount
-                    </th>
-                  </tr>
-                </thead>
+                <ListHead columns={['Tax', 'Check date', { number: 'Amount' }]} />
                 <tbody>
                   {data.items.map((item) => (
                     <tr key={`${item.tax} ${item.liabilityDate}`}>

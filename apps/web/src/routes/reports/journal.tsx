@@ -11,6 +11,7 @@ import { RefusedNote } from '../../kit/problems.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from '../clients/client-frame.js';
 import { PeriodPicker, periodLabel, usePeriod, type Period } from '../clients/period.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type Journal = Schemas['JournalView'];
 type Unit = Schemas['ExportJournal']['unit'];
@@ -62,18 +63,7 @@ function Export({ clientId, journal }: { readonly clientId: string; readonly jou
       <RefusedNote error={send.error} />
       {journal.exports.length > 0 && (
         <table className="ruled">
-          <thead>
-            <tr>
-              <th scope="col">Number</th>
-              <th scope="col">Entries up to</th>
-              <th scope="col">Booked</th>
-              <th scope="col">By</th>
-              <th scope="col">Files</th>
-              <th scope="col" className="num">
-                Entries
-              </th>
-            </tr>
-          </thead>
+          <ListHead columns={['Number', 'Entries up to', 'Booked', 'By', 'Files', { number: 'Entries' }]} />
           <tbody>
             {journal.exports.map((row) => (
               <tr key={row.id}>
@@ -106,19 +96,7 @@ function Entries({ journal }: { readonly journal: Journal }): ReactNode {
     journal.entries.reduce((sum, { lines }) => sum + lines.reduce((own, line) => own + of(line.amount), 0), 0);
   return (
     <table className="ruled">
-      <thead>
-        <tr>
-          <th scope="col">Account</th>
-          <th scope="col">Department</th>
-          <th scope="col">For</th>
-          <th scope="col" className="num">
-            Debit
-          </th>
-          <th scope="col" className="num">
-            Credit
-          </th>
-        </tr>
-      </thead>
+      <ListHead columns={['Account', 'Department', 'For', { number: 'Debit' }, { number: 'Credit' }]} />
       {journal.entries.map((entry) => (
         <tbody key={entry.key}>
           <tr className="entry">

@@ -10,6 +10,7 @@ import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { packWord } from './pack-word.js';
 import { ShortDay } from '../../kit/day.js';
+import { ListHead } from '../../kit/list-head.js';
 
 const MOST_CHANGES = 200;
 
@@ -51,30 +52,18 @@ function Effects({ rows }: { readonly rows: readonly Schemas['RuleEffectRow'][] 
   if (rows.length === 0) return <p className="empty">No client has people to pay.</p>;
   return (
     <table className="ruled">
-      <thead>
-        <tr>
-          <th scope="col">Client</th>
-          <th scope="col">Checks of</th>
-          <th scope="col" className="num">
-            Employees
-          </th>
-          <th scope="col" className="num">
-            Moved
-          </th>
-          <th scope="col" className="num">
-            Net now
-          </th>
-          <th scope="col" className="num">
-            Net with it
-          </th>
-          <th scope="col" className="num">
-            Employer now
-          </th>
-          <th scope="col" className="num">
-            Employer with it
-          </th>
-        </tr>
-      </thead>
+      <ListHead
+        columns={[
+          'Client',
+          'Checks of',
+          { number: 'Employees' },
+          { number: 'Moved' },
+          { number: 'Net now' },
+          { number: 'Net with it' },
+          { number: 'Employer now' },
+          { number: 'Employer with it' },
+        ]}
+      />
       <tbody>
         {rows.map((row) => (
           <tr key={row.clientId}>
@@ -117,19 +106,7 @@ function Changes({ rows }: { readonly rows: readonly Schemas['RuleChangeRow'][] 
   return (
     <>
       <table className="ruled">
-        <thead>
-          <tr>
-            <th scope="col">Rule</th>
-            <th scope="col">From</th>
-            <th scope="col">Part</th>
-            <th scope="col" className="num">
-              Before
-            </th>
-            <th scope="col" className="num">
-              After
-            </th>
-          </tr>
-        </thead>
+        <ListHead columns={['Rule', 'From', 'Part', { number: 'Before' }, { number: 'After' }]} />
         <tbody>
           {rows.slice(0, MOST_CHANGES).map((row, index) => (
             <tr key={index}>

@@ -17,6 +17,7 @@ import { Waiting } from '../../kit/waiting.js';
 import { LocalityEntry } from './locality-entry.js';
 import { packWord } from './pack-word.js';
 import { ShortDay } from '../../kit/day.js';
+import { ListHead } from '../../kit/list-head.js';
 
 /** Reads a chosen file as a pack; a file that is no JSON is told before anything is sent. */
 async function packIn(file: File): Promise<Record<string, unknown> | null> {
@@ -87,20 +88,9 @@ function Packs(): ReactNode {
             <p className="empty">No rule pack yet: every figure follows the rules below.</p>
           ) : (
             <table className="ruled">
-              <thead>
-                <tr>
-                  <th scope="col">Pack</th>
-                  <th scope="col">State</th>
-                  <th scope="col" className="num">
-                    Rules
-                  </th>
-                  <th scope="col" className="num">
-                    Localities
-                  </th>
-                  <th scope="col">Proposed by</th>
-                  <th scope="col">Accepted by</th>
-                </tr>
-              </thead>
+              <ListHead
+                columns={['Pack', 'State', { number: 'Rules' }, { number: 'Localities' }, 'Proposed by', 'Accepted by']}
+              />
               <tbody>
                 {rows.map((row) => (
                   <tr key={row.id} className="go" onClick={() => void navigate(`/rules/packs/${row.id}`)}>
@@ -134,15 +124,7 @@ function dayBefore(until: string): string {
 function Rows({ rows }: { readonly rows: readonly Schemas['RuleRow'][] }): ReactNode {
   return (
     <table className="ruled">
-      <thead>
-        <tr>
-          <th scope="col">Rule</th>
-          <th scope="col">From</th>
-          <th scope="col">Last day</th>
-          <th scope="col">Value</th>
-          <th scope="col">Publication</th>
-        </tr>
-      </thead>
+      <ListHead columns={['Rule', 'From', 'Last day', 'Value', 'Publication']} />
       <tbody>
         {rows.map((row) => (
           <tr key={`${row.parameter} ${row.from}`}>

@@ -6,6 +6,7 @@ import { Figure } from '../../kit/figure.js';
 import { FileChoice } from '../../kit/file-choice.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { ShortDay } from '../../kit/day.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type TakeOver = Schemas['TakeOverView'];
 interface Props {
@@ -15,15 +16,7 @@ interface Props {
 function WrongRows({ takeOver }: Props): ReactNode {
   return (
     <table className="ruled">
-      <thead>
-        <tr>
-          <th scope="col" className="num">
-            Row
-          </th>
-          <th scope="col">Who</th>
-          <th scope="col">What is wrong</th>
-        </tr>
-      </thead>
+      <ListHead columns={[{ number: 'Row' }, 'Who', 'What is wrong']} />
       <tbody>
         {takeOver.wrongRows.map((row) => (
           <tr key={row.row}>
@@ -47,20 +40,7 @@ function Days({ takeOver }: Props): ReactNode {
   const isPencil = takeOver.status === 'open';
   return (
     <table className="ruled" style={{ maxWidth: 720 }}>
-      <thead>
-        <tr>
-          <th scope="col">Paid</th>
-          <th scope="col" className="num">
-            Employees
-          </th>
-          <th scope="col" className="num">
-            Gross
-          </th>
-          <th scope="col" className="num">
-            Net
-          </th>
-        </tr>
-      </thead>
+      <ListHead columns={['Paid', { number: 'Employees' }, { number: 'Gross' }, { number: 'Net' }]} />
       <tbody>
         {takeOver.days.map((line) => (
           <tr key={`${line.from} ${line.day}`}>

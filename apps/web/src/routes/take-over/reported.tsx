@@ -8,6 +8,7 @@ import { useDraft } from '../fact-forms/use-draft.js';
 import { distanceOf, draftOf, faultOf, inputsOf, keyOf, type TypedFigure } from './reported-draft.js';
 import { shortDay } from '../../kit/day.js';
 import { DateField } from '../../kit/date-field.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type TakeOver = Schemas['TakeOverView'];
 type FigureLine = Schemas['FigureView'];
@@ -89,21 +90,15 @@ export function Reported({ takeOver }: { readonly takeOver: TakeOver }): ReactNo
       </h2>
       <form onSubmit={submit}>
         <table className="ruled reported">
-          <thead>
-            <tr>
-              <th scope="col">Figure</th>
-              <th scope="col" className="num">
-                The rows say
-              </th>
-              <th scope="col" className="num">
-                Filed or paid
-              </th>
-              <th scope="col">Last deposit</th>
-              <th scope="col" className="num">
-                Difference
-              </th>
-            </tr>
-          </thead>
+          <ListHead
+            columns={[
+              'Figure',
+              { number: 'The rows say' },
+              { number: 'Filed or paid' },
+              'Last deposit',
+              { number: 'Difference' },
+            ]}
+          />
           {quarters.map((quarter) => (
             <tbody key={quarter}>
               <tr className="band">

@@ -8,6 +8,7 @@ import { verificationQuery } from '../../api/set-up.js';
 import { DateField } from '../../kit/date-field.js';
 import { sayDay, timeOf } from '../../kit/day.js';
 import { Waiting } from '../../kit/waiting.js';
+import { ListHead } from '../../kit/list-head.js';
 
 const FILTERS = ['client', 'employee', 'user', 'about', 'from', 'to', 'before'] as const;
 const words = (about: string): string => about.charAt(0).toUpperCase() + about.slice(1).replaceAll('-', ' ');
@@ -88,16 +89,7 @@ export function TrailPage(): ReactNode {
           ) : (
             <>
               <table className="ruled">
-                <thead>
-                  <tr>
-                    <th scope="col" className="num">
-                      No.
-                    </th>
-                    <th scope="col">Time</th>
-                    <th scope="col">Who did what</th>
-                    <th scope="col">Client</th>
-                  </tr>
-                </thead>
+                <ListHead columns={[{ number: 'No.' }, 'Time', 'Who did what', 'Client']} />
                 <tbody>
                   {rows.map((row, index) => (
                     <Fragment key={row.seq}>

@@ -2,6 +2,7 @@ import { showLeaveHours } from '@zakat/core/leave/accrual';
 import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { Figure } from '../../kit/figure.js';
+import { ListHead } from '../../kit/list-head.js';
 
 type Effects = Schemas['VoidEffects'];
 const HEADINGS: Readonly<Record<string, string>> = {
@@ -55,20 +56,7 @@ export function VoidEffectsView({
             Tax liabilities of the day <small>below zero: a credit</small>
           </h2>
           <table className="ruled">
-            <thead>
-              <tr>
-                <th scope="col">Tax</th>
-                <th scope="col" className="num">
-                  Open now
-                </th>
-                <th scope="col" className="num">
-                  Change
-                </th>
-                <th scope="col" className="num">
-                  Then
-                </th>
-              </tr>
-            </thead>
+            <ListHead columns={['Tax', { number: 'Open now' }, { number: 'Change' }, { number: 'Then' }]} />
             <tbody>
               {effects.liabilities.map((line) => (
                 <tr key={line.tax}>

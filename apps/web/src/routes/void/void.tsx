@@ -11,6 +11,7 @@ import { ReleaseSlip } from '../../kit/release-slip.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { VoidEffectsView } from './effects.js';
+import { ListHead } from '../../kit/list-head.js';
 
 function Acts({ data }: { readonly data: Schemas['VoidView'] }): ReactNode {
   const act = useVoidAct(data.id);
@@ -87,18 +88,7 @@ export function VoidPage(): ReactNode {
           </p>
           <Afterwards data={data} />
           <table className="ruled">
-            <thead>
-              <tr>
-                <th scope="col">Employee</th>
-                <th scope="col">Paid</th>
-                <th scope="col" className="num">
-                  Gross
-                </th>
-                <th scope="col" className="num">
-                  Net
-                </th>
-              </tr>
-            </thead>
+            <ListHead columns={['Employee', 'Paid', { number: 'Gross' }, { number: 'Net' }]} />
             <tbody>
               {data.checks.map((check) => (
                 <tr key={check.paycheckId}>

@@ -31,6 +31,7 @@ import { TrialsService } from './modules/trials/trials.service.js';
 import { AuditList } from './modules/audit-trail/audit-list.js';
 import { Audit } from './modules/audit/audit.js';
 import { ClientsController } from './modules/clients/clients.controller.js';
+import { ClientRemoval } from './modules/clients/client-removal.js';
 import { ClientsService } from './modules/clients/clients.service.js';
 import { ContactsController } from './modules/contacts/contacts.controller.js';
 import { ContactsService } from './modules/contacts/contacts.service.js';
@@ -205,6 +206,7 @@ const PROVIDERS = [
   Attempts,
   Sessions,
   ClientsService,
+  ClientRemoval,
   ContactsService,
   EmployeesService,
   LedgerReader,

@@ -220,6 +220,8 @@ export const useSaveEmployee = (id: string) =>
       take(api.PUT('/api/employees/{id}/identity', { ...path(id), body: { ...body, confirmed } })),
     ),
   );
+export const useRemoveClient = (id: string) =>
+  useChange((version: number) => take(api.POST('/api/clients/{id}/remove', { ...path(id), body: { version } })));
 export const useRemoveEmployee = (id: string) =>
   useChange((version: number) => take(api.POST('/api/employees/{id}/remove', { ...path(id), body: { version } })));
 export const useReveal = (id: string) =>

@@ -34,6 +34,7 @@ const ACTS: Readonly<Record<string, string>> = {
   'firm.second-person': 'switched the second approver',
   'agency.payment': 'changed how an agency is paid',
   'client.create': 'added the client',
+  'client.remove': 'removed a client that was added by mistake',
   'client.identity': 'changed the identity of the client',
   'tax-account.add': 'added a tax account',
   'bank-account.add': 'added a bank account',

@@ -1,4 +1,4 @@
-import { Body, Controller, Get, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Put, Query } from '@nestjs/common';
 import {
   Accepted,
   ClientFact,
@@ -9,17 +9,22 @@ import {
   CreateTaxAccount,
   UpdateClientIdentity,
 } from '@zakat/contract/clients';
+import { AtVersion } from '@zakat/contract/payrolls';
 import { ApiQuery } from '@nestjs/swagger';
 import { wholeFrom } from '../../http/whole.js';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession, type Session } from '../identity/index.js';
+import { ClientRemoval } from './client-removal.js';
 import { ClientsService } from './clients.service.js';
 
 const accepted = ({ id }: { id: string }): Accepted => ({ id, warnings: [] });
 
 @Controller('clients')
 export class ClientsController {
-  constructor(@Inject(ClientsService) private readonly clients: ClientsService) {}
+  constructor(
+    @Inject(ClientsService) private readonly clients: ClientsService,
+    @Inject(ClientRemoval) private readonly removal: ClientRemoval,
+  ) {}
 
   @Get()
   @ApiQuery({ name: 'find', required: false })
@@ -49,6 +54,16 @@ export class ClientsController {
   @Answers(Accepted, 'one', 201)
   async create(@CurrentSession() session: Session, @Body() body: CreateClient): Promise<Accepted> {
     return accepted(await this.clients.create(session, body));
+  }
+
+  @Post(':id/remove')
+  @HttpCode(204)
+  remove(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AtVersion,
+  ): Promise<void> {
+    return this.removal.remove(session, id, body.version);
   }
 
   @Put(':id/identity')

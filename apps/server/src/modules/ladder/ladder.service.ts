@@ -121,7 +121,8 @@ export class LadderService implements OnApplicationShutdown {
       if (told === 0) continue;
       count += 1;
       const client = await manager.findOneBy(Client, { id });
-      if (client) await this.keep(manager, actor, id, await this.agenda.of(manager, client));
+      // A client that was removed has nothing left to do.
+      await this.keep(manager, actor, id, client ? await this.agenda.of(manager, client) : []);
     }
     return count;
   }

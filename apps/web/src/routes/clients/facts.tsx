@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { CLIENT_FACTS } from '@zakat/core/facts/client-facts';
 import type { ReactNode } from 'react';
-import { sessionQuery, useSaveClient } from '../../api/resources.js';
+import { useNavigate } from 'react-router';
+import { sessionQuery, useRemoveClient, useSaveClient } from '../../api/resources.js';
 import { useAddClientFact } from '../../api/set-up.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
 import { IdentityForm } from '../identity-form.js';
@@ -11,6 +12,7 @@ import { Prenotes } from './prenotes.js';
 import { TaxAccounts } from './tax-accounts.js';
 import { CLIENT_FIELDS } from './client-fields.js';
 import { useClient } from './client-frame.js';
+import { AddedByMistake } from '../../kit/added-by-mistake.js';
 import { Day, sayDay } from '../../kit/day.js';
 
 const SHOWN = CLIENT_FACTS.kinds
@@ -22,6 +24,8 @@ export function FactsPage(): ReactNode {
   const { data: session } = useQuery(sessionQuery);
   const save = useSaveClient(client.id);
   const add = useAddClientFact(client.id);
+  const remove = useRemoveClient(client.id);
+  const navigate = useNavigate();
   const values = Object.fromEntries(
     CLIENT_FIELDS.map((field) => [field.name, String(client[field.name as keyof typeof client])]),
   );
@@ -83,6 +87,14 @@ export function FactsPage(): ReactNode {
       </section>
       <BankAccounts client={client} />
       <Prenotes client={client} />
+      <AddedByMistake
+        what="client"
+        question={`Remove ${client.legalName} with its employees? This is for a client added by mistake that nothing was done for.`}
+        act={remove}
+        onRemove={() =>
+          remove.mutate(client.version, { onSuccess: () => void navigate('/clients', { replace: true }) })
+        }
+      />
     </>
   );
 }

@@ -1,4 +1,3 @@
-import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { parseDate } from '@zakat/core/calendar/local-date';
 import { EMPLOYEE_FACTS } from '@zakat/core/facts/employee-facts';
@@ -16,7 +15,7 @@ import {
 } from '../../api/resources.js';
 import { crossingsQuery, useAddFact } from '../../api/set-up.js';
 import { LifeLine, type LifeMark } from '../../kit/life-line.js';
-import { RefusedNote } from '../../kit/problems.js';
+import { AddedByMistake } from '../../kit/added-by-mistake.js';
 import { Waiting } from '../../kit/waiting.js';
 import type { FormFact } from '../fact-forms/fact-form.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
@@ -100,7 +99,6 @@ function Page({ data }: { readonly data: Person }): ReactNode {
   const add = useAddFact(data.id);
   const [considered, setConsidered] = useState<FormFact | null>(null);
   const remove = useRemoveEmployee(data.id);
-  const [isRemoving, setRemoving] = useState(false);
   const navigate = useNavigate();
   const consider = useCallback((fact: FormFact | null) => setConsidered(fact), []);
   const record = (fact: FormFact, done: () => void): void => add.mutate(fact, { onSuccess: done });
@@ -212,33 +210,16 @@ function Page({ data }: { readonly data: Person }): ReactNode {
             />
           </section>
           {isEmployee && <History person={data} />}
-          <section className="section" aria-label="Remove">
-            {isRemoving ? (
-              <p className="actions">
-                <span>
-                  Remove {data.firstName} {data.lastName}? This is for somebody added by mistake and never paid.
-                </span>
-                <Button
-                  loading={remove.isPending}
-                  onClick={() =>
-                    remove.mutate(data.version, {
-                      onSuccess: () => void navigate(`/clients/${data.clientId}/people`, { replace: true }),
-                    })
-                  }
-                >
-                  Remove
-                </Button>
-                <button type="button" className="plain" onClick={() => setRemoving(false)}>
-                  cancel
-                </button>
-              </p>
-            ) : (
-              <button type="button" className="plain" onClick={() => setRemoving(true)}>
-                added by mistake: remove this employee
-              </button>
-            )}
-            <RefusedNote error={remove.error} />
-          </section>
+          <AddedByMistake
+            what="employee"
+            question={`Remove ${data.firstName} ${data.lastName}? This is for somebody added by mistake and never paid.`}
+            act={remove}
+            onRemove={() =>
+              remove.mutate(data.version, {
+                onSuccess: () => void navigate(`/clients/${data.clientId}/people`, { replace: true }),
+              })
+            }
+          />
         </div>
         {isEmployee && <Trial clientId={data.clientId} employeeId={data.id} considered={considered} />}
       </div>

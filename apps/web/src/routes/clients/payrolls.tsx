@@ -15,6 +15,7 @@ import { PayCalendar } from './pay-calendar.js';
 import { Day, shortDay } from '../../kit/day.js';
 import { DateField } from '../../kit/date-field.js';
 import { ListHead } from '../../kit/list-head.js';
+import { useSoon } from '../../kit/use-soon.js';
 
 const KINDS: Readonly<Record<Schemas['PayrollRow']['kind'], string>> = {
   regular: 'regular',
@@ -100,7 +101,9 @@ const sameAgain = (row: Schemas['PayrollRow']): Proposed => ({
   why: `The lines of the payroll of ${shortDay(row.checkDate)} again: whom it paid and what they got.`,
 });
 
+const payrollPage = () => import('../payroll/payroll.js');
 export function PayrollsPage(): ReactNode {
+  useSoon(payrollPage);
   const client = useClient();
   const navigate = useNavigate();
   const payrolls = useQuery(payrollsQuery(client.id));

@@ -9,6 +9,7 @@ import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
+import { useSoon } from '../../kit/use-soon.js';
 
 type Payday = Schemas['Payday'];
 const STATUSES: readonly (readonly [value: string, label: string])[] = [
@@ -119,8 +120,10 @@ function Row({
   );
 }
 
+const payrollPage = () => import('../payroll/payroll.js');
 /** The payrolls of every client: due, under way, just posted. The ones that are due are started here, one or all. */
 export function PaydaysPage(): ReactNode {
+  useSoon(payrollPage);
   const paydays = useQuery(paydaysQuery);
   const start = useStartPayrolls();
   const [search, setSearch] = useSearchParams();

@@ -56,6 +56,7 @@ import { FilingViews } from './modules/filings/filing-view.js';
 import { FilingSource } from './modules/filings/filing-source.js';
 import { FilingsController } from './modules/filings/filings.controller.js';
 import { FilingsService } from './modules/filings/filings.service.js';
+import { FiledByOthers } from './modules/filings/filed-by-others.service.js';
 import { WageStatements } from './modules/filings/wage-statements.service.js';
 import { SessionGuard } from './modules/identity/guard.js';
 import { SessionController } from './modules/identity/session.controller.js';
@@ -239,6 +240,7 @@ const PROVIDERS = [
   FilingViews,
   FilingsService,
   WageStatements,
+  FiledByOthers,
   FilingAnswers,
   CheckSamples,
   JobCostsService,

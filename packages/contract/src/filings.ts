@@ -134,6 +134,40 @@ export class W2Row {
   @Amount() box18!: number;
   @Amount() box19!: number;
   @Text(400) box20!: string;
+  /** Somebody here; not of a file that was filed elsewhere with people who never came here. */
+  @Flag() isHere!: boolean;
+}
+/** A wage file that somebody else filed. */
+export class TakeInWageFile {
+  @Text(120, { min: 1 }) fileName!: string;
+  /** Bytes in base64. */
+  @Text(12_000_000, { min: 1 }) content!: string;
+}
+export class TakenInWageFile {
+  @Id() id!: string;
+  @Whole() year!: number;
+  @Whole() statements!: number;
+  /** People of the file who are nobody's employee here. */
+  @Texts() strangers!: string[];
+}
+/** A box of a statement that was filed elsewhere, as it was filed and as it is typed. */
+export class TypedBox {
+  @Text(60) box!: string;
+  @Amount() filed!: number;
+  @Amount() correct!: number;
+}
+export class TypedBoxes {
+  @Id() employeeId!: string;
+  @Text() name!: string;
+  @List(() => TypedBox) boxes!: TypedBox[];
+}
+export class TypeBox {
+  @Text(60, { min: 1 }) box!: string;
+  @Amount() correct!: number;
+}
+export class TypeBoxes {
+  @Whole({ min: 1 }) version!: number;
+  @List(() => TypeBox, { most: 60 }) boxes!: TypeBox[];
 }
 /** The totals of all forms: the Form W-3. */
 export class W3Totals {
@@ -214,6 +248,10 @@ export class FilingView extends FilingRow {
   @Part(() => CorrectionView, { nullable: true }) correction!: CorrectionView | null;
   /** Of a correction of statements: who gets a copy. */
   @List(() => StatementCopy) copies!: StatementCopy[];
+  /** Somebody else sent it. */
+  @Flag() isElsewhere!: boolean;
+  /** Of a correction whose year was run elsewhere: whose boxes can be typed; null: it follows from the records. */
+  @List(() => StatementCopy, { nullable: true }) typed!: StatementCopy[] | null;
   /** Of a correction: what it corrects. */
   @Id({ nullable: true }) correctsId!: string | null;
   /** Null: nothing can be paid with it. */

@@ -2272,6 +2272,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/filed-wage-files": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FilingsController_takeIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/boxes/{employeeId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_boxes"];
+        put: operations["FilingsController_typeBoxes"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/filings/{id}/w2": {
         parameters: {
             query?: never;
@@ -4683,6 +4715,7 @@ export interface components {
             box18: number;
             box19: number;
             box20: string;
+            isHere: boolean;
         };
         W3Totals: {
             box1: number;
@@ -4794,6 +4827,8 @@ export interface components {
             questions: components["schemas"]["AskedQuestionView"][];
             correction: components["schemas"]["CorrectionView"] | null;
             copies: components["schemas"]["StatementCopy"][];
+            isElsewhere: boolean;
+            typed: components["schemas"]["StatementCopy"][] | null;
             /** Format: uuid */
             correctsId: string | null;
             balance: components["schemas"]["ReturnBalance"] | null;
@@ -4837,6 +4872,36 @@ export interface components {
             version: number;
             pin: string;
             payment: components["schemas"]["PayWithReturn"] | null;
+        };
+        TakeInWageFile: {
+            fileName: string;
+            content: string;
+        };
+        TakenInWageFile: {
+            /** Format: uuid */
+            id: string;
+            year: number;
+            statements: number;
+            strangers: string[];
+        };
+        TypedBox: {
+            box: string;
+            filed: number;
+            correct: number;
+        };
+        TypedBoxes: {
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+            boxes: components["schemas"]["TypedBox"][];
+        };
+        TypeBox: {
+            box: string;
+            correct: number;
+        };
+        TypeBoxes: {
+            version: number;
+            boxes: components["schemas"]["TypeBox"][];
         };
         W2CopiesPart: {
             part: number;
@@ -8828,6 +8893,79 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    FilingsController_takeIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeInWageFile"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenInWageFile"];
+                };
+            };
+        };
+    };
+    FilingsController_boxes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                employeeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TypedBoxes"];
+                };
+            };
+        };
+    };
+    FilingsController_typeBoxes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                employeeId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypeBoxes"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilingView"];
+                };
             };
         };
     };

@@ -334,6 +334,11 @@ export interface FilingKind<Content = unknown> {
   readonly corrects?: string;
   /** Of a kind that corrects another: what the agency has once it is accepted, as content of that kind. */
   readonly corrected?: (content: Content) => unknown;
+  /**
+   * Of a correction: whether the correct boxes are typed on it, since the records of its period are elsewhere; with records
+   * here it follows from them alone.
+   */
+  readonly takesBoxes?: (input: FilingInput) => boolean;
   /** By when one is sent that has its figures, where that follows from them. */
   readonly dueFor?: (content: Content) => LocalDate;
   /** Social security numbers by employee as a file that was sent has them: they are stored nowhere else. */

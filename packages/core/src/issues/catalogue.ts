@@ -340,6 +340,30 @@ export const ISSUE_TEXTS = {
     'No accepted {form} of this period is known here.',
     'Correct the return that was accepted, or enter what was filed elsewhere.',
   ),
+  'wage-file.not-one': entry(
+    'This is not a wage file: it does not begin with an RA record.',
+    'Choose the EFW2 file as it was sent to the SSA.',
+  ),
+  'wage-file.length': entry(
+    'Record {line} has {length} positions; every record of an EFW2 file has 512.',
+    'Choose the file as it was sent, not one that was opened and saved again.',
+  ),
+  'wage-file.employers': entry(
+    'The file has {count} employers; one is read at a time.',
+    'Choose a file of this client alone.',
+  ),
+  'wage-file.count': entry(
+    'The file says it has {said} statements, and has {found}.',
+    'Choose the whole file as it was sent.',
+  ),
+  'wage-file.totals': entry(
+    'The totals of box {box} are not those of the statements.',
+    'Choose the whole file as it was sent.',
+  ),
+  'wage-file.other-ein': entry(
+    'The file is of the employer with EIN ending {tail}, not of this client.',
+    'Choose the file of this client, or correct its EIN.',
+  ),
   'check.nothing-to-correct': entry(
     'Nothing differs from the {form} as it was accepted.',
     'Put the record right first; the correction follows from it.',

@@ -80,6 +80,7 @@ const ACTS: Readonly<Record<string, string>> = {
   'remittance.plan': 'scheduled {subject}',
   'direct-deposit.plan': 'scheduled {subject}',
   'direct-deposit.entry-returned': 'was told that an entry of {subject} came back',
+  'filing.take-in': 'took in {subject}, filed by somebody else',
   'filing.create': 'began {subject}',
   'filing.enter': 'entered amounts on {subject}',
   'filing.sign': 'entered the signature of {subject}',

@@ -34,5 +34,7 @@ export class Filing {
   @Column('uuid', { name: 'released_by', nullable: true }) releasedBy!: string | null;
   @Column('text', { name: 'submission_id', nullable: true }) submissionId!: string | null;
   @Column('uuid', { name: 'document_id', nullable: true }) documentId!: string | null;
+  /** Somebody else sent it; what is known of it is its file. */
+  @Column('boolean', { name: 'is_elsewhere', default: false }) isElsewhere!: boolean;
   @Column('timestamptz', { name: 'created_at' }) createdAt!: Date;
 }

@@ -80,7 +80,8 @@ export class FilingContent {
     const input = await this.source.input(manager, client, kind, period, given);
     const original = await this.source.original(manager, client, by, period, Number.MAX_SAFE_INTEGER, input);
     if (original === null) return null;
-    const now = kind.compute(input);
+    // A year that was run elsewhere is what was filed, until something else is typed.
+    const now = by.takesBoxes?.(input) ? original : kind.compute(input);
     const content = by.compute({ ...input, original });
     const lines = changesOf(kind, original, now);
     const differs = kind.statements

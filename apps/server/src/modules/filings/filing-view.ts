@@ -2,6 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { FilingEventView, FilingRow, FilingView, ReturnLineView } from '@zakat/contract/filings';
 import { periodKey, periodLabel } from '@zakat/core/filings/period';
 import { kindOf } from '@zakat/core/filings/registry';
+import type { W2Set } from '@zakat/core/filings/us-w2/form';
 import type { ReturnLine } from '@zakat/core/filings/return-lines';
 import type { Cents } from '@zakat/core/money/cents';
 import { IsNull, LessThan, Not, type EntityManager } from 'typeorm';
@@ -11,7 +12,7 @@ import { Outbox } from '../outbox/index.js';
 import { Filing, periodOf, titleOf } from '../filing-records/index.js';
 import { FilingContent, type Loaded } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
-import { pageOf } from './wage-statements.service.js';
+import { pageOf, strangersOf } from './wage-statements.service.js';
 
 /** A filing as the screens show it. */
 @Injectable()
@@ -55,7 +56,9 @@ export class FilingViews {
         rows: table.rows.map((row) => [...row]),
         isList: table.isList === true,
       })),
-      w2s: kind.statements ? pageOf(kind.statements(content)) : null,
+      isElsewhere: filing.isElsewhere,
+      typed: await this.typed(manager, loaded),
+      w2s: kind.statements ? pageOf(kind.statements(content), strangersOf(content)) : null,
       asks: kind.asks.map((ask) => ({ ...ask, amount: filing.entered[ask.name] ?? 0 })),
       questions: (kind.questions ?? []).map(({ choices, ...question }) => ({
         ...question,
@@ -101,6 +104,18 @@ export class FilingViews {
     if (!last) return null;
     const kept = kind.read(last.snapshot, last.snapshotVersion ?? kind.snapshotVersion);
     return { period: periodLabel(periodOf(last)), lines: kind.lines(kept) };
+  }
+
+  /** Whose boxes are typed on a correction of a year that was run elsewhere. */
+  private async typed(manager: EntityManager, loaded: Loaded): Promise<FilingView['typed']> {
+    const { filing, client, kind, period } = loaded;
+    if (!kind.takesBoxes) return null;
+    const input = await this.source.input(manager, client, kind, period, filing, filing.sequence);
+    if (!kind.takesBoxes(input)) return null;
+    return ((input.original as W2Set | null)?.forms ?? []).map(({ person }) => ({
+      employeeId: person.employeeId,
+      name: `${person.lastName}, ${person.firstName}`,
+    }));
   }
 
   /** What an accepted filing would be today, beside what stands at the agency, and what corrects it. */

@@ -24,6 +24,10 @@ import {
   FilingView,
   FormOwed,
   SignFiling,
+  TakeInWageFile,
+  TakenInWageFile,
+  TypeBoxes,
+  TypedBoxes,
   W2Copies,
   W2Page,
 } from '@zakat/contract/filings';
@@ -35,6 +39,7 @@ import { wholeFrom } from '../../http/whole.js';
 import { ParseYearPipe } from '../../http/year-pipe.js';
 import { CurrentSession, type Session } from '../identity/index.js';
 import { CorrectionsService } from './corrections.service.js';
+import { FiledByOthers } from './filed-by-others.service.js';
 import { FilingsService } from './filings.service.js';
 import { WageStatements } from './wage-statements.service.js';
 
@@ -44,6 +49,7 @@ export class FilingsController {
     @Inject(FilingsService) private readonly filings: FilingsService,
     @Inject(CorrectionsService) private readonly corrections: CorrectionsService,
     @Inject(WageStatements) private readonly statements: WageStatements,
+    @Inject(FiledByOthers) private readonly byOthers: FiledByOthers,
   ) {}
 
   @Get('clients/:id/filings')
@@ -186,6 +192,37 @@ export class FilingsController {
   ): Promise<StreamableFile> {
     const { content, mediaType, name } = await this.filings.authorizationPdf(session, id);
     return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
+  }
+
+  @Post('clients/:id/filed-wage-files')
+  @Answers(TakenInWageFile, 'one', 201)
+  takeIn(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: TakeInWageFile,
+  ): Promise<TakenInWageFile> {
+    return this.byOthers.takeIn(session, id, body);
+  }
+
+  @Get('filings/:id/boxes/:employeeId')
+  @Answers(TypedBoxes)
+  boxes(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('employeeId', ParseUUIDPipe) employeeId: string,
+  ): Promise<TypedBoxes> {
+    return this.byOthers.boxes(session, id, employeeId);
+  }
+
+  @Put('filings/:id/boxes/:employeeId')
+  @Answers(FilingView)
+  typeBoxes(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('employeeId', ParseUUIDPipe) employeeId: string,
+    @Body() body: TypeBoxes,
+  ): Promise<FilingView> {
+    return this.byOthers.type(session, id, employeeId, body);
   }
 
   @Get('filings/:id/w2')

@@ -292,10 +292,14 @@ export class FilingsService {
   discard(actor: Actor, id: string, version: number): Promise<void> {
     return this.database.run(actor, async (manager) => {
       const { filing, kind, period } = await this.contents.load(manager, id);
-      if (filing.status !== 'draft') throw conflict(`This filing is ${filing.status}; only a draft can be discarded.`);
+      // What somebody else sent was only taken in here: it goes as a draft goes, while nothing corrects it.
+      if (filing.isElsewhere && (await manager.countBy(Filing, { corrects: id })) > 0)
+        throw conflict('A correction was begun from it. Discard that first.');
+      if (!filing.isElsewhere && filing.status !== 'draft')
+        throw conflict(`This filing is ${filing.status}; only a draft can be discarded.`);
       const left = (await manager.query('SELECT 1 FROM filing_event WHERE filing_id = $1 LIMIT 1', [id])) as unknown[];
       if (left.length > 0) throw conflict('It was released before: what left is kept. Send it again, corrected.');
-      const result = await manager.delete(Filing, { id, version, status: 'draft' });
+      const result = await manager.delete(Filing, { id, version, status: filing.status });
       if (result.affected !== 1) throw conflict('Somebody changed this filing meanwhile. Look again before you act.');
       await this.audit.record(manager, actor, 'filing.discard', 'filing', id, {
         clientId: filing.clientId,

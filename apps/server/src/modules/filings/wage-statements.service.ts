@@ -1,6 +1,6 @@
 import { Inject, Injectable, type OnApplicationBootstrap } from '@nestjs/common';
 import type { W2Copies, W2Page, W2Row } from '@zakat/contract/filings';
-import type { FormW2 } from '@zakat/core/filings/us-w2/form';
+import type { FormW2, W2Set } from '@zakat/core/filings/us-w2/form';
 import { showDollars, sum, type Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -45,8 +45,8 @@ export class WageStatements implements OnApplicationBootstrap {
 
   page(actor: Actor, id: string, asked: { find: string; from: number; count: number }): Promise<W2Page> {
     return this.database.run(actor, async (manager) => {
-      const { forms } = await this.forms(manager, id);
-      return pageOf(forms, asked);
+      const { forms, strangers } = await this.forms(manager, id);
+      return pageOf(forms, strangers, asked);
     });
   }
 
@@ -157,23 +157,31 @@ export class WageStatements implements OnApplicationBootstrap {
     };
   }
 
-  private async forms(manager: EntityManager, id: string): Promise<{ loaded: Loaded; forms: readonly FormW2[] }> {
+  private async forms(
+    manager: EntityManager,
+    id: string,
+  ): Promise<{ loaded: Loaded; forms: readonly FormW2[]; strangers: ReadonlySet<string> }> {
     const loaded = await this.contents.load(manager, id);
-    const forms = loaded.kind.statements?.(await this.contents.shown(manager, loaded));
+    const content = await this.contents.shown(manager, loaded);
+    const forms = loaded.kind.statements?.(content);
     if (!forms) throw notFound('wage statements');
-    return { loaded, forms };
+    return { loaded, forms, strangers: strangersOf(content) };
   }
 }
 
 const nameOf = ({ id, attempt }: Filing, part: number): string => `${id}/${attempt}/${part}`;
 
+/** People of a file that somebody else filed who are nobody's employee here. */
+export const strangersOf = (content: unknown): ReadonlySet<string> => new Set((content as W2Set).strangers ?? []);
+
 /** Some of the forms, with the totals of all: the Form W-3. */
 export function pageOf(
   forms: readonly FormW2[],
+  strangers: ReadonlySet<string>,
   { find, from, count }: { find: string; from: number; count: number } = { find: '', from: 0, count: PAGE },
 ): W2Page {
   const words = find.trim().toLowerCase();
-  const rows = forms.map(w2Row);
+  const rows = forms.map((form) => w2Row(form, strangers));
   const found =
     words === '' ? rows : rows.filter(({ name, ssnTail }) => name.toLowerCase().includes(words) || ssnTail === words);
   return {
@@ -207,7 +215,7 @@ const AMOUNTS = [
 const inWords = (lines: readonly { readonly label: string; readonly amount: Cents }[]): string =>
   lines.map(({ label, amount }) => `${label} ${showDollars(amount)}`).join(', ');
 
-function w2Row(form: FormW2): W2Row {
+function w2Row(form: FormW2, strangers: ReadonlySet<string>): W2Row {
   const person = form.person as FormW2['person'] & { ssnTail?: string };
   return {
     employeeId: person.employeeId,
@@ -231,5 +239,6 @@ function w2Row(form: FormW2): W2Row {
     box18: sum(form.locals.map((line) => line.wages)),
     box19: sum(form.locals.map((line) => line.tax)),
     box20: form.locals.map((line) => line.locality).join(', '),
+    isHere: !strangers.has(person.employeeId),
   };
 }

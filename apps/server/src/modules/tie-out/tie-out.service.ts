@@ -93,9 +93,12 @@ export class TieOutService {
   private async filingsOf(manager: EntityManager, client: Client, period: Period): Promise<Loaded[]> {
     const { from, to } = daysOf(period);
     const rows = await manager.find(Filing, { where: { clientId: client.id } });
-    return rows
-      .filter((filing) => filing.periodStart >= from && filing.periodEnd <= to)
-      .map((filing) => ({ filing, client, kind: kindOf(filing.kind), period: periodOf(filing) }));
+    return (
+      rows
+        // What somebody else filed of a year that they ran has no ledger here to agree with.
+        .filter((filing) => filing.periodStart >= from && filing.periodEnd <= to && !filing.isElsewhere)
+        .map((filing) => ({ filing, client, kind: kindOf(filing.kind), period: periodOf(filing) }))
+    );
   }
 
   /** What returns say of their taxes, each kind once: as they were checked, or as a former provider filed them. */

@@ -8,6 +8,7 @@ import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
 import { CorrectionsSection } from './corrections.js';
+import { FiledElsewhere } from './filed-elsewhere.js';
 import { NoticesSection } from './notices.js';
 import { usePeriod, type Period } from './period.js';
 import { Day } from '../../kit/day.js';
@@ -112,6 +113,7 @@ export function ReturnsPage(): ReactNode {
         </Waiting>
       </section>
       <CorrectionsSection clientId={client.id} />
+      <FiledElsewhere clientId={client.id} />
       <NoticesSection clientId={client.id} />
     </>
   );

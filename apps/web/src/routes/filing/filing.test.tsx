@@ -40,6 +40,8 @@ const filing = (more: Partial<Schemas['FilingView']> = {}): Schemas['FilingView'
   beforePeriod: null,
   tables: [],
   w2s: null,
+  isElsewhere: false,
+  typed: null,
   asks: [],
   questions: [],
   correction: null,

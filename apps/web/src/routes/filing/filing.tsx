@@ -10,6 +10,7 @@ import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { correctionPath } from './fields.js';
 import { EnteredAmounts } from './entered-amounts.js';
+import { TypedBoxes } from './typed-boxes.js';
 import { Overlay } from './overlay.js';
 import { Questions } from './questions.js';
 import { ReturnLines } from './return-lines.js';
@@ -147,10 +148,13 @@ export function FilingPage(): ReactNode {
             </p>
           </div>
           <p className="note">
-            Prepared by {data.preparedBy}
+            {data.isElsewhere ? 'Filed by somebody else; taken in by ' : 'Prepared by '}
+            {data.preparedBy}
             {data.signedBy ? `, signature entered by ${data.signedBy}` : ''}.{' '}
             {data.isSnapshot
-              ? 'These are the figures as they were checked.'
+              ? data.isElsewhere
+                ? 'These are the figures of its file.'
+                : 'These are the figures as they were checked.'
               : 'These figures follow the ledger until they are checked.'}
             {data.correctsId && (
               <>
@@ -177,9 +181,15 @@ export function FilingPage(): ReactNode {
             route={(field) => correctionPath(field, data.clientId, `/filings/${data.id}`)}
           />
           <Acts filing={data} />
+          {data.isElsewhere && data.correction?.corrections.length === 0 && (
+            <p className="actions">
+              <Discard filing={data} />
+            </p>
+          )}
           <Events filing={data} />
           <Overlay filing={data} />
           <Questions filing={data} />
+          <TypedBoxes filing={data} />
           <EnteredAmounts filing={data} />
           {data.lines.length > 0 && <ReturnLines filing={data} />}
           {data.w2s && <WageStatements filing={data} first={data.w2s} />}

@@ -27,7 +27,19 @@ export function Overlay({ filing }: { readonly filing: Filing }): ReactNode {
       <h2 id="overlay">
         Overlay <small>what the agency has, under what the records say today</small>
       </h2>
-      {correction.differs === 0 ? (
+      {correction.differs === 0 && filing.isElsewhere ? (
+        <>
+          <p>The year was run elsewhere: what is right is typed on {correction.name}.</p>
+          {!isUnderWay && (
+            <div className="actions">
+              <Button loading={create.isPending} onClick={begin}>
+                Begin {correction.name}
+              </Button>
+            </div>
+          )}
+          <RefusedNote error={create.error} />
+        </>
+      ) : correction.differs === 0 ? (
         <p className="empty">
           Nothing differs from what was accepted. What is put right in the records shows here, and {correction.name}{' '}
           follows from it.

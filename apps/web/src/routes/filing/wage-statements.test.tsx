@@ -29,6 +29,7 @@ const row = (more: Partial<Schemas['W2Row']>): Schemas['W2Row'] => ({
   box18: 0,
   box19: 0,
   box20: '',
+  isHere: true,
   ...more,
 });
 const AMOUNTS = [

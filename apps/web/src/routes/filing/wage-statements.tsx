@@ -83,9 +83,15 @@ export function WageStatements({
             {page.rows.map((row) => (
               <tr key={row.employeeId}>
                 <td>
-                  <Link to={`/employees/${row.employeeId}?back=${encodeURIComponent(`/filings/${filing.id}`)}`}>
-                    {row.name}
-                  </Link>
+                  {row.isHere ? (
+                    <Link to={`/employees/${row.employeeId}?back=${encodeURIComponent(`/filings/${filing.id}`)}`}>
+                      {row.name}
+                    </Link>
+                  ) : (
+                    <>
+                      {row.name} <small>not an employee here</small>
+                    </>
+                  )}
                 </td>
                 <td className="nowrap">{row.ssnTail === '' ? 'applied for' : `…${row.ssnTail}`}</td>
                 {boxes.map(([key]) => (
@@ -126,7 +132,7 @@ export function WageStatements({
         </p>
       )}
       {words !== '' && page.found === 0 && <p className="empty">Nobody here is called {words}.</p>}
-      {hasLeft && <W2Copies filingId={filing.id} />}
+      {hasLeft && !filing.isElsewhere && <W2Copies filingId={filing.id} />}
     </section>
   );
 }

@@ -48,7 +48,7 @@ export interface Efw2Input {
 }
 
 /** Box 12 codes by the name of the RW and RT field that carries them. */
-const BOX_12_FIELDS: Readonly<Record<string, string>> = {
+export const BOX_12_FIELDS: Readonly<Record<string, string>> = {
   C: 'Employer Cost of Premiums for Group Term Life Insurance Over $50,000',
   D: 'Deferred Compensation Contributions to Section 401(k)',
   E: 'Deferred Compensation Contributions to Section 403(b)',
@@ -61,7 +61,7 @@ const BOX_12_FIELDS: Readonly<Record<string, string>> = {
   DD: 'Cost of Employer-Sponsored Health Coverage',
 };
 /** Those that RO and RU carry. */
-const RARE_FIELDS: Readonly<Record<string, string>> = {
+export const RARE_FIELDS: Readonly<Record<string, string>> = {
   A: 'Uncollected Employee Tax on Tips',
   B: 'Uncollected Employee Tax on Tips',
   S: 'Simple Retirement Account',

@@ -279,6 +279,8 @@ export function formW3(forms: readonly FormW2[]): FormW3 {
 
 /** Forms W-2 of a client's year, and the totals of the ledger that they have to agree with. */
 export interface W2Set {
+  /** Of a file that somebody else filed: people of it who are nobody's employee here. */
+  readonly strangers?: readonly string[];
   readonly year: number;
   readonly forms: readonly FormW2[];
   readonly ledger: {

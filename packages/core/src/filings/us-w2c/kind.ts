@@ -11,6 +11,7 @@ import { US_W2, numbersOf } from '../us-w2/kind.js';
 import type { W2Set } from '../us-w2/form.js';
 import { RCW_MONEY } from '../../formats/efw2c/layout.js';
 import { writeEfw2c } from './file.js';
+import { isYearElsewhere, withTypedBoxes } from './typed-boxes.js';
 import { formW3c, isFederal, w2cSet, type FormW2c, type W2cSet } from './form.js';
 
 const CARRIED = new Set(RCW_MONEY.map(([box]) => box));
@@ -141,9 +142,13 @@ export const US_W2C = defineKind<W2cSet>({
     },
   ],
   compute: (input) => {
-    const corrected = US_W2.compute(input) as W2Set;
+    const original = input.original as W2Set | null;
+    const corrected =
+      original !== null && isYearElsewhere(input)
+        ? withTypedBoxes(original, input.entered)
+        : (US_W2.compute(input) as W2Set);
     const on = parseDate(input.answers['discovered'] ?? '') ?? input.today ?? input.period.end;
-    return w2cSet(input.original as W2Set | null, corrected, {
+    return w2cSet(original, corrected, {
       isLaterYear: yearOf(on) > yearOf(input.period.end),
       isAdministrative: input.answers['administrative'] === 'yes',
     });
@@ -213,6 +218,7 @@ export const US_W2C = defineKind<W2cSet>({
   numbers: ({ forms }, file) => numbersOf(forms.filter(isFederal), file, 'RCW', 12),
   corrects: US_W2.code,
   corrected: ({ corrected }) => corrected,
+  takesBoxes: isYearElsewhere,
 });
 const differenceOf = (forms: readonly FormW2c[], box: string): Cents =>
   sum(

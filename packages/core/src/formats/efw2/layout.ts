@@ -158,6 +158,21 @@ export const RO = record('RO', [
   ['Blank 3', 144, 512, 'blank'],
 ]);
 
+/** State and locality of a person; such records are read from files of others, and not written. */
+export const RS = record('RS', [
+  ['Record Identifier', 1, 2, '=RS'],
+  ['State Code (address)', 3, 4, 'text'],
+  ['Taxing Entity Code', 5, 9, 'text'],
+  ['Social Security Number (SSN)', 10, 18, 'digits'],
+  ['Blank 1', 19, 247, 'blank'],
+  ['State Employer Account Number', 248, 267, 'text'],
+  ['Blank 2', 268, 273, 'blank'],
+  ['State Code', 274, 275, 'text'],
+  ['State Taxable Wages', 276, 286, 'amount'],
+  ['State Income Tax Withheld', 287, 297, 'amount'],
+  ['Blank 3', 298, 512, 'blank'],
+]);
+
 export const RT = record('RT', [
   ['Record Identifier', 1, 2, '=RT'],
   ['Number of RW Records', 3, 9, 'digits', 'required'],

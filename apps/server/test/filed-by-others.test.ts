@@ -1,0 +1,165 @@
+import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import type { FilingView, TakenInWageFile, TypedBoxes } from '@zakat/contract/filings';
+import { writeRecord, type FieldValues } from '@zakat/core/formats/fixed-width/writer';
+import type { RecordLayout } from '@zakat/core/formats/fixed-width/field';
+import { RA, RE, RF, RT, RW } from '@zakat/core/formats/efw2/layout';
+import { Stack, takeOn, until, type Caller } from './stack.js';
+
+let stack: Stack;
+let preparer: Caller;
+let reviewer: Caller;
+let client: Awaited<ReturnType<typeof takeOn>>;
+
+beforeAll(async () => {
+  stack = await Stack.start('2026-03-02');
+  await stack.addFirm('Alder');
+  preparer = await stack.signIn('Alder', 'preparer');
+  reviewer = await stack.signIn('Alder', 'reviewer');
+  client = await takeOn(preparer, 'YARD', 2);
+}, 60_000);
+afterAll(() => stack.stop(), 30_000);
+
+const line = (layout: RecordLayout, values: FieldValues): string => {
+  const written = writeRecord(layout, values, '');
+  if (written.issues.length > 0) throw new Error(JSON.stringify(written.issues));
+  return written.line;
+};
+const PLACE = { 'Delivery Address': '1 ROW', City: 'SALTMARSH', 'State Abbreviation': 'NY', 'ZIP Code': '13999' };
+const person = (ssn: string, last: string, wages: number) =>
+  line(RW, {
+    'Social Security Number (SSN)': ssn,
+    'Employee First Name': 'WIL',
+    'Employee Last Name': last,
+    ...PLACE,
+    'Wages, Tips and Other Compensation': wages,
+    'Federal Income Tax Withheld': 410_000,
+    'Social Security Wages': wages,
+    'Social Security Tax Withheld': 298_840,
+    'Medicare Wages and Tips': wages,
+    'Medicare Tax Withheld': 69_890,
+    'Statutory Employee Indicator': '0',
+    'Retirement Plan Indicator': '0',
+    'Third-Party Sick Pay Indicator': '0',
+  });
+/** A file of last year as a former provider sent it: two who work here, one who never came. */
+const fileOf = (ein = '471234561', year = 2025): string => {
+  const [wages, other, stranger] = [4_820_000, 3_000_000, 1_200_000];
+  const total = wages + other + stranger;
+  const submitter = Object.fromEntries(Object.entries(PLACE).map(([name, value]) => [`Submitter ${name}`, value]));
+  return [
+    line(RA, {
+      "Submitter's EIN": '990000001',
+      'User Identification (User ID)': 'FORMER01',
+      'Resub Indicator': '0',
+      'Software Code': '98',
+      'Company Name': 'FORMER PAYROLL',
+      ...PLACE,
+      'Submitter Name': 'FORMER PAYROLL',
+      ...submitter,
+      'Contact Name': 'X',
+      'Contact Phone Number': '3155550100',
+      'Contact E-Mail/Internet': 'X@Y.EXAMPLE',
+      'Preparer Code': 'A',
+    }),
+    line(RE, {
+      'Tax Year': year,
+      'Employer/Agent EIN': ein,
+      'Terminating Business Indicator': '0',
+      'Employer Name': 'BOATYARD YARD INC',
+      ...PLACE,
+      'Kind of Employer': 'N',
+      'Employment Code': 'R',
+      'Third-Party Sick Pay Indicator': '0',
+    }),
+    person('899123401', 'SPRAGUEA', wages),
+    person('899123402', 'SPRAGUEB', other),
+    person('899999999', 'GONE', stranger),
+    line(RT, {
+      'Number of RW Records': 3,
+      'Wages, Tips and Other Compensation': total,
+      'Federal Income Tax Withheld': 1_230_000,
+      'Social Security Wages': total,
+      'Social Security Tax Withheld': 896_520,
+      'Medicare Wages and Tips': total,
+      'Medicare Tax Withheld': 209_670,
+    }),
+    line(RF, { 'Number of RW Records': 3 }),
+  ].join('\r\n');
+};
+const takeIn = (text: string) =>
+  preparer('POST', `/clients/${client.id}/filed-wage-files`, {
+    fileName: 'W2REPORT.txt',
+    content: Buffer.from(text, 'latin1').toString('base64'),
+  });
+const look = async (id: string): Promise<FilingView> => (await preparer('GET', `/filings/${id}`)).body as FilingView;
+
+describe('wage statements that somebody else filed', () => {
+  it.each([
+    ['of another employer', () => fileOf('112223334'), 'wage-file.other-ein'],
+    ['without its end', () => fileOf().replace(/RW899999999[^\r]*\r\n/, ''), 'wage-file.count'],
+  ])('%s are refused, and nothing is kept', async (_, text, code) => {
+    const { status, body } = await takeIn(text());
+    expect([status, body.problems[0].code]).toEqual([422, code]);
+    expect(await stack.dataSource.query(`SELECT 1 FROM document WHERE kind = 'filed-elsewhere'`)).toEqual([]);
+  });
+  it('of a year that is not over are refused', async () => {
+    const { status, body } = await takeIn(fileOf('471234561', 2026));
+    expect([status, body.problems[0].sentence]).toEqual([422, 'The year 2026 is not over.']);
+  });
+  it('are taken in once, whole, as accepted, with whom nobody knows here, and may be put away again', async () => {
+    const first = (await takeIn(fileOf())).body as TakenInWageFile;
+    expect(first).toMatchObject({ year: 2025, statements: 3, strangers: ['GONE, WIL'] });
+    expect((await takeIn(fileOf())).status).toBe(409);
+    const { version } = await look(first.id);
+    expect((await preparer('POST', `/filings/${first.id}/discard`, { version })).status).toBe(204);
+    const again = (await takeIn(fileOf())).body as TakenInWageFile;
+    const view = await look(again.id);
+    expect(view).toMatchObject({ status: 'accepted', isElsewhere: true, correction: { kind: 'us-w2c', differs: 0 } });
+    expect(view.w2s?.rows.map(({ name, isHere }) => [name, isHere])).toEqual([
+      ['SPRAGUEA, WIL', true],
+      ['SPRAGUEB, WIL', true],
+      ['GONE, WIL', false],
+    ]);
+    expect(String((await preparer('GET', `/filings/${again.id}/file`)).body)).toBe(fileOf());
+  });
+  it('are corrected by typing what is right: only that is on the form and in the file', async () => {
+    const { id } = (await preparer('POST', `/clients/${client.id}/filings`, { kind: 'us-w2c', period: '2025' }))
+      .body as { id: string };
+    const draft = await look(id);
+    const employeeId = draft.typed?.find(({ name }) => name.startsWith('SPRAGUEA'))?.employeeId ?? '';
+    expect(employeeId).toBe(client.employeeIds[0]);
+    const statement = (await preparer('GET', `/filings/${id}/boxes/${employeeId}`)).body as TypedBoxes;
+    expect(statement.boxes[0]).toEqual({ box: '1', filed: 4_820_000, correct: 4_820_000 });
+    const type = (boxes: { box: string; correct: number }[], version: number) =>
+      preparer('PUT', `/filings/${id}/boxes/${employeeId}`, { version, boxes });
+    const wrong = await type([{ box: '12 D', correct: 1 }], draft.version);
+    expect([wrong.status, wrong.body.problems[0].sentence]).toEqual([422, 'This statement has no box 12 D.']);
+    const typed = (
+      await type(
+        [
+          { box: '1', correct: 4_715_000 },
+          { box: '2', correct: 410_000 },
+        ],
+        draft.version,
+      )
+    ).body as FilingView;
+    expect(typed.tables[0]?.rows).toEqual([['SPRAGUEA, WIL', '1', 4_820_000, 4_715_000, -105_000]]);
+    const act = async (caller: Caller, name: string) =>
+      caller('POST', `/filings/${id}/${name}`, { version: (await look(id)).version });
+    expect((await act(preparer, 'check')).status).toBe(200);
+    expect((await act(reviewer, 'release')).status).toBe(200);
+    expect(
+      (
+        await until(
+          () => look(id),
+          ({ status }) => ['accepted', 'rejected'].includes(status),
+        )
+      ).status,
+    ).toBe('accepted');
+    const sent = String((await preparer('GET', `/filings/${id}/file`)).body);
+    const records = sent.split('\r\n').filter((one) => one.startsWith('RCW'));
+    expect(records.map((one) => [one.slice(12, 21), one.slice(243, 265)])).toEqual([
+      ['899123401', '0000482000000004715000'],
+    ]);
+  });
+});

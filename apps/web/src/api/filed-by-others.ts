@@ -1,0 +1,20 @@
+import { queryOptions } from '@tanstack/react-query';
+import { api, take, type Schemas } from './client.js';
+import { path, useChange } from './resources.js';
+
+/** Takes in a wage file that somebody else filed. */
+export const useTakeInWageFile = (clientId: string) =>
+  useChange((body: Schemas['TakeInWageFile']) =>
+    take(api.POST('/api/clients/{id}/filed-wage-files', { ...path(clientId), body })),
+  );
+/** The boxes of one statement on a correction that is typed. */
+export const typedBoxesQuery = (id: string, employeeId: string) =>
+  queryOptions({
+    queryKey: ['filing', id, 'boxes', employeeId],
+    queryFn: () => take(api.GET('/api/filings/{id}/boxes/{employeeId}', { params: { path: { id, employeeId } } })),
+    enabled: employeeId !== '',
+  });
+export const useTypeBoxes = (id: string, employeeId: string) =>
+  useChange((body: Schemas['TypeBoxes']) =>
+    take(api.PUT('/api/filings/{id}/boxes/{employeeId}', { params: { path: { id, employeeId } }, body })),
+  );

@@ -56,6 +56,7 @@ import { FilingViews } from './modules/filings/filing-view.js';
 import { FilingSource } from './modules/filings/filing-source.js';
 import { FilingsController } from './modules/filings/filings.controller.js';
 import { FilingsService } from './modules/filings/filings.service.js';
+import { ReturnPayments } from './modules/filings/return-payments.js';
 import { FiledByOthers } from './modules/filings/filed-by-others.service.js';
 import { WageStatements } from './modules/filings/wage-statements.service.js';
 import { SessionGuard } from './modules/identity/guard.js';
@@ -241,6 +242,7 @@ const PROVIDERS = [
   FilingsService,
   WageStatements,
   FiledByOthers,
+  ReturnPayments,
   FilingAnswers,
   CheckSamples,
   JobCostsService,

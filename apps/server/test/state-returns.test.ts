@@ -97,6 +97,27 @@ describe('Form NYS-45', () => {
     const paper = await preparer('GET', `/filings/${id}/paper`);
     expect([paper.status, String(paper.body).slice(0, 5)]).toEqual([200, '%PDF-']);
   });
+  it('is paid deposit by deposit: what is not chosen stays owed', async () => {
+    interface Part {
+      family: string;
+      owed: number;
+      underWay: number;
+      settles: string;
+      items: { tax: string; liabilityDate: string }[];
+    }
+    const parts = async (): Promise<Part[]> => (await preparer('GET', `/filings/${id}/payments`)).body as Part[];
+    const before = await parts();
+    expect(before.length).toBeGreaterThan(1);
+    const whole = before.reduce((total, { owed }) => total + owed, 0);
+    expect(whole).toBe((await sum('NY-SIT')) + (await sum('NY-SUI')) + (await sum('NY-RSF')));
+    const [chosen, ...left] = before;
+    const body = { items: chosen?.items, settles: chosen?.settles, bankAccountId: client.bankId };
+    expect((await preparer('POST', `/clients/${client.id}/remittances`, body)).status).toBe(201);
+    expect((await preparer('POST', `/clients/${client.id}/remittances`, body)).status).toBe(409);
+    const after = await parts();
+    expect(after.find(({ family }) => family === chosen?.family)).toMatchObject({ underWay: chosen?.owed, items: [] });
+    expect(after.filter(({ family }) => family !== chosen?.family)).toEqual(left);
+  });
 });
 
 describe('the returns of a quarter of every client', () => {

@@ -2304,6 +2304,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/filings/{id}/payments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_payments"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/filings/{id}/w2": {
         parameters: {
             query?: never;
@@ -4902,6 +4918,23 @@ export interface components {
         TypeBoxes: {
             version: number;
             boxes: components["schemas"]["TypeBox"][];
+        };
+        ReturnPaymentItem: {
+            tax: string;
+            /** Format: date */
+            liabilityDate: string;
+        };
+        ReturnPayment: {
+            family: string;
+            label: string;
+            owed: number;
+            underWay: number;
+            /** Format: date */
+            due: string | null;
+            /** Format: date */
+            settles: string;
+            items: components["schemas"]["ReturnPaymentItem"][];
+            question: components["schemas"]["ProblemDetail"] | null;
         };
         W2CopiesPart: {
             part: number;
@@ -8965,6 +8998,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FilingView"];
+                };
+            };
+        };
+    };
+    FilingsController_payments: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReturnPayment"][];
                 };
             };
         };

@@ -23,6 +23,7 @@ import {
   FilingRow,
   FilingView,
   FormOwed,
+  ReturnPayment,
   SignFiling,
   TakeInWageFile,
   TakenInWageFile,
@@ -41,6 +42,7 @@ import { CurrentSession, type Session } from '../identity/index.js';
 import { CorrectionsService } from './corrections.service.js';
 import { FiledByOthers } from './filed-by-others.service.js';
 import { FilingsService } from './filings.service.js';
+import { ReturnPayments } from './return-payments.js';
 import { WageStatements } from './wage-statements.service.js';
 
 @Controller()
@@ -50,6 +52,7 @@ export class FilingsController {
     @Inject(CorrectionsService) private readonly corrections: CorrectionsService,
     @Inject(WageStatements) private readonly statements: WageStatements,
     @Inject(FiledByOthers) private readonly byOthers: FiledByOthers,
+    @Inject(ReturnPayments) private readonly beside: ReturnPayments,
   ) {}
 
   @Get('clients/:id/filings')
@@ -223,6 +226,12 @@ export class FilingsController {
     @Body() body: TypeBoxes,
   ): Promise<FilingView> {
     return this.byOthers.type(session, id, employeeId, body);
+  }
+
+  @Get('filings/:id/payments')
+  @Answers(ReturnPayment, 'list')
+  payments(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<ReturnPayment[]> {
+    return this.beside.of(session, id);
   }
 
   @Get('filings/:id/w2')

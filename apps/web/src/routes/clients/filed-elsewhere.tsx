@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { useTakeInWageFile } from '../../api/filed-by-others.js';
+import { useTakeInWageFile } from '../../api/filing-parts.js';
 import { FileChoice } from '../../kit/file-choice.js';
 import { RefusedNote } from '../../kit/problems.js';
 

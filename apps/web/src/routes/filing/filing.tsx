@@ -11,6 +11,7 @@ import { Waiting } from '../../kit/waiting.js';
 import { correctionPath } from './fields.js';
 import { EnteredAmounts } from './entered-amounts.js';
 import { TypedBoxes } from './typed-boxes.js';
+import { PaymentsBeside } from './payments-beside.js';
 import { Overlay } from './overlay.js';
 import { Questions } from './questions.js';
 import { ReturnLines } from './return-lines.js';
@@ -192,6 +193,7 @@ export function FilingPage(): ReactNode {
           <TypedBoxes filing={data} />
           <EnteredAmounts filing={data} />
           {data.lines.length > 0 && <ReturnLines filing={data} />}
+          <PaymentsBeside filing={data} />
           {data.w2s && <WageStatements filing={data} first={data.w2s} />}
           {data.copies.length > 0 && (
             <p>

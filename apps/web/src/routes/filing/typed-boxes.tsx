@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { cents, parseDollars, showDollars, toDollars } from '@zakat/core/money/cents';
 import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
-import { typedBoxesQuery, useTypeBoxes } from '../../api/filed-by-others.js';
+import { typedBoxesQuery, useTypeBoxes } from '../../api/filing-parts.js';
 import { ListHead } from '../../kit/list-head.js';
 import { RefusedNote } from '../../kit/problems.js';
 

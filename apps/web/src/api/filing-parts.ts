@@ -18,3 +18,9 @@ export const useTypeBoxes = (id: string, employeeId: string) =>
   useChange((body: Schemas['TypeBoxes']) =>
     take(api.PUT('/api/filings/{id}/boxes/{employeeId}', { params: { path: { id, employeeId } }, body })),
   );
+/** What a return still owes, by the deposits that pay it. */
+export const returnPaymentsQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['filing', id, 'payments'],
+    queryFn: () => take(api.GET('/api/filings/{id}/payments', path(id))),
+  });

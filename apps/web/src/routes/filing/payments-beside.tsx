@@ -1,0 +1,102 @@
+import { Button, Checkbox, NativeSelect } from '@mantine/core';
+import { useQuery } from '@tanstack/react-query';
+import { cents, showDollars } from '@zakat/core/money/cents';
+import { useState, type ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Schemas } from '../../api/client.js';
+import { returnPaymentsQuery } from '../../api/filing-parts.js';
+import { clientQuery, usePlanRemittance } from '../../api/resources.js';
+import { ShortDay } from '../../kit/day.js';
+import { ListHead } from '../../kit/list-head.js';
+import { RefusedNote } from '../../kit/problems.js';
+
+type Filing = Schemas['FilingView'];
+type Part = Schemas['ReturnPayment'];
+
+/**
+ * What a return that goes without a signature still owes, deposit by deposit: the ticked ones are scheduled beside it, the
+ * others stay owed.
+ */
+export function PaymentsBeside({ filing }: { readonly filing: Filing }): ReactNode {
+  const isAsked = filing.signedWith === null && filing.lines.length > 0 && filing.correctsId === null;
+  const { data } = useQuery({ ...returnPaymentsQuery(filing.id), enabled: isAsked });
+  const client = useQuery(clientQuery(filing.clientId));
+  const plan = usePlanRemittance(filing.clientId);
+  const [left, setLeft] = useState<readonly string[]>([]);
+  const [bank, setBank] = useState('');
+  if (!isAsked || !data || data.length === 0) return null;
+  const banks = client.data?.bankAccounts ?? [];
+  const from = bank || (banks[0]?.id ?? '');
+  const open = data.filter(({ items, question }) => items.length > 0 && question === null);
+  const chosen = open.filter(({ family }) => !left.includes(family));
+  const schedule = async (): Promise<void> => {
+    for (const { items, settles } of chosen) await plan.mutateAsync({ items, settles, bankAccountId: from });
+  };
+  const standing = (part: Part): ReactNode => {
+    if (part.question) return part.question.sentence;
+    if (part.items.length === 0) return 'scheduled';
+    return part.due === null ? '' : <ShortDay day={part.due} />;
+  };
+  return (
+    <section className="section">
+      <h2>
+        Payments with the return <small>what is not ticked stays owed</small>
+      </h2>
+      <table className="ruled" style={{ maxWidth: 760 }}>
+        <ListHead columns={['Pay', 'Deposit', 'Due', 'Settles', { number: 'Owed' }]} />
+        <tbody>
+          {data.map((part) => {
+            const isOpen = open.includes(part);
+            return (
+              <tr key={part.family}>
+                <td>
+                  <Checkbox
+                    aria-label={`Pay ${part.label}`}
+                    disabled={!isOpen}
+                    checked={isOpen && !left.includes(part.family)}
+                    onChange={() =>
+                      setLeft((before) =>
+                        before.includes(part.family)
+                          ? before.filter((family) => family !== part.family)
+                          : [...before, part.family],
+                      )
+                    }
+                  />
+                </td>
+                <td>{part.label}</td>
+                <td>{standing(part)}</td>
+                <td>{isOpen && <ShortDay day={part.settles} />}</td>
+                <td className="num">{showDollars(cents(part.owed))}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      {open.length > 0 && (
+        <div className="actions" style={{ alignItems: 'flex-end' }}>
+          <NativeSelect
+            label="From"
+            value={from}
+            onChange={(event) => setBank(event.currentTarget.value)}
+            data={banks.map((one) => ({ value: one.id, label: `${one.label}, ending ${one.accountTail}` }))}
+          />
+          <Button
+            variant="outline"
+            disabled={chosen.length === 0 || from === ''}
+            loading={plan.isPending}
+            onClick={() => void schedule().catch(() => undefined)}
+          >
+            Schedule {showDollars(cents(chosen.reduce((total, { owed, underWay }) => total + owed - underWay, 0)))}
+          </Button>
+        </div>
+      )}
+      <RefusedNote error={plan.error} />
+      {data.some(({ underWay }) => underWay > 0) && (
+        <p className="note">
+          What is scheduled waits for the second person under{' '}
+          <Link to={`/clients/${filing.clientId}/deposits`}>Deposits</Link>.
+        </p>
+      )}
+    </section>
+  );
+}

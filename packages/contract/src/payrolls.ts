@@ -124,6 +124,16 @@ export class VarianceView {
   @Amount() withheld!: number;
   @Amount() computed!: number;
 }
+/** One check's move of a leave balance, in hours. */
+export class LeaveView {
+  @Text() item!: string;
+  @Text() before!: string;
+  @Text() accrued!: string;
+  @Text() used!: string;
+  /** Lost at the reset, or over the maximum. */
+  @Text() lost!: string;
+  @Text() balance!: string;
+}
 export class PaycheckView {
   @Id({ nullable: true }) id!: string | null;
   /** The payroll that voided it. */
@@ -136,6 +146,8 @@ export class PaycheckView {
   @List(() => OrderFigure) garnishments!: OrderFigure[];
   @List(() => TaxFigure) taxes!: TaxFigure[];
   @List(() => VarianceView, { optional: true }) variances?: VarianceView[];
+  /** Of a check that is not posted. */
+  @List(() => LeaveView, { optional: true }) leave?: LeaveView[];
   @List(() => ProblemDetail) problems!: ProblemDetail[];
 }
 export class PayrollPerson extends PayrollEntry {

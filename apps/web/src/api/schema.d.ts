@@ -3109,6 +3109,14 @@ export interface components {
             withheld: number;
             computed: number;
         };
+        LeaveView: {
+            item: string;
+            before: string;
+            accrued: string;
+            used: string;
+            lost: string;
+            balance: string;
+        };
         ProblemDetail: {
             code: string;
             field: string;
@@ -3130,6 +3138,7 @@ export interface components {
             garnishments: components["schemas"]["OrderFigure"][];
             taxes: components["schemas"]["TaxFigure"][];
             variances?: components["schemas"]["VarianceView"][];
+            leave?: components["schemas"]["LeaveView"][];
             problems: components["schemas"]["ProblemDetail"][];
         };
         PayrollPerson: {

@@ -3,6 +3,7 @@ import { composeCase, type OwnRows, type TypedEntry } from '@zakat/core/casefile
 import { readCase } from '@zakat/core/casefile/read-case';
 import type { JsonObject } from '@zakat/core/casefile/reader';
 import { fix, sentence, type Issue } from '@zakat/core/issues/issue';
+import { showLeaveMove } from '@zakat/core/leave/accrual';
 import { computePaycheck } from '@zakat/core/paycheck/compute';
 import { Tape, type TapeLine } from '@zakat/core/working/tape';
 import type { InHand } from './sheet-row.js';
@@ -27,6 +28,8 @@ export interface CalcCheck extends TakenBy {
   readonly gross: number;
   readonly net: number;
   readonly taxes: readonly { readonly code: string; readonly payer: string; readonly amount: number }[];
+  /** Moves of the leave balances, in hours. */
+  readonly leave: readonly ReturnType<typeof showLeaveMove>[];
   readonly variances: readonly { readonly code: string; readonly withheld: number; readonly computed: number }[];
   readonly problems: readonly {
     readonly field: string;
@@ -41,7 +44,7 @@ export interface CalcAnswer {
   readonly working: readonly TapeLine[] | null;
   readonly found?: FoundAmount;
 }
-const NOTHING: CalcCheck = { gross: 0, net: 0, taxes: [], deductions: 0, taken: {}, variances: [], problems: [] };
+const NOTHING: CalcCheck = { gross: 0, net: 0, taxes: [], deductions: 0, taken: {}, leave: [], variances: [], problems: [] };
 
 /** A request on its way to the worker: what it was given before is not sent again. */
 export interface SentRequest extends Omit<CalcRequest, 'people'> {
@@ -96,6 +99,7 @@ function checkOf(composed: JsonObject, tape: Tape | undefined): CalcCheck {
     net: result.net,
     taxes: result.taxes.map(({ code, payer, amount }) => ({ code, payer, amount })),
     ...takenBy(result),
+    leave: result.leave.map(showLeaveMove),
     variances: result.variances,
     problems: result.problems.map(shown),
   };

@@ -101,6 +101,7 @@ export function rowOf(person: Schemas['PayrollPerson']): SheetRow {
       net: paycheck.net,
       taxes: paycheck.taxes,
       ...takenBy(paycheck),
+      leave: paycheck.leave ?? [],
       variances: paycheck.variances ?? [],
       problems: paycheck.problems,
     },

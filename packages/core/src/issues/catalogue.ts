@@ -340,6 +340,10 @@ export const ISSUE_TEXTS = {
     'No accepted {form} of this period is known here.',
     'Correct the return that was accepted, or enter what was filed elsewhere.',
   ),
+  'change.repaid-above': entry(
+    '{repaid} cannot be paid back of a paycheck of {gross}.',
+    'Give what was paid back of this paycheck; the rest belongs to another one.',
+  ),
   'wage-file.not-one': entry(
     'This is not a wage file: it does not begin with an RA record.',
     'Choose the EFW2 file as it was sent to the SSA.',

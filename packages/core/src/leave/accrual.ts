@@ -14,6 +14,20 @@ export function showLeaveHours(hours: LeaveHours): string {
   return `${hours < 0 ? '-' : ''}${Math.floor(size / FINE)}${fraction === '' ? '' : `.${fraction}`}`;
 }
 
+/** A move of a leave balance as it is shown: hours before it, what it added, used and lost, and hours after it. */
+export function showLeaveMove(
+  move: { readonly item: string } & LeaveMove,
+): Readonly<Record<'item' | 'before' | 'accrued' | 'used' | 'lost' | 'balance', string>> {
+  return {
+    item: move.item,
+    before: showLeaveHours(move.balance - move.accrued + move.used + move.lost),
+    accrued: showLeaveHours(move.accrued),
+    used: showLeaveHours(move.used),
+    lost: showLeaveHours(move.lost),
+    balance: showLeaveHours(move.balance),
+  };
+}
+
 /** How a leave plan builds up. Plans are the employer's own; nothing here is law. */
 export interface LeavePlan {
   /** The earning item whose hours use it. */

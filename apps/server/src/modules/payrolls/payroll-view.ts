@@ -18,6 +18,7 @@ import { hasErrors } from '@zakat/core/paycheck/compute';
 import type { PaycheckResult } from '@zakat/core/computation/result';
 import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import { createHash } from 'node:crypto';
+import { showLeaveMove } from '@zakat/core/leave/accrual';
 import type { EntityManager } from 'typeorm';
 import { detailOf, notFound } from '../../http/refusal.js';
 import { type Client, findClient } from '../clients/index.js';
@@ -66,6 +67,7 @@ export const viewOf = (id: string | null, result: PaycheckResult): PaycheckView 
   garnishments: result.garnishments.map(({ kind, label, amount, fee }) => ({ kind, label, amount, fee })),
   taxes: [...result.taxes],
   ...(result.variances.length > 0 ? { variances: variancesOf(result) } : {}),
+  ...(result.leave.length > 0 ? { leave: result.leave.map(showLeaveMove) } : {}),
   problems: result.problems.map(detailOf),
 });
 

@@ -24,6 +24,7 @@ const row: SheetRow = {
     taxes: [],
     deductions: 13_500,
     taken: { 'order:Case D-4471': 11_500, 'item:loan': 2000 },
+    leave: [],
     variances: [],
     problems: [],
   },

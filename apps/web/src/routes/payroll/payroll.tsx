@@ -19,6 +19,7 @@ import { Costs } from './costs.js';
 import { ForMany } from './for-many.js';
 import { HoursFile } from './hours-file.js';
 import { HowPaid } from './how-paid.js';
+import { LeaveBalances } from './leave-balances.js';
 import { LinesOfCheck } from './lines-of-check.js';
 import { OverriddenTaxes } from './overridden-taxes.js';
 import { postingSlip } from './posting-slip.js';
@@ -172,6 +173,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           </div>
         )}
       </div>
+      {looked && <LeaveBalances row={looked} />}
       {looked && (
         <LinesOfCheck
           key={looked.employeeId}

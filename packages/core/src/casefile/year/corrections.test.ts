@@ -170,12 +170,23 @@ describe('what was filed elsewhere', () => {
     expect(of(answer, 'us-941-x')?.lines?.['8']).toEqual(['12000.00', '11000.00', '1000.00', '124.00']);
     expect(of(answer, 'us-w2c')?.boxes?.['1']).toEqual(['48200.00', '12000.00']);
   });
+  it('with its state boxes, where they are given', () => {
+    const answer = run(
+      year([], {
+        filed: [{ kind: 'us-w2', person: 'p1', boxes: { '1': '12000.00', '16 NY': '500.00', '17 NY': '20.00' } }],
+      }),
+    );
+    expect(of(answer, 'us-w2c')?.stateBoxes).toEqual({ '16 NY': ['500.00', '0.00'], '17 NY': ['20.00', '0.00'] });
+  });
 });
 
 it.each([
   [{ filed: ['us-999'] }, 'filed[0]'],
   [{ filed: ['us-941:2025'] }, 'filed[0]'],
   [{ filed: [{ kind: 'us-w2', person: 'p9', boxes: { '1': '1.00' } }] }, 'filed[0].person'],
+  [{ filed: [{ kind: 'us-941', period: '2025-Q1', lines: { '99': '1.00' } }] }, 'filed[0].lines'],
+  [{ filed: [{ kind: 'us-w2', person: 'p1', boxes: { '9': '1.00' } }] }, 'filed[0].boxes'],
+  [{ changes: [{ on: '2025-08-04', paycheck: 0, repaid: '6000.01' }] }, 'changes[0].repaid'],
   [{ changes: [{ on: '2025-08-04', paycheck: 7, void: true }] }, 'changes[0].paycheck'],
   [{ changes: [{ on: '2025-08-04' }] }, 'changes[0].paycheck'],
   [{ changes: [{ on: '2025-08-04', paycheck: 0, voided: true }] }, 'changes[0].voided'],

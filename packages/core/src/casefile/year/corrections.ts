@@ -8,7 +8,8 @@ import type { ReturnLine } from '../../filings/return-lines.js';
 import { MONEY_BOXES, type FormW2c, type W2cSet } from '../../filings/us-w2c/form.js';
 import type { FormW2, W2Set } from '../../filings/us-w2/form.js';
 import type { LedgerEntry } from '../../ledger/entry.js';
-import { ZERO, add, cents, smaller, subtract, sum, toDollars, type Cents } from '../../money/cents.js';
+import { problem, type Issue } from '../../issues/issue.js';
+import { ZERO, add, cents, showDollars, smaller, subtract, sum, toDollars, type Cents } from '../../money/cents.js';
 import { round, times } from '../../money/exact.js';
 import { rate } from '../../money/rate.js';
 import { taxOf, type TaxCode } from '../../tax-registry/registry.js';
@@ -121,7 +122,12 @@ export function correctionsOf(
   changes: readonly Change[],
   was: YearContents,
   is: YearContents,
-): { readonly corrections: ShownCorrection[]; readonly consequences: Consequence[] } {
+): {
+  readonly corrections: ShownCorrection[];
+  readonly consequences: Consequence[];
+  readonly issues: Issue[];
+} {
+  const issues: Issue[] = repaidTooMuch(changes, was.ledger);
   const on =
     changes
       .map((change) => change.on)
@@ -139,6 +145,7 @@ export function correctionsOf(
     const correction = correctionFor(code);
     if (!correction) return [];
     const computed = base.compute(was.inputOf(base, period));
+    issues.push(...parts.flatMap((part) => unknownNames(base, computed, part)));
     const original = base.statements ? statementsFiled(computed as W2Set, parts) : linesFiled(computed, parts);
     const input: FilingInput = { ...is.inputOf(base, period), original, answers, today: on };
     const content = correction.compute(input);
@@ -147,7 +154,38 @@ export function correctionsOf(
       return xOf(correction, content as XContent, period);
     return amendedOf(correction, base, original, base.compute(input), period, on);
   });
-  return { corrections, consequences: consequencesOf(corrections, was.ledger, is.ledger) };
+  return { corrections, consequences: consequencesOf(corrections, was.ledger, is.ledger), issues };
+}
+
+const BOX = new RegExp(`^(${Object.keys(MONEY_BOXES).join('|')}|12[A-Z]{1,2}|1[67] [A-Z]{2})$`);
+/** Lines that the return does not have, and boxes that are on no statement: what nothing would use. */
+function unknownNames(kind: FilingKind, computed: unknown, { given, field }: Filed): Issue[] {
+  if (!given) return [];
+  const lines = new Set(kind.statements ? [] : kind.lines(computed).map(({ id }) => id));
+  return [...given.keys()]
+    .filter((name) => (kind.statements ? !BOX.test(name) : !lines.has(name)))
+    .map((name) =>
+      problem('input.not-one-of', `${field}.${kind.statements ? 'boxes' : 'lines'}`, {
+        value: name,
+        choices: kind.statements
+          ? 'boxes 1 to 8, 10, 11, 12 with its code, 16 and 17 with the state'
+          : [...lines].join(', '),
+      }),
+    );
+}
+/** More than was paid cannot be paid back. */
+function repaidTooMuch(changes: readonly Change[], ledger: YearLedger): Issue[] {
+  return changes.flatMap(({ repaid, paycheck }, index) => {
+    const check = ledger.checks.find(({ path }) => path === `paychecks[${paycheck ?? -1}]`);
+    return repaid !== null && check && repaid > check.result.gross
+      ? [
+          problem('change.repaid-above', `changes[${index}].repaid`, {
+            repaid: showDollars(repaid),
+            gross: showDollars(check.result.gross),
+          }),
+        ]
+      : [];
+  });
 }
 
 const grouped = (filed: readonly Filed[]) => {
@@ -188,9 +226,21 @@ function statementsFiled(set: W2Set, parts: readonly Filed[]): W2Set {
       const box12 = [...boxes].flatMap(([box, amount]) =>
         /^12[A-Z]+$/.test(box) ? [{ code: box.slice(2), amount }] : [],
       );
-      return { ...form, ...amounts, box12 };
+      return { ...form, ...amounts, box12, states: statesFiled(form.states, boxes) };
     }),
   };
+}
+
+/** State boxes as they were filed, where any is given; else as they are computed. */
+function statesFiled(computed: FormW2['states'], boxes: ReadonlyMap<string, Cents>): FormW2['states'] {
+  const named = [...new Set([...boxes.keys()].flatMap((box) => /^1[67] (..)$/.exec(box)?.[1] ?? []))];
+  if (named.length === 0) return computed;
+  return named.map((state) => ({
+    state,
+    stateId: computed.find((line) => line.state === state)?.stateId ?? '',
+    wages: boxes.get(`16 ${state}`) ?? ZERO,
+    tax: boxes.get(`17 ${state}`) ?? ZERO,
+  }));
 }
 
 function xOf(kind: FilingKind, content: XContent, period: FilingPeriod): ShownCorrection[] {

@@ -7,6 +7,8 @@ import { isObject, type JsonObject, type Reader } from '../reader.js';
 
 /** A return or wage statement that the agency accepted: as the case computes it, or as it was filed elsewhere. */
 export interface Filed {
+  /** Where it stands in the case: `filed[0]`. */
+  readonly field: string;
   readonly kind: string;
   readonly period: FilingPeriod;
   /** Lines of a return, or boxes of one person's statement, as they were filed elsewhere; null: as computed. */
@@ -74,6 +76,7 @@ export function readFiled(reader: Reader, year: number, people: ReadonlySet<stri
     const amounts = object['lines'] ?? object['boxes'];
     return [
       {
+        field,
         kind: kind.code,
         period,
         person: typeof object['person'] === 'string' ? object['person'] : null,

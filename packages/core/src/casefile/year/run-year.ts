@@ -106,7 +106,14 @@ function corrected(
     ledger: entries,
     inputOf: (kind, period) => of.inputOf(kind, period),
   });
-  return correctionsOf(year.filed, year.changes, contents(run, ledger), contents(new YearRun(changed, put, own), put));
+  const found = correctionsOf(
+    year.filed,
+    year.changes,
+    contents(run, ledger),
+    contents(new YearRun(changed, put, own), put),
+  );
+  run.issues.push(...found.issues);
+  return { corrections: found.corrections, consequences: found.consequences };
 }
 
 class YearRun {

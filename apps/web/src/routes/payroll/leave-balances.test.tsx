@@ -1,0 +1,46 @@
+import { MantineProvider } from '@mantine/core';
+import { afterEach, describe, expect, it } from '@jest/globals';
+import { cleanup, render, screen } from '@testing-library/react';
+import type { SheetRow } from '../../calc/sheet-row.js';
+import { LeaveBalances } from './leave-balances.js';
+
+afterEach(cleanup);
+
+const move = (item: string, balance: string, lost = '0') => ({
+  item,
+  before: '8',
+  accrued: '2',
+  used: '12',
+  lost,
+  balance,
+});
+const show = (leave: ReturnType<typeof move>[], isPaid = true) =>
+  render(
+    <MantineProvider env="test">
+      <LeaveBalances row={{ name: 'Wil Sprague', isPaid, check: { leave } } as unknown as SheetRow} />
+    </MantineProvider>,
+  );
+const cells = (): string[][] =>
+  [...document.querySelectorAll('tr')].map((row) => [...row.cells].map((cell) => cell.textContent));
+
+describe('leave beside the hours', () => {
+  it('says what was there, accrues, is used and is left', () => {
+    show([move('sick', '4')]);
+    expect(cells()).toEqual([
+      ['Balance', 'Before', 'Accrues', 'Used', 'After'],
+      ['Sick', '8', '2', '12', '4'],
+    ]);
+  });
+  it('marks a balance below zero, and what is lost has a column of its own', () => {
+    show([move('vacation', '-2', '1')]);
+    expect(screen.getByText('-2').className).toBe('tag-wrong');
+    expect(cells()[0]).toContain('Lost');
+  });
+  it('is nothing for somebody without a plan, or not paid this time', () => {
+    show([]);
+    expect(document.querySelector('table')).toBeNull();
+    cleanup();
+    show([move('sick', '4')], false);
+    expect(document.querySelector('table')).toBeNull();
+  });
+});

@@ -1,10 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { FilingKind } from '@zakat/core/filings/kind';
-import { periodWith, type FilingPeriod } from '@zakat/core/filings/period';
+import type { FilingPeriod } from '@zakat/core/filings/period';
 import { correctionFor, kindOf } from '@zakat/core/filings/registry';
 import { changesOf, type AmendedLine } from '@zakat/core/filings/corrections/amended';
 import { subtract, type Cents } from '@zakat/core/money/cents';
-import { date } from '@zakat/core/calendar/local-date';
 import type { Issue } from '@zakat/core/issues/issue';
 import { createHash } from 'node:crypto';
 import type { EntityManager } from 'typeorm';

@@ -4,7 +4,6 @@ import { periodKey, periodLabel } from '@zakat/core/filings/period';
 import { kindOf } from '@zakat/core/filings/registry';
 import type { W2Set } from '@zakat/core/filings/us-w2/form';
 import type { ReturnLine } from '@zakat/core/filings/return-lines';
-import type { Cents } from '@zakat/core/money/cents';
 import { IsNull, LessThan, Not, type EntityManager } from 'typeorm';
 import { detailOf } from '../../http/refusal.js';
 import { BankAccount, type Client } from '../clients/index.js';

@@ -188,6 +188,17 @@ const MODULES: Readonly<Record<string, readonly string[]>> = {
   trials: ['audit', 'clients', 'clock', 'employees', 'facts', 'identity', 'payrolls'],
   'tie-out': ['clients', 'clock', 'filed-elsewhere', 'filing-records', 'filings', 'identity', 'ledger', 'remittances'],
   voids: ['audit', 'clients', 'clock', 'deposit-schedules', 'identity', 'ledger', 'outbox', 'payrolls'],
+  'correction-cases': [
+    'audit',
+    'clients',
+    'clock',
+    'documents',
+    'filing-records',
+    'filings',
+    'identity',
+    'letters',
+    'remittances',
+  ],
   'take-overs': ['audit', 'clients', 'clock', 'employees', 'facts', 'identity', 'ledger', 'payrolls', 'tables'],
   'direct-deposits': [
     'audit',

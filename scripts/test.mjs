@@ -44,15 +44,10 @@ async function types() {
 }
 const lint = () => verdict('lint', () => run(bin('oxlint'), ['--type-aware', '.']));
 
-/** The suites of the server share one database server; the others need none. */
-const SERVER = 'the server';
-const UNIT_RUNS = [
-  ['everything but the server', ['--ignoreProjects', 'server', '--maxWorkers=2']],
-  // They wait for the database more than they compute.
-  [SERVER, ['--selectProjects', 'server', '--maxWorkers=3']],
-];
-async function unitRun(name, which, databaseUrl, folder) {
-  const report = join(folder, `${name.replaceAll(' ', '-')}.json`);
+/** One more than cores: the suites of the server wait for the database more than they compute, and share one server of it. */
+const WORKERS = 3;
+async function unitRun(databaseUrl, folder) {
+  const report = join(folder, 'suites.json');
   const env = {
     ...process.env,
     NODE_OPTIONS: '--experimental-vm-modules --no-warnings',
@@ -61,7 +56,13 @@ async function unitRun(name, which, databaseUrl, folder) {
   };
   const code = await show(
     process.execPath,
-    [join(ROOT, 'node_modules/jest/bin/jest.js'), ...which, '--json', `--outputFile=${report}`, '--silent'],
+    [
+      join(ROOT, 'node_modules/jest/bin/jest.js'),
+      `--maxWorkers=${WORKERS}`,
+      '--json',
+      `--outputFile=${report}`,
+      '--silent',
+    ],
     { env, priority: GIVES_WAY },
   );
   if (!existsSync(report)) {
@@ -161,7 +162,7 @@ async function main() {
     if (wants('unit')) {
       const forget = gatherSuites();
       try {
-        for (const [name, which] of UNIT_RUNS) await unitRun(name, which, database.url, folder);
+        await unitRun(database.url, folder);
       } finally {
         forget();
       }

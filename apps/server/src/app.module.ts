@@ -66,6 +66,10 @@ import { Sessions } from './modules/identity/sessions.js';
 import { LadderController } from './modules/ladder/ladder.controller.js';
 import { AgendaRungs } from './modules/ladder/agenda-rungs.js';
 import { DueReturnsController } from './modules/filings/due-returns.controller.js';
+import { Consequences } from './modules/correction-cases/consequences.js';
+import { CorrectionCasesController } from './modules/correction-cases/correction-cases.controller.js';
+import { CorrectionCases } from './modules/correction-cases/correction-cases.service.js';
+import { CorrectionsDue } from './modules/filings/corrections-due.js';
 import { CorrectionsService } from './modules/filings/corrections.service.js';
 import { DueReturnsService } from './modules/filings/due-returns.service.js';
 import { DueDepositsController } from './modules/ladder/due-deposits.controller.js';
@@ -150,6 +154,7 @@ const CONTROLLERS = [
   VoidsController,
   RemittancesController,
   LettersController,
+  CorrectionCasesController,
   NoticesController,
   DirectDepositsController,
   FilingsController,
@@ -168,6 +173,9 @@ const PROVIDERS = [
   DueDepositsService,
   DueReturnsService,
   CorrectionsService,
+  CorrectionsDue,
+  Consequences,
+  CorrectionCases,
   PayrollReviews,
   ClientHours,
   HoursFiles,

@@ -132,6 +132,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./routes/remittance/remittance.js')).RemittancePage }),
       },
       {
+        path: 'corrections/:caseId',
+        lazy: async () => ({ Component: (await import('./routes/correction/correction.js')).CorrectionPage }),
+      },
+      {
         path: 'filings/:filingId',
         lazy: async () => ({ Component: (await import('./routes/filing/filing.js')).FilingPage }),
       },

@@ -105,4 +105,5 @@ const PAST: Readonly<Record<string, string>> = {
   void: 'voided',
   stop: 'stopped',
   clear: 'cleared',
+  close: 'closed',
 };

@@ -146,6 +146,17 @@ export const NOTICE_MACHINE = {
   ],
 } as const satisfies Machine<'open' | 'answered' | 'closed'>;
 
+/** A mistake that is being put right: closed when everything that follows from it is done, or refused with a reason. */
+export const CORRECTION_CASE_MACHINE = {
+  name: 'correction case',
+  table: 'correction_case',
+  initial: 'open',
+  transitions: [
+    { act: 'close', from: ['open'], to: 'closed', by: ANYBODY },
+    { act: 'reopen', from: ['closed'], to: 'open', by: ANYBODY },
+  ],
+} as const satisfies Machine<'open' | 'closed'>;
+
 export const MACHINES = [
   PAYROLL_MACHINE,
   REMITTANCE_MACHINE,
@@ -157,4 +168,5 @@ export const MACHINES = [
   VOID_MACHINE,
   CHECK_MACHINE,
   NOTICE_MACHINE,
+  CORRECTION_CASE_MACHINE,
 ] as const;

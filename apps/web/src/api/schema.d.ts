@@ -1872,6 +1872,118 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/correction-cases": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CorrectionCasesController_list"];
+        put?: never;
+        post: operations["CorrectionCasesController_open"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/correction-cases/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CorrectionCasesController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/correction-cases/{id}/consequences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CorrectionCasesController_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/correction-cases/{id}/consequences/{consequenceId}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CorrectionCasesController_settle"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/correction-cases/{id}/close": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CorrectionCasesController_close"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/correction-cases/{id}/reopen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CorrectionCasesController_reopen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/correction-cases/{id}/letter.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CorrectionCasesController_letter"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/notices": {
         parameters: {
             query?: never;
@@ -4497,6 +4609,81 @@ export interface components {
         UnrecordPaid: {
             version: number;
             reason: string;
+        };
+        CaseRow: {
+            /** Format: uuid */
+            id: string;
+            what: string;
+            /** Format: date */
+            since: string;
+            /** Format: date */
+            foundOn: string;
+            /** @enum {string} */
+            status: "open" | "closed";
+            left: number;
+        };
+        OpenCase: {
+            what: string;
+            /** Format: date */
+            since: string;
+            /** @enum {string} */
+            foundBy: "tie-out" | "notice" | "returned" | "client" | "employee" | "rate" | "review";
+            evidence: string;
+        };
+        ConsequenceView: {
+            /** Format: uuid */
+            id: string;
+            /** @enum {string} */
+            kind: "return" | "deposit" | "credit" | "copy" | "refund" | "recovery" | "letter" | "interest" | "own-return" | "other";
+            title: string;
+            amount: number | null;
+            /** Format: date */
+            due: string | null;
+            path: string;
+            /** @enum {string} */
+            status: "open" | "done" | "refused";
+            why: string;
+            isDerived: boolean;
+            settledBy: string | null;
+            settledAt: string | null;
+        };
+        CorrectionCase: {
+            what: string;
+            /** Format: date */
+            since: string;
+            /** @enum {string} */
+            foundBy: "tie-out" | "notice" | "returned" | "client" | "employee" | "rate" | "review";
+            evidence: string;
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** Format: date */
+            foundOn: string;
+            /** @enum {string} */
+            status: "open" | "closed";
+            version: number;
+            openedBy: string;
+            ended: string;
+            consequences: components["schemas"]["ConsequenceView"][];
+        };
+        AddConsequence: {
+            /** @enum {string} */
+            kind: "refund" | "recovery" | "letter" | "interest" | "own-return" | "other";
+            title: string;
+            amount: number | null;
+            /** Format: date */
+            due: string | null;
+        };
+        SettleConsequence: {
+            /** @enum {string} */
+            status: "open" | "done" | "refused";
+            why: string;
+        };
+        MoveCase: {
+            version: number;
+            why: string;
         };
         NoticeLine: {
             label: string;
@@ -8253,6 +8440,193 @@ export interface operations {
         };
     };
     LettersController_pay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    CorrectionCasesController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CaseRow"][];
+                };
+            };
+        };
+    };
+    CorrectionCasesController_open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenCase"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    CorrectionCasesController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CorrectionCase"];
+                };
+            };
+        };
+    };
+    CorrectionCasesController_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddConsequence"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CorrectionCase"];
+                };
+            };
+        };
+    };
+    CorrectionCasesController_settle: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+                consequenceId: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SettleConsequence"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CorrectionCase"];
+                };
+            };
+        };
+    };
+    CorrectionCasesController_close: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveCase"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CorrectionCase"];
+                };
+            };
+        };
+    };
+    CorrectionCasesController_reopen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveCase"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CorrectionCase"];
+                };
+            };
+        };
+    };
+    CorrectionCasesController_letter: {
         parameters: {
             query?: never;
             header?: never;

@@ -44,7 +44,16 @@ export interface CalcAnswer {
   readonly working: readonly TapeLine[] | null;
   readonly found?: FoundAmount;
 }
-const NOTHING: CalcCheck = { gross: 0, net: 0, taxes: [], deductions: 0, taken: {}, leave: [], variances: [], problems: [] };
+const NOTHING: CalcCheck = {
+  gross: 0,
+  net: 0,
+  taxes: [],
+  deductions: 0,
+  taken: {},
+  leave: [],
+  variances: [],
+  problems: [],
+};
 
 /** A request on its way to the worker: what it was given before is not sent again. */
 export interface SentRequest extends Omit<CalcRequest, 'people'> {

@@ -47,6 +47,8 @@ const LOOKS: Readonly<Record<string, Look>> = {
   stopped: { shape: 'held' },
   void: { shape: 'struck' },
   closed: { shape: 'disc' },
+  done: { shape: 'disc' },
+  refused: { shape: 'held' },
 };
 
 function Mark({ shape }: { readonly shape: Shape }): ReactNode {

@@ -97,7 +97,5 @@ export function classOfYear(rules: DepositRules, year: number, facts: ClassFacts
 export function classSaid(rules: DepositRules, day: LocalDate, facts: ClassFacts): ClassFound | null {
   const said = facts.said(day);
   const known = rules.classes.find(({ code }) => code === said?.class);
-  return said && known
-    ? { class: known.code, why: `${known.label}: as entered since ${showDate(said.since)}.` }
-    : null;
+  return said && known ? { class: known.code, why: `${known.label}: as entered since ${showDate(said.since)}.` } : null;
 }

@@ -41,6 +41,7 @@ const SUBJECTS = `
   UNION ALL SELECT f.client_id, f.kind, f.period_start::text, NULL FROM filing f WHERE a.subject_kind = 'filing' AND f.id = a.id
   UNION ALL SELECT t.client_id, t.year::text, NULL, NULL FROM take_over t WHERE a.subject_kind = 'take-over' AND t.id = a.id
   UNION ALL SELECT n.client_id, n.number, n.dated_on::text, NULL FROM agency_notice n WHERE a.subject_kind = 'notice' AND n.id = a.id
+  UNION ALL SELECT k.client_id, k.what, k.found_on::text, NULL FROM correction_case k WHERE a.subject_kind = 'correction case' AND k.id = a.id
   UNION ALL SELECT v.client_id, NULL, p.check_date::text, NULL FROM check_void v JOIN payroll p ON p.id = v.payroll_id WHERE a.subject_kind = 'void' AND v.id = a.id
   UNION ALL SELECT i.client_id, i.payee, i.number::text, i.amount FROM issued_check i WHERE a.subject_kind = 'check' AND i.id = a.id
   UNION ALL SELECT q.client_id, NULL, NULL, NULL FROM question q WHERE a.subject_kind = 'question' AND q.id = a.id

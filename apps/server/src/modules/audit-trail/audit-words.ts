@@ -72,6 +72,12 @@ const ACTS: Readonly<Record<string, string>> = {
   'check.void': 'voided {subject}',
   'check.stop': 'recorded a stop payment for {subject}',
   'journal.export': 'exported the journal',
+  'correction.open': 'opened {subject}',
+  'correction case.close': 'closed {subject}',
+  'correction.add': 'put something down in {subject}',
+  'correction.done': 'said that something was done in {subject}',
+  'correction.refused': 'refused something in {subject}',
+  'correction.open-again': 'opened something again in {subject}',
   'notice.record': 'took in {subject}',
   'notice.answer': 'answered {subject}',
   'notice.close': 'closed {subject}',
@@ -197,6 +203,8 @@ export function subjectWords({ kind, name, day, amount }: StoredSubject): string
       return day === null ? '' : `check ${day} to ${name ?? ''}`;
     case 'notice':
       return name === null ? '' : `notice ${name} of ${on}`;
+    case 'correction case':
+      return name === null ? '' : `the correction “${name}”`;
     case 'void':
       return on === '' ? 'a void' : `the void of checks of ${on}`;
     case 'question':

@@ -1,3 +1,4 @@
+export { CorrectionsDue } from './corrections-due.js';
 export { type AgencyAnswer, FilingAnswers } from './filing-answers.js';
 export { FilingContent, type Loaded } from './filing-content.js';
 export { FilingForms } from './filing-forms.js';

@@ -7,6 +7,7 @@ import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
+import { CorrectionCases } from './correction-cases.js';
 import { CorrectionsSection } from './corrections.js';
 import { FiledElsewhere } from './filed-elsewhere.js';
 import { NoticesSection } from './notices.js';
@@ -113,6 +114,7 @@ export function ReturnsPage(): ReactNode {
         </Waiting>
       </section>
       <CorrectionsSection clientId={client.id} />
+      <CorrectionCases clientId={client.id} />
       <FiledElsewhere clientId={client.id} />
       <NoticesSection clientId={client.id} />
     </>

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { shiftOf } from '@zakat/core/facts/client-facts';
 import { dollars, type Cents } from '@zakat/core/money/cents';
 import { CHECK_LAYOUTS, checkPage, fitting, type CheckSheet, type StubLine } from '../src/modules/checks/check-page.js';
 import { drawChecks } from '../src/modules/checks/draw-check.js';
@@ -26,6 +27,37 @@ const sheet: CheckSheet = {
   net: line('', '2210.84', '46427.64'),
   amount: dollars('2210.84'),
 };
+
+describe('a page for a printer that prints aside', () => {
+  const moved = (more: Partial<CheckSheet>) => checkPage({ ...sheet, ...more });
+  it('is moved whole, and torn where the stock is torn', () => {
+    const [straight, aside] = [moved({}), moved({ shift: { right: 4.32, down: -2 } })];
+    const at = ({ texts, rules }: ReturnType<typeof checkPage>) => [
+      ...texts.map(({ x, y }) => [x, y]),
+      ...rules.filter(({ isDashed }) => !isDashed).map(({ from, y }) => [from, y]),
+    ];
+    expect(at(aside)).toEqual(at(straight).map(([x = 0, y = 0]) => [x + 4.32, y - 2]));
+    const folds = ({ rules }: ReturnType<typeof checkPage>) => rules.filter(({ isDashed }) => isDashed);
+    expect(folds(aside)).toEqual(folds(straight));
+  });
+  it('has crosses half an inch from the edges of the check on a sample, and on no check', () => {
+    expect(moved({ layout: 'middle', isSample: true }).marks).toEqual([
+      { x: 36, y: 306 },
+      { x: 576, y: 306 },
+      { x: 36, y: 486 },
+      { x: 576, y: 486 },
+    ]);
+    expect(moved({}).marks).toEqual([]);
+  });
+  it.each([
+    ['', 0],
+    ['0.06', 0.06],
+    ['-.12', -0.12],
+    ['0.51', null],
+    ['a bit', null],
+    ['1/8', null],
+  ])('a length of %j is %j inches', (given, inches) => expect(shiftOf(given)).toBe(inches));
+});
 
 describe('a page with a check', () => {
   const textsOf = (more: Partial<CheckSheet> = {}) => checkPage({ ...sheet, ...more }).texts;

@@ -395,6 +395,12 @@ const OVERTIME: FactKind = {
     `The premium is on ${text(value, 'premium') === 'regular-rate' ? 'the regular rate of all pay for the hours' : 'the rate of its own line'}`,
 };
 
+/** Inches that a printed page is moved by, at most half of one either way; null: not such a length. */
+export function shiftOf(given: string): number | null {
+  const read = given.trim() === '' ? 0 : /^[-+]?\d*\.?\d{1,2}$/.test(given.trim()) ? Number(given) : Number.NaN;
+  return Math.abs(read) <= 0.5 ? read : null;
+}
+
 const CHECKS: FactKind = {
   kind: 'checks',
   label: 'Checks and journal',
@@ -410,17 +416,38 @@ const CHECKS: FactKind = {
         ['bottom', 'at the bottom'],
       ],
     },
+    {
+      name: 'right',
+      label: 'Print farther right by',
+      kind: 'text',
+      most: 6,
+      help: 'Inches, like 0.06; below zero moves it left. Measure the marks of the sample page',
+    },
+    {
+      name: 'down',
+      label: 'Print farther down by',
+      kind: 'text',
+      most: 6,
+      help: 'Inches; below zero moves it up',
+    },
     { name: 'wagesAccount', label: 'Account for wages', kind: 'text', most: 30 },
     { name: 'taxAccount', label: 'Account for employer taxes', kind: 'text', most: 30 },
     { name: 'payableAccount', label: 'Account for what is owed', kind: 'text', most: 30 },
     { name: 'cashAccount', label: 'Account for cash', kind: 'text', most: 30 },
   ],
+  check: (value, path) =>
+    (['right', 'down'] as const)
+      .filter((name) => text(value, name) !== '' && shiftOf(text(value, name)) === null)
+      .map((name) => problem('checks.shift', `${path}.${name}`, { value: text(value, name) })),
   says: (value) =>
     [
       text(value, 'nextNumber') === '' ? '' : `next check ${text(value, 'nextNumber')}`,
       text(value, 'layout') === ''
         ? ''
         : `check ${text(value, 'layout') === 'middle' ? 'in the middle' : `at the ${text(value, 'layout')}`}`,
+      ...(['right', 'down'] as const).map((name) =>
+        text(value, name) === '' ? '' : `${text(value, name)} in ${name}`,
+      ),
       ...(['wagesAccount', 'taxAccount', 'payableAccount', 'cashAccount'] as const).map((name) => text(value, name)),
     ]
       .filter((part) => part !== '')

@@ -340,6 +340,10 @@ export const ISSUE_TEXTS = {
     'No accepted {form} of this period is known here.',
     'Correct the return that was accepted, or enter what was filed elsewhere.',
   ),
+  'checks.shift': entry(
+    '{value} is not a length of at most half an inch.',
+    'Write inches like 0.06, or -0.12 for the other way.',
+  ),
   'change.repaid-above': entry(
     '{repaid} cannot be paid back of a paycheck of {gross}.',
     'Give what was paid back of this paycheck; the rest belongs to another one.',

@@ -18,6 +18,8 @@ export interface CheckSheet {
   readonly layout: CheckLayout;
   /** A sample is marked across the check and is no order to pay. */
   readonly isSample: boolean;
+  /** How far the printer has to be corrected, in points; left out: not at all. */
+  readonly shift?: { readonly right: number; readonly down: number };
   readonly client: { readonly name: string; readonly street: string; readonly place: string };
   readonly bankName: string;
   readonly number: string;
@@ -53,6 +55,8 @@ export interface Ruled {
 export interface CheckPage {
   readonly texts: readonly Placed[];
   readonly rules: readonly Ruled[];
+  /** Crosses of a sample: half an inch from each edge of the check, to measure the printer by. */
+  readonly marks: readonly { readonly x: number; readonly y: number }[];
   /** Top of the check, and its height. */
   readonly check: { readonly y: number; readonly height: number };
 }
@@ -67,6 +71,8 @@ const TOPS: Readonly<Record<CheckLayout, { readonly check: number; readonly stub
   middle: { check: STUB_HEIGHT, stubs: [0, STUB_HEIGHT + CHECK_HEIGHT] },
   bottom: { check: 2 * STUB_HEIGHT, stubs: [0, STUB_HEIGHT] },
 };
+/** Half an inch. */
+const MARK = 36;
 const LINE = 11;
 /** Lines of a column that fit a stub; what is more is added up in the last one. */
 const MOST_LINES = 13;
@@ -194,12 +200,24 @@ export function checkPage(sheet: CheckSheet): CheckPage {
     stubTexts(sheet, tops.stubs[1], 'For the files of the employer'),
   ];
   const folds = [tops.check, ...tops.stubs].filter((top) => top > 0);
+  const { right = 0, down = 0 } = sheet.shift ?? {};
   return {
-    texts: parts.flatMap((part) => part.texts).filter(({ text }) => text !== ''),
+    texts: parts
+      .flatMap((part) => part.texts)
+      .filter(({ text }) => text !== '')
+      .map((placed) => ({ ...placed, x: placed.x + right, y: placed.y + down })),
     rules: [
-      ...parts.flatMap((part) => part.rules),
+      ...parts
+        .flatMap((part) => part.rules)
+        .map((rule) => ({ ...rule, y: rule.y + down, from: rule.from + right, to: rule.to + right })),
+      // The stock is torn where it is, however the printer prints.
       ...folds.map((y): Ruled => ({ y, from: 0, to: 612, isDashed: true })),
     ],
     check: { y: tops.check, height: CHECK_HEIGHT },
+    marks: sheet.isSample
+      ? [MARK, CHECK_HEIGHT - MARK].flatMap((y) =>
+          [MARK, 612 - MARK].map((x) => ({ x: x + right, y: tops.check + y + down })),
+        )
+      : [],
   };
 }

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { CheckPosition, CheckRow, PayrollChecks, PrintChecks, RecordCheck } from '@zakat/contract/checks';
 import { date, showShortDate } from '@zakat/core/calendar/local-date';
-import { CLIENT_FACTS } from '@zakat/core/facts/client-facts';
+import { CLIENT_FACTS, shiftOf } from '@zakat/core/facts/client-facts';
 import { text } from '@zakat/core/facts/fact-kind';
 import { inForceOn } from '@zakat/core/facts/in-force';
 import { cents, subtract, sum, type Cents } from '@zakat/core/money/cents';
@@ -71,11 +71,16 @@ export class CheckPrinting {
           )
         ).map((stub) => [stub.paycheckId, stub]),
       );
+      const shift = shiftIn(await this.checkFacts(manager, payroll));
       const made = chosen.map((check, index) => {
         const stub = stubs.get(check.paycheckId);
         if (!stub) throw conflict('One of these checks was voided. Look again.');
         const number = input.firstNumber + index;
-        return { check, number, sheet: sheetOf(client, bank, payroll, stub, check.amount, number, input.position) };
+        return {
+          check,
+          number,
+          sheet: { ...sheetOf(client, bank, payroll, stub, check.amount, number, input.position), shift },
+        };
       });
       const pdf = await drawChecks(made.map(({ sheet }) => sheet));
       const name = `checks-${payroll.checkDate}-${input.firstNumber}.pdf`;
@@ -292,6 +297,12 @@ export class CheckPrinting {
 const isOut = ({ status }: CheckRow): boolean => status === 'printed' || status === 'issued' || status === 'cleared';
 const periodOf = ({ periodStart, periodEnd }: Payroll): string =>
   `${showShortDate(date(periodStart))} to ${showShortDate(date(periodEnd))}`;
+
+/** How far the client’s printer has to be corrected, in points. */
+export const shiftIn = (value: Readonly<Record<string, unknown>>): NonNullable<CheckSheet['shift']> => ({
+  right: (shiftOf(text(value, 'right')) ?? 0) * 72,
+  down: (shiftOf(text(value, 'down')) ?? 0) * 72,
+});
 
 function sheetOf(
   client: Client,

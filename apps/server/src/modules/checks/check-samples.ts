@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date, showShortDate } from '@zakat/core/calendar/local-date';
-import { text } from '@zakat/core/facts/fact-kind';
+import { text, type FactValue } from '@zakat/core/facts/fact-kind';
 import { inForceOn } from '@zakat/core/facts/in-force';
 import { CLIENT_FACTS } from '@zakat/core/facts/client-facts';
 import { ZERO } from '@zakat/core/money/cents';
@@ -13,6 +13,7 @@ import { Clock } from '../clock/index.js';
 import { FactStore } from '../facts/index.js';
 import { computeEntry, nextPayroll, PeopleCases, type PersonCase, usualEntry } from '../payrolls/index.js';
 import type { CheckLayout, CheckSheet, StubLine } from './check-page.js';
+import { shiftIn } from './check-printing.service.js';
 import { drawChecks } from './draw-check.js';
 import { linesOf, payeeOf, placeLine } from './sheet-lines.js';
 import { NO_CHECKS, yearsToDate } from './year-to-date.js';
@@ -43,6 +44,7 @@ export class CheckSamples {
     const next = await nextPayroll(manager, this.store, client);
     const checkDate = next?.checkDate ?? (await this.clock.today(manager));
     const bank = await manager.findOne(BankAccount, { where: { clientId }, order: { label: 'ASC' } });
+    const facts = await this.checkFacts(manager, client, checkDate);
     const usual = await this.usual(manager, client, checkDate);
     const toDate = usual
       ? (await yearsToDate(manager, [usual.person.employee.id], checkDate))(usual.person.employee.id)
@@ -50,9 +52,10 @@ export class CheckSamples {
     return {
       layout,
       isSample: true,
+      shift: shiftIn(facts),
       client: { name: client.legalName, street: client.street, place: placeLine(client) },
       bankName: bank?.bankName ?? '',
-      number: await this.nextNumber(manager, client, checkDate),
+      number: text(facts, 'nextNumber') || 'number',
       checkDate: showShortDate(date(checkDate)),
       period: next
         ? `${showShortDate(date(next.periodStart))} to ${showShortDate(date(next.periodEnd))}`
@@ -77,9 +80,9 @@ export class CheckSamples {
     return null;
   }
 
-  private async nextNumber(manager: EntityManager, client: Client, day: string): Promise<string> {
+  private async checkFacts(manager: EntityManager, client: Client, day: string): Promise<FactValue> {
     const facts = inForceOn(await this.store.ofClient(manager, client.id), day, CLIENT_FACTS.slotOf);
-    return text(facts.find((fact) => fact.kind === 'checks')?.value ?? {}, 'nextNumber') || 'number';
+    return facts.find((fact) => fact.kind === 'checks')?.value ?? {};
   }
 }
 

@@ -20,9 +20,27 @@ export function drawPlaced(document: Pdf, texts: readonly Placed[], rules: reado
 }
 
 function addCheck(document: Pdf, sheet: CheckSheet): void {
-  const { texts, rules, check } = checkPage(sheet);
+  const { texts, rules, check, marks } = checkPage(sheet);
   document.addPage();
   drawPlaced(document, texts, rules);
+  for (const { x, y } of marks)
+    document
+      .lineWidth(0.5)
+      .strokeColor('#000000')
+      .moveTo(x - 7, y)
+      .lineTo(x + 7, y)
+      .moveTo(x, y - 7)
+      .lineTo(x, y + 7)
+      .stroke();
+  const [first] = marks;
+  if (first)
+    document
+      .font('Helvetica')
+      .fontSize(6)
+      .fillColor('#333333')
+      .text('Each cross stands half an inch from the edges of the check.', first.x + 10, first.y - 12, {
+        lineBreak: false,
+      });
   if (sheet.isSample)
     document
       .save()

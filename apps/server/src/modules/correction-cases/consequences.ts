@@ -32,11 +32,15 @@ export class Consequences {
     @Inject(Deposits) private readonly deposits: Deposits,
   ) {}
 
-  async of(manager: EntityManager, client: Client, since: LocalDate, today: LocalDate): Promise<Consequence[]> {
+  async of(
+    manager: EntityManager,
+    client: Client,
+    { since, foundOn, today }: { since: LocalDate; foundOn: LocalDate; today: LocalDate },
+  ): Promise<Consequence[]> {
     return [
       ...(await this.returns(manager, client, since)),
       ...(await this.owed(manager, client, since, today)),
-      ...(await this.copies(manager, client, since)),
+      ...(await this.copies(manager, client, since, foundOn)),
     ];
   }
 
@@ -89,8 +93,13 @@ export class Consequences {
     });
   }
 
-  /** Copies of corrected statements: each goes to its employee, and where a state box changes, to the state. */
-  private async copies(manager: EntityManager, client: Client, since: LocalDate): Promise<Consequence[]> {
+  /** Copies of statements that were corrected since it was found: each goes to its employee, and where a state box changes, to the state. */
+  private async copies(
+    manager: EntityManager,
+    client: Client,
+    since: LocalDate,
+    foundOn: LocalDate,
+  ): Promise<Consequence[]> {
     const rows = await manager.find(Filing, {
       where: { clientId: client.id, periodEnd: MoreThanOrEqual(since), status: Not('draft') },
       order: { periodStart: 'ASC', sequence: 'ASC' },
@@ -98,7 +107,7 @@ export class Consequences {
     const found: Consequence[] = [];
     for (const filing of rows) {
       const kind = kindOf(filing.kind);
-      if (!kind.copies) continue;
+      if (!kind.copies || filing.createdAt.toISOString().slice(0, 10) < foundOn) continue;
       const loaded = { filing, client, kind, period: periodOf(filing) };
       for (const { person, stateBoxes } of kind.copies(await this.contents.shown(manager, loaded))) {
         const who = `${person.lastName}, ${person.firstName}`;

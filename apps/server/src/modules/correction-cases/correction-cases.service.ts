@@ -261,7 +261,8 @@ export class CorrectionCases {
   private async refresh(manager: EntityManager, actor: Actor, own: StoredCase): Promise<void> {
     const client = await findClient(manager, own.client_id);
     const today = await this.clock.today(manager);
-    const found = await this.consequences.of(manager, client, date(own.since), today);
+    const days = { since: date(own.since), foundOn: date(own.found_on), today };
+    const found = await this.consequences.of(manager, client, days);
     for (const one of found) await this.put(manager, actor, own, one);
     await manager.query(
       `UPDATE correction_consequence SET status = 'done', why = $3, settled_by = NULL, settled_at = $4

@@ -15,7 +15,7 @@ INSERT INTO client (id, firm_id, key, legal_name, trade_name, ein, name_control,
 SELECT $1, firm.id, 'W' || $2::text, 'Wages ' || $2::text, '', '47' || lpad($2::text, 7, '0'), 'WAGE', '1 Row', 'Port Verity', 'TX', '77999', '3255550100', '', 'Ada Brine', '', '', 'N', 'weekly', 0 FROM firm`;
 const PEOPLE = `
 INSERT INTO employee (id, firm_id, client_id, number, first_name, middle_name, last_name, suffix, ssn_cipher, ssn_tail, ssn_mark, street, city, state, zip, hired_on, kind, is_retirement_plan)
-SELECT p.id, firm.id, $1, p.number, 'Ada', '', 'Brine' || p.number, '', decode(p.cipher, 'base64'), p.tail, decode(p.mark, 'base64'), '1 Row', 'Port Verity', 'TX', '77999', '2024-01-02', 'employee', false
+SELECT p.id, firm.id, $1, p.number, 'Ada', '', 'Brine' || p.number, '', decode(p.cipher, 'base64'), p.tail, decode(p.mark, 'base64'), '1 Row', 'Port Verity', 'TX', '77999', '2024-01-02', 'employee', true
 FROM firm, jsonb_to_recordset($2::jsonb) AS p(id uuid, number text, cipher text, tail text, mark text)`;
 const PAYROLLS = `
 INSERT INTO payroll (id, firm_id, client_id, period_start, period_end, check_date, kind, status, version, posted_at, posted_by, created_by)
@@ -40,7 +40,9 @@ const seal = (key, text) => {
 function peopleOf(client, secret) {
   const key = Buffer.from(secret, 'hex');
   return Array.from({ length: PEOPLE_EACH }, (_, index) => {
-    const ssn = `8${String(client * PEOPLE_EACH + index + 10_000_001)}`;
+    // No part of a number is all zeros.
+    const nth = client * PEOPLE_EACH + index;
+    const ssn = `810${String(1 + Math.floor(nth / 9999)).padStart(2, '0')}${String(1 + (nth % 9999)).padStart(4, '0')}`;
     return {
       id: randomUUID(),
       number: String(index + 1),

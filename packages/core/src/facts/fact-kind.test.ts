@@ -43,7 +43,7 @@ function sample(field: FactField): unknown {
 /** Fields that stand for each other: only the first of them is given. */
 const EITHER: Readonly<Record<string, readonly string[]>> = { standing: ['percent', 'hours', 'match', 'rate'] };
 /** Fields whose sample cannot stand beside the others. */
-const APART: readonly string[] = ['employeeRate', 'lastWages', 'otherWork', 'factor'];
+const APART: readonly string[] = ['employeeRate', 'lastWages', 'otherWork', 'factor', 'right', 'down'];
 
 function valueOf(kind: FactKind, isFull: boolean): Record<string, unknown> {
   const value: Record<string, unknown> = {};

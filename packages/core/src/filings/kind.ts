@@ -330,6 +330,8 @@ export interface FilingKind<Content = unknown> {
   readonly identifies?: { readonly label: string; readonly of: (reference: string) => string };
   /** The form that puts it right after it was accepted. */
   readonly amendedBy: string;
+  /** Lines that say what was paid, and what follows from that alone: a payment after it was filed corrects nothing. */
+  readonly paymentLines?: ReadonlySet<string>;
   /** The kind that this one amends. */
   readonly corrects?: string;
   /** Of a kind that corrects another: what the agency has once it is accepted, as content of that kind. */

@@ -348,6 +348,10 @@ export const ISSUE_TEXTS = {
     '{repaid} cannot be paid back of a paycheck of {gross}.',
     'Give what was paid back of this paycheck; the rest belongs to another one.',
   ),
+  'check.nothing-typed': entry(
+    'Nothing is typed that differs from the {form} as filed.',
+    'Choose an employee and type the correct boxes.',
+  ),
   'wage-file.not-one': entry(
     'This is not a wage file: it does not begin with an RA record.',
     'Choose the EFW2 file as it was sent to the SSA.',

@@ -24,15 +24,19 @@ interface AmendedContent {
   readonly reason: string;
   readonly balanceChange: Cents;
 }
-/** Lines of two contents of one kind side by side; only those that differ. */
+/**
+ * Lines of two contents of one kind side by side; only those that differ. Where they differ only in what was paid, nothing
+ * is to be corrected: the return said what had been paid when it was filed.
+ */
 export function changesOf(kind: FilingKind, reported: unknown, correct: unknown): AmendedLine[] {
   const was = kind.lines(reported);
-  return kind.lines(correct).flatMap((line): AmendedLine[] => {
+  const changes = kind.lines(correct).flatMap((line): AmendedLine[] => {
     const before = lineOf(was, line.id);
     return before === line.value
       ? []
       : [{ id: line.id, label: line.label, kind: line.kind, reported: before, correct: line.value }];
   });
+  return changes.every(({ id }) => kind.paymentLines?.has(id) === true) ? [] : changes;
 }
 
 /** The amended return of a kind that is corrected by filing it again, marked as amended: Form 940, and those of states. */

@@ -148,11 +148,23 @@ export function stateKind(state: StateCode, spec: StateReturn): FilingKind {
       return person ? `employee.${person.employeeId}.ssn` : null;
     },
     amendedBy: `an amended ${spec.form}`,
+    paymentLines: paymentLines(spec),
   });
 }
 
 /** `, line 9`, where the form numbers it. */
 const atLine = (id: string): string => (/^(?:\d|[A-Z]$)/.test(id) ? `, line ${id}` : '');
+
+/** Lines of payments, and those that are worked out from them. */
+function paymentLines({ lines }: StateReturn): ReadonlySet<string> {
+  const found = new Set<string>();
+  // Lines are worked out from those above them.
+  for (const { id, amount } of lines) {
+    const from = amount.is === 'sum' ? amount.of : amount.is === 'less' ? [amount.from, ...amount.of] : [];
+    if (amount.is === 'paid' || from.some((name) => found.has(name))) found.add(id);
+  }
+  return found;
+}
 
 /** The business days of the agency that takes the taxes of a return. */
 function holidaysOf(state: StateCode, tax: TaxCode): HolidayCalendar {

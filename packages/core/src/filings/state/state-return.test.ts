@@ -11,6 +11,7 @@ import { TAXES, type TaxCode } from '../../tax-registry/registry.js';
 import { filingFacts, filingInput, sendingOf } from '../../testing/filings.js';
 import { w2Person } from '../../testing/people.js';
 import type { FilingInput, ReportedCheck } from '../kind.js';
+import { changesOf } from '../corrections/amended.js';
 import { kindOf } from '../registry.js';
 import { lineOf } from '../return-lines.js';
 import { codesOf, type StateContent } from './compute.js';
@@ -118,6 +119,23 @@ describe('Form NYS-45 from the ledger (lines as on the form, recalled)', () => {
     ]));
   it('is due on the last day of the month after the quarter', () =>
     expect(nys45.due(newYork().period).due).toBe('2026-04-30'));
+});
+
+describe('an accepted return beside the records of now', () => {
+  const kind = kindOf('ny-nys-45');
+  const paid = entry('NY-SIT', '0.00', '-100.25', { cause: 'payment' });
+  const filed = kind.compute(newYork());
+  const changes = (more: readonly LedgerEntry[]) =>
+    changesOf(kind, filed, kind.compute(newYork({ entries: [...newYork().entries, ...more] }))).map(({ id }) => id);
+  it('is not corrected by what was paid after it was filed', () => {
+    expect([...(kind.paymentLines ?? [])]).toEqual(expect.arrayContaining(['17', '18', '19', '21']));
+    expect(changes([paid])).toEqual([]);
+  });
+  it('is by what was withheld, and then with all of its lines', () => {
+    const more = entry('NY-SIT', '500.00', '20.00', { employeeId: 'b' });
+    expect(changes([more])).toContain('12');
+    expect(changes([more, paid])).toEqual(expect.arrayContaining(['12', '17']));
+  });
 });
 
 describe('wages times the rate', () => {

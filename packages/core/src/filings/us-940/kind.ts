@@ -100,4 +100,5 @@ export const US_940 = defineKind<Form940>({
   read: (stored) => stored as Form940,
   fieldOf: (theirs) => mefFieldOf(theirs),
   amendedBy: 'an amended Form 940',
+  paymentLines: new Set(['13', '14', '15']),
 });

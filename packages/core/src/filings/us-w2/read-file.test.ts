@@ -6,6 +6,7 @@ import { date } from '../../calendar/local-date.js';
 import { kindOf } from '../registry.js';
 import { writeEfw2, type Efw2Input } from './file.js';
 import type { FormW2 } from './form.js';
+import { filingFacts } from '../../testing/filings.js';
 import { readEfw2, setAsFiled } from './read-file.js';
 import { boxKey, boxesOf } from '../us-w2c/typed-boxes.js';
 import type { W2cSet } from '../us-w2c/form.js';
@@ -151,7 +152,13 @@ describe('Form W-2c of a year whose records are elsewhere', () => {
       ],
     ]);
   });
-  it('differs in nothing while nothing is typed', () => expect((kind.compute(input) as W2cSet).forms).toEqual([]));
+  it('differs in nothing while nothing is typed, and says what to do', () => {
+    const set = kind.compute(input) as W2cSet;
+    expect(set.forms).toEqual([]);
+    const found = kind.check(set, filingFacts('2025', '2026-06-01')).map(({ code }) => code);
+    expect(found).toContain('check.nothing-typed');
+    expect(found).not.toContain('check.nothing-to-correct');
+  });
   it('says which boxes can be typed', () =>
     expect(
       boxesOf(form('PIKE', '1', { states: [{ state: 'NY', stateId: '', wages: cents(5), tax: cents(1) }] })).map(

@@ -32,6 +32,8 @@ export interface W2cSet {
   readonly forms: readonly FormW2c[];
   readonly corrected: W2Set;
   readonly hasOriginal: boolean;
+  /** The year was run elsewhere: what is right is typed. */
+  readonly isTyped?: boolean;
 }
 
 /** Boxes of money, by number. */

@@ -19,11 +19,11 @@ const nameOf = ({ person }: FormW2c): string => `${person.lastName}, ${person.fi
 const masked = (ssn: string): string => (ssn === '' ? '' : `XXXXX${ssn.slice(-4)}`);
 const tail = (ssn: string): string => (ssn === '' ? 'applied for' : `ending ${ssn.slice(-4)}`);
 
-const something: Check<W2cSet> = ({ hasOriginal, forms }) =>
+const something: Check<W2cSet> = ({ hasOriginal, forms, isTyped }) =>
   !hasOriginal
     ? [problem('check.no-original', 'original', { form: US_W2.name })]
     : forms.length === 0
-      ? [problem('check.nothing-to-correct', 'lines', { form: US_W2.name })]
+      ? [problem(isTyped === true ? 'check.nothing-typed' : 'check.nothing-to-correct', 'lines', { form: US_W2.name })]
       : [];
 const numbers: Check<W2cSet> = ({ forms }) =>
   forms
@@ -143,15 +143,14 @@ export const US_W2C = defineKind<W2cSet>({
   ],
   compute: (input) => {
     const original = input.original as W2Set | null;
-    const corrected =
-      original !== null && isYearElsewhere(input)
-        ? withTypedBoxes(original, input.entered)
-        : (US_W2.compute(input) as W2Set);
+    const isTyped = original !== null && isYearElsewhere(input);
+    const corrected = isTyped ? withTypedBoxes(original, input.entered) : (US_W2.compute(input) as W2Set);
     const on = parseDate(input.answers['discovered'] ?? '') ?? input.today ?? input.period.end;
-    return w2cSet(original, corrected, {
+    const set = w2cSet(original, corrected, {
       isLaterYear: yearOf(on) > yearOf(input.period.end),
       isAdministrative: input.answers['administrative'] === 'yes',
     });
+    return isTyped ? { ...set, isTyped } : set;
   },
   lines: ({ forms }) =>
     formW3c(forms).map(({ box, previous, correct }) => ({

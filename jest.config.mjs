@@ -31,8 +31,8 @@ const project = (displayName, folder, more = {}) => ({
 });
 
 export default {
-  // All suites run at once beside the browser: on a busy machine one may be held up for a while, and none fails for that.
-  testTimeout: 120_000,
+  // A test that waits for an agency's answer may take a while on a busy machine.
+  testTimeout: 40_000,
   projects: [
     project('core', './packages/core', gathered),
     project('contract', './packages/contract'),

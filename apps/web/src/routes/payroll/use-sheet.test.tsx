@@ -45,7 +45,7 @@ const payroll = (version: number, earnings: Schemas['EntryEarning'][]): Schemas[
   }) as unknown as Schemas['PayrollView'];
 const START = payroll(1, [{ item: 'regular', hours: '40', rate: '20.00' }]);
 
-beforeEach(() => {
+const setUp = (): void => {
   jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick', 'setImmediate'] });
   puts.length = 0;
   Object.assign(globalThis, { Worker: WorkerHere });
@@ -73,11 +73,11 @@ beforeEach(() => {
     });
   };
   (globalThis as unknown as { testServer: { answer: typeof answer } }).testServer.answer = answer;
-});
-afterEach(() => {
+};
+const tearDown = (): void => {
   jest.useRealTimers();
   startAnew();
-});
+};
 
 const wrapper = ({ children }: { readonly children: ReactNode }) => (
   <QueryClientProvider client={new QueryClient()}>
@@ -91,6 +91,9 @@ const type = (sheet: Sheet, value: string): void => act(() => sheet.current.type
 const pause = (milliseconds: number): Promise<void> => act(() => jest.advanceTimersByTimeAsync(milliseconds));
 
 describe('a payroll sheet', () => {
+  // Its own clock is for its own tests: suites are gathered into one file.
+  beforeEach(setUp);
+  afterEach(tearDown);
   it('computes at once, and saves after a pause', async () => {
     const sheet = start();
     type(sheet, '38 reg bonus 100');

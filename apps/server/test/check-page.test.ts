@@ -40,12 +40,12 @@ describe('a page for a printer that prints aside', () => {
     const folds = ({ rules }: ReturnType<typeof checkPage>) => rules.filter(({ isDashed }) => isDashed);
     expect(folds(aside)).toEqual(folds(straight));
   });
-  it('has crosses half an inch from the edges of the check on a sample, and on no check', () => {
+  it('has crosses a quarter of an inch from the edges of the check on a sample, and on no check', () => {
     expect(moved({ layout: 'middle', isSample: true }).marks).toEqual([
-      { x: 36, y: 306 },
-      { x: 576, y: 306 },
-      { x: 36, y: 486 },
-      { x: 576, y: 486 },
+      { x: 18, y: 288 },
+      { x: 594, y: 288 },
+      { x: 18, y: 504 },
+      { x: 594, y: 504 },
     ]);
     expect(moved({}).marks).toEqual([]);
   });

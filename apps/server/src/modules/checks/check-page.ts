@@ -55,7 +55,7 @@ export interface Ruled {
 export interface CheckPage {
   readonly texts: readonly Placed[];
   readonly rules: readonly Ruled[];
-  /** Crosses of a sample: half an inch from each edge of the check, to measure the printer by. */
+  /** Crosses of a sample: a quarter of an inch from each edge of the check, to measure the printer by. */
   readonly marks: readonly { readonly x: number; readonly y: number }[];
   /** Top of the check, and its height. */
   readonly check: { readonly y: number; readonly height: number };
@@ -71,8 +71,8 @@ const TOPS: Readonly<Record<CheckLayout, { readonly check: number; readonly stub
   middle: { check: STUB_HEIGHT, stubs: [0, STUB_HEIGHT + CHECK_HEIGHT] },
   bottom: { check: 2 * STUB_HEIGHT, stubs: [0, STUB_HEIGHT] },
 };
-/** Half an inch. */
-const MARK = 36;
+/** A quarter of an inch: beside everything that is printed. */
+const MARK = 18;
 const LINE = 11;
 /** Lines of a column that fit a stub; what is more is added up in the last one. */
 const MOST_LINES = 13;

@@ -38,7 +38,7 @@ function addCheck(document: Pdf, sheet: CheckSheet): void {
       .font('Helvetica')
       .fontSize(6)
       .fillColor('#333333')
-      .text('Each cross stands half an inch from the edges of the check.', first.x + 10, first.y - 12, {
+      .text('Each cross stands a quarter of an inch from the edges of the check.', first.x + 10, first.y - 12, {
         lineBreak: false,
       });
   if (sheet.isSample)

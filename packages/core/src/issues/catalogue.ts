@@ -364,6 +364,14 @@ export const ISSUE_TEXTS = {
     'The file has {count} employers; one is read at a time.',
     'Choose a file of this client alone.',
   ),
+  'wage-file.year': entry(
+    'The file does not say its year: it has “{year}”.',
+    'Choose the EFW2 file as it was sent to the SSA.',
+  ),
+  'wage-file.amount': entry(
+    'Record {line}, {field}: “{value}” is no amount.',
+    'Choose the file as it was sent, not one that was changed.',
+  ),
   'wage-file.count': entry(
     'The file says it has {said} statements, and has {found}.',
     'Choose the whole file as it was sent.',

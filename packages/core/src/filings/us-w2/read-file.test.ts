@@ -100,7 +100,32 @@ describe('a wage file that somebody else filed', () => {
       { state: 'NY', stateId: '12-345', wages: 4_820_000, tax: 250_000 },
     ]);
   });
+  it('has every code of box 12 that the file has, and its local amounts', () => {
+    const lines = asFiled([form('PIKE', '899123401', { box8: cents(7500) })]).split('\r\n');
+    const at = (line: string, from: number, text: string) =>
+      line.slice(0, from - 1) + text + line.slice(from - 1 + text.length);
+    lines[2] = at(at(lines[2] ?? '', 430, '00000012300'), 353, '00000000500');
+    lines[3] = at(lines[3] ?? '', 34, '00000000700');
+    lines.splice(4, 0, at(at(at('RS'.padEnd(512), 5, 'PHL'), 274, '42'), 309, '0000482000000000168700'));
+    const read = readEfw2(lines.join('\r\n'));
+    const [one] = read.statements;
+    expect([read.issues, one?.box11, one?.locals]).toEqual([
+      [],
+      500,
+      [{ state: 'PA', locality: 'PHL', wages: 4_820_000, tax: 168_700 }],
+    ]);
+    expect(one?.box12.map(({ code, amount }) => `${code} ${amount}`)).toEqual(['D 200000', 'Y 12300', 'R 700']);
+  });
+  it('names what is no amount, and never takes it for nothing', () => {
+    const text = asFiled([form('PIKE', '899123401')]).replace('00000410000', '0000041O000');
+    expect(readEfw2(text).issues[0]).toMatchObject({ code: 'wage-file.amount' });
+  });
+  it('of an agent is the employer’s it was filed for', () => {
+    const text = asFiled([form('PIKE', '899123401')]).replace('RE2025 471234561         ', 'RE20251990000001471234561');
+    expect(readEfw2(text).ein).toBe('471234561');
+  });
   it.each([
+    ['no year', asFiled([form('PIKE', '899123401')]).replace('RE2025', 'RE20X5'), 'wage-file.year'],
     ['something else', 'name,ssn\nPike,1', 'wage-file.not-one'],
     ['a cut record', asFiled([form('PIKE', '899123401')]).replace(/ +\r\nRE/, '\r\nRE'), 'wage-file.length'],
     ['two employers', asFiled([form('PIKE', '1')]).replace(/(RE2025[^\r]*\r\n)/, '$1$1'), 'wage-file.employers'],

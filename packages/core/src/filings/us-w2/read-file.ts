@@ -4,7 +4,7 @@ import { STATE_NUMBERS } from '../../formats/wage-detail/state-codes.js';
 import { problem, type Issue } from '../../issues/issue.js';
 import { ZERO, add, cents, sum, type Cents } from '../../money/cents.js';
 import { BOX_12_FIELDS, RARE_FIELDS } from './file.js';
-import type { FormW2, W2Person, W2Set, W2StateLine } from './form.js';
+import type { FormW2, W2LocalLine, W2Person, W2Set, W2StateLine } from './form.js';
 
 /** A statement of a file, before it is known whose it is here. */
 export type ReadStatement = Omit<FormW2, 'person'> & { readonly person: Omit<W2Person, 'employeeId'> };
@@ -19,18 +19,74 @@ const RECORD_LENGTH = 512;
 const POSTAL = new Map(Object.entries(STATE_NUMBERS).map(([state, number]) => [number, state]));
 
 type Values = Readonly<Record<string, string>>;
-const amountIn = (values: Values, name: string): Cents => cents(Number(values[name] ?? '0') || 0);
-const ofCodes = (names: Readonly<Record<string, string>>, values: Values): FormW2['box12'] =>
-  Object.entries(names)
-    // Two codes share a field of the RO record: which of them it was, the file does not say.
-    .filter(([code]) => code !== 'B')
-    .map(([code, name]) => ({ code, amount: amountIn(values, name) }))
-    .filter(({ amount }) => amount !== 0);
+/** Amounts of one record; what is no amount is an issue, never nothing. */
+type Amounts = (name: string) => Cents;
+function amountsOf(values: Values, line: number, issues: Issue[]): Amounts {
+  return (name) => {
+    const given = (values[name] ?? '').trim();
+    if (/^\d*$/.test(given)) return cents(Number(given));
+    issues.push(problem('wage-file.amount', 'content', { line: String(line), field: name, value: given }));
+    return ZERO;
+  };
+}
 
-function statementOf(line: string, more: readonly string[]): ReadStatement {
+/** Box 12 codes that are read from files of others, beside those that are written here. */
+const READ_CODES: Readonly<Record<string, string>> = {
+  ...BOX_12_FIELDS,
+  H: 'Deferred Compensation Contributions to Section 501(c)(18)(D)',
+  Q: 'Nontaxable Combat Pay',
+  Y: 'Deferrals Under a Section 409A Nonqualified Deferred Compensation Plan',
+  FF: 'Permitted Benefits Under a QSEHRA',
+};
+/** The RO record has codes A and B as one amount: it stands as A, and whoever takes the file in is told. */
+const READ_RARE: Readonly<Record<string, string>> = {
+  ...Object.fromEntries(Object.entries(RARE_FIELDS).filter(([code]) => code !== 'B')),
+  R: 'Medical Savings Account',
+  T: 'Qualified Adoption Expenses',
+  M: 'Uncollected Social Security or RRTA Tax on Cost of Group Term Life Insurance Over $50,000',
+  N: 'Uncollected Medicare Tax on Cost of Group Term Life Insurance Over $50,000',
+  Z: 'Income Under a Nonqualified Deferred Compensation Plan That Fails to Satisfy Section 409A',
+  GG: 'Income from Qualified Equity Grants Under Section 83(i)',
+  HH: 'Aggregate Deferrals Under Section 83(i) Elections',
+};
+const ofCodes = (names: Readonly<Record<string, string>>, amount: Amounts): FormW2['box12'] =>
+  Object.entries(names)
+    .map(([code, name]) => ({ code, amount: amount(name) }))
+    .filter((line) => line.amount !== 0);
+
+/** Boxes 15 to 17 of an RS record, and 18 to 20 where it has local amounts. */
+function placesOf(values: Values, amount: Amounts): { states: W2StateLine[]; locals: W2LocalLine[] } {
+  const code = (values['State Code'] ?? '').trim();
+  const state = POSTAL.get(code) ?? code;
+  const [wages, tax] = [amount('State Taxable Wages'), amount('State Income Tax Withheld')];
+  const [localWages, localTax] = [amount('Local Taxable Wages'), amount('Local Income Tax Withheld')];
+  return {
+    states:
+      code === '' && wages === 0 && tax === 0
+        ? []
+        : [{ state, stateId: (values['State Employer Account Number'] ?? '').trim(), wages, tax }],
+    locals:
+      localWages === 0 && localTax === 0
+        ? []
+        : [{ state, locality: (values['Taxing Entity Code'] ?? '').trim(), wages: localWages, tax: localTax }],
+  };
+}
+
+/** A statement from its RW record, at a line of the file, and the RO and RS records that follow it. */
+function statementOf(lines: readonly string[], at: number, issues: Issue[]): ReadStatement {
+  const [line = '', ...more] = lines;
   const values = readRecord(RW, line);
-  const rare = more.filter((one) => one.startsWith('RO')).map((one) => readRecord(RO, one))[0] ?? {};
-  const states = more.filter((one) => one.startsWith('RS')).map((one) => readRecord(RS, one));
+  const amount = amountsOf(values, at, issues);
+  const following = more.map((own, index) => ({ own, at: at + index + 1 }));
+  const rare = following
+    .filter(({ own }) => own.startsWith('RO'))
+    .map((one) => amountsOf(readRecord(RO, one.own), one.at, issues))[0];
+  const places = following
+    .filter(({ own }) => own.startsWith('RS'))
+    .map((one) => {
+      const read = readRecord(RS, one.own);
+      return placesOf(read, amountsOf(read, one.at, issues));
+    });
   const text = (name: string): string => (values[name] ?? '').trim();
   const ssn = text('Social Security Number (SSN)');
   return {
@@ -49,34 +105,25 @@ function statementOf(line: string, more: readonly string[]): ReadStatement {
       isRetirementPlan: text('Retirement Plan Indicator') === '1',
       isStatutory: text('Statutory Employee Indicator') === '1',
     },
-    box1: amountIn(values, 'Wages, Tips and Other Compensation'),
-    box2: amountIn(values, 'Federal Income Tax Withheld'),
-    box3: amountIn(values, 'Social Security Wages'),
-    box4: amountIn(values, 'Social Security Tax Withheld'),
-    box5: amountIn(values, 'Medicare Wages and Tips'),
-    box6: amountIn(values, 'Medicare Tax Withheld'),
-    box7: amountIn(values, 'Social Security Tips'),
-    box8: amountIn(rare, 'Allocated Tips'),
-    box10: amountIn(values, 'Dependent Care Benefits'),
-    box11: amountIn(values, 'Nonqualified Plan Not Section 457 Distributions or Contributions'),
-    box12: [...ofCodes(BOX_12_FIELDS, values), ...ofCodes(RARE_FIELDS, rare)],
+    box1: amount('Wages, Tips and Other Compensation'),
+    box2: amount('Federal Income Tax Withheld'),
+    box3: amount('Social Security Wages'),
+    box4: amount('Social Security Tax Withheld'),
+    box5: amount('Medicare Wages and Tips'),
+    box6: amount('Medicare Tax Withheld'),
+    box7: amount('Social Security Tips'),
+    box8: rare?.('Allocated Tips') ?? ZERO,
+    box10: amount('Dependent Care Benefits'),
+    box11: add(
+      amount('Nonqualified Plan Section 457 Distributions or Contributions'),
+      amount('Nonqualified Plan Not Section 457 Distributions or Contributions'),
+    ),
+    box12: [...ofCodes(READ_CODES, amount), ...(rare ? ofCodes(READ_RARE, rare) : [])],
     isThirdPartySickPay: text('Third-Party Sick Pay Indicator') === '1',
     withheldByInsurer: { incomeTax: ZERO, oasdi: ZERO, hi: ZERO },
     box14: [],
-    states: states.flatMap((own): W2StateLine[] => {
-      const state = POSTAL.get(own['State Code'] ?? '');
-      return state === undefined
-        ? []
-        : [
-            {
-              state,
-              stateId: (own['State Employer Account Number'] ?? '').trim(),
-              wages: amountIn(own, 'State Taxable Wages'),
-              tax: amountIn(own, 'State Income Tax Withheld'),
-            },
-          ];
-    }),
-    locals: [],
+    states: places.flatMap(({ states }) => states),
+    locals: places.flatMap(({ locals }) => locals),
   };
 }
 
@@ -115,28 +162,31 @@ export function readEfw2(text: string): ReadWageFile {
   if (employers.length !== 1)
     return nothing(problem('wage-file.employers', 'content', { count: String(employers.length) }));
   const employer = readRecord(RE, employers[0] ?? '');
+  const year = Number(employer['Tax Year']);
+  if (!/^(19|20)\d\d$/.test(employer['Tax Year'] ?? ''))
+    return nothing(problem('wage-file.year', 'content', { year: employer['Tax Year'] ?? '' }));
+  const issues: Issue[] = [];
   const at = lines.flatMap((line, index) => (line.startsWith('RW') ? [index] : []));
   const statements = at.map((index, order) =>
-    statementOf(lines[index] ?? '', lines.slice(index + 1, at[order + 1] ?? lines.length)),
+    statementOf(lines.slice(index, at[order + 1] ?? lines.length), index + 1, issues),
   );
-  const totals = readRecord(RT, lines.find((line) => line.startsWith('RT')) ?? '');
-  const counted = Number(readRecord(RF, lines.at(-1) ?? '')['Number of RW Records'] ?? '0');
-  const boxes = [
-    ['1', 'Wages, Tips and Other Compensation', (form: ReadStatement) => form.box1],
-    ['2', 'Federal Income Tax Withheld', (form: ReadStatement) => form.box2],
-    ['3', 'Social Security Wages', (form: ReadStatement) => form.box3],
-    ['5', 'Medicare Wages and Tips', (form: ReadStatement) => form.box5],
-  ] as const;
-  const wrong = boxes.filter(([, name, of]) => amountIn(totals, name) !== sum(statements.map(of)));
-  return {
-    year: Number(employer['Tax Year'] ?? '0'),
-    ein: employer['Employer/Agent EIN'] ?? '',
-    statements,
-    issues: [
-      ...(counted === statements.length
-        ? []
-        : [problem('wage-file.count', 'content', { said: String(counted), found: String(statements.length) })]),
-      ...wrong.map(([box]) => problem('wage-file.totals', 'content', { box })),
-    ],
-  };
+  const last = lines.findIndex((line) => line.startsWith('RT'));
+  const total = amountsOf(readRecord(RT, lines[last] ?? ''), last + 1, issues);
+  const counted = readRecord(RF, lines.at(-1) ?? '')['Number of RW Records'] ?? '';
+  if (Number(counted) !== statements.length)
+    issues.push(problem('wage-file.count', 'content', { said: counted, found: String(statements.length) }));
+  for (const [box, name, of] of TOTALS)
+    if (total(name) !== sum(statements.map(of))) issues.push(problem('wage-file.totals', 'content', { box }));
+  const isAgent = (employer['Agent Indicator Code'] ?? '').trim() !== '';
+  return { year, ein: employer[isAgent ? 'Agent for EIN' : 'Employer/Agent EIN'] ?? '', statements, issues };
 }
+
+const TOTALS: readonly (readonly [box: string, name: string, of: (form: ReadStatement) => Cents])[] = [
+  ['1', 'Wages, Tips and Other Compensation', (form) => form.box1],
+  ['2', 'Federal Income Tax Withheld', (form) => form.box2],
+  ['3', 'Social Security Wages', (form) => form.box3],
+  ['4', 'Social Security Tax Withheld', (form) => form.box4],
+  ['5', 'Medicare Wages and Tips', (form) => form.box5],
+  ['6', 'Medicare Tax Withheld', (form) => form.box6],
+  ['7', 'Social Security Tips', (form) => form.box7],
+];

@@ -170,7 +170,10 @@ export const RS = record('RS', [
   ['State Code', 274, 275, 'text'],
   ['State Taxable Wages', 276, 286, 'amount'],
   ['State Income Tax Withheld', 287, 297, 'amount'],
-  ['Blank 3', 298, 512, 'blank'],
+  ['Blank 3', 298, 308, 'blank'],
+  ['Local Taxable Wages', 309, 319, 'amount'],
+  ['Local Income Tax Withheld', 320, 330, 'amount'],
+  ['Blank 4', 331, 512, 'blank'],
 ]);
 
 export const RT = record('RT', [

@@ -137,24 +137,6 @@ export class W2Row {
   /** Somebody here; not of a file that was filed elsewhere with people who never came here. */
   @Flag() isHere!: boolean;
 }
-export class ReturnPaymentItem {
-  @Text(60) tax!: string;
-  @Day() liabilityDate!: string;
-}
-/** What a return still owes by one deposit: paid beside it, or left owed. */
-export class ReturnPayment {
-  @Text(30) family!: string;
-  @Text() label!: string;
-  @Amount() owed!: number;
-  /** Of it planned or on its way. */
-  @Amount() underWay!: number;
-  @Day({ nullable: true }) due!: string | null;
-  /** When it would settle. */
-  @Day() settles!: string;
-  @List(() => ReturnPaymentItem) items!: ReturnPaymentItem[];
-  /** Why it has no date; null: it has one. */
-  @Part(() => ProblemDetail, { nullable: true }) question!: ProblemDetail | null;
-}
 /** A wage file that somebody else filed. */
 export class TakeInWageFile {
   @Text(120, { min: 1 }) fileName!: string;

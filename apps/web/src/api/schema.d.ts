@@ -5115,23 +5115,6 @@ export interface components {
             version: number;
             boxes: components["schemas"]["TypeBox"][];
         };
-        ReturnPaymentItem: {
-            tax: string;
-            /** Format: date */
-            liabilityDate: string;
-        };
-        ReturnPayment: {
-            family: string;
-            label: string;
-            owed: number;
-            underWay: number;
-            /** Format: date */
-            due: string | null;
-            /** Format: date */
-            settles: string;
-            items: components["schemas"]["ReturnPaymentItem"][];
-            question: components["schemas"]["ProblemDetail"] | null;
-        };
         W2CopiesPart: {
             part: number;
             from: string;
@@ -9401,7 +9384,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["ReturnPayment"][];
+                    "application/json": components["schemas"]["DepositView"][];
                 };
             };
         };

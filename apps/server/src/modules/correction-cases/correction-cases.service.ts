@@ -122,6 +122,7 @@ export class CorrectionCases {
     return this.database.run(actor, async (manager) => {
       const own = await find(manager, id);
       refuseClosed(own);
+      if (input.title.trim() === '') throw refuseField('title', 'Nothing is said.', 'Say what follows, and for whom.');
       if (input.amount !== null && input.amount < 0)
         throw refuseField('amount', 'The amount is below zero.', 'Give zero or more; the kind says whose it is.');
       await this.put(manager, actor, own, {
@@ -277,7 +278,9 @@ export class CorrectionCases {
        VALUES ($1,$2,$3,$4,$5,$6,$7,$8,$9,$10,$11)
        ON CONFLICT ON CONSTRAINT correction_consequence_once DO UPDATE SET kind = EXCLUDED.kind, title = EXCLUDED.title, amount = EXCLUDED.amount,
          due = EXCLUDED.due, path = EXCLUDED.path,
-         status = CASE WHEN correction_consequence.is_derived AND correction_consequence.status = 'done' THEN 'open' ELSE correction_consequence.status END`,
+         status = CASE WHEN correction_consequence.is_derived AND correction_consequence.status = 'done' THEN 'open' ELSE correction_consequence.status END,
+         why = CASE WHEN correction_consequence.is_derived AND correction_consequence.status = 'done' THEN '' ELSE correction_consequence.why END,
+         settled_at = CASE WHEN correction_consequence.is_derived AND correction_consequence.status = 'done' THEN NULL ELSE correction_consequence.settled_at END`,
       [
         randomUUID(),
         actor.firmId,

@@ -173,15 +173,19 @@ export class FiledByOthers {
       const key = `${person.lastName} ${person.firstName}`.toUpperCase();
       byName.set(key, byName.has(key) ? null : person.id);
     }
-    const taken = new Set<string>();
+    const byNumber = statements.map(({ person }) =>
+      person.ssn === '' ? null : (byMark.get(this.secrets.mark(person.ssn).toString('hex')) ?? null),
+    );
+    // Whoever has the number is the one: a name is only asked for people whom no number of the file names.
+    const taken = new Set(byNumber.filter((id) => id !== null));
     const strangers: string[] = [];
-    const forms = statements.map(({ person, ...boxes }): FormW2 => {
-      const byNumber = person.ssn === '' ? undefined : byMark.get(this.secrets.mark(person.ssn).toString('hex'));
-      const found = byNumber ?? byName.get(`${person.lastName} ${person.firstName}`.toUpperCase()) ?? null;
-      const isKnown = found !== null && !taken.has(found);
-      const employeeId = isKnown ? found : randomUUID();
-      if (isKnown) taken.add(employeeId);
-      else strangers.push(employeeId);
+    const forms = statements.map(({ person, ...boxes }, index): FormW2 => {
+      const known = byNumber[index] ?? null;
+      const named = byName.get(`${person.lastName} ${person.firstName}`.toUpperCase()) ?? null;
+      const found = known ?? (named !== null && !taken.has(named) ? named : null);
+      const employeeId = found ?? randomUUID();
+      if (found === null) strangers.push(employeeId);
+      else taken.add(employeeId);
       return { ...boxes, person: { ...person, employeeId } };
     });
     return { forms, strangers };

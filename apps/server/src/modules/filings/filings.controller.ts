@@ -23,7 +23,6 @@ import {
   FilingRow,
   FilingView,
   FormOwed,
-  ReturnPayment,
   SignFiling,
   TakeInWageFile,
   TakenInWageFile,
@@ -34,7 +33,7 @@ import {
 } from '@zakat/contract/filings';
 import { DoneOfMany } from '@zakat/contract/due-deposits';
 import { AtVersion } from '@zakat/contract/payrolls';
-import { ReleaseSlip } from '@zakat/contract/remittances';
+import { DepositView, ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
 import { wholeFrom } from '../../http/whole.js';
 import { ParseYearPipe } from '../../http/year-pipe.js';
@@ -229,8 +228,8 @@ export class FilingsController {
   }
 
   @Get('filings/:id/payments')
-  @Answers(ReturnPayment, 'list')
-  payments(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<ReturnPayment[]> {
+  @Answers(DepositView, 'list')
+  payments(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<DepositView[]> {
     return this.beside.of(session, id);
   }
 

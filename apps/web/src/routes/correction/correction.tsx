@@ -108,7 +108,7 @@ function ConsequenceRow({ row, from }: { readonly row: Consequence; readonly fro
             {row.isDerived ? 'refuse' : 'settle'}
           </button>
         )}
-        {isOpen && row.status !== 'open' && !row.isDerived && (
+        {isOpen && (row.status === 'refused' || (row.status === 'done' && !row.isDerived)) && (
           <button
             type="button"
             className="plain"

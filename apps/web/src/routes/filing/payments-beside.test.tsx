@@ -7,18 +7,25 @@ import { PaymentsBeside } from './payments-beside.js';
 
 afterEach(startAnew);
 
-const part = (family: string, more: Partial<Schemas['ReturnPayment']> = {}): Schemas['ReturnPayment'] => ({
+const part = (family: string, more: Partial<Schemas['DepositView']> = {}): Schemas['DepositView'] => ({
   family,
-  label: `Deposit ${family}`,
+  familyLabel: `Deposit ${family}`,
+  agency: 'NY-TAX',
+  agencyName: 'New York',
+  sendBy: '2026-10-29',
+  lastToSend: '2026-10-29',
+  isCredit: false,
+  isLate: false,
+  rule: '',
   owed: 120_000,
   underWay: 0,
   due: '2026-10-31',
   settles: '2026-10-30',
-  items: [{ tax: family, liabilityDate: '2026-09-18' }],
+  liabilities: [{ tax: family, label: family, liabilityDate: '2026-09-18', owed: 120_000, underWay: 0 }],
   question: null,
   ...more,
 });
-const show = (parts: Schemas['ReturnPayment'][], more: Partial<Schemas['FilingView']> = {}) => {
+const show = (parts: Schemas['DepositView'][], more: Partial<Schemas['FilingView']> = {}) => {
   serve({
     'GET /api/filings/f1/payments': { body: parts },
     'GET /api/clients/c1': { body: { bankAccounts: [{ id: 'b1', label: 'Operating', accountTail: '2345' }] } },
@@ -40,7 +47,10 @@ describe('payments with a return', () => {
   });
   it('leave out what is scheduled already, and what has no date says why', async () => {
     show([
-      part('NY-SIT', { underWay: 120_000, items: [] }),
+      part('NY-SIT', {
+        underWay: 120_000,
+        liabilities: [{ tax: 'NY-SIT', label: '', liabilityDate: '2026-09-18', owed: 120_000, underWay: 120_000 }],
+      }),
       part('NY-SUI', {
         question: { code: 'deposit.no-class', field: '', severity: 'error', sentence: 'Say how often.', fix: '' },
       }),

@@ -11,7 +11,11 @@ import { ListHead } from '../../kit/list-head.js';
 import { RefusedNote } from '../../kit/problems.js';
 
 type Filing = Schemas['FilingView'];
-type Part = Schemas['ReturnPayment'];
+type Part = Schemas['DepositView'];
+
+const keyOf = ({ family, due }: Part): string => `${family} ${due ?? ''}`;
+/** What of a deposit is not scheduled. */
+const toPay = ({ liabilities }: Part) => liabilities.filter(({ underWay }) => underWay === 0);
 
 /**
  * What a return that goes without a signature still owes, deposit by deposit: the ticked ones are scheduled beside it, the
@@ -27,14 +31,19 @@ export function PaymentsBeside({ filing }: { readonly filing: Filing }): ReactNo
   if (!isAsked || !data || data.length === 0) return null;
   const banks = client.data?.bankAccounts ?? [];
   const from = bank || (banks[0]?.id ?? '');
-  const open = data.filter(({ items, question }) => items.length > 0 && question === null);
-  const chosen = open.filter(({ family }) => !left.includes(family));
+  const open = data.filter((part) => toPay(part).length > 0 && part.question === null);
+  const chosen = open.filter((part) => !left.includes(keyOf(part)));
   const schedule = async (): Promise<void> => {
-    for (const { items, settles } of chosen) await plan.mutateAsync({ items, settles, bankAccountId: from });
+    for (const part of chosen)
+      await plan.mutateAsync({
+        items: toPay(part).map(({ tax, liabilityDate }) => ({ tax, liabilityDate })),
+        settles: part.settles,
+        bankAccountId: from,
+      });
   };
   const standing = (part: Part): ReactNode => {
     if (part.question) return part.question.sentence;
-    if (part.items.length === 0) return 'scheduled';
+    if (toPay(part).length === 0) return 'scheduled';
     return part.due === null ? '' : <ShortDay day={part.due} />;
   };
   return (
@@ -48,22 +57,22 @@ export function PaymentsBeside({ filing }: { readonly filing: Filing }): ReactNo
           {data.map((part) => {
             const isOpen = open.includes(part);
             return (
-              <tr key={part.family}>
+              <tr key={keyOf(part)}>
                 <td>
                   <Checkbox
-                    aria-label={`Pay ${part.label}`}
+                    aria-label={`Pay ${part.familyLabel}`}
                     disabled={!isOpen}
-                    checked={isOpen && !left.includes(part.family)}
+                    checked={isOpen && !left.includes(keyOf(part))}
                     onChange={() =>
                       setLeft((before) =>
-                        before.includes(part.family)
-                          ? before.filter((family) => family !== part.family)
-                          : [...before, part.family],
+                        before.includes(keyOf(part))
+                          ? before.filter((key) => key !== keyOf(part))
+                          : [...before, keyOf(part)],
                       )
                     }
                   />
                 </td>
-                <td>{part.label}</td>
+                <td>{part.familyLabel}</td>
                 <td>{standing(part)}</td>
                 <td>{isOpen && <ShortDay day={part.settles} />}</td>
                 <td className="num">{showDollars(cents(part.owed))}</td>

@@ -51,6 +51,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
     'working',
   ],
   penalties: ['calendar', 'deposits', 'jurisdictions', 'money'],
+  trust: ['calendar', 'deposits', 'issues', 'money'],
   paycheck: [
     'calendar',
     'computation',

@@ -434,6 +434,7 @@ const CHECKS: FactKind = {
     { name: 'taxAccount', label: 'Account for employer taxes', kind: 'text', most: 30 },
     { name: 'payableAccount', label: 'Account for what is owed', kind: 'text', most: 30 },
     { name: 'cashAccount', label: 'Account for cash', kind: 'text', most: 30 },
+    { name: 'fundsAccount', label: 'Account for funds held by the firm', kind: 'text', most: 30 },
   ],
   check: (value, path) =>
     (['right', 'down'] as const)
@@ -448,7 +449,9 @@ const CHECKS: FactKind = {
       ...(['right', 'down'] as const).map((name) =>
         text(value, name) === '' ? '' : `${text(value, name)} in ${name}`,
       ),
-      ...(['wagesAccount', 'taxAccount', 'payableAccount', 'cashAccount'] as const).map((name) => text(value, name)),
+      ...(['wagesAccount', 'taxAccount', 'payableAccount', 'cashAccount', 'fundsAccount'] as const).map((name) =>
+        text(value, name),
+      ),
     ]
       .filter((part) => part !== '')
       .join(', '),
@@ -506,6 +509,71 @@ const ENROLMENT: FactKind = {
   says: (value) => `${text(value, 'agency')}: ${text(value, 'standing')} ${text(value, 'number')}`.trim(),
 };
 
+/** Taxes, and pay to accounts, collected into the firm's trust account before they are paid. */
+const FUNDING: FactKind = {
+  kind: 'funding',
+  label: 'Funds collected before they are paid',
+  fields: [
+    {
+      name: 'what',
+      label: 'Collected',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['taxes', 'taxes'],
+        ['taxes-and-net-pay', 'taxes and direct deposit'],
+      ],
+    },
+    {
+      name: 'accountTail',
+      label: 'Account that may be debited, last four digits',
+      kind: 'text',
+      isRequired: true,
+      most: 4,
+    },
+    {
+      name: 'entryClass',
+      label: 'Account of',
+      kind: 'choice',
+      isRequired: true,
+      preset: 'CCD',
+      choices: [
+        ['CCD', 'a business (CCD)'],
+        ['PPD', 'a person (PPD)'],
+      ],
+    },
+    { name: 'authorizedOn', label: 'Authorization signed on', kind: 'date', isRequired: true },
+    { name: 'signedBy', label: 'Signed by', kind: 'text', isRequired: true, most: 60 },
+    { name: 'most', label: 'At most for one debit', kind: 'amount', help: 'Blank where it has no limit' },
+    {
+      name: 'daysBefore',
+      label: 'Debit settles before the check date, banking days',
+      kind: 'whole',
+      isRequired: true,
+      preset: '3',
+    },
+    {
+      name: 'holdDays',
+      label: 'Held before it is paid out, banking days',
+      kind: 'whole',
+      isRequired: true,
+      preset: '2',
+      help: 'A debit may come back for two banking days',
+    },
+    UNTIL,
+  ],
+  check: (value, path) => [
+    ...(/^\d{4}$/.test(text(value, 'accountTail'))
+      ? []
+      : [problem('funding.tail', `${path}.accountTail`, { value: text(value, 'accountTail') })]),
+    ...(['daysBefore', 'holdDays'] as const)
+      .filter((name) => !/^(\d|10)$/.test(text(value, name)))
+      .map((name) => problem('funding.days', `${path}.${name}`, { value: text(value, name) })),
+  ],
+  says: (value) =>
+    `${text(value, 'what') === 'taxes' ? 'Taxes' : 'Taxes and direct deposit'} by debit of the account ending ${text(value, 'accountTail')}, ${text(value, 'daysBefore')} banking days before the check date, held ${text(value, 'holdDays')}; authorized ${dayText(value, 'authorizedOn')} by ${text(value, 'signedBy')}${text(value, 'most') === '' ? '' : `, at most ${moneyText(value, 'most')}`}${untilWords(value)}`,
+};
+
 /** Every kind of fact about a client, in the order in which its page shows them. */
 export const CLIENT_FACTS = new FactKinds([
   EMPLOYER,
@@ -524,6 +592,7 @@ export const CLIENT_FACTS = new FactKinds([
   CONTACT,
   NOTE,
   ENROLMENT,
+  FUNDING,
 ]);
 export const CLIENT_FACT_KINDS = CLIENT_FACTS.kinds.map((kind) => kind.kind);
 /** What a new client takes over from the firm's defaults or from another client: rules, never identity or history. */

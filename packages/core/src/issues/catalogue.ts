@@ -453,6 +453,25 @@ export const ISSUE_TEXTS = {
     'The file has no check that was paid.',
     'Give the statement that lists paid checks.',
   ),
+  'bank-statement.line': entry('Row {row} is no line with a day and an amount.', 'Correct the row in the file.'),
+  'bank-statement.no-lines': entry(
+    'The file has no line with a day and an amount.',
+    'Name the columns Date and Amount (or Debit and Credit), or give a BAI2 file.',
+  ),
+  'bank-statement.accounts': entry(
+    'The file has the statements of several accounts.',
+    'Ask the bank for a file of the trust account alone.',
+  ),
+  'funding.over-limit': entry(
+    'The debit of {amount} is more than the {most} that the client has authorized for one.',
+    'Collect the rest by wire, or have the client sign a higher limit.',
+  ),
+  'funding.not-yet-authorized': entry(
+    'The client’s authorization is dated {day}, which is still to come.',
+    'Wait for that day, or correct the date of the authorization.',
+  ),
+  'funding.tail': entry('{value} is not the end of an account number.', 'Give its last four digits.'),
+  'funding.days': entry('{value} is not a number of banking days from 0 to 10.', 'Give 0 to 10.'),
   'penalty.no-rule': entry('No rule on penalties is loaded for {day}.', 'Ask for a day from 1990 on.'),
   'penalty.no-interest-rate': entry(
     'The interest rate for {day} is not loaded.',

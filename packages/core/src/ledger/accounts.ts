@@ -7,6 +7,8 @@ export interface AccountMap {
   readonly employerTaxes: string;
   readonly payable: string;
   readonly cash: string;
+  /** What the firm holds of the client's money. */
+  readonly fundsHeld: string;
   readonly items: ReadonlyMap<string, string>;
 }
 /** Pay in cash of one entry by item and department: what the wages of the journal are split into. */
@@ -35,6 +37,7 @@ const OF_MAP: Readonly<Record<JournalAccount, keyof Omit<AccountMap, 'items'>>> 
   'taxes-payable': 'payable',
   'benefits-payable': 'payable',
   cash: 'cash',
+  'funds-held': 'fundsHeld',
 };
 /** Accounts whose lines are of an item, which may have an account of its own. */
 const BY_ITEM: ReadonlySet<JournalAccount> = new Set([

@@ -25,7 +25,8 @@ export type JournalAccount =
   | 'deductions-payable'
   | 'taxes-payable'
   | 'benefits-payable'
-  | 'cash';
+  | 'cash'
+  | 'funds-held';
 export const ACCOUNT_LABELS: Readonly<Record<JournalAccount, string>> = {
   'wages-expense': 'Wages expense',
   'employer-tax-expense': 'Employer payroll tax expense',
@@ -35,6 +36,7 @@ export const ACCOUNT_LABELS: Readonly<Record<JournalAccount, string>> = {
   'deductions-payable': 'Employee deductions payable',
   'taxes-payable': 'Payroll taxes payable',
   cash: 'Cash',
+  'funds-held': 'Funds held by the payroll service',
 };
 
 /** Debits are positive, credits negative; an entry sums to exactly zero. */

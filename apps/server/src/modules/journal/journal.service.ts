@@ -211,6 +211,7 @@ function mapOn(facts: Awaited<ReturnType<FactStore['ofClient']>>, day: string): 
     employerTaxes: text(said, 'taxAccount'),
     payable: text(said, 'payableAccount'),
     cash: text(said, 'cashAccount'),
+    fundsHeld: text(said, 'fundsAccount'),
     items: new Map(
       inForce
         .filter((fact) => fact.kind === 'pay-item' && text(fact.value, 'account') !== '')

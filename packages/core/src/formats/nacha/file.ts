@@ -2,14 +2,18 @@ import type { LocalDate } from '../../calendar/local-date.js';
 import { transliterate } from '../../identity/transliterate.js';
 import type { Issue } from '../../issues/issue.js';
 import { problem } from '../../issues/issue.js';
-import { sum, type Cents } from '../../money/cents.js';
+import { ZERO, sum, type Cents } from '../../money/cents.js';
 import type { RecordLayout } from '../fixed-width/field.js';
 import { writeRecord, type FieldValues } from '../fixed-width/writer.js';
 import { ADDENDA, BATCH_CONTROL, BATCH_HEADER, ENTRY_DETAIL, FILE_CONTROL, FILE_HEADER } from './layout.js';
 
-/** Credits to checking (22) and savings (32), and their prenotes (23, 33), which carry no amount. */
-export type TransactionCode = '22' | '23' | '32' | '33';
-const isPrenote = (code: TransactionCode): boolean => code === '23' || code === '33';
+/** Credits to checking (22) and savings (32), debits (27, 37), and their prenotes (23, 33, 28, 38) without an amount. */
+export type TransactionCode = '22' | '23' | '32' | '33' | '27' | '28' | '37' | '38';
+const PRENOTES: ReadonlySet<TransactionCode> = new Set(['23', '33', '28', '38']);
+const DEBITS: ReadonlySet<TransactionCode> = new Set(['27', '28', '37', '38']);
+/** Service class codes: a batch of credits only, of debits only (Nacha Operating Rules, Appendix Three; recalled). */
+const CREDITS_ONLY = '220';
+const DEBITS_ONLY = '225';
 
 export interface AchEntry {
   readonly code: TransactionCode;
@@ -50,7 +54,7 @@ const BLOCKING = 10;
 export const traceNumber = (bankRouting: string, sequence: number): string =>
   `${bankRouting.slice(0, 8)}${String(sequence).padStart(7, '0')}`;
 
-/** An ACH file with one batch of credits; 94-position records, CR LF, filled with 9s to whole blocks of ten. */
+/** An ACH file with one batch, of credits or of debits; 94-position records, CR LF, filled with 9s to whole blocks of ten. */
 export function writeAchFile(file: AchSender, batch: AchBatch): { content: string; issues: Issue[]; total: Cents } {
   const issues: Issue[] = [];
   const lines: string[] = [];
@@ -60,6 +64,10 @@ export function writeAchFile(file: AchSender, batch: AchBatch): { content: strin
     lines.push(written.line);
   };
   const originDfi = file.bankRouting.slice(0, 8);
+  const areDebits = batch.entries.every(({ code }) => DEBITS.has(code));
+  if (!areDebits && batch.entries.some(({ code }) => DEBITS.has(code)))
+    throw new Error('a batch has credits and debits');
+  const serviceClass = areDebits ? DEBITS_ONLY : CREDITS_ONLY;
   write(
     FILE_HEADER,
     {
@@ -76,6 +84,7 @@ export function writeAchFile(file: AchSender, batch: AchBatch): { content: strin
   write(
     BATCH_HEADER,
     {
+      'Service Class Code': serviceClass,
       'Company Name': transliterate(file.companyName).slice(0, 16),
       'Company Identification': file.companyId,
       'Standard Entry Class Code': batch.entryClass,
@@ -92,7 +101,7 @@ export function writeAchFile(file: AchSender, batch: AchBatch): { content: strin
   batch.entries.forEach((entry, index) => {
     const sequence = index + 1;
     const path = `${batch.path}[${index}]`;
-    if (isPrenote(entry.code) ? entry.amount !== 0 : entry.amount <= 0)
+    if (PRENOTES.has(entry.code) ? entry.amount !== 0 : entry.amount <= 0)
       issues.push(problem('file.negative', path, { field: 'Amount' }));
     hash += BigInt(entry.routing.slice(0, 8));
     records += entry.addenda === undefined ? 1 : 2;
@@ -124,12 +133,15 @@ export function writeAchFile(file: AchSender, batch: AchBatch): { content: strin
   });
   const total = sum(batch.entries.map((entry) => entry.amount));
   const totals = { 'Entry/Addenda Count': records, 'Entry Hash': (hash % 10_000_000_000n).toString() };
+  const debits = areDebits ? total : ZERO;
+  const credits = areDebits ? ZERO : total;
   write(
     BATCH_CONTROL,
     {
       ...totals,
-      'Total Debit Entry Dollar Amount': 0,
-      'Total Credit Entry Dollar Amount': total,
+      'Service Class Code': serviceClass,
+      'Total Debit Entry Dollar Amount': debits,
+      'Total Credit Entry Dollar Amount': credits,
       'Company Identification': file.companyId,
       'Originating DFI Identification': originDfi,
       'Batch Number': 1,
@@ -143,8 +155,8 @@ export function writeAchFile(file: AchSender, batch: AchBatch): { content: strin
       ...totals,
       'Batch Count': 1,
       'Block Count': blocks,
-      'Total Debit Entry Dollar Amount in File': 0,
-      'Total Credit Entry Dollar Amount in File': total,
+      'Total Debit Entry Dollar Amount in File': debits,
+      'Total Credit Entry Dollar Amount in File': credits,
     },
     'file',
   );

@@ -25,7 +25,7 @@ export const FILE_HEADER = record('File Header', [
 ]);
 export const BATCH_HEADER = record('Batch Header', [
   ['Record Type Code', 1, 1, '=5'],
-  ['Service Class Code', 2, 4, '=220'],
+  ['Service Class Code', 2, 4, 'digits', 'required'],
   ['Company Name', 5, 20, 'text', 'required'],
   ['Company Discretionary Data', 21, 40, 'text'],
   ['Company Identification', 41, 50, 'text', 'required'],
@@ -60,7 +60,7 @@ export const ADDENDA = record('Addenda', [
 ]);
 export const BATCH_CONTROL = record('Batch Control', [
   ['Record Type Code', 1, 1, '=8'],
-  ['Service Class Code', 2, 4, '=220'],
+  ['Service Class Code', 2, 4, 'digits', 'required'],
   ['Entry/Addenda Count', 5, 10, 'digits', 'required'],
   ['Entry Hash', 11, 20, 'digits', 'required'],
   ['Total Debit Entry Dollar Amount', 21, 32, 'amount', 'required'],

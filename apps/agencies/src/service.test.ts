@@ -128,7 +128,7 @@ describe('the bank', () => {
     ['F-HEAD', 'record size', changed(0, 35, '095')],
     ['F-HEAD', 'format code', changed(0, 40, '2')],
     ['F-CHAR', 'a sign outside the set', changed(0, 41, 'É')],
-    ['B-FLD', 'service class of debits', changed(1, 2, '225')],
+    ['E-CODE', 'a credit in a batch of debits', changed(1, 2, '225')],
     ['B-FLD', 'no company name', changed(1, 5, ' '.repeat(16))],
     ['B-FLD', 'no description', changed(1, 54, ' '.repeat(10))],
     ['B-DATE', 'effective on no day', changed(1, 70, '261032')],
@@ -157,7 +157,7 @@ describe('the bank', () => {
     ['C-FLD', 'another company in the control', changed(4, 45, '1471234562')],
     ['C-FLD', 'another bank in the control', changed(4, 80, '00000099')],
     ['C-FLD', 'another batch number in the control', changed(4, 88, '0000002')],
-    ['C-FLD', 'debits in the control', changed(4, 21, '000000000001')],
+    ['F-TOT', 'debits in the control', changed(4, 21, '000000000001')],
     ['F-CNT', 'entry count', changed(4, 5, '000003')],
     ['F-HASH', 'entry hash', changed(4, 11, '0000000011')],
     ['F-CTL', 'batch count', changed(5, 2, '000002')],
@@ -218,6 +218,53 @@ describe('the bank', () => {
     const back = [{ trace: '000000120000001', code: 'R03', message: 'No account, unable to locate' }];
     expect(await at('2026-10-27')).toMatchObject({ state: 'settled', isFinal: false, entries: back });
     expect(await at('2026-10-28')).toMatchObject({ state: 'settled', isFinal: true, entries: back });
+  });
+  it('takes debits in a batch of their own, gives one back without money behind it, and states what moved', async () => {
+    const debits = (account: string, company = '1471234568'): string =>
+      personal({ code: '27', account, effective: '261030' })
+        .replace('5220YARD', '5225YARD')
+        .replace('8220000001', '8225000001')
+        .replaceAll(`${'0'.repeat(12)}${'10000'.padStart(12, '0')}`, `${'10000'.padStart(12, '0')}${'0'.repeat(12)}`)
+        .replaceAll('1471234561', company);
+    expect(await send('d0', debits('5500').replace('5225YARD', '5220YARD'))).toMatchObject({ code: 'E-CODE' });
+    const post = async (key: string, content: string, name: string): Promise<string> => {
+      const taken = await fetch(`${url}/bank/files`, {
+        method: 'POST',
+        headers: { 'Idempotency-Key': key, 'X-File-Name': name },
+        body: content,
+      });
+      return ((await taken.json()) as { reference: string }).reference;
+    };
+    await post('d1', debits('5500'), 'ZC1.ach');
+    const poor = await post('d2', debits('55000401'), 'ZC2.ach');
+    await fetch(`${url}/console/transfer`, {
+      method: 'POST',
+      redirect: 'manual',
+      body: new URLSearchParams({ company: '1471234568', amount: '-12.50', reference: 'FEE1' }),
+    });
+    const move = (today: string): Promise<unknown> =>
+      fetch(`${url}/console/date`, { method: 'POST', redirect: 'manual', body: new URLSearchParams({ today }) });
+    const statement = async (day: string): Promise<string[]> =>
+      (await (await fetch(`${url}/bank/statements/1471234568?day=${day}`)).text())
+        .split('\r\n')
+        .filter((line) => /^(03|16)/.test(line))
+        .map((line) => line.replace(/BNK\d+,/, ''));
+    await move('2026-10-30');
+    expect(await statement('2026-10-30')).toEqual([
+      '03,1471234568,USD,015,18750,,/',
+      '16,142,10000,Z,ZC1,ACH SETTLEMENT/',
+      '16,142,10000,Z,ZC2,ACH SETTLEMENT/',
+    ]);
+    await move('2026-11-02');
+    expect(await (await fetch(`${url}/bank/files/${poor}`)).json()).toMatchObject({
+      state: 'settled',
+      entries: [{ code: 'R01' }],
+    });
+    expect(await statement('2026-11-02')).toEqual([
+      '03,1471234568,USD,015,8750,,/',
+      '16,557,10000,Z,ZC2,000000120000001 RETURN R01/',
+    ]);
+    expect((await fetch(`${url}/bank/statements/1471234568?day=2027-01-01`)).status).toBe(400);
   });
   it('keeps its records over a restart', () =>
     expect(makeService(settings).store.records.bank.some((row) => row.key === 'k2' && row.state === 'settled')).toBe(

@@ -1,5 +1,6 @@
 import express, { type Express, type Request, type Response } from 'express';
 import { entryReturns, startOfDay, takeFile, type EntryReturn } from './bank/bank.js';
+import { statementOf } from './bank/statement.js';
 import { isDay } from './calendar.js';
 import { consolePage } from './console/page.js';
 import { judgeReturn, type Taxpayer } from './returns/return-reader.js';
@@ -31,7 +32,7 @@ const answerOf = (submission: Submission, entries: readonly EntryReturn[]) => ({
   confirmation: submission.confirmation,
   settledOn: submission.settledOn,
   isFinal: submission.isFinal,
-  entries,
+  entries: entries.map(({ trace, code, message }) => ({ trace, code, message })),
 });
 
 export function makeService(settings: Settings): { app: Express; store: Store } {
@@ -184,6 +185,40 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     app.post(path, mood(party), intake(party));
     app.get(`${path}/:reference`, mood(party), ask(party));
   }
+
+  app.get('/bank/statements/:company', mood('bank'), (request, response) => {
+    const day = String(request.query['day'] ?? '');
+    if (!isDay(day) || day > store.records.today) {
+      response.status(400).json({ error: 'a day that has been' });
+      return;
+    }
+    response.type('text').send(statementOf(store.records, String(request.params['company']), day));
+  });
+  app.post('/console/transfer', (request, response) => {
+    const form = new URLSearchParams(String(request.body));
+    const [company, amount, reference] = ['company', 'amount', 'reference'].map((name) =>
+      (form.get(name) ?? '').trim(),
+    );
+    if (
+      !/^\d{10}$/.test(company ?? '') ||
+      !/^-?\d{1,9}\.\d{2}$/.test(amount ?? '') ||
+      !/^[\w-]{1,20}$/.test(reference ?? '')
+    ) {
+      response
+        .status(400)
+        .type('text')
+        .send('a company identification of ten digits, an amount like 100.00, a reference');
+      return;
+    }
+    store.records.transfers.push({
+      company: company ?? '',
+      day: store.records.today,
+      amount: Number((amount ?? '').replace('.', '')),
+      reference: reference ?? '',
+    });
+    store.save();
+    response.redirect(303, '/console');
+  });
 
   const tell = async (): Promise<void> => {
     if (settings.clockUrl === null) return;

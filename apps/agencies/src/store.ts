@@ -26,6 +26,15 @@ export interface Records {
   returns: Submission[];
   wages: Submission[];
   states: Submission[];
+  /** Money that came to a company's account, or left it, by other ways than files. */
+  transfers: Transfer[];
+}
+export interface Transfer {
+  readonly company: string;
+  readonly day: string;
+  /** Cents; below zero where it left. */
+  readonly amount: number;
+  readonly reference: string;
 }
 export type Party = 'bank' | 'returns' | 'wages' | 'states';
 
@@ -46,6 +55,7 @@ export class Store {
       returns: [],
       wages: [],
       states: [],
+      transfers: [],
       ...kept,
       moods: { bank: 'normal', returns: 'normal', wages: 'normal', states: 'normal', ...kept.moods },
     };

@@ -9,12 +9,18 @@ export interface AchPayment {
   readonly receiver: string;
   readonly account: string;
   readonly trace: string;
+  readonly id: string;
+  /** Money is taken from the account, not given to it. */
+  readonly isDebit: boolean;
   /** Of a tax payment; blank for a payment to a person. */
   readonly txp: string;
 }
 export interface AchFile {
   readonly effective: string;
-  readonly total: number;
+  /** Company identification of the sender. */
+  readonly company: string;
+  readonly debits: number;
+  readonly credits: number;
   readonly payments: readonly AchPayment[];
 }
 
@@ -48,15 +54,19 @@ const refuse = (code: string, message: string): never => {
 interface Sums {
   count: number;
   hash: number;
-  total: number;
+  debits: number;
+  credits: number;
 }
+const DEBITS = ['27', '28', '37', '38'];
+const PRENOTES = ['23', '33', '28', '38'];
+/** What a batch may hold by its service class code: mixed, credits, debits. */
+const SIDES: Readonly<Record<string, readonly boolean[]>> = { '200': [true, false], '220': [false], '225': [true] };
 
 /** An entry with its addenda; answers with the payment and how many records it took. */
 function readEntry(
   lines: readonly string[],
   at: number,
-  entryClass: string,
-  odfi: string,
+  { entryClass, serviceClass, odfi }: { entryClass: string; serviceClass: string; odfi: string },
 ): { payment: AchPayment; records: number } {
   const line = lines[at] ?? '';
   judge(line, ENTRY_DETAIL, 'E-FLD');
@@ -64,14 +74,16 @@ function readEntry(
   const amount = number(line, 30, 39);
   const trace = cut(line, 80, 94);
   if (trace.slice(0, 8) !== odfi) refuse('E-TRC', 'a trace number does not begin with the originating bank');
-  const isPrenote = ['23', '33'].includes(cut(line, 2, 3));
+  const isPrenote = PRENOTES.includes(cut(line, 2, 3));
+  const isDebit = DEBITS.includes(cut(line, 2, 3));
+  if (!SIDES[serviceClass]?.includes(isDebit)) refuse('E-CODE', 'an entry is not of the side its batch is for');
   if (isPrenote !== (amount === 0)) refuse('E-AMT', 'a prenote has no amount, a payment has one');
   const hasAddenda = cut(line, 79, 79) === '1';
   const next = lines[at + 1] ?? '';
   if (hasAddenda !== next.startsWith('7'))
     refuse('E-ADD', 'an addenda is announced and missing, or there without being announced');
   if (entryClass === 'PPD' && hasAddenda) refuse('E-ADD', 'a payment to a person announces an addenda');
-  if (entryClass === 'CCD' && !hasAddenda) refuse('E-ADD', 'a tax payment has no TXP addenda');
+  if (entryClass === 'CCD' && !isDebit && !hasAddenda) refuse('E-ADD', 'a tax payment has no TXP addenda');
   if (hasAddenda) {
     judge(next, ADDENDA, 'A-FLD');
     if (cut(next, 88, 94) !== trace.slice(8)) refuse('A-SEQ', 'an addenda does not name the entry before it');
@@ -82,17 +94,19 @@ function readEntry(
       receiver: cut(line, 55, 76).trim(),
       account: cut(line, 13, 29).trim(),
       trace,
-      txp: hasAddenda ? taxPart(cut(next, 4, 83), amount) : '',
+      id: cut(line, 40, 54).trim(),
+      isDebit,
+      txp: hasAddenda && !isDebit ? taxPart(cut(next, 4, 83), amount) : '',
     },
     records: hasAddenda ? 2 : 1,
   };
 }
 
 /** Whether counts, hash and totals of a control record are those of what it controls. */
-function agree(sums: Sums, count: number, hash: number, total: number): void {
+function agree(sums: Sums, count: number, hash: number, debits: number, credits: number): void {
   if (count !== sums.count) refuse('F-CNT', 'the entry and addenda count is wrong');
   if (hash !== sums.hash % HASH) refuse('F-HASH', 'the entry hash is wrong');
-  if (total !== sums.total) refuse('F-TOT', 'the control totals differ from the entries');
+  if (debits !== sums.debits || credits !== sums.credits) refuse('F-TOT', 'the control totals differ from the entries');
 }
 
 function judgeHeader(header: string): void {
@@ -120,7 +134,8 @@ export function readAch(content: string): AchFile {
   const payments: AchPayment[] = [];
   const traces = new Set<string>();
   const days = new Set<string>();
-  const file: Sums = { count: 0, hash: 0, total: 0 };
+  const companies = new Set<string>();
+  const file: Sums = { count: 0, hash: 0, debits: 0, credits: 0 };
   let batches = 0;
   let at = 1;
   while (at < last) {
@@ -131,19 +146,21 @@ export function readAch(content: string): AchFile {
     days.add(day);
     batches += 1;
     if (number(batch, 88, 94) !== batches) refuse('B-NUM', 'batch numbers do not count on from one');
+    companies.add(cut(batch, 41, 50));
     const entryClass = cut(batch, 51, 53);
+    const serviceClass = cut(batch, 2, 4);
     const odfi = cut(batch, 80, 87);
-    const sums: Sums = { count: 0, hash: 0, total: 0 };
+    const sums: Sums = { count: 0, hash: 0, debits: 0, credits: 0 };
     at += 1;
     let before = '';
     while ((lines[at] ?? '').startsWith('6')) {
-      const { payment, records } = readEntry(lines, at, entryClass, odfi);
+      const { payment, records } = readEntry(lines, at, { entryClass, serviceClass, odfi });
       if (payment.trace <= before || traces.has(payment.trace)) refuse('E-TRC', 'trace numbers do not ascend');
       before = payment.trace;
       traces.add(payment.trace);
       sums.count += records;
       sums.hash += number(lines[at] ?? '', 4, 11);
-      sums.total += payment.amount;
+      sums[payment.isDebit ? 'debits' : 'credits'] += payment.amount;
       payments.push(payment);
       at += records;
     }
@@ -151,7 +168,7 @@ export function readAch(content: string): AchFile {
     if (!end.startsWith('8')) refuse('F-ORDER', 'a batch is not ended with its control record');
     if (sums.count === 0) refuse('B-EMPTY', 'a batch has no entry');
     judge(end, BATCH_CONTROL, 'C-FLD');
-    agree(sums, number(end, 5, 10), number(end, 11, 20), number(end, 33, 44));
+    agree(sums, number(end, 5, 10), number(end, 11, 20), number(end, 21, 32), number(end, 33, 44));
     for (const [what, inHeader, inControl] of [
       ['service class code', cut(batch, 2, 4), cut(end, 2, 4)],
       ['company identification', cut(batch, 41, 50), cut(end, 45, 54)],
@@ -161,13 +178,21 @@ export function readAch(content: string): AchFile {
       if (inHeader !== inControl) refuse('C-FLD', `the ${what} of a batch control is not that of its header`);
     file.count += sums.count;
     file.hash += sums.hash;
-    file.total += sums.total;
+    file.debits += sums.debits;
+    file.credits += sums.credits;
     at += 1;
   }
   judge(control, FILE_CONTROL, 'F-CTL');
   if (batches === 0 || number(control, 2, 7) !== batches) refuse('F-CTL', 'the batch count is wrong');
   if (number(control, 8, 13) !== lines.length / 10) refuse('F-CTL', 'the block count is wrong');
-  agree(file, number(control, 14, 21), number(control, 22, 31), number(control, 44, 55));
+  agree(file, number(control, 14, 21), number(control, 22, 31), number(control, 32, 43), number(control, 44, 55));
   if (days.size > 1) refuse('B-DATE', 'batches of one file have different effective entry dates');
-  return { effective: [...days][0] ?? '', total: file.total, payments };
+  if (companies.size > 1) refuse('B-FLD', 'batches of one file have different company identifications');
+  return {
+    effective: [...days][0] ?? '',
+    company: [...companies][0] ?? '',
+    debits: file.debits,
+    credits: file.credits,
+    payments,
+  };
 }

@@ -1,8 +1,8 @@
 import type { RecordTable } from '../records/record.js';
 
-/** Nacha Operating Rules, Appendix Three, as this bank takes files: credits, CCD and PPD (recalled). */
+/** Nacha Operating Rules, Appendix Three, as this bank takes files: credits or debits, CCD and PPD (recalled). */
 const table = (name: string, fields: RecordTable['fields']): RecordTable => ({ name, length: 94, fields });
-const CREDITS = ['200', '220'];
+const CLASSES = ['200', '220', '225'];
 
 export const FILE_HEADER = table('file header', [
   ['Priority Code', 2, 3, ['01']],
@@ -19,7 +19,7 @@ export const FILE_HEADER = table('file header', [
   ['Reference Code', 87, 94, 'text?'],
 ]);
 export const BATCH_HEADER = table('batch header', [
-  ['Service Class Code', 2, 4, CREDITS],
+  ['Service Class Code', 2, 4, CLASSES],
   ['Company Name', 5, 20, 'text'],
   ['Company Discretionary Data', 21, 40, 'text?'],
   ['Company Identification', 41, 50, 'text'],
@@ -33,7 +33,7 @@ export const BATCH_HEADER = table('batch header', [
   ['Batch Number', 88, 94, 'digits'],
 ]);
 export const ENTRY_DETAIL = table('entry detail', [
-  ['Transaction Code', 2, 3, ['22', '23', '32', '33']],
+  ['Transaction Code', 2, 3, ['22', '23', '27', '28', '32', '33', '37', '38']],
   ['Receiving DFI Identification', 4, 11, 'digits'],
   ['Check Digit', 12, 12, 'digits'],
   ['DFI Account Number', 13, 29, 'text'],
@@ -51,10 +51,10 @@ export const ADDENDA = table('addenda', [
   ['Entry Detail Sequence Number', 88, 94, 'digits'],
 ]);
 export const BATCH_CONTROL = table('batch control', [
-  ['Service Class Code', 2, 4, CREDITS],
+  ['Service Class Code', 2, 4, CLASSES],
   ['Entry/Addenda Count', 5, 10, 'digits'],
   ['Entry Hash', 11, 20, 'digits'],
-  ['Total Debit Entry Dollar Amount', 21, 32, ['000000000000']],
+  ['Total Debit Entry Dollar Amount', 21, 32, 'digits'],
   ['Total Credit Entry Dollar Amount', 33, 44, 'digits'],
   ['Company Identification', 45, 54, 'text'],
   ['Message Authentication Code', 55, 73, 'blank'],
@@ -67,7 +67,7 @@ export const FILE_CONTROL = table('file control', [
   ['Block Count', 8, 13, 'digits'],
   ['Entry/Addenda Count', 14, 21, 'digits'],
   ['Entry Hash', 22, 31, 'digits'],
-  ['Total Debit Entry Dollar Amount in File', 32, 43, ['000000000000']],
+  ['Total Debit Entry Dollar Amount in File', 32, 43, 'digits'],
   ['Total Credit Entry Dollar Amount in File', 44, 55, 'digits'],
   ['Reserved', 56, 94, 'blank'],
 ]);

@@ -6,14 +6,21 @@ import { readAch } from './ach-reader.js';
 /** Entries that come back from the receiving bank, one by one (return reason codes of the Nacha Operating Rules). */
 export interface EntryReturn {
   readonly trace: string;
+  /** Cents; below zero where a debit came back. */
+  readonly amount: number;
   readonly code: string;
   readonly message: string;
 }
 /** Accounts of no one, by the end of their number: what any receiving bank here answers to an entry for them. */
-const ACCOUNTS_THAT_ANSWER: Readonly<Record<string, Omit<EntryReturn, 'trace'>>> = {
+const ACCOUNTS_THAT_ANSWER: Readonly<Record<string, Omit<EntryReturn, 'trace' | 'amount'>>> = {
   '0402': { code: 'R02', message: 'Account closed' },
   '0403': { code: 'R03', message: 'No account, unable to locate' },
   '0404': { code: 'R04', message: 'Invalid account number' },
+};
+/** Accounts that take credits and refuse debits. */
+const DEBITS_REFUSED: Readonly<Record<string, Omit<EntryReturn, 'trace' | 'amount'>>> = {
+  '0401': { code: 'R01', message: 'Insufficient funds' },
+  '0429': { code: 'R29', message: 'Corporate customer advises not authorized' },
 };
 const DAYS_TO_COME_BACK = 1;
 
@@ -30,7 +37,10 @@ export function takeFile(store: Store, submission: Submission): void {
     const file = readAch(submission.content);
     submission.notes = {
       effective: file.effective,
-      total: (file.total / 100).toFixed(2),
+      total: ((file.debits + file.credits) / 100).toFixed(2),
+      company: file.company,
+      debits: String(file.debits),
+      credits: String(file.credits),
       payments: String(file.payments.length),
     };
     if (!isBankOpen(file.effective) || file.effective <= store.records.today) {
@@ -39,9 +49,10 @@ export function takeFile(store: Store, submission: Submission): void {
     }
     submission.state = 'received';
     submission.notes['entryReturns'] = JSON.stringify(
-      file.payments.flatMap(({ trace, account }) => {
-        const answer = Object.entries(ACCOUNTS_THAT_ANSWER).find(([tail]) => account.endsWith(tail))?.[1];
-        return answer ? [{ trace, ...answer }] : [];
+      file.payments.flatMap(({ trace, account, amount, isDebit }) => {
+        const answers = isDebit ? { ...ACCOUNTS_THAT_ANSWER, ...DEBITS_REFUSED } : ACCOUNTS_THAT_ANSWER;
+        const answer = Object.entries(answers).find(([tail]) => account.endsWith(tail))?.[1];
+        return answer ? [{ trace, amount: isDebit ? -amount : amount, ...answer }] : [];
       }),
     );
     if (store.records.moods.bank === 'refuse') submission.notes['willReturn'] = 'R01';

@@ -55,7 +55,10 @@ function rows(party: string, submissions: readonly Submission[]): string {
     .slice(0, 40)
     .map((row) => {
       const notes = Object.entries(row.notes)
-        .filter(([name]) => !['verdict', 'code', 'field', 'message'].includes(name))
+        .filter(
+          ([name]) =>
+            !['verdict', 'code', 'field', 'message', 'debits', 'credits', 'company', 'entryReturns'].includes(name),
+        )
         .filter(([, value]) => value !== '' && value !== '[]')
         .map(([name, value]) => `${words(name)} ${money(name, shortDay(value))}`)
         .join(', ');
@@ -63,6 +66,15 @@ function rows(party: string, submissions: readonly Submission[]): string {
       return `<tr><td>${link}</td><td>${escape(shortDay(row.receivedOn))}</td><td>${escape(row.fileName)}</td><td>${escape(row.state)}</td><td>${escape([row.code, row.message].filter(Boolean).join(' '))}</td><td>${escape(notes)}</td></tr>`;
     })
     .join('');
+}
+
+/** Money that reaches a company's account by another way than a file, or a charge of the bank's. */
+function transferForm(records: Records): string {
+  const last = records.transfers.at(-1);
+  const told = last
+    ? ` <span class="lead">Last: ${last.amount < 0 ? 'taken from' : 'paid to'} ${escape(last.company)}, ${money('total', (Math.abs(last.amount) / 100).toFixed(2))}, ${escape(last.reference)}.</span>`
+    : '';
+  return `<form method="post" action="/console/transfer"><label>A transfer to the account of company <input name="company" size="12" pattern="\\d{10}" placeholder="1 and the EIN" required></label> <label>of <input name="amount" size="10" placeholder="100.00" required></label> <label>reference <input name="reference" size="12" required></label> <button>Pay it in</button>${told}</form>`;
 }
 
 /** The page from which the outside world is moved: its date, its tempers, its records. */
@@ -74,7 +86,7 @@ export function consolePage(records: Records): string {
           `<option value="${mood}"${records.moods[party] === mood ? ' selected' : ''}>${label}</option>`,
       )
       .join('');
-    return `<section><h2>${title}</h2><form method="post" action="/console/mood"><input type="hidden" name="party" value="${party}"><label>Behaves: <select name="mood">${options}</select></label> <button>Set</button></form>
+    return `<section><h2>${title}</h2><form method="post" action="/console/mood"><input type="hidden" name="party" value="${party}"><label>Behaves: <select name="mood">${options}</select></label> <button>Set</button></form>${party === 'bank' ? transferForm(records) : ''}
       <table><thead><tr><th>Reference</th><th>Received</th><th>File</th><th>Status</th><th>Answer</th><th>On record</th></tr></thead><tbody>${rows(party, records[party])}</tbody></table></section>`;
   }).join('');
   return `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Agencies and bank</title><style>${STYLE}</style>

@@ -32,6 +32,13 @@ const CONSTRAINTS: Readonly<Record<string, () => Refusal>> = {
   ledger_entry_once: () => conflict('This was recorded already.'),
   remittance_item_live_unique: () => conflict('Another remittance already covers one of these liabilities.'),
   remittance_amount_positive: () => conflict('Nothing is owed for these liabilities any more.'),
+  bank_account_one_trust: () => conflict('The firm has a trust account already. Look again.'),
+  trust_balance_not_below_zero: () =>
+    conflict('The trust account does not hold that much of this client’s money any more. Look again.'),
+  trust_entry_once: () => refuseField('reference', 'This was written down already.', 'Look for it among the entries.'),
+  trust_entry_reversed_once: () => conflict('This entry was reversed already.'),
+  collection_item_once: () => conflict('This was planned for collection a moment ago. Look again.'),
+  collection_retried_once: () => conflict('This debit was sent again already.'),
   direct_deposit_once: () => conflict('The direct deposit of this payroll is planned already. Look again.'),
   direct_deposit_prenotes_once: () => conflict('A file of prenotes is planned already. Release or withdraw it first.'),
   direct_deposit_entry_once: () => conflict('A part of this pay is on its way already. Look again.'),

@@ -300,6 +300,7 @@ export class ClientsService {
         id,
         firmId: actor.firmId,
         clientId,
+        isTrust: false,
         label: input.label,
         bankName: input.bankName,
         routing: normalDigits(input.routing),

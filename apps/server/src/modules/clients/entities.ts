@@ -68,7 +68,9 @@ export class TaxAccount {
 export class BankAccount {
   @PrimaryColumn('uuid') id!: string;
   @Column('uuid', { name: 'firm_id' }) firmId!: string;
-  @Column('uuid', { name: 'client_id' }) clientId!: string;
+  /** Null for the firm's trust account, from which it pays for clients. */
+  @Column('uuid', { name: 'client_id', nullable: true }) clientId!: string | null;
+  @Column('boolean', { name: 'is_trust' }) isTrust!: boolean;
   @Column('text') label!: string;
   @Column('text', { name: 'bank_name' }) bankName!: string;
   @Column('text') routing!: string;

@@ -6,7 +6,7 @@ import type { Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import { Secrets } from '../../database/secrets.js';
 import { Clock } from '../clock/index.js';
-import { BankAccount, type Client } from '../clients/index.js';
+import { BankAccount, type Client, senderOf } from '../clients/index.js';
 import { FilingSource } from '../filings/index.js';
 import type { DirectDeposit, DirectDepositEntry } from './entities.js';
 
@@ -55,8 +55,7 @@ export class DepositFiles {
       bankRouting: bank.routing,
       bankName: bank.bankName,
       originName: firm.name,
-      companyId: `1${client.ein}`,
-      companyName: client.legalName,
+      ...senderOf(bank, client, firm),
       created: await this.clock.today(manager),
       settles: date(deposit.settles),
       fileIdModifier: deposit.kind === 'pay' ? 'P' : 'N',

@@ -1,11 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { EntityManager } from 'typeorm';
+import { rawCents } from '../../database/cents-column.js';
 import type { Actor } from '../../database/firm-database.js';
 import { Executor } from '../../state-machines/executor.js';
 import { DIRECT_DEPOSIT_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/index.js';
 import { Clock } from '../clock/index.js';
 import type { BankAnswer } from '../remittances/index.js';
+import { TrustPayments } from '../trust/index.js';
 import { DirectDeposit, DirectDepositEntry } from './entities.js';
 
 /** Carries the bank's answers to a file of direct deposits into the record, each once. */
@@ -15,6 +17,7 @@ export class DirectDepositAnswers {
     @Inject(Executor) private readonly executor: Executor,
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(TrustPayments) private readonly trust: TrustPayments,
   ) {}
 
   async apply(manager: EntityManager, actor: Actor, id: string, answer: BankAnswer): Promise<void> {
@@ -39,9 +42,19 @@ export class DirectDepositAnswers {
         set: { returned_reason: reason },
         detail: { reason },
       });
+      // What came back one by one before is not given back a second time.
+      const [rest] = (await manager.query(
+        'SELECT coalesce(sum(amount), 0) AS amount FROM direct_deposit_entry WHERE direct_deposit_id = $1 AND return_code IS NULL',
+        [id],
+      )) as { amount: string }[];
+      await this.trust.comesBack(manager, actor, 'net-pay-returned', {
+        ...deposit,
+        amount: rawCents(rest?.amount ?? '0'),
+      });
       await manager.update(DirectDepositEntry, { directDepositId: id }, { isLive: false });
     }
-    for (const back of answer.entries ?? []) await this.giveBack(manager, actor, deposit, back);
+    const isWholeBack = ['returned', 'rejected'].includes(answer.state) || deposit.status === 'returned';
+    for (const back of answer.entries ?? []) await this.giveBack(manager, actor, deposit, back, isWholeBack);
   }
 
   /** One entry came back: that part of the pay did not arrive. Said once, however often the bank says it. */
@@ -50,16 +63,24 @@ export class DirectDepositAnswers {
     actor: Actor,
     deposit: DirectDeposit,
     back: NonNullable<BankAnswer['entries']>[number],
+    isWholeBack: boolean,
   ): Promise<void> {
     const [, count] = (await manager.query(
       `UPDATE direct_deposit_entry SET is_live = false, return_code = $3, return_reason = $4, returned_on = $5
        WHERE direct_deposit_id = $1 AND trace = $2 AND return_code IS NULL`,
       [deposit.id, back.trace, back.code, back.message, await this.clock.today(manager)],
     )) as [unknown, number];
-    if (count > 0)
-      await this.audit.record(manager, actor, 'direct-deposit.entry-returned', 'direct deposit', deposit.id, {
-        trace: back.trace,
-        reason: `${back.code} ${back.message}`,
+    if (count === 0) return;
+    const entry = await manager.findOneBy(DirectDepositEntry, { directDepositId: deposit.id, trace: back.trace });
+    if (entry && !isWholeBack)
+      await this.trust.comesBack(manager, actor, 'net-pay-returned', {
+        ...deposit,
+        amount: entry.amount,
+        reference: `${deposit.reference} ${back.trace}`,
       });
+    await this.audit.record(manager, actor, 'direct-deposit.entry-returned', 'direct deposit', deposit.id, {
+      trace: back.trace,
+      reason: `${back.code} ${back.message}`,
+    });
   }
 }

@@ -16,11 +16,12 @@ import { Jobs } from '../../jobs/jobs.js';
 import { Executor } from '../../state-machines/executor.js';
 import { DIRECT_DEPOSIT_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/index.js';
-import { BankAccount, findClient } from '../clients/index.js';
+import { BankAccount, findClient, findPayingAccount } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { Employee, fullName } from '../employees/index.js';
 import { Outbox, refuseFailed, Releases } from '../outbox/index.js';
 import { findPayroll, type Payroll } from '../payrolls/index.js';
+import { TrustPayments } from '../trust/index.js';
 import { DepositFiles } from './deposit-file.js';
 import { slipChecks, slipOf } from './deposit-slip.js';
 import { DirectDeposit, DirectDepositEntry } from './entities.js';
@@ -49,6 +50,7 @@ export class DirectDepositsService {
     @Inject(Secrets) private readonly secrets: Secrets,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(Jobs) private readonly jobs: Jobs,
+    @Inject(TrustPayments) private readonly trust: TrustPayments,
   ) {}
 
   payOf(actor: Actor, payrollId: string): Promise<PayrollPay> {
@@ -128,6 +130,7 @@ export class DirectDepositsService {
   async release(actor: Actor, id: string, version: number): Promise<DirectDepositRow> {
     const row = await this.database.run(actor, async (manager) => {
       await manager.query('SELECT id FROM direct_deposit WHERE id = $1 FOR UPDATE', [id]);
+      await this.trust.hold(manager, await find(manager, id));
       const { deposit, slip, content } = await this.rehearse(manager, actor, id);
       if (deposit.status === 'planned') refuseFailed(slip);
       await this.releases.release(manager, actor, DIRECT_DEPOSIT_MACHINE, {
@@ -143,6 +146,7 @@ export class DirectDepositsService {
         content: Buffer.from(content, 'ascii'),
         detail: { amount: deposit.amount, settles: deposit.settles },
       });
+      await this.trust.leaves(manager, actor, 'net-pay', deposit);
       return this.rowIn(manager, await find(manager, id));
     });
     await this.jobs.wake();
@@ -155,9 +159,7 @@ export class DirectDepositsService {
     given: Pick<DirectDeposit, 'clientId' | 'kind' | 'payrollId' | 'bankAccountId' | 'settles'>,
     credits: readonly NewCredit[],
   ): Promise<void> {
-    const bank = await manager.findOneBy(BankAccount, { id: given.bankAccountId, clientId: given.clientId });
-    if (!bank)
-      throw refuseField('bankAccountId', 'This bank account is not one of the client.', 'Choose one of its accounts.');
+    const bank = await findPayingAccount(manager, given.clientId, given.bankAccountId);
     const id = randomUUID();
     const amount = sum(credits.map((credit) => credit.amount));
     await manager.insert(DirectDeposit, {
@@ -268,13 +270,16 @@ export class DirectDepositsService {
     const file = await this.files.make(manager, client, deposit, entries);
     const settles = date(deposit.settles);
     const isCurrent = await this.isCurrent(manager, deposit, entries);
-    const checks = slipChecks(deposit, actor, {
-      isCurrent,
-      file,
-      entries: entries.length,
-      today: await this.clock.today(manager),
-      isOwn: actor.userId === deposit.preparedBy && (await this.executor.requiresSecondPerson(manager)),
-    });
+    const checks = [
+      ...slipChecks(deposit, actor, {
+        isCurrent,
+        file,
+        entries: entries.length,
+        today: await this.clock.today(manager),
+        isOwn: actor.userId === deposit.preparedBy && (await this.executor.requiresSecondPerson(manager)),
+      }),
+      ...(deposit.status === 'planned' ? await this.trust.checks(manager, bank, deposit) : []),
+    ];
     return {
       deposit,
       content: file.content,

@@ -25,7 +25,8 @@ export class Documents {
   async store(
     manager: EntityManager,
     actor: Actor,
-    clientId: string,
+    /** Null for what is of no one client. */
+    clientId: string | null,
     kind: string,
     name: string,
     mediaType: string,

@@ -8,7 +8,7 @@ import { add, ZERO, type Cents } from '@zakat/core/money/cents';
 import { type TaxCode, agencyName } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { Clock } from '../clock/index.js';
-import { accountNumberOn, BankAccount, type Client, Firm } from '../clients/index.js';
+import { accountNumberOn, BankAccount, type Client, Firm, senderOf } from '../clients/index.js';
 import { agencyPaymentOf } from './agency-payments.service.js';
 import type { Remittance, RemittanceItem } from './entities.js';
 
@@ -68,8 +68,7 @@ export class PaymentFile {
       bankRouting: bank.routing,
       bankName: bank.bankName,
       originName: firm.name,
-      companyId: `1${client.ein}`,
-      companyName: client.legalName,
+      ...senderOf(bank, client, firm),
       created: await this.clock.today(manager),
       settles: date(remittance.settles),
       fileIdModifier: 'A',

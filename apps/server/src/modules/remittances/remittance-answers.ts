@@ -8,6 +8,7 @@ import { Executor } from '../../state-machines/executor.js';
 import { REMITTANCE_MACHINE } from '../../state-machines/machine.js';
 import { Clock } from '../clock/index.js';
 import { LedgerWriter, type NewEntry } from '../ledger/index.js';
+import { TrustPayments } from '../trust/index.js';
 import { Remittance, RemittanceItem } from './entities.js';
 
 /** What the bank says of a payment. */
@@ -29,6 +30,7 @@ export class RemittanceAnswers {
     @Inject(Executor) private readonly executor: Executor,
     @Inject(LedgerWriter) private readonly ledger: LedgerWriter,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(TrustPayments) private readonly trust: TrustPayments,
   ) {}
 
   async apply(manager: EntityManager, actor: Actor, remittanceId: string, answer: BankAnswer): Promise<void> {
@@ -78,6 +80,7 @@ export class RemittanceAnswers {
       detail: { reason },
     });
     if (wasSettled) await this.post(manager, actor, remittance, 'payment-returned', await this.clock.today(manager), 1);
+    await this.trust.comesBack(manager, actor, 'tax-payment-returned', remittance);
     await manager.update(RemittanceItem, { remittanceId: remittance.id }, { isLive: false });
   }
 
@@ -122,6 +125,8 @@ export class RemittanceAnswers {
     });
     await this.ledger.writeEntries(manager, actor, remittance.clientId, entries, await this.clock.now(manager));
     const amount = sum(items.map((item) => item.amount));
+    // What was paid elsewhere never left the trust account.
+    const isTrust = remittance.paidElsewhereOn === null && (await this.trust.isFrom(manager, remittance.bankAccountId));
     await this.ledger.writeJournal(manager, actor, {
       clientId: remittance.clientId,
       day,
@@ -130,7 +135,11 @@ export class RemittanceAnswers {
       remittanceId: remittance.id,
       lines: [
         { account: 'taxes-payable', detail: remittance.reference, amount: cents(sign === -1 ? amount : -amount) },
-        { account: 'cash', detail: remittance.reference, amount: cents(sign === -1 ? -amount : amount) },
+        {
+          account: isTrust ? 'funds-held' : 'cash',
+          detail: remittance.reference,
+          amount: cents(sign === -1 ? -amount : amount),
+        },
       ],
     });
   }

@@ -23,7 +23,7 @@ import { Jobs } from '../../jobs/jobs.js';
 import { Executor } from '../../state-machines/executor.js';
 import { REMITTANCE_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/index.js';
-import { BankAccount, type Client, findClient } from '../clients/index.js';
+import { BankAccount, type Client, findClient, findPayingAccount } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { achChecks, mayReleaseCheck, Outbox, refuseFailed, Releases } from '../outbox/index.js';
 import { agencyPaymentOf } from './agency-payments.service.js';
@@ -31,6 +31,7 @@ import { Deposits, mayBeTakenOff, type OwedLiability } from './deposits.js';
 import { RemittanceAnswers } from './remittance-answers.js';
 import { Remittance, RemittanceItem } from './entities.js';
 import { PaymentFile } from './payment-file.js';
+import { TrustPayments } from '../trust/index.js';
 
 @Injectable()
 export class RemittancesService {
@@ -45,6 +46,7 @@ export class RemittancesService {
     @Inject(Clock) private readonly clock: Clock,
     @Inject(Jobs) private readonly jobs: Jobs,
     @Inject(RemittanceAnswers) private readonly answers: RemittanceAnswers,
+    @Inject(TrustPayments) private readonly trust: TrustPayments,
   ) {}
 
   deposits(actor: Actor, clientId: string): Promise<DepositView[]> {
@@ -68,13 +70,7 @@ export class RemittancesService {
     const settles = dayFrom(input.settles, 'settles');
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
-      const bank = await manager.findOneBy(BankAccount, { id: input.bankAccountId, clientId });
-      if (!bank)
-        throw refuseField(
-          'bankAccountId',
-          'This bank account is not one of the client.',
-          'Choose one of the client’s accounts.',
-        );
+      const bank = await findPayingAccount(manager, clientId, input.bankAccountId);
       if (input.items.length === 0) throw refuseField('items', 'No liability is chosen.', 'Choose at least one.');
       const owed = await this.owing.owed(manager, client);
       const chosen = input.items.map((item) => {
@@ -211,6 +207,7 @@ export class RemittancesService {
   async release(actor: Actor, id: string, version: number): Promise<RemittanceView> {
     const view = await this.database.run(actor, async (manager) => {
       await manager.query('SELECT id FROM remittance WHERE id = $1 FOR UPDATE', [id]);
+      await this.trust.hold(manager, await manager.findOneBy(Remittance, { id }));
       const { remittance, slip, content } = await this.rehearse(manager, actor, id);
       if (remittance.status === 'approved') refuseFailed(slip);
       await this.releases.release(manager, actor, REMITTANCE_MACHINE, {
@@ -226,6 +223,7 @@ export class RemittancesService {
         content: Buffer.from(content, 'ascii'),
         detail: { amount: remittance.amount, settles: remittance.settles },
       });
+      await this.trust.leaves(manager, actor, 'tax-payment', remittance);
       return this.viewIn(manager, id);
     });
     await this.jobs.wake();
@@ -248,6 +246,9 @@ export class RemittancesService {
         owed.find((line) => line.tax === item.tax && line.liabilityDate === item.liabilityDate)?.owed !== item.amount,
     );
     const lateDays = daysBetween(date(remittance.due), settles);
+    const whose = bank.isTrust
+      ? `what the trust account holds for ${client.legalName}`
+      : `${client.legalName}'s account`;
     const isOver = remittance.status === 'settled' || remittance.status === 'released';
     // What is on its way or settled is told, not checked: there is nothing to do about it any more.
     const checks: SlipCheck[] = isOver
@@ -262,6 +263,7 @@ export class RemittancesService {
                 : 'A liability has changed since this was planned. Withdraw it and plan again.',
           },
           ...achChecks(file, remittance.amount, settles, await this.clock.today(manager)),
+          ...(await this.trust.checks(manager, bank, remittance)),
           {
             label: 'Another person approved it',
             isPassed: remittance.status === 'approved',
@@ -282,8 +284,8 @@ export class RemittancesService {
         { label: 'Reference', value: remittance.reference },
       ],
       leaves: isOver
-        ? `${showDollars(remittance.amount)} ${remittance.status === 'settled' ? 'has left' : 'is leaving'} ${client.legalName}'s account for the ${agency}.`
-        : `${showDollars(remittance.amount)} leaves ${client.legalName}'s account for the ${agency} by ACH credit.`,
+        ? `${showDollars(remittance.amount)} ${remittance.status === 'settled' ? 'has left' : 'is leaving'} ${whose} for the ${agency}.`
+        : `${showDollars(remittance.amount)} leaves ${whose} for the ${agency} by ACH credit.`,
       becomesImpossible:
         'Once the bank has the file it cannot be called back from here, and these liabilities cannot be planned a second time.',
       wayBack:

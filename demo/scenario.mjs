@@ -168,8 +168,24 @@ export const CLIENTS = [
             taxAccount: '6050 Payroll taxes',
             payableAccount: '2310 Payroll liabilities',
             cashAccount: '1010 Checking',
+            fundsAccount: '1350 Funds held by Breakwater',
           },
           '2026-01-02',
+        ),
+        // From October on its taxes are collected before they are paid.
+        fact(
+          'funding',
+          {
+            what: 'taxes',
+            accountTail: '4321',
+            entryClass: 'CCD',
+            authorizedOn: '2026-09-24',
+            signedBy: 'Rosalind Quay',
+            most: '25000.00',
+            daysBefore: 0,
+            holdDays: 1,
+          },
+          '2026-10-01',
         ),
       ],
       lookbackAmount: 6_840_000,
@@ -281,6 +297,11 @@ export const CLIENTS = [
   },
 ];
 
+/** The account that holds what is collected of clients, and what the firm paid in of its own. */
+export const TRUST = {
+  account: { label: 'Client trust', bankName: 'Harbor Mutual', routing: '000000123', account: '8800001177' },
+  paidIn: { on: '2026-10-05', amount: '500.00', reference: 'BRKWTR-FUND-1' },
+};
 export const LAST_DAY = '2026-10-22';
 /** Quarters that are filed and accepted before the demo begins, each released from this day on. */
 export const FILED_QUARTERS = [

@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs';
 import { DEFAULTS, LARGE, MORE_CLIENTS } from './more-clients.mjs';
-import { CLIENTS, FILED_QUARTERS, LAST_DAY } from './scenario.mjs';
+import { CLIENTS, FILED_QUARTERS, LAST_DAY, TRUST } from './scenario.mjs';
 
 /** Builds the demo through the product's own API, as its own users would, day by day on the simulated clock. */
 const API = `http://127.0.0.1:${process.env.PORT}/api`;
 const CONSOLE = `http://127.0.0.1:${process.env.AGENCIES_PORT}/console`;
 const contacts = JSON.parse(readFileSync(new URL('./contacts.json', import.meta.url), 'utf8'));
-const { users } = JSON.parse(readFileSync(new URL('./firm.json', import.meta.url), 'utf8'));
+const { firm, users } = JSON.parse(readFileSync(new URL('./firm.json', import.meta.url), 'utf8'));
 
 async function signIn(role) {
   const user = users.find((candidate) => candidate.role === role);
@@ -136,6 +136,40 @@ async function depositPay(client, payrollId) {
   );
 }
 
+/** Collects what a posted payroll needs, and waits at the bank until it may be paid out. */
+async function collect(client) {
+  const { next } = await preparer('GET', `/clients/${client.id}/funds`);
+  if (!next || next.amount <= 0) return;
+  const { id } = await preparer('POST', `/clients/${client.id}/collections`, {
+    amount: next.amount,
+    settles: next.settles,
+  });
+  await reviewer('POST', `/collections/${id}/release`, { version: 1 });
+  await until('the bank to have the debit', async () =>
+    (await preparer('GET', `/collections/${id}`)).delivery?.startsWith('Sent'),
+  );
+  await moveTo(next.usable < LAST_DAY ? next.usable : LAST_DAY);
+  await until('the debit to settle', async () => (await preparer('GET', `/collections/${id}`)).status === 'settled');
+}
+
+/** What the firm pays in of its own, through its bank. */
+async function payIn({ amount, reference, on }) {
+  const company = `1${firm.ein}`;
+  await fetch(`${CONSOLE}/transfer`, {
+    method: 'POST',
+    redirect: 'manual',
+    body: new URLSearchParams({ company, amount, reference }),
+  });
+  await reviewer('POST', '/trust/entries', {
+    kind: 'firm-paid-in',
+    clientId: null,
+    day: on,
+    amount: Math.round(Number(amount) * 100),
+    reference,
+    memo: 'For charges of the bank',
+  });
+}
+
 /** Pays what must be sent before `nextDay`. */
 async function remit(client, nextDay) {
   const released = [];
@@ -144,7 +178,7 @@ async function remit(client, nextDay) {
     const items = deposit.liabilities.map(({ tax, liabilityDate }) => ({ tax, liabilityDate }));
     const { id } = await preparer('POST', `/clients/${client.id}/remittances`, {
       items,
-      bankAccountId: client.bankId,
+      bankAccountId: items.every(({ liabilityDate }) => isFunded(client, liabilityDate)) ? trust.id : client.bankId,
       settles: deposit.settles,
     });
     const approved = await reviewer('POST', `/remittances/${id}/approve`, { version: 1 });
@@ -191,6 +225,8 @@ async function printChecks(client, payrollId) {
   await preparer('POST', `/check-runs/${checks[0].runId}/outcome`, { spoiled: [] });
 }
 
+const { account: trust } = await administrator('PUT', '/trust/account', TRUST.account);
+const isFunded = (client, day) => client.client.facts.some(({ kind, from }) => kind === 'funding' && from <= day);
 const clients = [];
 for (const plan of CLIENTS) clients.push(await takeOn(plan));
 const filed = [];
@@ -204,7 +240,9 @@ for (;;) {
   const now = due[0];
   if (!now) break;
   await moveTo(now.day);
+  if (now.day === TRUST.paidIn.on) await payIn(TRUST.paidIn);
   await runPayroll(now.client);
+  await collect(now.client);
   for (const job of toFile.splice(0, toFile.length, ...toFile.filter((job) => job.from > now.day))) {
     if (job.from <= now.day) filed.push(...(await fileQuarter(job.client, job)));
   }
@@ -216,6 +254,7 @@ for (;;) {
   for (const client of clients) await remit(client, nextDay);
 }
 await moveTo(LAST_DAY);
+await preparer('POST', '/trust/statement/fetch');
 for (const fact of DEFAULTS) await administrator('POST', '/firm/defaults', fact);
 // The browser tests never open the largest client: it is made for people to look at.
 const isWhole = process.env.ZAKAT_DEMO !== 'without-largest';

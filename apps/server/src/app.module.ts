@@ -87,6 +87,16 @@ import { JobCostsService } from './modules/job-costs/job-costs.service.js';
 import { LettersController } from './modules/letters/letters.controller.js';
 import { PaymentInstructions } from './modules/letters/payment-instructions.js';
 import { TaxStatement } from './modules/letters/tax-statement.js';
+import { Funding } from './modules/trust/funding.js';
+import { TrustController } from './modules/trust/trust.controller.js';
+import { TrustLedger } from './modules/trust/trust-ledger.js';
+import { TrustPayments } from './modules/trust/trust-payments.js';
+import { TrustService } from './modules/trust/trust.service.js';
+import { TrustStatements } from './modules/trust/trust-statements.service.js';
+import { CollectionAnswers } from './modules/collections/collection-answers.js';
+import { CollectionsController } from './modules/collections/collections.controller.js';
+import { Collections } from './modules/collections/collections.service.js';
+import { Needs } from './modules/collections/needs.js';
 import { NoticesController } from './modules/notices/notices.controller.js';
 import { NoticesService } from './modules/notices/notices.service.js';
 import { LedgerReader } from './modules/ledger/ledger-reader.js';
@@ -156,6 +166,8 @@ const CONTROLLERS = [
   LettersController,
   CorrectionCasesController,
   NoticesController,
+  TrustController,
+  CollectionsController,
   DirectDepositsController,
   FilingsController,
   ChecksController,
@@ -167,6 +179,14 @@ const CONTROLLERS = [
 ];
 const PROVIDERS = [
   BankStatements,
+  Funding,
+  TrustLedger,
+  TrustPayments,
+  TrustService,
+  TrustStatements,
+  Needs,
+  Collections,
+  CollectionAnswers,
   TaxStatement,
   NoticesService,
   PaymentInstructions,

@@ -45,6 +45,7 @@ const router = createBrowserRouter([
         path: 'returns',
         lazy: async () => ({ Component: (await import('./routes/due-returns/due-returns.js')).DueReturnsPage }),
       },
+      { path: 'trust', lazy: async () => ({ Component: (await import('./routes/trust/trust.js')).TrustPage }) },
       { path: 'clients', lazy: async () => ({ Component: (await import('./routes/clients/clients.js')).ClientsPage }) },
       { path: 'firm', lazy: async () => ({ Component: (await import('./routes/firm/firm.js')).FirmPage }) },
       {
@@ -102,6 +103,7 @@ const router = createBrowserRouter([
             path: 'readiness',
             lazy: async () => ({ Component: (await import('./routes/clients/readiness.js')).ReadinessPage }),
           },
+          { path: 'funds', lazy: async () => ({ Component: (await import('./routes/clients/funds.js')).FundsPage }) },
           { path: 'items', lazy: async () => ({ Component: (await import('./routes/clients/items.js')).ItemsPage }) },
           { path: 'proof', lazy: async () => ({ Component: (await import('./routes/clients/proof.js')).ProofPage }) },
           {
@@ -130,6 +132,10 @@ const router = createBrowserRouter([
       {
         path: 'remittances/:remittanceId',
         lazy: async () => ({ Component: (await import('./routes/remittance/remittance.js')).RemittancePage }),
+      },
+      {
+        path: 'collections/:collectionId',
+        lazy: async () => ({ Component: (await import('./routes/trust/collection.js')).CollectionPage }),
       },
       {
         path: 'corrections/:caseId',

@@ -1,7 +1,7 @@
 import { PAY_FREQUENCIES } from '@zakat/core/calendar/pay-frequency';
 import { CLIENT_FACT_KINDS } from '@zakat/core/facts/client-facts';
 import { EMPLOYEE_FACT_KINDS } from '@zakat/core/facts/employee-facts';
-import { Amount, Choice, Day, Flag, Id, Json, List, Text, Texts, Whole } from './field.js';
+import { Amount, Choice, Day, Flag, Id, Json, List, Part, Text, Texts, Whole } from './field.js';
 import { ProblemDetail } from './problem.js';
 
 export const KINDS_OF_EMPLOYER = ['F', 'S', 'T', 'Y', 'N'] as const;
@@ -105,6 +105,13 @@ export class ScheduledCheck {
   @Day() checkDate!: string;
   @Day({ nullable: true }) movedFrom!: string | null;
 }
+export class PaysFromTrust {
+  @Id() id!: string;
+  @Text() label!: string;
+  @Text() accountTail!: string;
+  /** Direct deposits too, not the taxes alone. */
+  @Flag() paysPeople!: boolean;
+}
 export class ClientView extends ClientIdentity {
   @Id() id!: string;
   @Text() key!: string;
@@ -116,6 +123,8 @@ export class ClientView extends ClientIdentity {
   @Whole() version!: number;
   @List(() => TaxAccountView) taxAccounts!: TaxAccountView[];
   @List(() => BankAccountView) bankAccounts!: BankAccountView[];
+  /** The firm's trust account, where it collects this client's taxes today. */
+  @Part(() => PaysFromTrust, { nullable: true }) trustAccount!: PaysFromTrust | null;
   @List(() => ClientFactView) facts!: ClientFactView[];
   @List(() => ScheduledCheck) nextChecks!: ScheduledCheck[];
   /** States in which its people work or live, and its own. */

@@ -330,7 +330,8 @@ export class TieOutView {
 }
 export class Rung {
   @Text() key!: string;
-  @Choice(['payroll', 'deposit', 'return', 'notice']) kind!: 'payroll' | 'deposit' | 'return' | 'notice';
+  @Choice(['payroll', 'collection', 'deposit', 'return', 'notice']) kind!:
+    'payroll' | 'collection' | 'deposit' | 'return' | 'notice';
   @Id() clientId!: string;
   @Text() clientName!: string;
   @Text() title!: string;

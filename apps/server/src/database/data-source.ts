@@ -1,6 +1,7 @@
 import pg from 'pg';
 import { DataSource } from 'typeorm';
 import { BankAccount, Client, Firm, TaxAccount } from '../modules/clients/index.js';
+import { Collection } from '../modules/collections/index.js';
 import { DirectDeposit, DirectDepositEntry } from '../modules/direct-deposits/index.js';
 import { Employee } from '../modules/employees/index.js';
 import { Filing } from '../modules/filing-records/index.js';
@@ -49,6 +50,7 @@ export const ENTITIES = [
   DirectDeposit,
   DirectDepositEntry,
   Filing,
+  Collection,
 ];
 
 export const makeDataSource = (url: string): DataSource =>

@@ -4,6 +4,7 @@ import { CONFIG, type Config } from '../config/config.js';
 import { FirmDatabase, type Actor } from '../database/firm-database.js';
 import { Documents } from '../modules/documents/index.js';
 import { type AgencyAnswer, FilingAnswers } from '../modules/filings/index.js';
+import { CollectionAnswers } from '../modules/collections/index.js';
 import { DirectDepositAnswers } from '../modules/direct-deposits/index.js';
 import type { OutboxRow, Receiver } from '../modules/outbox/index.js';
 import { type BankAnswer, RemittanceAnswers } from '../modules/remittances/index.js';
@@ -24,6 +25,7 @@ export class Courier implements OnModuleInit {
     @Inject(Jobs) private readonly jobs: Jobs,
     @Inject(RemittanceAnswers) private readonly remittances: RemittanceAnswers,
     @Inject(DirectDepositAnswers) private readonly directDeposits: DirectDepositAnswers,
+    @Inject(CollectionAnswers) private readonly collections: CollectionAnswers,
     @Inject(FilingAnswers) private readonly filings: FilingAnswers,
   ) {}
 
@@ -114,6 +116,7 @@ export class Courier implements OnModuleInit {
     const answer = (await response.json()) as BankAnswer & AgencyAnswer;
     if (row.kind === 'ach-file') await this.remittances.apply(manager, actor, row.subject_id, answer);
     else if (row.kind === 'pay-file') await this.directDeposits.apply(manager, actor, row.subject_id, answer);
+    else if (row.kind === 'collection-file') await this.collections.apply(manager, actor, row.subject_id, answer);
     else await this.filings.apply(manager, actor, row.subject_id, row.agency_reference ?? '', answer);
     if (answer.isFinal) {
       await manager.query(`UPDATE outbox SET status = 'answered' WHERE id = $1`, [row.id]);

@@ -73,6 +73,19 @@ export const DIRECT_DEPOSIT_MACHINE = {
   ],
 } as const satisfies Machine<'planned' | 'released' | 'settled' | 'returned' | 'withdrawn'>;
 
+/** A debit of a client's account into the trust account: who prepared it does not release it. */
+export const COLLECTION_MACHINE = {
+  name: 'collection',
+  table: 'collection',
+  initial: 'planned',
+  transitions: [
+    { act: 'withdraw', from: ['planned'], to: 'withdrawn', by: ANYBODY },
+    { act: 'release', from: ['planned'], to: 'released', by: SENIOR, needsSecondPerson: true },
+    { act: 'settle', from: ['released'], to: 'settled', by: ['system'] },
+    { act: 'return', from: ['released', 'settled'], to: 'returned', by: ['system'] },
+  ],
+} as const satisfies Machine<'planned' | 'released' | 'settled' | 'returned' | 'withdrawn'>;
+
 export const RULE_PACK_MACHINE = {
   name: 'rule pack',
   table: 'rule_pack',
@@ -161,6 +174,7 @@ export const MACHINES = [
   PAYROLL_MACHINE,
   REMITTANCE_MACHINE,
   DIRECT_DEPOSIT_MACHINE,
+  COLLECTION_MACHINE,
   FILING_MACHINE,
   RULE_PACK_MACHINE,
   QUESTION_MACHINE,

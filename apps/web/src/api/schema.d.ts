@@ -2064,6 +2064,294 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/trust": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TrustController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trust/account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["TrustController_account"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trust/entries": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TrustController_entries"];
+        put?: never;
+        post: operations["TrustController_record"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trust/entries/{id}/reverse": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TrustController_reverse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/advances": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TrustController_advance"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trust/statement": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TrustController_statement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trust/statement/fetch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TrustController_fetchStatement"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trust/matches": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["TrustController_match"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trust/reconciliation": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TrustController_reconciliation"];
+        put?: never;
+        post: operations["TrustController_keep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/trust/reconciliation.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TrustController_report"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/funds": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CollectionsController_funds"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/collections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CollectionsController_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/collections/prenote": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CollectionsController_prenote"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/collections/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CollectionsController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/collections/{id}/slip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["CollectionsController_slip"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/collections/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CollectionsController_withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/collections/{id}/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CollectionsController_release"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/collections/{id}/retry": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["CollectionsController_retry"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/payrolls/{id}/pay": {
         parameters: {
             query?: never;
@@ -2971,7 +3259,7 @@ export interface components {
         };
         ClientFactView: {
             /** @enum {string} */
-            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment";
+            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment" | "funding";
             /** Format: date */
             from: string;
             value: {
@@ -3024,7 +3312,7 @@ export interface components {
         };
         ClientFact: {
             /** @enum {string} */
-            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment";
+            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment" | "funding";
             /** Format: date */
             from: string;
             value: {
@@ -3532,7 +3820,7 @@ export interface components {
         Rung: {
             key: string;
             /** @enum {string} */
-            kind: "payroll" | "deposit" | "return" | "notice";
+            kind: "payroll" | "collection" | "deposit" | "return" | "notice";
             /** Format: uuid */
             clientId: string;
             clientName: string;
@@ -3768,6 +4056,13 @@ export interface components {
             routing: string;
             accountTail: string;
         };
+        PaysFromTrust: {
+            /** Format: uuid */
+            id: string;
+            label: string;
+            accountTail: string;
+            paysPeople: boolean;
+        };
         ScheduledCheck: {
             /** Format: date */
             start: string;
@@ -3802,6 +4097,7 @@ export interface components {
             version: number;
             taxAccounts: components["schemas"]["TaxAccountView"][];
             bankAccounts: components["schemas"]["BankAccountView"][];
+            trustAccount: components["schemas"]["PaysFromTrust"] | null;
             facts: components["schemas"]["ClientFactView"][];
             nextChecks: components["schemas"]["ScheduledCheck"][];
             states: string[];
@@ -4754,6 +5050,237 @@ export interface components {
         MoveNotice: {
             version: number;
             why: string;
+        };
+        TrustAccountView: {
+            /** Format: uuid */
+            id: string;
+            label: string;
+            bankName: string;
+            tail: string;
+        };
+        HeldOfClient: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            balance: number;
+            usable: number;
+            coming: number;
+            advanced: number;
+        };
+        TrustView: {
+            account: components["schemas"]["TrustAccountView"] | null;
+            clients: components["schemas"]["HeldOfClient"][];
+            ofClients: number;
+            ofFirm: number;
+            book: number;
+            /** Format: date */
+            statementDay: string | null;
+            /** Format: date */
+            reconciledDay: string | null;
+            unexplained: number;
+        };
+        SaveTrustAccount: {
+            label: string;
+            bankName: string;
+            routing: string;
+            account: string;
+        };
+        TrustEntryView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            day: string;
+            /** @enum {string} */
+            kind: "collected" | "collection-returned" | "tax-payment" | "tax-payment-returned" | "net-pay" | "net-pay-returned" | "received" | "refunded" | "advance-received" | "advance-repaid" | "advance-given" | "advance-recovered" | "firm-paid-in" | "firm-drew" | "bank-charge" | "interest";
+            label: string;
+            /** Format: uuid */
+            clientId: string | null;
+            whose: string;
+            reference: string;
+            memo: string;
+            amount: number;
+            balance: number;
+            /** Format: date */
+            cleared: string | null;
+            mayReverse: boolean;
+        };
+        RecordTrustEntry: {
+            /** @enum {string} */
+            kind: "received" | "refunded" | "firm-paid-in" | "firm-drew" | "bank-charge" | "interest";
+            /** Format: uuid */
+            clientId: string | null;
+            /** Format: date */
+            day: string;
+            amount: number;
+            reference: string;
+            memo: string;
+        };
+        ReverseTrustEntry: {
+            reason: string;
+        };
+        AdvanceFunds: {
+            amount: number;
+            reason: string;
+        };
+        ReadTrustStatement: {
+            fileName: string;
+            content: string;
+            isTaken: boolean;
+        };
+        TrustLineView: {
+            /** Format: uuid */
+            id: string | null;
+            /** Format: date */
+            day: string;
+            amount: number;
+            reference: string;
+            description: string;
+            isNew: boolean;
+        };
+        TrustStatementView: {
+            lines: components["schemas"]["TrustLineView"][];
+            added: number;
+            matched: number;
+            /** Format: date */
+            lastDay: string | null;
+            unread: string[];
+            isTaken: boolean;
+        };
+        MatchLine: {
+            /** Format: uuid */
+            lineId: string;
+            entryIds: string[];
+        };
+        OutstandingView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            day: string;
+            whose: string;
+            label: string;
+            reference: string;
+            amount: number;
+        };
+        ReconciliationView: {
+            /** Format: date */
+            day: string;
+            bank: number;
+            outstanding: components["schemas"]["OutstandingView"][];
+            unexplained: components["schemas"]["TrustLineView"][];
+            adjusted: number;
+            book: number;
+            clients: number;
+            firm: number;
+            difference: number;
+            isReconciled: boolean;
+            balances: components["schemas"]["HeldOfClient"][];
+            keptBy: string | null;
+        };
+        KeepReconciliation: {
+            /** Format: date */
+            day: string;
+        };
+        TermsView: {
+            /** @enum {string} */
+            what: "taxes" | "taxes-and-net-pay";
+            accountTail: string;
+            entryClass: string;
+            /** Format: date */
+            authorizedOn: string;
+            signedBy: string;
+            most: number | null;
+            daysBefore: number;
+            holdDays: number;
+        };
+        NeedView: {
+            /** Format: uuid */
+            payrollId: string;
+            /** Format: date */
+            checkDate: string;
+            /** @enum {string} */
+            what: "taxes" | "net-pay";
+            amount: number;
+        };
+        CollectingView: {
+            lines: components["schemas"]["NeedView"][];
+            advance: number;
+            amount: number;
+            /** Format: date */
+            wanted: string | null;
+            /** Format: date */
+            settles: string;
+            /** Format: date */
+            usable: string;
+            problems: components["schemas"]["ProblemDetail"][];
+        };
+        CollectionRow: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** @enum {string} */
+            kind: "debit" | "prenote";
+            reference: string;
+            amount: number;
+            /** Format: date */
+            settles: string;
+            /** Format: date */
+            usable: string;
+            /** @enum {string} */
+            status: "planned" | "released" | "settled" | "returned" | "withdrawn";
+            version: number;
+            retries: number;
+            confirmation: string | null;
+            returnedReason: string | null;
+        };
+        FundsView: {
+            terms: components["schemas"]["TermsView"] | null;
+            debits: string | null;
+            trust: components["schemas"]["TrustAccountView"] | null;
+            balance: number;
+            usable: number;
+            advanced: number;
+            next: components["schemas"]["CollectingView"] | null;
+            collections: components["schemas"]["CollectionRow"][];
+            entries: components["schemas"]["TrustEntryView"][];
+        };
+        PlanCollection: {
+            amount: number;
+            /** Format: date */
+            settles: string;
+        };
+        CollectionView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            /** @enum {string} */
+            kind: "debit" | "prenote";
+            reference: string;
+            amount: number;
+            /** Format: date */
+            settles: string;
+            /** Format: date */
+            usable: string;
+            /** @enum {string} */
+            status: "planned" | "released" | "settled" | "returned" | "withdrawn";
+            version: number;
+            retries: number;
+            confirmation: string | null;
+            returnedReason: string | null;
+            items: components["schemas"]["NeedView"][];
+            advance: number;
+            bankAccount: string;
+            preparedBy: string;
+            releasedBy: string | null;
+            delivery: string | null;
+            then: string | null;
+            mayRetry: boolean;
+        };
+        CollectionAct: {
+            version: number;
         };
         AccountPart: {
             label: string;
@@ -8765,6 +9292,450 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    TrustController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrustView"];
+                };
+            };
+        };
+    };
+    TrustController_account: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveTrustAccount"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrustView"];
+                };
+            };
+        };
+    };
+    TrustController_entries: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrustEntryView"][];
+                };
+            };
+        };
+    };
+    TrustController_record: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordTrustEntry"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    TrustController_reverse: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReverseTrustEntry"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    TrustController_advance: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AdvanceFunds"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    TrustController_statement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadTrustStatement"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrustStatementView"];
+                };
+            };
+        };
+    };
+    TrustController_fetchStatement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrustStatementView"];
+                };
+            };
+        };
+    };
+    TrustController_match: {
+        parameters: {
+            query: {
+                day: unknown;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MatchLine"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReconciliationView"];
+                };
+            };
+        };
+    };
+    TrustController_reconciliation: {
+        parameters: {
+            query: {
+                day: unknown;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReconciliationView"];
+                };
+            };
+        };
+    };
+    TrustController_keep: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepReconciliation"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReconciliationView"];
+                };
+            };
+        };
+    };
+    TrustController_report: {
+        parameters: {
+            query: {
+                day: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    CollectionsController_funds: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FundsView"];
+                };
+            };
+        };
+    };
+    CollectionsController_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanCollection"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    CollectionsController_prenote: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    CollectionsController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CollectionView"];
+                };
+            };
+        };
+    };
+    CollectionsController_slip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReleaseSlip"];
+                };
+            };
+        };
+    };
+    CollectionsController_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CollectionAct"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CollectionView"];
+                };
+            };
+        };
+    };
+    CollectionsController_release: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CollectionAct"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CollectionView"];
+                };
+            };
+        };
+    };
+    CollectionsController_retry: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
             };
         };
     };

@@ -21,6 +21,7 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['l', 'ladder'],
   ['p', 'payrolls of every client'],
   ['d', 'deposits of every client'],
+  ['a', 'trust account'],
   ['q', 'returns of a quarter of every client'],
   ['c', 'clients'],
   ['r', 'rules'],
@@ -83,6 +84,7 @@ function FramedPage(): ReactNode {
     ['l', () => void navigate('/')],
     ['p', () => void navigate('/payrolls')],
     ['d', () => void navigate('/deposits')],
+    ['a', () => void navigate('/trust')],
     ['q', () => void navigate('/returns')],
     ['c', () => void navigate('/clients')],
     ['r', () => void navigate('/rules')],
@@ -135,6 +137,7 @@ function FramedPage(): ReactNode {
           </NavLink>
           <NavLink to="/payrolls">Payrolls</NavLink>
           <NavLink to="/deposits">Deposits</NavLink>
+          <NavLink to="/trust">Trust</NavLink>
           <NavLink to="/returns">Returns</NavLink>
           <NavLink to="/clients">Clients</NavLink>
           <NavLink to="/rules">Rules</NavLink>

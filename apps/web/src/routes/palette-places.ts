@@ -14,6 +14,11 @@ export const FIRM_PLACES: readonly Place[] = [
     words: 'tax payments liabilities owed eftps remit pay release approve gather',
   },
   {
+    label: 'Trust account',
+    path: '/trust',
+    words: 'impound client money held collect debit reconcile bank statement advance balance',
+  },
+  {
     label: 'Returns',
     path: '/returns',
     words: 'quarter close forms filings 941 940 state wage reports unemployment withholding begin check release',
@@ -38,6 +43,7 @@ export const CLIENT_PLACES: readonly (readonly [label: string, tail: string, wor
     'run payroll register pay stub paycheck checks journal direct deposit bonus off-cycle start',
   ],
   ['deposits', '/deposits', 'tax payments liabilities owed 941 eftps remit pay'],
+  ['funds', '/funds', 'impound trust account collect debit held advance refund'],
   ['returns', '/returns', 'forms filings 941 940 w-2 w-3 w2 quarterly annual year-end'],
   ['ledger', '/ledger', 'entries liabilities'],
   [

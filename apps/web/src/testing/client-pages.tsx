@@ -26,6 +26,7 @@ export const ofClient = {
   version: 1,
   facts: [],
   taxAccounts: [],
+  trustAccount: null,
   bankAccounts: [{ id: 'b1', label: 'Operating', bankName: 'Harbor', routing: '000000123', accountTail: '2345' }],
 };
 

@@ -86,6 +86,14 @@ const ACTS: Readonly<Record<string, string>> = {
   'remittance.plan': 'scheduled {subject}',
   'direct-deposit.plan': 'scheduled {subject}',
   'direct-deposit.entry-returned': 'was told that an entry of {subject} came back',
+  'collection.plan': 'scheduled {subject}',
+  'trust.account': 'said which account holds the clients’ money',
+  'trust.record': 'wrote down what moved the trust account',
+  'trust.advance': 'advanced money of the firm',
+  'trust.reverse': 'reversed an entry of the trust account',
+  'trust.statement': 'read a statement of the trust account',
+  'trust.match': 'matched a line of the trust account’s statement',
+  'trust.reconcile': 'kept the reconciliation of the trust account',
   'filing.take-in': 'took in {subject}, filed by somebody else',
   'filing.create': 'began {subject}',
   'filing.enter': 'entered amounts on {subject}',
@@ -122,7 +130,7 @@ const formName = (code: string): string => (FORM_NAMES as Readonly<Record<string
 
 const IDS = /^[0-9a-f]{8}-[0-9a-f-]{27}$/;
 /** Whole cents; every other whole number is a count. */
-const AMOUNTS: ReadonlySet<string> = new Set(['amount', 'gross', 'net', 'total', 'balance', 'employerTaxes']);
+const AMOUNTS: ReadonlySet<string> = new Set(['amount', 'bank', 'gross', 'net', 'total', 'balance', 'employerTaxes']);
 /** Said by the act or the subject already. */
 const SAID: ReadonlySet<string> = new Set(['clientId', 'importId', 'version']);
 /** Acts whose subject says all there is to say. */
@@ -193,6 +201,12 @@ export function subjectWords({ kind, name, day, amount }: StoredSubject): string
       return name === null ? '' : `the payment of ${showDollars(cents(Number(amount)))} of ${familyLabel(name)}`;
     case 'direct deposit':
       return on === '' ? '' : `the ${name === 'prenotes' ? 'prenotes' : 'direct deposit'} of ${on}`;
+    case 'collection':
+      return name === null
+        ? ''
+        : name === 'prenote'
+          ? `the prenote of ${on}`
+          : `the collection of ${showDollars(cents(Number(amount)))} of ${on}`;
     case 'filing':
       return name === null || day === null ? '' : filingWords(name, date(day));
     case 'take-over':

@@ -12,6 +12,8 @@ import type {
 } from '@zakat/contract/clients';
 import { makeDate, yearOf } from '@zakat/core/calendar/local-date';
 import { payrollsFrom } from '@zakat/core/calendar/pay-schedule';
+import { CLIENT_FACTS } from '@zakat/core/facts/client-facts';
+import { inForceOn } from '@zakat/core/facts/in-force';
 import { clientOnDay } from '@zakat/core/facts/on-day';
 import { scheduleOf } from '@zakat/core/facts/schedule';
 import { checkAccountNumber } from '@zakat/core/identity/account-formats';
@@ -148,10 +150,22 @@ export class ClientsService {
       version: client.version,
       taxAccounts: accounts.map(accountView),
       bankAccounts: banks.map(bankView),
+      trustAccount: await this.trustAccount(manager, id),
       facts: await this.facts.views(manager, id),
       nextChecks: await this.nextChecks(manager, id),
       states: await this.statesOf(manager, client),
     };
+  }
+
+  /** The firm's trust account, where what the client has agreed to collects its taxes today. */
+  private async trustAccount(manager: EntityManager, id: string): Promise<ClientView['trustAccount']> {
+    const account = await manager.findOneBy(BankAccount, { isTrust: true });
+    if (!account) return null;
+    const facts = (await this.store.ofClient(manager, id)).filter(({ kind }) => kind === 'funding');
+    const terms = inForceOn(facts, await this.clock.today(manager), CLIENT_FACTS.slotOf)[0];
+    if (!terms) return null;
+    const { label, accountTail } = account;
+    return { id: account.id, label, accountTail, paysPeople: terms.value['what'] === 'taxes-and-net-pay' };
   }
 
   private async statesOf(manager: EntityManager, client: Client): Promise<string[]> {

@@ -11,7 +11,7 @@ import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
-import { conflict, notFound, refuseField } from '../../http/refusal.js';
+import { conflict, notFound } from '../../http/refusal.js';
 import { Jobs } from '../../jobs/jobs.js';
 import { Executor } from '../../state-machines/executor.js';
 import { DIRECT_DEPOSIT_MACHINE } from '../../state-machines/machine.js';

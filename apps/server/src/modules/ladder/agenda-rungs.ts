@@ -9,6 +9,7 @@ import { agencyName } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { type Client, Firm } from '../clients/index.js';
+import { Collections } from '../collections/index.js';
 import { PayrollPays } from '../direct-deposits/index.js';
 import { FactStore } from '../facts/index.js';
 import { FilingForms } from '../filings/index.js';
@@ -43,6 +44,7 @@ export class AgendaRungs {
     @Inject(FactStore) private readonly facts: FactStore,
     @Inject(PayrollPays) private readonly pays: PayrollPays,
     @Inject(FilingForms) private readonly forms: FilingForms,
+    @Inject(Collections) private readonly collections: Collections,
   ) {}
 
   async of(manager: EntityManager, client: Client): Promise<KeptRung[]> {
@@ -50,9 +52,55 @@ export class AgendaRungs {
     return [
       ...(await this.payrolls(manager, client)),
       ...(await this.pay(manager, client, cushion)),
+      ...(await this.collecting(manager, client)),
       ...(await this.owed(manager, client)),
       ...(await this.returns(manager, client)),
       ...(await this.notices(manager, client)),
+    ];
+  }
+
+  /** Money of the client that is to be collected before it is paid, and debits that came back. */
+  private async collecting(manager: EntityManager, client: Client): Promise<KeptRung[]> {
+    const rows = (await manager.query(
+      `SELECT k.id, k.amount, k.settles, k.status FROM collection k WHERE k.client_id = $1 AND k.kind = 'debit'
+         AND (k.status = 'planned' OR k.status = 'returned' AND NOT EXISTS (SELECT 1 FROM collection r WHERE r.retry_of = k.id) AND NOT EXISTS (SELECT 1 FROM collection r WHERE r.client_id = k.client_id AND r.created_at > k.created_at))`,
+      [client.id],
+    )) as { id: string; amount: string; settles: LocalDate; status: 'planned' | 'returned' }[];
+    const own = rows.map(({ id, amount, settles, status }): KeptRung => {
+      const sendBy = status === 'planned' ? addBusinessDays(date(settles), -1, BANKING) : null;
+      return {
+        ...ALWAYS,
+        key: `collection ${id}`,
+        kind: 'collection',
+        title: status === 'planned' ? 'Collection of funds' : 'Collection that came back',
+        sendBy,
+        due: settles,
+        amount: rawCents(amount),
+        standing: status,
+        move: status === 'planned' ? 'Reviewer: release the debit' : 'Decide how it is collected',
+        lateAfter: sendBy ?? settles,
+        path: `/collections/${id}`,
+      };
+    });
+    const next = await this.collections.nextIn(manager, client.id);
+    if (!next || rows.some(({ status }) => status === 'returned')) return own;
+    const day = next.wanted ?? next.settles;
+    const sendBy = addBusinessDays(day, -1, BANKING);
+    return [
+      ...own,
+      {
+        ...ALWAYS,
+        key: `collection ${client.id}`,
+        kind: 'collection',
+        title: 'Collection of funds',
+        sendBy,
+        due: day,
+        amount: next.amount,
+        standing: 'open',
+        move: 'Preparer: schedule the debit',
+        lateAfter: sendBy,
+        path: `/clients/${client.id}/funds`,
+      },
     ];
   }
 

@@ -20,6 +20,7 @@ import { findClient } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { checksOfMany, outcome } from '../outbox/index.js';
 import { Deposits, RemittancesService } from '../remittances/index.js';
+import { Funding, TrustLedger } from '../trust/index.js';
 import { LadderService } from './ladder.service.js';
 
 const MOST = 2000;
@@ -51,6 +52,8 @@ export class DueDepositsService {
     @Inject(Deposits) private readonly deposits: Deposits,
     @Inject(RemittancesService) private readonly remittances: RemittancesService,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(TrustLedger) private readonly trust: TrustLedger,
+    @Inject(Funding) private readonly funding: Funding,
   ) {}
 
   async view(actor: Actor): Promise<DueDepositView> {
@@ -133,11 +136,19 @@ export class DueDepositsService {
         throw conflict(`It comes to ${showDollars(cents(found.owed))} now. Look again before it is scheduled.`);
       return {
         items: found.liabilities.map(({ tax, liabilityDate }) => ({ tax, liabilityDate })),
-        bankAccountId: await usualAccount(manager, clientId),
+        bankAccountId: await this.usualAccount(manager, clientId),
         settles: found.settles,
       };
     });
     await this.remittances.plan(actor, clientId, plan);
+  }
+
+  /** The trust account where the client's taxes are collected; else the account that it last paid a tax from, or its first. */
+  private async usualAccount(manager: EntityManager, clientId: string): Promise<string> {
+    const trust = await this.trust.account(manager);
+    if (trust && (await this.funding.terms(manager, clientId))(await this.clock.today(manager)) !== null)
+      return trust.id;
+    return lastUsed(manager, clientId);
   }
 
   private async nameOf(actor: Actor, id: string): Promise<string> {
@@ -155,7 +166,7 @@ export class DueDepositsService {
 }
 
 /** The account that the client last paid a tax from; without one its first. */
-async function usualAccount(manager: EntityManager, clientId: string): Promise<string> {
+async function lastUsed(manager: EntityManager, clientId: string): Promise<string> {
   const rows = (await manager.query(
     `SELECT b.id FROM bank_account b LEFT JOIN LATERAL (SELECT max(created_at) AS last FROM remittance m WHERE m.bank_account_id = b.id) u ON true
      WHERE b.client_id = $1 ORDER BY u.last DESC NULLS LAST, b.label LIMIT 1`,

@@ -8,7 +8,7 @@ import type {
   TrustEntryView,
   TrustView,
 } from '@zakat/contract/trust';
-import type { LocalDate } from '@zakat/core/calendar/local-date';
+import { showDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { checkRouting, normalDigits } from '@zakat/core/identity/numbers';
 import { problem } from '@zakat/core/issues/issue';
 import { add, cents, showDollars, sum, ZERO } from '@zakat/core/money/cents';
@@ -54,7 +54,12 @@ export class TrustService {
           )) as { statement: string | null; reconciled: string | null; unexplained: number }[])
         : [];
       return {
-        account: account && { id: account.id, label: account.label, bankName: account.bankName, tail: account.accountTail },
+        account: account && {
+          id: account.id,
+          label: account.label,
+          bankName: account.bankName,
+          tail: account.accountTail,
+        },
         clients,
         ofClients,
         ofFirm,
@@ -76,7 +81,9 @@ export class TrustService {
     return this.database
       .run(actor, async (manager) => {
         if (await this.ledger.account(manager))
-          throw conflict('The firm has a trust account. What it holds has to be paid out before another takes its place.');
+          throw conflict(
+            'The firm has a trust account. What it holds has to be paid out before another takes its place.',
+          );
         await manager.insert(BankAccount, {
           id: randomUUID(),
           firmId: actor.firmId,
@@ -115,6 +122,16 @@ export class TrustService {
     return this.database.run(actor, async (manager) => {
       await this.refuseFuture(manager, day, 'day');
       const account = await this.accountOf(manager);
+      const [kept] = (await manager.query(
+        'SELECT max(day) AS day FROM trust_reconciliation WHERE bank_account_id = $1',
+        [account.id],
+      )) as { day: LocalDate | null }[];
+      if (kept?.day && day <= kept.day)
+        throw refuseField(
+          'day',
+          `The account is proved up to ${showDate(kept.day)}.`,
+          'Give a later day: the report of a proved day stands.',
+        );
       if (input.clientId !== null) {
         await findClient(manager, input.clientId);
         await this.ledger.hold(manager, account.id, input.clientId);
@@ -181,7 +198,7 @@ export class TrustService {
   reverse(actor: Actor, id: string, { reason }: ReverseTrustEntry): Promise<{ id: string }> {
     return this.database.run(actor, async (manager) => {
       const rows = (await manager.query(
-        `SELECT e.*, EXISTS (SELECT 1 FROM trust_match m WHERE m.entry_id = e.id) AS is_matched FROM trust_entry e WHERE e.id = $1`,
+        `SELECT e.*, EXISTS (SELECT 1 FROM trust_match m WHERE m.entry_id = e.id) AS is_matched, EXISTS (SELECT 1 FROM trust_entry r WHERE r.reverses = e.id) AS is_reversed FROM trust_entry e WHERE e.id = $1`,
         [id],
       )) as {
         bank_account_id: string;
@@ -191,11 +208,13 @@ export class TrustService {
         reference: string;
         reverses: string | null;
         is_matched: boolean;
+        is_reversed: boolean;
       }[];
       const [row] = rows;
       if (!row) throw notFound('entry');
       if (!trustKind(row.kind).isByHand || row.reverses !== null)
         throw conflict('This entry follows from what was sent; what the bank says of that changes it.');
+      if (row.is_reversed) throw conflict('This entry was reversed already.');
       if (row.is_matched) throw conflict('The bank’s statement shows it. Take the match back first.');
       const amount = rawCents(row.amount);
       const reversal = await this.ledger.post(manager, actor, {

@@ -9,6 +9,7 @@ const PLACES: readonly (readonly [path: string, label: string])[] = [
   ['', 'Tie-out'],
   ['payrolls', 'Payrolls'],
   ['deposits', 'Deposits'],
+  ['funds', 'Funds'],
   ['returns', 'Returns'],
   ['ledger', 'Ledger'],
   ['reports', 'Reports'],

@@ -13,6 +13,7 @@ import type { Working } from '../../kit/working.js';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { agencyAccountPath } from './account-path.js';
 import { useClient } from './client-frame.js';
+import { payingAccounts } from './paying-accounts.js';
 import { Day, ShortDay, sayDay, shortDay } from '../../kit/day.js';
 import { DateField } from '../../kit/date-field.js';
 import { ListHead } from '../../kit/list-head.js';
@@ -41,8 +42,9 @@ function PlanForm({
   const plan = usePlanRemittance(client.id);
   const navigate = useNavigate();
   const [settles, setSettles] = useState(deposit.settles);
-  const [bankAccountId, setBank] = useState(client.bankAccounts[0]?.id ?? '');
-  if (client.bankAccounts.length === 0) return <p className="note">This client has no bank account to pay from.</p>;
+  const accounts = payingAccounts(client, 'taxes');
+  const [bankAccountId, setBank] = useState(accounts[0]?.value ?? '');
+  if (accounts.length === 0) return <p className="note">This client has no bank account to pay from.</p>;
   const items = deposit.liabilities
     .filter((line) => line.owed > 0 || (line.owed < 0 && line.underWay === 0))
     .map(({ tax, liabilityDate }) => ({ tax, liabilityDate }));
@@ -59,10 +61,7 @@ function PlanForm({
         label="From"
         value={bankAccountId}
         onChange={(event) => setBank(event.currentTarget.value)}
-        data={client.bankAccounts.map((bank) => ({
-          value: bank.id,
-          label: `${bank.label}, ending ${bank.accountTail}`,
-        }))}
+        data={accounts}
       />
       <DateField label="Settles on" w={140} value={settles} onChange={setSettles} />
       <Button type="submit" loading={plan.isPending}>

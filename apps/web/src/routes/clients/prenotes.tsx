@@ -6,6 +6,7 @@ import { prenotesQuery, usePlanPrenotes } from '../../api/direct-deposits.js';
 import { Waiting } from '../../kit/waiting.js';
 import { DepositFile, PlanFile, standingWords } from '../direct-deposit/deposit-file.js';
 import { Day } from '../../kit/day.js';
+import { payingAccounts } from './paying-accounts.js';
 
 /** The accounts of the client's people that receive pay, and the entries that try them out. */
 export function Prenotes({ client }: { readonly client: Schemas['ClientView'] }): ReactNode {
@@ -52,7 +53,7 @@ export function Prenotes({ client }: { readonly client: Schemas['ClientView'] })
               ))}
               {wanted > 0 && !isPlanned && (
                 <PlanFile
-                  banks={client.bankAccounts}
+                  accounts={payingAccounts(client, 'people')}
                   label={wanted === 1 ? 'Schedule one prenote' : `Schedule ${wanted} prenotes`}
                   isBusy={plan.isPending}
                   error={plan.error}

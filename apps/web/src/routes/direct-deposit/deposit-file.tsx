@@ -7,6 +7,7 @@ import { FetchedSlip } from '../../kit/fetched-slip.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Day } from '../../kit/day.js';
+import type { payingAccounts } from '../clients/paying-accounts.js';
 
 type File = Schemas['DirectDepositRow'];
 
@@ -60,30 +61,30 @@ export function DepositFile({ file }: { readonly file: File }): ReactNode {
   );
 }
 
-/** Plans a file from one of the client's accounts. */
+/** Plans a file from one of the client's accounts, or from what the firm holds of it. */
 export function PlanFile({
-  banks,
+  accounts,
   label,
   isBusy,
   error,
   onPlan,
 }: {
-  readonly banks: Schemas['ClientView']['bankAccounts'];
+  readonly accounts: ReturnType<typeof payingAccounts>;
   readonly label: string;
   readonly isBusy: boolean;
   readonly error: Error | null;
   readonly onPlan: (bankAccountId: string) => void;
 }): ReactNode {
   const [chosen, setChosen] = useState<string | null>(null);
-  const bankId = chosen ?? banks[0]?.id;
+  const bankId = chosen ?? accounts[0]?.value;
   if (bankId === undefined) return <p className="note">The client has no bank account yet that pay can be drawn on.</p>;
   return (
     <>
       <div className="actions">
-        {banks.length > 1 && (
+        {accounts.length > 1 && (
           <NativeSelect
             aria-label="From the account"
-            data={banks.map((bank) => ({ value: bank.id, label: `${bank.label}, ending ${bank.accountTail}` }))}
+            data={accounts}
             value={bankId}
             onChange={(event) => setChosen(event.currentTarget.value)}
           />

@@ -9,6 +9,7 @@ import { clientQuery, usePlanRemittance } from '../../api/resources.js';
 import { ShortDay } from '../../kit/day.js';
 import { ListHead } from '../../kit/list-head.js';
 import { RefusedNote } from '../../kit/problems.js';
+import { payingAccounts } from '../clients/paying-accounts.js';
 
 type Filing = Schemas['FilingView'];
 type Part = Schemas['DepositView'];
@@ -29,8 +30,8 @@ export function PaymentsBeside({ filing }: { readonly filing: Filing }): ReactNo
   const [left, setLeft] = useState<readonly string[]>([]);
   const [bank, setBank] = useState('');
   if (!isAsked || !data || data.length === 0) return null;
-  const banks = client.data?.bankAccounts ?? [];
-  const from = bank || (banks[0]?.id ?? '');
+  const accounts = payingAccounts(client.data, 'taxes');
+  const from = bank || (accounts[0]?.value ?? '');
   const open = data.filter((part) => toPay(part).length > 0 && part.question === null);
   const chosen = open.filter((part) => !left.includes(keyOf(part)));
   const schedule = async (): Promise<void> => {
@@ -87,7 +88,7 @@ export function PaymentsBeside({ filing }: { readonly filing: Filing }): ReactNo
             label="From"
             value={from}
             onChange={(event) => setBank(event.currentTarget.value)}
-            data={banks.map((one) => ({ value: one.id, label: `${one.label}, ending ${one.accountTail}` }))}
+            data={accounts}
           />
           <Button
             variant="outline"

@@ -8,6 +8,7 @@ import { Figure } from '../../kit/figure.js';
 import { Waiting } from '../../kit/waiting.js';
 import { DepositFile, PlanFile, standingWords } from '../direct-deposit/deposit-file.js';
 import { ListHead } from '../../kit/list-head.js';
+import { payingAccounts } from '../clients/paying-accounts.js';
 
 type Pay = Schemas['PayrollPay'];
 const LIVE: readonly string[] = ['planned', 'released', 'settled'];
@@ -84,7 +85,7 @@ export function HowPaid({ payroll }: { readonly payroll: Schemas['PayrollView'] 
               {data.file && <DepositFile key={data.file.id} file={data.file} />}
               {!isLive && data.deposits > 0 && client.data && (
                 <PlanFile
-                  banks={client.data.bankAccounts}
+                  accounts={payingAccounts(client.data, 'people')}
                   label="Schedule the direct deposit"
                   isBusy={plan.isPending}
                   error={plan.error}

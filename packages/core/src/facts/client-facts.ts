@@ -509,6 +509,9 @@ const ENROLMENT: FactKind = {
   says: (value) => `${text(value, 'agency')}: ${text(value, 'standing')} ${text(value, 'number')}`.trim(),
 };
 
+const beforeWords = (days: string): string =>
+  days === '0' ? 'on the check date' : `${days} banking days before the check date`;
+
 /** Taxes, and pay to accounts, collected into the firm's trust account before they are paid. */
 const FUNDING: FactKind = {
   kind: 'funding',
@@ -571,7 +574,7 @@ const FUNDING: FactKind = {
       .map((name) => problem('funding.days', `${path}.${name}`, { value: text(value, name) })),
   ],
   says: (value) =>
-    `${text(value, 'what') === 'taxes' ? 'Taxes' : 'Taxes and direct deposit'} by debit of the account ending ${text(value, 'accountTail')}, ${text(value, 'daysBefore')} banking days before the check date, held ${text(value, 'holdDays')}; authorized ${dayText(value, 'authorizedOn')} by ${text(value, 'signedBy')}${text(value, 'most') === '' ? '' : `, at most ${moneyText(value, 'most')}`}${untilWords(value)}`,
+    `${text(value, 'what') === 'taxes' ? 'Taxes' : 'Taxes and direct deposit'} by debit of the account ending ${text(value, 'accountTail')}, ${beforeWords(text(value, 'daysBefore'))}, held ${text(value, 'holdDays')} banking days; authorized ${dayText(value, 'authorizedOn')} by ${text(value, 'signedBy')}${text(value, 'most') === '' ? '' : `, at most ${moneyText(value, 'most')}`}${untilWords(value)}`,
 };
 
 /** Every kind of fact about a client, in the order in which its page shows them. */

@@ -21,14 +21,16 @@ type Funds = Schemas['FundsView'];
 type Terms = Schemas['TermsView'];
 
 const days = (count: number): string => (count === 1 ? 'one banking day' : `${count} banking days`);
+const before = (count: number): string => (count === 0 ? 'on the check date' : `${days(count)} before the check date`);
+const after = (count: number): string => (count === 0 ? 'as soon as' : `${days(count)} after`);
 
 function TermsNote({ terms, debits, clientId }: { terms: Terms; debits: string | null; clientId: string }): ReactNode {
   return (
     <>
       <p className="note">
         {terms.what === 'taxes' ? 'Taxes are' : 'Taxes and direct deposits are'} collected by debit ({terms.entryClass}){' '}
-        {days(terms.daysBefore)} before the check date and paid out {days(terms.holdDays)} after the debit settles.
-        Authorized <ShortDay day={terms.authorizedOn} /> by {terms.signedBy}
+        {before(terms.daysBefore)} and paid out {after(terms.holdDays)} the debit settles. Authorized{' '}
+        <ShortDay day={terms.authorizedOn} /> by {terms.signedBy}
         {terms.most === null ? ', without a limit' : `, up to ${showDollars(cents(terms.most))} a debit`}.{' '}
         <Link to={`/clients/${clientId}/facts`}>change it in the setup</Link>
       </p>

@@ -256,6 +256,7 @@ const MODULES: Readonly<Record<string, readonly string[]>> = {
     'remittances',
     'trust',
   ],
+  'calendar-feeds': ['audit', 'clients', 'clock', 'identity', 'ladder'],
 };
 const WIRING = 'apps/server/src/app.module.ts';
 

@@ -97,6 +97,8 @@ import { CollectionAnswers } from './modules/collections/collection-answers.js';
 import { CollectionsController } from './modules/collections/collections.controller.js';
 import { Collections } from './modules/collections/collections.service.js';
 import { Needs } from './modules/collections/needs.js';
+import { CalendarFeedsController } from './modules/calendar-feeds/calendar-feeds.controller.js';
+import { CalendarFeeds } from './modules/calendar-feeds/calendar-feeds.service.js';
 import { NoticesController } from './modules/notices/notices.controller.js';
 import { NoticesService } from './modules/notices/notices.service.js';
 import { LedgerReader } from './modules/ledger/ledger-reader.js';
@@ -166,6 +168,7 @@ const CONTROLLERS = [
   LettersController,
   CorrectionCasesController,
   NoticesController,
+  CalendarFeedsController,
   TrustController,
   CollectionsController,
   DirectDepositsController,
@@ -179,6 +182,7 @@ const CONTROLLERS = [
 ];
 const PROVIDERS = [
   BankStatements,
+  CalendarFeeds,
   Funding,
   TrustLedger,
   TrustPayments,

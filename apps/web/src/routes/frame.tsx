@@ -12,6 +12,7 @@ import { useSingleKeys } from '../kit/single-keys.js';
 import { WorkingPane } from '../kit/working-pane.js';
 import { WorkingProvider, useWorking } from '../kit/working.js';
 import { OwnClient } from './contact/own-client.js';
+import { OwnCalendar } from './firm/own-calendar.js';
 import { OwnSignIn } from './firm/own-sign-in.js';
 import { forgetDrafts } from './fact-forms/use-draft.js';
 import { Palette } from './palette.js';
@@ -61,6 +62,7 @@ function ContactFrame({
       <main className="page">
         <OwnClient />
         <OwnSignIn />
+        <OwnCalendar isOfClient />
       </main>
     </div>
   );

@@ -87,6 +87,8 @@ const ACTS: Readonly<Record<string, string>> = {
   'direct-deposit.plan': 'scheduled {subject}',
   'direct-deposit.entry-returned': 'was told that an entry of {subject} came back',
   'collection.plan': 'scheduled {subject}',
+  'calendar.make': 'made a calendar address',
+  'calendar.end': 'ended a calendar address',
   'trust.account': 'said which account holds the clients’ money',
   'trust.record': 'wrote down what moved the trust account',
   'trust.advance': 'advanced money of the firm',

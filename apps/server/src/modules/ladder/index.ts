@@ -1,0 +1,1 @@
+export { LadderService } from './ladder.service.js';

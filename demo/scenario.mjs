@@ -41,6 +41,18 @@ export const CLIENTS = [
       facts: [
         fact('employer', { kind: 'business', entity: 'corporation', formFamily: '941' }),
         fact('schedule', { frequency: 'biweekly', periodEnd: '2026-01-03', daysToCheck: 6, whenClosed: 'before' }),
+        fact(
+          'service-fee',
+          {
+            perMonth: '30.00',
+            perPayroll: '24.00',
+            perCheck: '2.10',
+            perReturn: '18.00',
+            dueDays: 15,
+            collected: 'invoice',
+          },
+          '2026-01-02',
+        ),
         fact('department', { name: 'Ferry refit', sort: 'job' }, '2026-01-02'),
         fact('department', { name: 'Harbor launch', sort: 'job' }, '2026-01-02'),
         fact('checks', { nextNumber: 3107, layout: 'top' }, '2026-01-02'),
@@ -170,6 +182,11 @@ export const CLIENTS = [
             cashAccount: '1010 Checking',
             fundsAccount: '1350 Funds held by Breakwater',
           },
+          '2026-01-02',
+        ),
+        fact(
+          'service-fee',
+          { perPayroll: '38.00', perCheck: '2.40', perReturn: '18.00', dueDays: 10, collected: 'funds' },
           '2026-01-02',
         ),
         // From October on its taxes are collected before they are paid.

@@ -255,6 +255,7 @@ for (;;) {
 }
 await moveTo(LAST_DAY);
 await preparer('POST', '/trust/statement/fetch');
+await preparer('POST', '/invoices', { month: '2026-09', clientIds: clients.map(({ id }) => id) });
 for (const fact of DEFAULTS) await administrator('POST', '/firm/defaults', fact);
 // The browser tests never open the largest client: it is made for people to look at.
 const isWhole = process.env.ZAKAT_DEMO !== 'without-largest';

@@ -52,6 +52,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   ],
   penalties: ['calendar', 'deposits', 'jurisdictions', 'money'],
   trust: ['calendar', 'deposits', 'issues', 'money'],
+  invoicing: ['money'],
   paycheck: [
     'calendar',
     'computation',
@@ -202,6 +203,7 @@ const MODULES: Readonly<Record<string, readonly string[]>> = {
     'remittances',
   ],
   'take-overs': ['audit', 'clients', 'clock', 'employees', 'facts', 'identity', 'ledger', 'payrolls', 'tables'],
+  invoices: ['audit', 'clients', 'clock', 'documents', 'facts', 'identity', 'ledger', 'letters', 'outbox', 'trust'],
   'direct-deposits': [
     'audit',
     'clients',
@@ -222,6 +224,7 @@ const MODULES: Readonly<Record<string, readonly string[]>> = {
     'clock',
     'direct-deposits',
     'identity',
+    'invoices',
     'ledger',
     'outbox',
     'payrolls',

@@ -99,6 +99,9 @@ import { Collections } from './modules/collections/collections.service.js';
 import { Needs } from './modules/collections/needs.js';
 import { CalendarFeedsController } from './modules/calendar-feeds/calendar-feeds.controller.js';
 import { CalendarFeeds } from './modules/calendar-feeds/calendar-feeds.service.js';
+import { InvoicesController } from './modules/invoices/invoices.controller.js';
+import { InvoiceFunds } from './modules/invoices/invoice-funds.js';
+import { InvoicesService } from './modules/invoices/invoices.service.js';
 import { NoticesController } from './modules/notices/notices.controller.js';
 import { NoticesService } from './modules/notices/notices.service.js';
 import { LedgerReader } from './modules/ledger/ledger-reader.js';
@@ -168,6 +171,7 @@ const CONTROLLERS = [
   LettersController,
   CorrectionCasesController,
   NoticesController,
+  InvoicesController,
   CalendarFeedsController,
   TrustController,
   CollectionsController,
@@ -182,6 +186,8 @@ const CONTROLLERS = [
 ];
 const PROVIDERS = [
   BankStatements,
+  InvoiceFunds,
+  InvoicesService,
   CalendarFeeds,
   Funding,
   TrustLedger,

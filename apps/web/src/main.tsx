@@ -55,6 +55,10 @@ const router = createBrowserRouter([
         }),
       },
       {
+        path: 'firm/invoices',
+        lazy: async () => ({ Component: (await import('./routes/firm/invoices.js')).InvoicesPage }),
+      },
+      {
         path: 'clients/new',
         lazy: async () => ({ Component: (await import('./routes/clients/new-client.js')).NewClientPage }),
       },

@@ -90,9 +90,11 @@ export class TermsView {
   @Whole() holdDays!: number;
 }
 export class NeedView {
-  @Id() payrollId!: string;
+  @Id({ nullable: true }) payrollId!: string | null;
+  @Id({ nullable: true }) invoiceId!: string | null;
+  /** Of an invoice the day on which it is due. */
   @Day() checkDate!: string;
-  @Choice(['taxes', 'net-pay']) what!: 'taxes' | 'net-pay';
+  @Choice(['taxes', 'net-pay', 'fees']) what!: 'taxes' | 'net-pay' | 'fees';
   @Amount() amount!: number;
 }
 /** What would be collected if it were planned now. */

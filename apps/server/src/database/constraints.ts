@@ -37,6 +37,8 @@ const CONSTRAINTS: Readonly<Record<string, () => Refusal>> = {
     conflict('The trust account does not hold that much of this client’s money any more. Look again.'),
   trust_entry_once: () => refuseField('reference', 'This was written down already.', 'Look for it among the entries.'),
   trust_entry_reversed_once: () => conflict('This entry was reversed already.'),
+  invoice_month_once: () => conflict('This month of the client was invoiced already. Look again.'),
+  invoice_number_once: () => conflict('Another invoice was issued at the same moment. Repeat it.'),
   collection_item_once: () => conflict('This was planned for collection a moment ago. Look again.'),
   collection_retried_once: () => conflict('This debit was sent again already.'),
   direct_deposit_once: () => conflict('The direct deposit of this payroll is planned already. Look again.'),

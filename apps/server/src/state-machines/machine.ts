@@ -86,6 +86,18 @@ export const COLLECTION_MACHINE = {
   ],
 } as const satisfies Machine<'planned' | 'released' | 'settled' | 'returned' | 'withdrawn'>;
 
+/** What the firm asks a client for: paid outside, or with the funds collected; voided, the month is free again. */
+export const INVOICE_MACHINE = {
+  name: 'invoice',
+  table: 'invoice',
+  initial: 'issued',
+  transitions: [
+    { act: 'pay', from: ['issued'], to: 'paid', by: [...ANYBODY, 'system'] },
+    { act: 'unpay', from: ['paid'], to: 'issued', by: [...SENIOR, 'system'] },
+    { act: 'void', from: ['issued'], to: 'voided', by: SENIOR },
+  ],
+} as const satisfies Machine<'issued' | 'paid' | 'voided'>;
+
 export const RULE_PACK_MACHINE = {
   name: 'rule pack',
   table: 'rule_pack',
@@ -175,6 +187,7 @@ export const MACHINES = [
   REMITTANCE_MACHINE,
   DIRECT_DEPOSIT_MACHINE,
   COLLECTION_MACHINE,
+  INVOICE_MACHINE,
   FILING_MACHINE,
   RULE_PACK_MACHINE,
   QUESTION_MACHINE,

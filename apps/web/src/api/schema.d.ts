@@ -2064,6 +2064,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/invoices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["InvoicesController_month"];
+        put?: never;
+        post: operations["InvoicesController_issue"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invoices/{id}/invoice.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["InvoicesController_pdf"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invoices/{id}/pay": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["InvoicesController_pay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invoices/{id}/unpay": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["InvoicesController_unpay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/invoices/{id}/void": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["InvoicesController_void"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calendar-feeds": {
         parameters: {
             query?: never;
@@ -3307,7 +3387,7 @@ export interface components {
         };
         ClientFactView: {
             /** @enum {string} */
-            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment" | "funding";
+            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment" | "funding" | "service-fee";
             /** Format: date */
             from: string;
             value: {
@@ -3360,7 +3440,7 @@ export interface components {
         };
         ClientFact: {
             /** @enum {string} */
-            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment" | "funding";
+            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment" | "funding" | "service-fee";
             /** Format: date */
             from: string;
             value: {
@@ -5099,6 +5179,57 @@ export interface components {
             version: number;
             why: string;
         };
+        FeeLineView: {
+            label: string;
+            count: number;
+            price: number;
+            amount: number;
+        };
+        InvoiceView: {
+            /** Format: uuid */
+            id: string;
+            number: string;
+            /** Format: date */
+            issuedOn: string;
+            /** Format: date */
+            due: string;
+            total: number;
+            isCollected: boolean;
+            /** @enum {string} */
+            status: "issued" | "paid" | "voided";
+            version: number;
+            /** Format: date */
+            paidOn: string | null;
+            reference: string | null;
+        };
+        FeesOfMonth: {
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            lines: components["schemas"]["FeeLineView"][];
+            total: number;
+            invoice: components["schemas"]["InvoiceView"] | null;
+        };
+        InvoicesOfMonth: {
+            month: string;
+            isOver: boolean;
+            rows: components["schemas"]["FeesOfMonth"][];
+            without: number;
+        };
+        IssueInvoices: {
+            month: string;
+            clientIds: string[];
+        };
+        InvoicePaid: {
+            version: number;
+            /** Format: date */
+            paidOn: string;
+            reference: string;
+        };
+        InvoiceReason: {
+            version: number;
+            reason: string;
+        };
         CalendarFeedRow: {
             /** Format: uuid */
             id: string;
@@ -5154,7 +5285,7 @@ export interface components {
             /** Format: date */
             day: string;
             /** @enum {string} */
-            kind: "collected" | "collection-returned" | "tax-payment" | "tax-payment-returned" | "net-pay" | "net-pay-returned" | "received" | "refunded" | "advance-received" | "advance-repaid" | "advance-given" | "advance-recovered" | "firm-paid-in" | "firm-drew" | "bank-charge" | "interest";
+            kind: "collected" | "collection-returned" | "tax-payment" | "tax-payment-returned" | "net-pay" | "net-pay-returned" | "received" | "refunded" | "advance-received" | "advance-repaid" | "advance-given" | "advance-recovered" | "fee-taken" | "fee-given-back" | "fee-earned" | "fee-returned" | "firm-paid-in" | "firm-drew" | "bank-charge" | "interest";
             label: string;
             /** Format: uuid */
             clientId: string | null;
@@ -5257,11 +5388,13 @@ export interface components {
         };
         NeedView: {
             /** Format: uuid */
-            payrollId: string;
+            payrollId: string | null;
+            /** Format: uuid */
+            invoiceId: string | null;
             /** Format: date */
             checkDate: string;
             /** @enum {string} */
-            what: "taxes" | "net-pay";
+            what: "taxes" | "net-pay" | "fees";
             amount: number;
         };
         CollectingView: {
@@ -9355,6 +9488,144 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    InvoicesController_month: {
+        parameters: {
+            query: {
+                month: unknown;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvoicesOfMonth"];
+                };
+            };
+        };
+    };
+    InvoicesController_issue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IssueInvoices"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoneOfMany"][];
+                };
+            };
+        };
+    };
+    InvoicesController_pdf: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    InvoicesController_pay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InvoicePaid"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvoiceView"];
+                };
+            };
+        };
+    };
+    InvoicesController_unpay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InvoiceReason"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvoiceView"];
+                };
+            };
+        };
+    };
+    InvoicesController_void: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InvoiceReason"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvoiceView"];
+                };
             };
         };
     };

@@ -435,6 +435,7 @@ const CHECKS: FactKind = {
     { name: 'payableAccount', label: 'Account for what is owed', kind: 'text', most: 30 },
     { name: 'cashAccount', label: 'Account for cash', kind: 'text', most: 30 },
     { name: 'fundsAccount', label: 'Account for funds held by the firm', kind: 'text', most: 30 },
+    { name: 'feesAccount', label: 'Account for the firm’s fees', kind: 'text', most: 30 },
   ],
   check: (value, path) =>
     (['right', 'down'] as const)
@@ -449,8 +450,8 @@ const CHECKS: FactKind = {
       ...(['right', 'down'] as const).map((name) =>
         text(value, name) === '' ? '' : `${text(value, name)} in ${name}`,
       ),
-      ...(['wagesAccount', 'taxAccount', 'payableAccount', 'cashAccount', 'fundsAccount'] as const).map((name) =>
-        text(value, name),
+      ...(['wagesAccount', 'taxAccount', 'payableAccount', 'cashAccount', 'fundsAccount', 'feesAccount'] as const).map(
+        (name) => text(value, name),
       ),
     ]
       .filter((part) => part !== '')
@@ -507,6 +508,43 @@ const ENROLMENT: FactKind = {
     },
   ],
   says: (value) => `${text(value, 'agency')}: ${text(value, 'standing')} ${text(value, 'number')}`.trim(),
+};
+
+const FEE_PRICES = [
+  ['perMonth', 'A month'],
+  ['perPayroll', 'A payroll'],
+  ['perCheck', 'A paycheck'],
+  ['perReturn', 'A return filed'],
+  ['perWageStatement', 'A Form W-2'],
+] as const;
+/** What the firm asks for its work. */
+const SERVICE_FEE: FactKind = {
+  kind: 'service-fee',
+  label: 'Fees of the firm',
+  fields: [
+    ...FEE_PRICES.map(([name, label]): FactField => ({ name, label, kind: 'amount' })),
+    { name: 'dueDays', label: 'Due, days after the invoice', kind: 'whole', isRequired: true, preset: '15' },
+    {
+      name: 'collected',
+      label: 'Paid',
+      kind: 'choice',
+      isRequired: true,
+      preset: 'invoice',
+      choices: [
+        ['invoice', 'by the client, on the invoice'],
+        ['funds', 'with the funds collected'],
+      ],
+    },
+    UNTIL,
+  ],
+  check: (value, path) =>
+    FEE_PRICES.some(([name]) => text(value, name) !== '') ? [] : [problem('fees.nothing', `${path}.perMonth`)],
+  says: (value) =>
+    `${FEE_PRICES.filter(([name]) => text(value, name) !== '')
+      .map(([name, label]) => `${moneyText(value, name)} ${label.replace(/^A /, 'a ')}`)
+      .join(
+        ', ',
+      )}; due after ${text(value, 'dueDays')} days${text(value, 'collected') === 'funds' ? ', collected with the funds' : ''}${untilWords(value)}`,
 };
 
 const beforeWords = (days: string): string =>
@@ -596,6 +634,7 @@ export const CLIENT_FACTS = new FactKinds([
   NOTE,
   ENROLMENT,
   FUNDING,
+  SERVICE_FEE,
 ]);
 export const CLIENT_FACT_KINDS = CLIENT_FACTS.kinds.map((kind) => kind.kind);
 /** What a new client takes over from the firm's defaults or from another client: rules, never identity or history. */

@@ -54,6 +54,7 @@ function valueOf(kind: FactKind, isFull: boolean): Record<string, unknown> {
     value[field.name] = sample(field);
   }
   if (kind.kind === 'standing') value['amount'] = '12.50';
+  if (kind.kind === 'service-fee') value['perPayroll'] = '22.50';
   if (kind.kind === 'funding') value['accountTail'] = '4410';
   // Its shares have to be all of the pay.
   if (kind.kind === 'jobs' && isFull) value['lines'] = [{ job: 'abc-1', percent: '100' }];

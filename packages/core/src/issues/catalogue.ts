@@ -470,6 +470,7 @@ export const ISSUE_TEXTS = {
     'The client’s authorization is dated {day}, which is still to come.',
     'Wait for that day, or correct the date of the authorization.',
   ),
+  'fees.nothing': entry('No price is given.', 'Give at least one.'),
   'funding.tail': entry('{value} is not the end of an account number.', 'Give its last four digits.'),
   'funding.days': entry('{value} is not a number of banking days from 0 to 10.', 'Give 0 to 10.'),
   'penalty.no-rule': entry('No rule on penalties is loaded for {day}.', 'Ask for a day from 1990 on.'),

@@ -25,12 +25,21 @@ const MAP: AccountMap = {
   payable: '2300',
   cash: '1010',
   fundsHeld: '1350',
+  fees: '6200',
   items: new Map([
     ['Boat bonus', '6050'],
     ['401(k) deferral', '2350'],
   ]),
 };
-const NOTHING: AccountMap = { wages: '', employerTaxes: '', payable: '', cash: '', fundsHeld: '', items: new Map() };
+const NOTHING: AccountMap = {
+  wages: '',
+  employerTaxes: '',
+  payable: '',
+  cash: '',
+  fundsHeld: '',
+  fees: '',
+  items: new Map(),
+};
 const shown = (lines: readonly { account: string; department: string; detail: string; amount: Cents }[]) =>
   lines.map(({ account, department, detail, amount }) => `${account} ${department} ${detail} ${toDollars(amount)}`);
 

@@ -9,6 +9,7 @@ export interface AccountMap {
   readonly cash: string;
   /** What the firm holds of the client's money. */
   readonly fundsHeld: string;
+  readonly fees: string;
   readonly items: ReadonlyMap<string, string>;
 }
 /** Pay in cash of one entry by item and department: what the wages of the journal are split into. */
@@ -38,6 +39,7 @@ const OF_MAP: Readonly<Record<JournalAccount, keyof Omit<AccountMap, 'items'>>> 
   'benefits-payable': 'payable',
   cash: 'cash',
   'funds-held': 'fundsHeld',
+  'service-fees': 'fees',
 };
 /** Accounts whose lines are of an item, which may have an account of its own. */
 const BY_ITEM: ReadonlySet<JournalAccount> = new Set([

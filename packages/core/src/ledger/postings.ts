@@ -26,7 +26,8 @@ export type JournalAccount =
   | 'taxes-payable'
   | 'benefits-payable'
   | 'cash'
-  | 'funds-held';
+  | 'funds-held'
+  | 'service-fees';
 export const ACCOUNT_LABELS: Readonly<Record<JournalAccount, string>> = {
   'wages-expense': 'Wages expense',
   'employer-tax-expense': 'Employer payroll tax expense',
@@ -37,6 +38,7 @@ export const ACCOUNT_LABELS: Readonly<Record<JournalAccount, string>> = {
   'taxes-payable': 'Payroll taxes payable',
   cash: 'Cash',
   'funds-held': 'Funds held by the payroll service',
+  'service-fees': 'Payroll service fees',
 };
 
 /** Debits are positive, credits negative; an entry sums to exactly zero. */

@@ -21,15 +21,18 @@ export interface FundingTerms {
   readonly holdDays: number;
 }
 
-/** What one posted payroll needs and nobody has collected. Below zero after a void: less is needed next time. */
-export interface PayrollNeed {
-  readonly payrollId: string;
+/** What one posted payroll, or an invoice, needs and nobody has collected. Below zero after a void: less is needed next time. */
+export interface FundsNeed {
+  /** Null for the fees of an invoice. */
+  readonly payrollId: string | null;
+  readonly invoiceId: string | null;
+  /** Of an invoice the day on which it is due. */
   readonly checkDate: LocalDate;
-  readonly what: 'taxes' | 'net-pay';
+  readonly what: 'taxes' | 'net-pay' | 'fees';
   readonly amount: Cents;
 }
 export interface Collecting {
-  readonly lines: readonly PayrollNeed[];
+  readonly lines: readonly FundsNeed[];
   /** Advances of the firm that this collection pays back. */
   readonly advance: Cents;
   readonly amount: Cents;
@@ -51,7 +54,7 @@ export const usableFrom = (settles: LocalDate, holdDays: number): LocalDate =>
  */
 export function collecting(
   terms: FundingTerms,
-  needs: readonly PayrollNeed[],
+  needs: readonly FundsNeed[],
   advance: Cents,
   today: LocalDate,
 ): Collecting {
@@ -59,7 +62,7 @@ export function collecting(
   const amount = add(sum(lines.map((line) => line.amount)), advance);
   const earliest = earliestSettlement(today);
   const first = lines
-    .filter((line) => line.amount > 0)
+    .filter((line) => line.amount > 0 && line.what !== 'fees')
     .map(({ checkDate }) => checkDate)
     .sort()[0];
   const wanted = first === undefined ? null : addBusinessDays(onOrBefore(first, BANKING), -terms.daysBefore, BANKING);

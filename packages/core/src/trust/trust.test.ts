@@ -2,7 +2,7 @@ import { describe, expect, it } from '@jest/globals';
 import { date } from '../calendar/local-date.js';
 import { writeCollection } from '../formats/nacha/collection.js';
 import { cents, dollars, ZERO } from '../money/cents.js';
-import { collecting, usableFrom, usableOn, type FundingTerms, type PayrollNeed } from './collecting.js';
+import { collecting, usableFrom, usableOn, type FundingTerms, type FundsNeed } from './collecting.js';
 import { TRUST_KINDS } from './kinds.js';
 import { plainMatches, reconcile, type BankLine, type BookEntry } from './reconcile.js';
 import { DEBIT_RETURNS, retryRefusal } from './return-codes.js';
@@ -17,8 +17,9 @@ const TERMS: FundingTerms = {
   daysBefore: 3,
   holdDays: 2,
 };
-const need = (checkDate: string, amount: string, what: PayrollNeed['what'] = 'taxes'): PayrollNeed => ({
+const need = (checkDate: string, amount: string, what: FundsNeed['what'] = 'taxes'): FundsNeed => ({
   payrollId: checkDate,
+  invoiceId: null,
   checkDate: date(checkDate),
   what,
   amount: dollars(amount),
@@ -49,6 +50,18 @@ describe('what is collected', () => {
   it('is less by what a void gave back, and more by what the firm advanced', () => {
     const needs = [need('2026-10-16', '4000.00'), need('2026-09-18', '-150.25')];
     expect(collecting(TERMS, needs, dollars('100.00'), MONDAY).amount).toBe(dollars('3949.75'));
+  });
+  it('has fees with it, which hurry nothing', () => {
+    const fee: FundsNeed = {
+      payrollId: null,
+      invoiceId: 'i',
+      checkDate: date('2026-10-13'),
+      what: 'fees',
+      amount: dollars('80.00'),
+    };
+    const found = collecting(TERMS, [fee, need('2026-10-30', '100.00')], ZERO, MONDAY);
+    expect([found.amount, found.wanted]).toEqual([dollars('180.00'), '2026-10-27']);
+    expect(collecting(TERMS, [fee], ZERO, MONDAY)).toMatchObject({ wanted: null, settles: '2026-10-13' });
   });
   it('says when it is more than was authorized, or not authorized yet', () => {
     const found = collecting(
@@ -132,6 +145,10 @@ describe('the debit as the bank gets it', () => {
 });
 
 describe('the kinds of entries', () => {
+  it('fees move as much to the firm as from the client', () => {
+    expect(TRUST_KINDS['fee-taken'].sign + TRUST_KINDS['fee-earned'].sign).toBe(0);
+    expect(TRUST_KINDS['fee-given-back'].sign + TRUST_KINDS['fee-returned'].sign).toBe(0);
+  });
   it('an advance moves as much from the firm as to the client, and nothing at the bank', () => {
     for (const [given, received] of [
       ['advance-given', 'advance-received'],

@@ -33,6 +33,16 @@ BEGIN
 END $$;
 CREATE TRIGGER trust_balance_follows AFTER INSERT ON trust_entry FOR EACH ROW EXECUTE FUNCTION trust_balance_follows();
 
+-- What the firm asks for the work of a month; a month of a client is invoiced once.
+CREATE TABLE invoice (
+  id uuid PRIMARY KEY, firm_id uuid NOT NULL REFERENCES firm, client_id uuid NOT NULL REFERENCES client, number int NOT NULL, month date NOT NULL, issued_on date NOT NULL, due date NOT NULL,
+  total bigint NOT NULL CHECK (total > 0), is_collected boolean NOT NULL, status text NOT NULL DEFAULT 'issued', version int NOT NULL DEFAULT 1, paid_on date, reference text, reason text,
+  prepared_by uuid NOT NULL REFERENCES app_user, document_id uuid NOT NULL REFERENCES document, created_at timestamptz NOT NULL, CONSTRAINT invoice_number_once UNIQUE (firm_id, number));
+CREATE UNIQUE INDEX invoice_month_once ON invoice (client_id, month) WHERE status <> 'voided';
+CREATE TABLE invoice_line (
+  invoice_id uuid NOT NULL REFERENCES invoice, firm_id uuid NOT NULL REFERENCES firm, client_id uuid NOT NULL REFERENCES client, position int NOT NULL, label text NOT NULL, count int NOT NULL, price bigint NOT NULL, amount bigint NOT NULL,
+  PRIMARY KEY (invoice_id, position));
+
 CREATE TABLE collection (
   id uuid PRIMARY KEY, firm_id uuid NOT NULL REFERENCES firm, client_id uuid NOT NULL REFERENCES client, trust_account_id uuid NOT NULL REFERENCES bank_account,
   bank_account_id uuid NOT NULL REFERENCES bank_account, kind text NOT NULL CHECK (kind IN ('debit','prenote')), reference text NOT NULL UNIQUE, entry_class text NOT NULL CHECK (entry_class IN ('CCD','PPD')),
@@ -44,10 +54,10 @@ CREATE TABLE collection (
   CONSTRAINT collection_retried_once UNIQUE (retry_of));
 CREATE INDEX collection_by_client ON collection (client_id, created_at);
 CREATE TABLE collection_item (
-  collection_id uuid NOT NULL REFERENCES collection, firm_id uuid NOT NULL REFERENCES firm, client_id uuid NOT NULL REFERENCES client, payroll_id uuid NOT NULL REFERENCES payroll,
-  what text NOT NULL CHECK (what IN ('taxes','net-pay')), amount bigint NOT NULL, is_live boolean NOT NULL, PRIMARY KEY (collection_id, payroll_id, what));
--- What a payroll needs is collected once at a time.
-CREATE UNIQUE INDEX collection_item_once ON collection_item (payroll_id, what) WHERE is_live;
+  collection_id uuid NOT NULL REFERENCES collection, position int NOT NULL, firm_id uuid NOT NULL REFERENCES firm, client_id uuid NOT NULL REFERENCES client, payroll_id uuid REFERENCES payroll, invoice_id uuid REFERENCES invoice,
+  what text NOT NULL CHECK (what IN ('taxes','net-pay','fees')), amount bigint NOT NULL, is_live boolean NOT NULL, PRIMARY KEY (collection_id, position), CHECK ((what = 'fees') = (invoice_id IS NOT NULL) AND (what <> 'fees') = (payroll_id IS NOT NULL)));
+-- What a payroll, or an invoice, needs is collected once at a time.
+CREATE UNIQUE INDEX collection_item_once ON collection_item (coalesce(payroll_id, invoice_id), what) WHERE is_live;
 
 CREATE TABLE trust_line (
   id uuid PRIMARY KEY, firm_id uuid NOT NULL REFERENCES firm, bank_account_id uuid NOT NULL REFERENCES bank_account, day date NOT NULL, amount bigint NOT NULL CHECK (amount <> 0),
@@ -76,6 +86,8 @@ export class TrustAccount1788000000000 implements MigrationInterface {
     await secureTables(runner, [
       { name: 'trust_entry', isAppendOnly: true, isOfClients: true },
       { name: 'trust_balance', isOfClients: true },
+      { name: 'invoice', isOfClients: true },
+      { name: 'invoice_line', isAppendOnly: true, isOfClients: true },
       { name: 'collection', isOfClients: true },
       { name: 'collection_item', isOfClients: true },
       { name: 'trust_line', isAppendOnly: true },
@@ -85,8 +97,8 @@ export class TrustAccount1788000000000 implements MigrationInterface {
     ]);
     // The balances follow from the entries, and from nothing else.
     await runner.query('REVOKE INSERT, UPDATE ON trust_balance FROM zakat_app');
-    for (const table of ['collection', 'trust_entry'])
-      for (const event of table === 'collection' ? ['INSERT', 'UPDATE'] : ['INSERT'])
+    for (const table of ['collection', 'invoice', 'trust_entry'])
+      for (const event of table === 'trust_entry' ? ['INSERT'] : ['INSERT', 'UPDATE'])
         await runner.query(
           `CREATE TRIGGER agenda_${event.toLowerCase()} AFTER ${event} ON ${table} REFERENCING NEW TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION agenda_touch()`,
         );

@@ -89,6 +89,10 @@ const ACTS: Readonly<Record<string, string>> = {
   'collection.plan': 'scheduled {subject}',
   'calendar.make': 'made a calendar address',
   'calendar.end': 'ended a calendar address',
+  'invoice.issue': 'issued {subject}',
+  'invoice.pay': 'recorded the payment of {subject}',
+  'invoice.unpay': 'took back the payment of {subject}',
+  'invoice.void': 'voided {subject}',
   'trust.account': 'said which account holds the clients’ money',
   'trust.record': 'wrote down what moved the trust account',
   'trust.advance': 'advanced money of the firm',
@@ -209,6 +213,8 @@ export function subjectWords({ kind, name, day, amount }: StoredSubject): string
         : name === 'prenote'
           ? `the prenote of ${on}`
           : `the collection of ${showDollars(cents(Number(amount)))} of ${on}`;
+    case 'invoice':
+      return name === null ? '' : `invoice ${name}`;
     case 'filing':
       return name === null || day === null ? '' : filingWords(name, date(day));
     case 'take-over':

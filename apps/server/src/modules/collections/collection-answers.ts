@@ -6,6 +6,7 @@ import type { Actor } from '../../database/firm-database.js';
 import { Executor } from '../../state-machines/executor.js';
 import { COLLECTION_MACHINE } from '../../state-machines/machine.js';
 import { Clock } from '../clock/index.js';
+import { InvoiceFunds } from '../invoices/index.js';
 import { LedgerWriter } from '../ledger/index.js';
 import type { BankAnswer } from '../remittances/index.js';
 import { TrustLedger } from '../trust/index.js';
@@ -19,6 +20,7 @@ export class CollectionAnswers {
     @Inject(TrustLedger) private readonly trust: TrustLedger,
     @Inject(LedgerWriter) private readonly ledger: LedgerWriter,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(InvoiceFunds) private readonly invoices: InvoiceFunds,
   ) {}
 
   async apply(manager: EntityManager, actor: Actor, id: string, answer: BankAnswer): Promise<void> {
@@ -58,6 +60,7 @@ export class CollectionAnswers {
     await this.trust.hold(manager, collection.trustAccountId, collection.clientId);
     await this.trust.post(manager, actor, { ...given, kind: 'collected', amount: collection.amount });
     if (collection.advance > 0) await this.trust.repayAdvance(manager, actor, { ...given, amount: collection.advance });
+    await this.invoices.collected(manager, actor, collection, day);
     await this.book(manager, actor, collection, 1, day);
   }
 
@@ -82,6 +85,7 @@ export class CollectionAnswers {
     if (collection.status === 'released' || collection.kind === 'prenote') return;
     const { trustAccountId: accountId, clientId, reference } = collection;
     await this.trust.hold(manager, accountId, clientId);
+    await this.invoices.givenBack(manager, actor, collection, today);
     const balance = await this.trust.balanceOf(manager, accountId, clientId);
     const given = { accountId, clientId, day: today, reference, subjectId: id };
     // What of it was paid out already is the firm's loss until the client makes it good: an advance, by name.

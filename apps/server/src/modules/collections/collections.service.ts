@@ -225,9 +225,9 @@ export class Collections {
       createdAt: await this.clock.now(manager),
     });
     await manager.query(
-      `INSERT INTO collection_item (collection_id, firm_id, client_id, payroll_id, what, amount, is_live)
-       SELECT $1, $2, $3, r."payrollId", r.what, r.amount, true FROM jsonb_to_recordset($4::jsonb) AS r("payrollId" uuid, what text, amount bigint)`,
-      [id, actor.firmId, client.id, JSON.stringify(items)],
+      `INSERT INTO collection_item (collection_id, position, firm_id, client_id, payroll_id, invoice_id, what, amount, is_live)
+       SELECT $1, r.position, $2, $3, r."payrollId", r."invoiceId", r.what, r.amount, true FROM jsonb_to_recordset($4::jsonb) AS r(position int, "payrollId" uuid, "invoiceId" uuid, what text, amount bigint)`,
+      [id, actor.firmId, client.id, JSON.stringify(items.map((item, position) => ({ ...item, position })))],
     );
     await this.audit.record(manager, actor, 'collection.plan', 'collection', id, {
       kind: made.kind,
@@ -395,12 +395,14 @@ async function find(manager: EntityManager, id: string): Promise<Collection> {
 
 async function itemsOf(manager: EntityManager, id: string): Promise<NeedView[]> {
   const rows = (await manager.query(
-    `SELECT i.payroll_id, p.check_date, i.what, i.amount FROM collection_item i JOIN payroll p ON p.id = i.payroll_id WHERE i.collection_id = $1 ORDER BY p.check_date, i.payroll_id, i.what DESC`,
+    `SELECT i.payroll_id, i.invoice_id, coalesce(p.check_date, v.due) AS day, i.what, i.amount FROM collection_item i LEFT JOIN payroll p ON p.id = i.payroll_id LEFT JOIN invoice v ON v.id = i.invoice_id
+     WHERE i.collection_id = $1 ORDER BY i.position`,
     [id],
-  )) as { payroll_id: string; check_date: string; what: NeedView['what']; amount: string }[];
+  )) as { payroll_id: string | null; invoice_id: string | null; day: string; what: NeedView['what']; amount: string }[];
   return rows.map((row) => ({
     payrollId: row.payroll_id,
-    checkDate: row.check_date,
+    invoiceId: row.invoice_id,
+    checkDate: row.day,
     what: row.what,
     amount: rawCents(row.amount),
   }));

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date, type LocalDate } from '@zakat/core/calendar/local-date';
 import { sum, type Cents } from '@zakat/core/money/cents';
-import type { FundingTerms, PayrollNeed } from '@zakat/core/trust/collecting';
+import type { FundingTerms, FundsNeed } from '@zakat/core/trust/collecting';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { BankAccount } from '../clients/index.js';
@@ -35,7 +35,7 @@ export class Needs {
   async of(
     manager: EntityManager,
     clientId: string,
-  ): Promise<{ terms: (day: LocalDate) => FundingTerms | null; needs: PayrollNeed[] }> {
+  ): Promise<{ terms: (day: LocalDate) => FundingTerms | null; needs: FundsNeed[] }> {
     const terms = await this.funding.terms(manager, clientId);
     const rows = (await manager.query(
       `SELECT p.id, p.kind, p.check_date, p.is_void, coalesce((SELECT sum(l.amount) FROM ledger_entry l WHERE l.payroll_id = p.id), 0) AS taxes,
@@ -47,17 +47,23 @@ export class Needs {
        ORDER BY p.check_date, p.id`,
       [clientId],
     )) as OpenPayroll[];
-    const needs: PayrollNeed[] = [];
+    const needs: FundsNeed[] = [];
     for (const row of rows) {
       const agreed = terms(row.check_date);
       if (!agreed) continue;
-      const line = { payrollId: row.id, checkDate: date(row.check_date) };
+      const line = { payrollId: row.id, invoiceId: null, checkDate: date(row.check_date) };
       if (!row.has_taxes) needs.push({ ...line, what: 'taxes', amount: rawCents(row.taxes) });
       if (agreed.what === 'taxes-and-net-pay' && !row.has_pay) {
         const amount = await this.pay(manager, row);
         if (amount !== 0) needs.push({ ...line, what: 'net-pay', amount });
       }
     }
+    const invoices = (await manager.query(
+      `SELECT v.id, v.due, v.total FROM invoice v WHERE v.client_id = $1 AND v.status = 'issued' AND v.is_collected AND NOT EXISTS (SELECT 1 FROM collection_item i WHERE i.invoice_id = v.id AND i.is_live) ORDER BY v.number`,
+      [clientId],
+    )) as { id: string; due: LocalDate; total: string }[];
+    for (const { id, due, total } of invoices)
+      needs.push({ payrollId: null, invoiceId: id, checkDate: due, what: 'fees', amount: rawCents(total) });
     return { terms, needs: needs.filter(({ amount }) => amount !== 0) };
   }
 

@@ -212,6 +212,7 @@ function mapOn(facts: Awaited<ReturnType<FactStore['ofClient']>>, day: string): 
     payable: text(said, 'payableAccount'),
     cash: text(said, 'cashAccount'),
     fundsHeld: text(said, 'fundsAccount'),
+    fees: text(said, 'feesAccount'),
     items: new Map(
       inForce
         .filter((fact) => fact.kind === 'pay-item' && text(fact.value, 'account') !== '')

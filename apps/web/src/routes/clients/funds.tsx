@@ -15,6 +15,7 @@ import { Status } from '../../kit/status.js';
 import { TYPINGS, TypedField } from '../../kit/typed-field.js';
 import { Waiting } from '../../kit/waiting.js';
 import { EntryRows } from '../trust/entry-rows.js';
+import { NeedRows } from '../trust/need-rows.js';
 import { useClient } from './client-frame.js';
 
 type Funds = Schemas['FundsView'];
@@ -72,40 +73,7 @@ function ToCollect({ clientId, funds }: { readonly clientId: string; readonly fu
   const day = settles ?? next.settles;
   return (
     <>
-      <table className="ruled">
-        <ListHead columns={['Check date', 'For', { number: 'Amount' }]} />
-        <tbody>
-          {next.lines.map((line) => (
-            <tr key={`${line.payrollId} ${line.what}`}>
-              <td>
-                <Link to={`/payrolls/${line.payrollId}`}>
-                  <ShortDay day={line.checkDate} />
-                </Link>
-              </td>
-              <td>{line.what === 'taxes' ? 'taxes' : 'direct deposit'}</td>
-              <td className="num">
-                <Figure amount={line.amount} isPencil />
-              </td>
-            </tr>
-          ))}
-          {next.advance > 0 && (
-            <tr>
-              <td colSpan={2}>Advanced by the firm, paid back</td>
-              <td className="num">
-                <Figure amount={next.advance} isPencil />
-              </td>
-            </tr>
-          )}
-        </tbody>
-        <tfoot>
-          <tr>
-            <td colSpan={2}>To collect</td>
-            <td className="num">
-              <Figure amount={next.amount} isPencil />
-            </td>
-          </tr>
-        </tfoot>
-      </table>
+      <NeedRows lines={next.lines} advance={next.advance} amount={next.amount} label="To collect" isPencil />
       {next.wanted !== null && next.wanted < next.settles && (
         <div className="problem" data-severity="warning">
           The debit should have settled <Day day={next.wanted} />; the earliest is <Day day={next.settles} />, and it

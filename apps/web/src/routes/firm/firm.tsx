@@ -109,7 +109,8 @@ export function FirmPage(): ReactNode {
             </p>
           </div>
           <p className="note">
-            <Link to="/firm/agencies">Agency payments</Link>: how each agency is paid, for every client.
+            <Link to="/firm/agencies">Agency payments</Link>: how each agency is paid, for every client.{' '}
+            <Link to="/firm/invoices">Invoices</Link>: the fees of a month, for every client.
           </p>
           <section className="section" style={{ marginTop: 12 }}>
             <h2>

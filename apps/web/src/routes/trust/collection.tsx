@@ -4,13 +4,12 @@ import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { collectionQuery, collectionSlipQuery, useCollectionAct, useRetryCollection } from '../../api/trust.js';
-import { Day, ShortDay } from '../../kit/day.js';
+import { Day } from '../../kit/day.js';
 import { FetchedSlip } from '../../kit/fetched-slip.js';
-import { Figure } from '../../kit/figure.js';
-import { ListHead } from '../../kit/list-head.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
+import { NeedRows } from './need-rows.js';
 
 type Collection = Schemas['CollectionView'];
 
@@ -114,40 +113,13 @@ export function CollectionPage(): ReactNode {
           {data.kind === 'debit' && (
             <section className="section">
               <h2>What it is for</h2>
-              <table className="ruled">
-                <ListHead columns={['Check date', 'For', { number: 'Amount' }]} />
-                <tbody>
-                  {data.items.map((item) => (
-                    <tr key={`${item.payrollId} ${item.what}`}>
-                      <td>
-                        <Link to={`/payrolls/${item.payrollId}`}>
-                          <ShortDay day={item.checkDate} />
-                        </Link>
-                      </td>
-                      <td>{item.what === 'taxes' ? 'taxes' : 'direct deposit'}</td>
-                      <td className="num">
-                        <Figure amount={item.amount} isPencil={data.status === 'planned'} />
-                      </td>
-                    </tr>
-                  ))}
-                  {data.advance > 0 && (
-                    <tr>
-                      <td colSpan={2}>Advanced by the firm, paid back</td>
-                      <td className="num">
-                        <Figure amount={data.advance} isPencil={data.status === 'planned'} />
-                      </td>
-                    </tr>
-                  )}
-                </tbody>
-                <tfoot>
-                  <tr>
-                    <td colSpan={2}>Debit</td>
-                    <td className="num">
-                      <Figure amount={data.amount} isPencil={data.status === 'planned'} />
-                    </td>
-                  </tr>
-                </tfoot>
-              </table>
+              <NeedRows
+                lines={data.items}
+                advance={data.advance}
+                amount={data.amount}
+                label="Debit"
+                isPencil={data.status === 'planned'}
+              />
             </section>
           )}
         </>

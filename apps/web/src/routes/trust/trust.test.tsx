@@ -140,7 +140,7 @@ const terms = {
   holdDays: 2,
 };
 const next = (more: object = {}) => ({
-  lines: [{ payrollId: 'p1', checkDate: '2026-10-30', what: 'taxes', amount: 80_000 }],
+  lines: [{ payrollId: 'p1', invoiceId: null, checkDate: '2026-10-30', what: 'taxes', amount: 80_000 }],
   advance: 0,
   amount: 80_000,
   wanted: '2026-10-27',
@@ -221,7 +221,7 @@ describe('a collection', () => {
           retries: 0,
           confirmation: null,
           returnedReason: 'R01 Insufficient funds',
-          items: [{ payrollId: 'p1', checkDate: '2026-10-30', what: 'taxes', amount: 80_000 }],
+          items: [{ payrollId: 'p1', invoiceId: null, checkDate: '2026-10-30', what: 'taxes', amount: 80_000 }],
           advance: 0,
           bankAccount: 'Operating',
           preparedBy: 'Tobias',

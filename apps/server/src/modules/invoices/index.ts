@@ -1,0 +1,1 @@
+export { InvoiceFunds } from './invoice-funds.js';

@@ -17,6 +17,28 @@ export class LiabilityView {
   @Amount() owed!: number;
   @Amount() underWay!: number;
 }
+/** A way to make a deposit that ACH can no longer make in time. */
+export class LateWayView {
+  @Text() label!: string;
+  @Day() settles!: string;
+  @Whole() daysLate!: number;
+  @Amount() penalty!: number;
+  @Text(200) rule!: string;
+  @Text(300) how!: string;
+}
+export class ReliefView {
+  @Text() label!: string;
+  @Text(400) needs!: string;
+  @Text() source!: string;
+}
+/** What it costs that a federal deposit is late, and what is left to do. */
+export class LateDeposit {
+  /** The cheapest first. */
+  @List(() => LateWayView) ways!: LateWayView[];
+  /** Of it what was withheld from people: for that whoever is responsible answers in person. */
+  @Amount() withheld!: number;
+  @List(() => ReliefView) relief!: ReliefView[];
+}
 /** Liabilities that one deposit pays together: same agency, same family of taxes, same due date. */
 export class DepositView {
   /** Nothing to pay: what was deposited beyond what is owed. */
@@ -36,6 +58,8 @@ export class DepositView {
   @Amount() owed!: number;
   @Amount() underWay!: number;
   @Flag() isLate!: boolean;
+  /** Null where it is not late, or where no rule is known: a state's. */
+  @Part(() => LateDeposit, { nullable: true }) late!: LateDeposit | null;
   @List(() => LiabilityView) liabilities!: LiabilityView[];
 }
 export class PlanItem {

@@ -4924,6 +4924,25 @@ export interface components {
             effects: components["schemas"]["VoidEffects"];
             slip: components["schemas"]["ReleaseSlip"];
         };
+        LateWayView: {
+            label: string;
+            /** Format: date */
+            settles: string;
+            daysLate: number;
+            penalty: number;
+            rule: string;
+            how: string;
+        };
+        ReliefView: {
+            label: string;
+            needs: string;
+            source: string;
+        };
+        LateDeposit: {
+            ways: components["schemas"]["LateWayView"][];
+            withheld: number;
+            relief: components["schemas"]["ReliefView"][];
+        };
         LiabilityView: {
             tax: string;
             label: string;
@@ -4951,6 +4970,7 @@ export interface components {
             owed: number;
             underWay: number;
             isLate: boolean;
+            late: components["schemas"]["LateDeposit"] | null;
             liabilities: components["schemas"]["LiabilityView"][];
         };
         RemittanceRow: {

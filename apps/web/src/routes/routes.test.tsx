@@ -143,24 +143,26 @@ describe('a client', () => {
       '/clients/c1/ledger?year=2026&quarter=2&group=US-FIT&of=liabilities',
     );
   });
+  const owedDeposit = {
+    family: 'US-941',
+    familyLabel: 'Form 941 taxes',
+    agency: 'IRS',
+    agencyName: 'Internal Revenue Service',
+    due: '2026-11-16',
+    sendBy: '2026-11-13',
+    settles: '2026-11-16',
+    rule: 'Monthly depositor.',
+    owed: 216472,
+    underWay: 0,
+    isLate: false,
+    late: null as object | null,
+    liabilities: [
+      { tax: 'US-FIT', label: 'Federal income tax', liabilityDate: '2026-10-16', owed: 216472, underWay: 0 },
+      { tax: 'US-HI-ADD', label: 'Additional Medicare', liabilityDate: '2026-10-16', owed: 0, underWay: 0 },
+    ],
+  };
   it('plans a deposit of exactly what is owed, with the reason in the working', async () => {
-    const deposit = {
-      family: 'US-941',
-      familyLabel: 'Form 941 taxes',
-      agency: 'IRS',
-      agencyName: 'Internal Revenue Service',
-      due: '2026-11-16',
-      sendBy: '2026-11-13',
-      settles: '2026-11-16',
-      rule: 'Monthly depositor.',
-      owed: 216472,
-      underWay: 0,
-      isLate: false,
-      liabilities: [
-        { tax: 'US-FIT', label: 'Federal income tax', liabilityDate: '2026-10-16', owed: 216472, underWay: 0 },
-        { tax: 'US-HI-ADD', label: 'Additional Medicare', liabilityDate: '2026-10-16', owed: 0, underWay: 0 },
-      ],
-    };
+    const deposit = owedDeposit;
     serve({
       'GET /api/session': { body: session },
       'GET /api/clients/c1': { body: ofClient },
@@ -177,6 +179,59 @@ describe('a client', () => {
     expect(asked.find((line) => line.startsWith('POST'))).toBe(
       'POST /api/clients/c1/remittances {"items":[{"tax":"US-FIT","liabilityDate":"2026-10-16"}],"bankAccountId":"b1","settles":"2026-11-16"}',
     );
+  });
+});
+
+describe('a deposit that is late', () => {
+  it('says which way is the cheapest, what of it is held in trust, and what may help', async () => {
+    serve({
+      'GET /api/session': { body: session },
+      'GET /api/clients/c1': { body: ofClient },
+      'GET /api/clients/c1/remittances': { body: [] },
+      'GET /api/clients/c1/deposits': {
+        body: [
+          {
+            family: 'US-941',
+            familyLabel: 'Form 941 taxes',
+            agency: 'IRS',
+            agencyName: 'Internal Revenue Service',
+            due: '2026-10-22',
+            sendBy: '2026-10-20',
+            settles: '2026-10-23',
+            rule: 'Semiweekly depositor.',
+            owed: 1_000_000,
+            underWay: 0,
+            isLate: true,
+            late: {
+              ways: [
+                {
+                  label: 'Same-day wire',
+                  settles: '2026-10-22',
+                  daysLate: 0,
+                  penalty: 0,
+                  rule: '',
+                  how: 'By its bank.',
+                },
+                { label: 'ACH credit', settles: '2026-10-23', daysLate: 1, penalty: 20_000, rule: '2%', how: 'Here.' },
+              ],
+              withheld: 700_000,
+              relief: [{ label: 'First-time abatement', needs: 'Three clean years.', source: 'recalled' }],
+            },
+            liabilities: [
+              { tax: 'US-FIT', label: 'Federal income tax', liabilityDate: '2026-10-16', owed: 1_000_000, underWay: 0 },
+            ],
+          },
+        ],
+      },
+    });
+    open('/clients/c1/deposits', inClient(<DepositsPage />));
+    fireEvent.click(await screen.findByRole('button', { name: 'schedule' }));
+    const ways = screen.getByRole('region', { name: 'What is left to do' });
+    expect(within(ways).getByText('the cheapest').closest('tr')?.textContent).toMatch(/^Same-day wire/);
+    expect(within(ways).getByText(/^7,000\.00 of it was withheld/)).toBeTruthy();
+    expect(within(ways).getByText('First-time abatement')).toBeTruthy();
+    fireEvent.click(within(ways).getByRole('button', { name: /Penalty of ACH credit/ }));
+    expect(screen.getByText('from 10/22/2026 to 10/23/2026')).toBeTruthy();
   });
 });
 

@@ -547,6 +547,7 @@ const SERVICE_FEE: FactKind = {
       )}; due after ${text(value, 'dueDays')} days${text(value, 'collected') === 'funds' ? ', collected with the funds' : ''}${untilWords(value)}`,
 };
 
+const heldWords = (days: string): string => (days === '1' ? 'one banking day' : `${days} banking days`);
 const beforeWords = (days: string): string =>
   days === '0' ? 'on the check date' : `${days} banking days before the check date`;
 
@@ -612,7 +613,7 @@ const FUNDING: FactKind = {
       .map((name) => problem('funding.days', `${path}.${name}`, { value: text(value, name) })),
   ],
   says: (value) =>
-    `${text(value, 'what') === 'taxes' ? 'Taxes' : 'Taxes and direct deposit'} by debit of the account ending ${text(value, 'accountTail')}, ${beforeWords(text(value, 'daysBefore'))}, held ${text(value, 'holdDays')} banking days; authorized ${dayText(value, 'authorizedOn')} by ${text(value, 'signedBy')}${text(value, 'most') === '' ? '' : `, at most ${moneyText(value, 'most')}`}${untilWords(value)}`,
+    `${text(value, 'what') === 'taxes' ? 'Taxes' : 'Taxes and direct deposit'} by debit of the account ending ${text(value, 'accountTail')}, ${beforeWords(text(value, 'daysBefore'))}, held ${heldWords(text(value, 'holdDays'))}; authorized ${dayText(value, 'authorizedOn')} by ${text(value, 'signedBy')}${text(value, 'most') === '' ? '' : `, at most ${moneyText(value, 'most')}`}${untilWords(value)}`,
 };
 
 /** Every kind of fact about a client, in the order in which its page shows them. */

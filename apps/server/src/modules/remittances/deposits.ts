@@ -7,7 +7,8 @@ import { firstDayOf, quarterOf } from '@zakat/core/calendar/quarter';
 import { achSendBy, earliestSettlement } from '@zakat/core/deposits/ach-days';
 import type { DepositFamily } from '@zakat/core/deposits/family';
 import { problem, type Issue } from '@zakat/core/issues/issue';
-import { sum, type Cents } from '@zakat/core/money/cents';
+import { subtract, sum, type Cents } from '@zakat/core/money/cents';
+import { DEPOSIT_RELIEF, lateWays } from '@zakat/core/penalties/late-ways';
 import { isTaxCode, agencyName, taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
@@ -146,6 +147,17 @@ const mayTake = (group: readonly OwedLiability[], credit: OwedLiability): boolea
 const CREDIT_RULE =
   'More was deposited than is owed since a check was voided: it comes off the next deposit of the quarter, or is claimed with the amended return.';
 
+/** What is left to do about a federal deposit that is late, and what of it is held in trust. */
+function lateOf(open: readonly OwedLiability[], due: LocalDate, today: LocalDate): DepositView['late'] {
+  const left = (lines: readonly OwedLiability[]): Cents =>
+    sum(lines.map(({ owed, underWay }) => subtract(owed, underWay)));
+  return {
+    ways: lateWays(left(open), due, today),
+    withheld: left(open.filter(({ tax }) => taxOf(tax).payer === 'employee')),
+    relief: [...DEPOSIT_RELIEF],
+  };
+}
+
 function depositOf(liabilities: readonly OwedLiability[], today: LocalDate, cushion: number): DepositView[] {
   const [first] = liabilities;
   if (!first) return [];
@@ -155,6 +167,8 @@ function depositOf(liabilities: readonly OwedLiability[], today: LocalDate, cush
   const isAllCredit = liabilities.every(isCredit);
   const isLate = !isAllCredit && lastToSend !== null && today > lastToSend;
   const { agency } = taxOf(first.tax);
+  const open = liabilities.filter((line) => line.owed !== line.underWay);
+  const isOpen = isLate && open.length > 0;
   return [
     {
       family: family.code,
@@ -170,7 +184,8 @@ function depositOf(liabilities: readonly OwedLiability[], today: LocalDate, cush
       question: isAllCredit ? null : question && detailOf(question),
       owed: sum(liabilities.map((line) => line.owed)),
       underWay: sum(liabilities.map((line) => line.underWay)),
-      isLate: isLate && liabilities.some((line) => line.owed !== line.underWay),
+      isLate: isOpen,
+      late: isOpen && due !== null && agency === 'IRS' ? lateOf(open, due, today) : null,
       liabilities: liabilities.map((line): LiabilityView => ({
         tax: line.tax,
         label: taxOf(line.tax).label,

@@ -32,6 +32,73 @@ const working = (deposit: Deposit): Working => ({
   ],
 });
 
+/** What it costs to be late, which way is the cheapest, and what may take the penalty away again. */
+function Late({ late, due }: { readonly late: Schemas['LateDeposit']; readonly due: string }): ReactNode {
+  return (
+    <section aria-label="What is left to do">
+      <table className="ruled" style={{ maxWidth: 900 }}>
+        <ListHead columns={['Way', 'Settles', 'Days late', { number: 'Penalty' }, 'How']} />
+        <tbody>
+          {late.ways.map(({ label, settles, daysLate, penalty, rule, how }, index) => (
+            <tr key={label}>
+              <td>
+                {label}
+                {index === 0 && <div className="sub">the cheapest</div>}
+              </td>
+              <td>
+                <ShortDay day={settles} />
+              </td>
+              <td>{daysLate === 0 ? 'in time' : daysLate}</td>
+              <td className="num">
+                <Figure
+                  amount={penalty}
+                  label={`Penalty of ${label}`}
+                  working={() => ({
+                    title: `${label}: late deposit`,
+                    lines: [
+                      {
+                        label: 'Days late',
+                        value: String(daysLate),
+                        how: `from ${shortDay(due)} to ${shortDay(settles)}`,
+                      },
+                      {
+                        label: 'Penalty',
+                        value: showDollars(cents(penalty)),
+                        how: rule === '' ? 'in time' : rule,
+                        isResult: true,
+                      },
+                    ],
+                  })}
+                />
+              </td>
+              <td className="sub">{how}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {late.withheld > 0 && (
+        <p className="note">
+          {showDollars(cents(late.withheld))} of it was withheld from people and is held in trust: whoever is
+          responsible for paying it may answer for it in person (26 U.S.C. § 6672; recalled).
+        </p>
+      )}
+      <p className="note">What may take a penalty away again:</p>
+      <dl className="note">
+        {late.relief.map(({ label, needs, source }) => (
+          <div key={label}>
+            <dt>
+              <b>{label}</b>
+            </dt>
+            <dd>
+              {needs} <span className="sub">{source}</span>
+            </dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
 function PlanForm({
   deposit,
   client,
@@ -121,6 +188,7 @@ function DepositRows({
       {isOpen && (
         <tr>
           <td colSpan={6}>
+            {deposit.late && deposit.due && <Late late={deposit.late} due={deposit.due} />}
             <PlanForm deposit={deposit} client={client} />
           </td>
         </tr>

@@ -16,6 +16,7 @@ const part = (family: string, more: Partial<Schemas['DepositView']> = {}): Schem
   lastToSend: '2026-10-29',
   isCredit: false,
   isLate: false,
+  late: null,
   rule: '',
   owed: 120_000,
   underWay: 0,

@@ -144,8 +144,8 @@ function InvoiceRow({
             <>
               <button type="button" className="plain" onClick={() => setOpen('pay')}>
                 it is paid
-              </button>{' '}
-              <button type="button" className="plain" onClick={() => setOpen('void')}>
+              </button>
+              <button type="button" className="plain" style={{ marginLeft: 14 }} onClick={() => setOpen('void')}>
                 void
               </button>
             </>

@@ -43,9 +43,14 @@ function Unexplained({ line, view }: { readonly line: Line; readonly view: View 
         <td>
           <button type="button" className="plain" onClick={() => setOpen(open === 'record' ? null : 'record')}>
             write it down
-          </button>{' '}
+          </button>
           {view.outstanding.length > 0 && (
-            <button type="button" className="plain" onClick={() => setOpen(open === 'match' ? null : 'match')}>
+            <button
+              type="button"
+              className="plain"
+              style={{ marginLeft: 14 }}
+              onClick={() => setOpen(open === 'match' ? null : 'match')}
+            >
               match it
             </button>
           )}

@@ -18,7 +18,7 @@ beforeAll(async () => {
 afterAll(() => stack.stop(), 30_000);
 
 const make = async (caller: Caller, clientId: string | null): Promise<{ id: string; path: string }> => {
-  const { body } = await caller('POST', '/calendar-feeds', { clientId });
+  const { body } = await caller('POST', '/session/calendar-feeds', { clientId });
   return { id: body.id, path: String(body.address).replace(/^.*\/api/, '') };
 };
 /** As a calendar program asks: without a session. */
@@ -59,20 +59,20 @@ describe('an address with the due dates', () => {
     const first = await make(preparer, null);
     const second = await make(preparer, null);
     expect([(await read(first.path)).status, (await read(second.path)).status]).toEqual([404, 200]);
-    expect((await preparer('DELETE', `/calendar-feeds/${second.id}`)).status).toBe(200);
+    expect((await preparer('DELETE', `/session/calendar-feeds/${second.id}`)).status).toBe(200);
     const ended = await read(second.path);
     const never = await read('/calendar/abcdefgh.ics');
     expect([ended.status, ended.body.detail]).toEqual([404, never.body.detail]);
-    expect((await preparer('DELETE', `/calendar-feeds/${second.id}`)).status).toBe(404);
+    expect((await preparer('DELETE', `/session/calendar-feeds/${second.id}`)).status).toBe(404);
   });
   it('is one’s own: nobody else sees or ends it, and it shows no client of another firm', async () => {
     const { id } = await make(preparer, null);
     const reviewer = await stack.signIn('Alder', 'reviewer');
-    expect((await reviewer('GET', '/calendar-feeds')).body).toEqual([]);
-    expect((await reviewer('DELETE', `/calendar-feeds/${id}`)).status).toBe(404);
+    expect((await reviewer('GET', '/session/calendar-feeds')).body).toEqual([]);
+    expect((await reviewer('DELETE', `/session/calendar-feeds/${id}`)).status).toBe(404);
     await stack.addFirm('Birch');
     const stranger = await stack.signIn('Birch', 'preparer');
-    expect((await stranger('POST', '/calendar-feeds', { clientId: client.id })).status).toBe(404);
+    expect((await stranger('POST', '/session/calendar-feeds', { clientId: client.id })).status).toBe(404);
   });
   it('of somebody who may no longer sign in is closed, and of somebody of a client has that client only', async () => {
     const administrator = await stack.signIn('Alder', 'administrator');

@@ -2144,7 +2144,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/calendar-feeds": {
+    "/api/session/calendar-feeds": {
         parameters: {
             query?: never;
             header?: never;
@@ -2160,7 +2160,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/calendar-feeds/{id}": {
+    "/api/session/calendar-feeds/{id}": {
         parameters: {
             query?: never;
             header?: never;

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route } from 'react-router';
 import type { Schemas } from '../api/client.js';
 import { inClient, ofClient } from '../testing/client-pages.js';

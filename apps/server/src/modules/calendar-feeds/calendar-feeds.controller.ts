@@ -9,21 +9,21 @@ import { CalendarFeeds } from './calendar-feeds.service.js';
 export class CalendarFeedsController {
   constructor(@Inject(CalendarFeeds) private readonly feeds: CalendarFeeds) {}
 
-  @Get('calendar-feeds')
+  @Get('session/calendar-feeds')
   @OpenToContacts()
   @Answers(CalendarFeedRow, 'list')
   list(@CurrentSession() session: Session): Promise<CalendarFeedRow[]> {
     return this.feeds.list(session);
   }
 
-  @Post('calendar-feeds')
+  @Post('session/calendar-feeds')
   @OpenToContacts()
   @Answers(MadeCalendarFeed, 'one', 201)
   make(@CurrentSession() session: Session, @Body() body: MakeCalendarFeed): Promise<MadeCalendarFeed> {
     return this.feeds.make(session, body);
   }
 
-  @Delete('calendar-feeds/:id')
+  @Delete('session/calendar-feeds/:id')
   @OpenToContacts()
   @Answers(CalendarFeedRow, 'list')
   end(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<CalendarFeedRow[]> {

@@ -8,13 +8,13 @@ afterEach(startAnew);
 
 const show = (rows: object[], isOfClient = false): void => {
   serve({
-    'GET /api/calendar-feeds': { body: rows },
+    'GET /api/session/calendar-feeds': { body: rows },
     'GET /api/clients?find=': { body: { rows: [{ id: 'c1', legalName: 'Gannet Boatyard' }], total: 1 } },
-    'POST /api/calendar-feeds': {
+    'POST /api/session/calendar-feeds': {
       status: 201,
       body: { id: 'k1', address: 'http://zakat.example/api/calendar/secret.ics' },
     },
-    'DELETE /api/calendar-feeds/k1': { body: [] },
+    'DELETE /api/session/calendar-feeds/k1': { body: [] },
   });
   open('/', <Route path="/" element={<OwnCalendar isOfClient={isOfClient} />} />);
 };
@@ -28,12 +28,12 @@ describe('the calendar', () => {
     fireEvent.change(screen.getByLabelText('Due dates of'), { target: { value: 'c1' } });
     fireEvent.click(screen.getByRole('button', { name: 'Make an address' }));
     expect(((await screen.findByLabelText(/shown this once/)) as HTMLInputElement).value).toMatch(/secret\.ics$/);
-    expect(sent()).toEqual(['POST /api/calendar-feeds {"clientId":"c1"}']);
+    expect(sent()).toEqual(['POST /api/session/calendar-feeds {"clientId":"c1"}']);
   });
   it('is ended', async () => {
     show([{ id: 'k1', of: '', madeAt: '2026-10-22T12:00:00Z' }]);
     fireEvent.click(await screen.findByRole('button', { name: 'end the address' }));
-    await waitFor(() => expect(sent()).toEqual(['DELETE /api/calendar-feeds/k1 ']));
+    await waitFor(() => expect(sent()).toEqual(['DELETE /api/session/calendar-feeds/k1 ']));
   });
   it('of somebody of a client has no choice of clients', async () => {
     show([], true);

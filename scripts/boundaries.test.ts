@@ -143,6 +143,7 @@ const MODULES: Readonly<Record<string, readonly string[]>> = {
   identity: ['audit', 'clock'],
   search: ['identity'],
   'audit-trail': ['audit', 'filing-records', 'identity'],
+  attachments: ['audit', 'clock', 'documents', 'identity'],
   clients: ['audit', 'clock', 'deposit-schedules', 'facts', 'identity'],
   'job-costs': ['clients', 'identity'],
   firm: ['audit', 'clients', 'identity'],

@@ -102,6 +102,8 @@ import { CalendarFeeds } from './modules/calendar-feeds/calendar-feeds.service.j
 import { InvoicesController } from './modules/invoices/invoices.controller.js';
 import { InvoiceFunds } from './modules/invoices/invoice-funds.js';
 import { InvoicesService } from './modules/invoices/invoices.service.js';
+import { AttachmentsController } from './modules/attachments/attachments.controller.js';
+import { Attachments } from './modules/attachments/attachments.service.js';
 import { NoticesController } from './modules/notices/notices.controller.js';
 import { NoticesService } from './modules/notices/notices.service.js';
 import { LedgerReader } from './modules/ledger/ledger-reader.js';
@@ -171,6 +173,7 @@ const CONTROLLERS = [
   LettersController,
   CorrectionCasesController,
   NoticesController,
+  AttachmentsController,
   InvoicesController,
   CalendarFeedsController,
   TrustController,
@@ -186,6 +189,7 @@ const CONTROLLERS = [
 ];
 const PROVIDERS = [
   BankStatements,
+  Attachments,
   InvoiceFunds,
   InvoicesService,
   CalendarFeeds,

@@ -17,6 +17,7 @@ import { FilingAnswers1783000000000 } from './migrations/filing-answers.js';
 import { PeopleOfClients1784000000000 } from './migrations/people-of-clients.js';
 import { CorrectionCases1787000000000 } from './migrations/correction-cases.js';
 import { CalendarFeeds1789000000000 } from './migrations/calendar-feeds.js';
+import { Attachments1790000000000 } from './migrations/attachments.js';
 import { TrustAccount1788000000000 } from './migrations/trust-account.js';
 import { FilingsOfOthers1786000000000 } from './migrations/filings-of-others.js';
 import { RemovedClients1785000000000 } from './migrations/removed-clients.js';
@@ -88,6 +89,7 @@ export const makeDataSource = (url: string): DataSource =>
       CorrectionCases1787000000000,
       TrustAccount1788000000000,
       CalendarFeeds1789000000000,
+      Attachments1790000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

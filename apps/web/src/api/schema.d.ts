@@ -2064,6 +2064,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/attachments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["AttachmentsController_list"];
+        put?: never;
+        post: operations["AttachmentsController_add"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/attachments/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["AttachmentsController_open"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/invoices": {
         parameters: {
             query?: never;
@@ -5198,6 +5230,22 @@ export interface components {
         MoveNotice: {
             version: number;
             why: string;
+        };
+        AttachmentRow: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            bytes: number;
+            addedBy: string;
+            addedAt: string;
+        };
+        AddAttachment: {
+            /** @enum {string} */
+            subject: "notice" | "correction-case" | "remittance" | "client";
+            /** Format: uuid */
+            subjectId: string;
+            fileName: string;
+            content: string;
         };
         FeeLineView: {
             label: string;
@@ -9493,6 +9541,70 @@ export interface operations {
         };
     };
     NoticesController_letter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    AttachmentsController_list: {
+        parameters: {
+            query: {
+                id: string;
+                subject: unknown;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttachmentRow"][];
+                };
+            };
+        };
+    };
+    AttachmentsController_add: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddAttachment"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AttachmentRow"][];
+                };
+            };
+        };
+    };
+    AttachmentsController_open: {
         parameters: {
             query?: never;
             header?: never;

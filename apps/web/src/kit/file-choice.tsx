@@ -15,12 +15,14 @@ const read = (file: File): Promise<string> =>
 interface Props {
   readonly label: string;
   readonly isBusy: boolean;
+  /** Endings of what may be chosen; a table where nothing is said. */
+  readonly accept?: string;
   /** Given the file; what the server refuses is shown by the page. */
   readonly onFile: (file: { readonly fileName: string; readonly content: string }) => Promise<unknown>;
 }
 
-/** A button that reads a table from a file: CSV or XLSX. */
-export function FileChoice({ label, isBusy, onFile }: Props): ReactNode {
+/** A button that reads a file: a table (CSV or XLSX) where nothing else is said. */
+export function FileChoice({ label, isBusy, accept = '.csv,.txt,.tsv,.xlsx', onFile }: Props): ReactNode {
   const [problem, setProblem] = useState<string | null>(null);
   const choose = async (file: File | null): Promise<void> => {
     if (!file) return;
@@ -36,7 +38,7 @@ export function FileChoice({ label, isBusy, onFile }: Props): ReactNode {
   };
   return (
     <>
-      <FileButton onChange={(file) => void choose(file)} accept=".csv,.txt,.tsv,.xlsx">
+      <FileButton onChange={(file) => void choose(file)} accept={accept}>
         {(props) => (
           <Button {...props} variant="outline" loading={isBusy}>
             {label}

@@ -93,6 +93,8 @@ const ACTS: Readonly<Record<string, string>> = {
   'invoice.pay': 'recorded the payment of {subject}',
   'invoice.unpay': 'took back the payment of {subject}',
   'invoice.void': 'voided {subject}',
+  'client.paper': 'kept a paper of the client',
+  'attachment.add': 'kept a paper with {subject}',
   'trust.account': 'said which account holds the clients’ money',
   'trust.record': 'wrote down what moved the trust account',
   'trust.advance': 'advanced money of the firm',

@@ -14,6 +14,7 @@ import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { TYPINGS, TypedField } from '../../kit/typed-field.js';
 import { Waiting } from '../../kit/waiting.js';
+import { Papers } from '../papers/papers.js';
 import { EntryRows } from '../trust/entry-rows.js';
 import { NeedRows } from '../trust/need-rows.js';
 import { useClient } from './client-frame.js';
@@ -35,6 +36,7 @@ function TermsNote({ terms, debits, clientId }: { terms: Terms; debits: string |
         {terms.most === null ? ', without a limit' : `, up to ${showDollars(cents(terms.most))} a debit`}.{' '}
         <Link to={`/clients/${clientId}/facts`}>change it in the setup</Link>
       </p>
+      <Papers subject="client" id={clientId} />
       {debits === null && (
         <div className="problem">
           The client has no bank account ending {terms.accountTail}.{' '}

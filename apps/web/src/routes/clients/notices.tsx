@@ -1,6 +1,7 @@
 import { NativeSelect, TextInput, Textarea } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { parseDollars } from '@zakat/core/money/cents';
+import { DEPOSIT_RELIEF } from '@zakat/core/penalties/late-ways';
 import { useState, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client.js';
@@ -13,6 +14,7 @@ import { Status } from '../../kit/status.js';
 import { TYPINGS, TypedField } from '../../kit/typed-field.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useDraft } from '../fact-forms/use-draft.js';
+import { Papers } from '../papers/papers.js';
 
 type Notice = Schemas['NoticeView'];
 type Notices = Schemas['NoticesView'];
@@ -198,6 +200,24 @@ function Ledger({ notice }: { readonly notice: Notice }): ReactNode {
   );
 }
 
+/** What may take a federal penalty away again. */
+function Relief(): ReactNode {
+  return (
+    <dl className="note">
+      {DEPOSIT_RELIEF.map(({ label, needs, source }) => (
+        <div key={label}>
+          <dt>
+            <b>{label}</b>
+          </dt>
+          <dd>
+            {needs} <span className="sub">{source}</span>
+          </dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
 function Detail({ notice }: { readonly notice: Notice }): ReactNode {
   const [asked, setAsked] = useState<'answer' | 'close' | 'reopen' | null>(null);
   const answer = useAnswerNotice(notice.id);
@@ -212,7 +232,9 @@ function Detail({ notice }: { readonly notice: Notice }): ReactNode {
           About <Link to={`/filings/${notice.filingId}`}>{notice.filingTitle}</Link>.
         </p>
       )}
+      <Papers subject="notice" id={notice.id} />
       <Ledger notice={notice} />
+      {notice.kind === 'penalty' && notice.agency === 'IRS' && <Relief />}
       {notice.answer !== '' && notice.answeredOn && (
         <p className="answer">
           Answered <Day day={notice.answeredOn} />: {notice.answer}{' '}

@@ -22,6 +22,7 @@ import { Status } from '../../kit/status.js';
 import { TYPINGS, TypedField } from '../../kit/typed-field.js';
 import { Waiting } from '../../kit/waiting.js';
 import { FOUND_BY } from '../clients/correction-cases.js';
+import { Papers } from '../papers/papers.js';
 
 type Case = Schemas['CorrectionCase'];
 type Consequence = Schemas['ConsequenceView'];
@@ -276,6 +277,7 @@ export function CorrectionPage(): ReactNode {
             opened by {data.openedBy}.{data.evidence !== '' && ` Evidence: ${data.evidence}.`}
             {data.ended !== '' && ` ${data.status === 'closed' ? 'Ended' : 'Open again'}: ${data.ended}.`}
           </p>
+          <Papers subject="correction-case" id={data.id} />
           <Work data={data} />
         </>
       )}

@@ -9,6 +9,7 @@ import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
+import { Papers } from '../papers/papers.js';
 import { RecordPaid, UnrecordPaid } from './record-paid.js';
 import { Day, ShortDay } from '../../kit/day.js';
 import { ListHead } from '../../kit/list-head.js';
@@ -111,6 +112,7 @@ export function RemittancePage(): ReactNode {
                 Returned: {data.returnedReason}. The liabilities are open again; schedule them again from the deposits.
               </div>
             )}
+            {data.paidElsewhereOn !== null && <Papers subject="remittance" id={data.id} />}
             <Acts remittance={data} />
             <section className="section">
               <h2>Liabilities it pays</h2>

@@ -205,7 +205,12 @@ export function Reconciliation({ lastDay }: { readonly lastDay: string | null })
         <Button variant="outline" loading={fetched.isPending} onClick={() => fetched.mutate(null)}>
           Fetch the statement from the bank
         </Button>
-        <FileChoice label="Read one from a file" isBusy={read.isPending} onFile={look} />
+        <FileChoice
+          label="Read one from a file"
+          accept=".csv,.txt,.tsv,.xlsx,.bai,.bai2"
+          isBusy={read.isPending}
+          onFile={look}
+        />
         {file && read.data && !read.data.isTaken && (
           <Button loading={read.isPending} onClick={() => read.mutate({ ...file, isTaken: true })}>
             Take {read.data.added === 1 ? 'one new line' : `${read.data.added} new lines`}

@@ -104,6 +104,9 @@ import { InvoiceFunds } from './modules/invoices/invoice-funds.js';
 import { InvoicesService } from './modules/invoices/invoices.service.js';
 import { AttachmentsController } from './modules/attachments/attachments.controller.js';
 import { Attachments } from './modules/attachments/attachments.service.js';
+import { OwnPayController } from './modules/own-pay/own-pay.controller.js';
+import { OwnPayService } from './modules/own-pay/own-pay.service.js';
+import { SignIns } from './modules/own-pay/sign-ins.service.js';
 import { NoticesController } from './modules/notices/notices.controller.js';
 import { NoticesService } from './modules/notices/notices.service.js';
 import { LedgerReader } from './modules/ledger/ledger-reader.js';
@@ -173,6 +176,7 @@ const CONTROLLERS = [
   LettersController,
   CorrectionCasesController,
   NoticesController,
+  OwnPayController,
   AttachmentsController,
   InvoicesController,
   CalendarFeedsController,
@@ -189,6 +193,8 @@ const CONTROLLERS = [
 ];
 const PROVIDERS = [
   BankStatements,
+  OwnPayService,
+  SignIns,
   Attachments,
   InvoiceFunds,
   InvoicesService,

@@ -4,7 +4,9 @@ export const ROLES = ['preparer', 'reviewer', 'administrator'] as const;
 export type Role = (typeof ROLES)[number];
 /** Somebody of a client: confined to that client's questions and to what is filed and paid for it. */
 export const CLIENT_CONTACT = 'client-contact';
-export type AnyRole = Role | typeof CLIENT_CONTACT;
+/** Somebody who is paid: confined to their own pay. */
+export const EMPLOYEE = 'employee';
+export type AnyRole = Role | typeof CLIENT_CONTACT | typeof EMPLOYEE;
 
 export class SignIn {
   @Text(200, { min: 1 }) email!: string;
@@ -16,7 +18,7 @@ export class UserView {
   @Id() id!: string;
   @Text() name!: string;
   @Text() email!: string;
-  @Choice([...ROLES, CLIENT_CONTACT]) role!: AnyRole;
+  @Choice([...ROLES, CLIENT_CONTACT, EMPLOYEE]) role!: AnyRole;
 }
 export class SessionView {
   @Part(() => UserView) user!: UserView;

@@ -18,6 +18,7 @@ import { PeopleOfClients1784000000000 } from './migrations/people-of-clients.js'
 import { CorrectionCases1787000000000 } from './migrations/correction-cases.js';
 import { CalendarFeeds1789000000000 } from './migrations/calendar-feeds.js';
 import { Attachments1790000000000 } from './migrations/attachments.js';
+import { EmployeeSignIns1791000000000 } from './migrations/employee-sign-ins.js';
 import { TrustAccount1788000000000 } from './migrations/trust-account.js';
 import { FilingsOfOthers1786000000000 } from './migrations/filings-of-others.js';
 import { RemovedClients1785000000000 } from './migrations/removed-clients.js';
@@ -90,6 +91,7 @@ export const makeDataSource = (url: string): DataSource =>
       TrustAccount1788000000000,
       CalendarFeeds1789000000000,
       Attachments1790000000000,
+      EmployeeSignIns1791000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -5,9 +5,11 @@ import { DataSource, type EntityManager } from 'typeorm';
 export interface Actor {
   readonly firmId: string;
   readonly userId: string | null;
-  readonly role: 'preparer' | 'reviewer' | 'administrator' | 'client-contact' | 'system';
+  readonly role: 'preparer' | 'reviewer' | 'administrator' | 'client-contact' | 'employee' | 'system';
   /** Somebody of a client: the database shows that client's rows only. */
   readonly clientId?: string | null;
+  /** Somebody who is paid: the database shows their own rows only. */
+  readonly employeeId?: string | null;
 }
 
 /** The only door to the database: each piece of work is one transaction as the restricted role, confined to one firm. */
@@ -15,11 +17,14 @@ export interface Actor {
 export class FirmDatabase {
   constructor(@Inject(DataSource) private readonly dataSource: DataSource) {}
 
-  run<T>(actor: Pick<Actor, 'firmId' | 'clientId'>, work: (manager: EntityManager) => Promise<T>): Promise<T> {
+  run<T>(
+    actor: Pick<Actor, 'firmId' | 'clientId' | 'employeeId'>,
+    work: (manager: EntityManager) => Promise<T>,
+  ): Promise<T> {
     return this.dataSource.transaction(async (manager) => {
       await manager.query(
-        `SELECT set_config('role', 'zakat_app', true), set_config('zakat.firm_id', $1, true), set_config('zakat.client_id', $2, true)`,
-        [actor.firmId, actor.clientId ?? ''],
+        `SELECT set_config('role', 'zakat_app', true), set_config('zakat.firm_id', $1, true), set_config('zakat.client_id', $2, true), set_config('zakat.employee_id', $3, true)`,
+        [actor.firmId, actor.clientId ?? '', actor.employeeId ?? ''],
       );
       return work(manager);
     });

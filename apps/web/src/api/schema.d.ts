@@ -2064,6 +2064,102 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/employees/{id}/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["OwnPayController_view"];
+        put: operations["OwnPayController_open"];
+        post: operations["OwnPayController_invite"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/welcome/{token}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["OwnPayController_welcome"];
+        put?: never;
+        post: operations["OwnPayController_setPassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-pay": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["OwnPayController_home"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-pay/consent": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["OwnPayController_consent"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-pay/statements/{id}/statement.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["OwnPayController_statement"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-pay/wage-statements/{id}/w2.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["OwnPayController_wageStatement"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/attachments": {
         parameters: {
             query?: never;
@@ -3407,7 +3503,7 @@ export interface components {
             name: string;
             email: string;
             /** @enum {string} */
-            role: "preparer" | "reviewer" | "administrator" | "client-contact";
+            role: "preparer" | "reviewer" | "administrator" | "client-contact" | "employee";
         };
         SessionView: {
             user: components["schemas"]["UserView"];
@@ -5230,6 +5326,65 @@ export interface components {
         MoveNotice: {
             version: number;
             why: string;
+        };
+        EmployeeSignIn: {
+            /** @enum {string} */
+            state: "none" | "invited" | "open" | "closed";
+            email: string;
+            linkUntil: string | null;
+        };
+        InviteEmployee: {
+            email: string;
+        };
+        InvitedEmployee: {
+            address: string;
+            signIn: components["schemas"]["EmployeeSignIn"];
+        };
+        OpenSignIn: {
+            isOpen: boolean;
+        };
+        WelcomeView: {
+            name: string;
+            email: string;
+            firmName: string;
+        };
+        SetFirstPassword: {
+            password: string;
+        };
+        OwnStatement: {
+            /** Format: uuid */
+            paycheckId: string;
+            /** Format: date */
+            checkDate: string;
+            /** Format: date */
+            periodStart: string;
+            /** Format: date */
+            periodEnd: string;
+            gross: number;
+            net: number;
+        };
+        OwnWageStatement: {
+            /** Format: uuid */
+            filingId: string;
+            year: string;
+        };
+        OwnFact: {
+            label: string;
+            says: string;
+            /** Format: date */
+            from: string;
+        };
+        OwnPay: {
+            name: string;
+            employer: string;
+            statements: components["schemas"]["OwnStatement"][];
+            wageStatements: components["schemas"]["OwnWageStatement"][];
+            /** Format: date */
+            electronicSince: string | null;
+            facts: components["schemas"]["OwnFact"][];
+        };
+        GiveConsent: {
+            isElectronic: boolean;
         };
         AttachmentRow: {
             /** Format: uuid */
@@ -9541,6 +9696,201 @@ export interface operations {
         };
     };
     NoticesController_letter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    OwnPayController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EmployeeSignIn"];
+                };
+            };
+        };
+    };
+    OwnPayController_open: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OpenSignIn"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EmployeeSignIn"];
+                };
+            };
+        };
+    };
+    OwnPayController_invite: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["InviteEmployee"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InvitedEmployee"];
+                };
+            };
+        };
+    };
+    OwnPayController_welcome: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WelcomeView"];
+                };
+            };
+        };
+    };
+    OwnPayController_setPassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                token: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetFirstPassword"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    OwnPayController_home: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPay"];
+                };
+            };
+        };
+    };
+    OwnPayController_consent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GiveConsent"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnPay"];
+                };
+            };
+        };
+    };
+    OwnPayController_statement: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    OwnPayController_wageStatement: {
         parameters: {
             query?: never;
             header?: never;

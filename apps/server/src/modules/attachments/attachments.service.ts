@@ -90,9 +90,16 @@ export class Attachments {
           await this.clock.now(manager),
         ],
       );
-      await this.audit.record(manager, actor, subject === 'client' ? 'client.paper' : 'attachment.add', SUBJECTS[subject].name, subjectId, {
-        file: named(fileName, suffix),
-      });
+      await this.audit.record(
+        manager,
+        actor,
+        subject === 'client' ? 'client.paper' : 'attachment.add',
+        SUBJECTS[subject].name,
+        subjectId,
+        {
+          file: named(fileName, suffix),
+        },
+      );
       return this.listIn(manager, subject, subjectId);
     });
   }

@@ -14,7 +14,7 @@ import { Audit } from '../audit/index.js';
 import { BankAccount, type Client, findClient } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { DirectDepositsService } from '../direct-deposits/index.js';
-import { Documents, pdfOf } from '../documents/index.js';
+import { Documents, pdfOf, type Pdf } from '../documents/index.js';
 import { FactStore } from '../facts/index.js';
 import { findPayroll, type Payroll } from '../payrolls/index.js';
 import type { CheckSheet } from './check-page.js';
@@ -154,21 +154,29 @@ export class CheckPrinting {
       const paid = await this.paidLines(manager, payroll);
       const pdf = await pdfOf(`Pay statements of ${payroll.checkDate}`, (document) => {
         for (const stub of stubs) {
-          const { texts, rules } = statementPage({
-            client: { name: client.legalName, street: client.street, place: placeLine(client), phone: client.phone },
-            checkDate: showShortDate(date(payroll.checkDate)),
-            period: periodOf(payroll),
-            stub,
-            paid: paid(stub),
-          });
           document.addPage();
-          drawPlaced(document, texts, rules);
+          drawStatement(document, client, payroll, stub, paid(stub));
         }
       });
       // Until the pay is on its way it is not known how it will have been paid: nothing is kept yet.
       if (await this.isUnderWay(manager, payroll))
         await this.documents.store(manager, actor, clientId, 'pay-statements', name, 'application/pdf', pdf);
       return pdf;
+    });
+  }
+
+  /** The pay statement of one person, drawn from what was posted; null where this check is none of the payroll's that stand. */
+  statementOf(actor: Actor, payrollId: string, paycheckId: string): Promise<Buffer | null> {
+    return this.database.run(actor, async (manager) => {
+      const payroll = await lockPayroll(manager, payrollId);
+      const client = await findClient(manager, payroll.clientId);
+      const [stub] = await postedStubs(manager, payroll, [paycheckId]);
+      if (!stub) return null;
+      const paid = await this.paidLines(manager, payroll);
+      return pdfOf(`Pay statement of ${payroll.checkDate}`, (document) => {
+        document.addPage();
+        drawStatement(document, client, payroll, stub, paid(stub));
+      });
     });
   }
 
@@ -303,6 +311,24 @@ export const shiftIn = (value: Readonly<Record<string, unknown>>): NonNullable<C
   right: (shiftOf(text(value, 'right')) ?? 0) * 72,
   down: (shiftOf(text(value, 'down')) ?? 0) * 72,
 });
+
+/** A page with the pay statement of one person. */
+function drawStatement(
+  document: Pdf,
+  client: Client,
+  payroll: Payroll,
+  stub: PostedStub,
+  paid: readonly PaidLine[],
+): void {
+  const { texts, rules } = statementPage({
+    client: { name: client.legalName, street: client.street, place: placeLine(client), phone: client.phone },
+    checkDate: showShortDate(date(payroll.checkDate)),
+    period: periodOf(payroll),
+    stub,
+    paid,
+  });
+  drawPlaced(document, texts, rules);
+}
 
 function sheetOf(
   client: Client,

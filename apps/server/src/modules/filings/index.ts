@@ -3,3 +3,4 @@ export { type AgencyAnswer, FilingAnswers } from './filing-answers.js';
 export { FilingContent, type Loaded } from './filing-content.js';
 export { FilingForms } from './filing-forms.js';
 export { FilingSource } from './filing-source.js';
+export { WageStatements } from './wage-statements.service.js';

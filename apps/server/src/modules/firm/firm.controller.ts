@@ -13,7 +13,14 @@ import {
   UserRow,
 } from '@zakat/contract/firm';
 import { Answers } from '../../http/answers.js';
-import { COOKIE, CurrentSession, OpenToContacts, SecondFactor, type Session } from '../identity/index.js';
+import {
+  COOKIE,
+  CurrentSession,
+  OpenToContacts,
+  OpenToEmployees,
+  SecondFactor,
+  type Session,
+} from '../identity/index.js';
 import { FirmService } from './firm.service.js';
 import { UsersService } from './users.service.js';
 
@@ -73,6 +80,7 @@ export class FirmController {
 
   @Post('users/:id/sign-out-everywhere')
   @OpenToContacts()
+  @OpenToEmployees()
   @HttpCode(204)
   signOut(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
     return this.users.signOutEverywhere(session, id);
@@ -80,6 +88,7 @@ export class FirmController {
 
   @Post('session/second-factor')
   @OpenToContacts()
+  @OpenToEmployees()
   @Answers(SecondFactorOffer, 'one', 201)
   offer(@CurrentSession() session: Session): Promise<SecondFactorOffer> {
     return this.factor.offer(session);
@@ -87,6 +96,7 @@ export class FirmController {
 
   @Post('session/second-factor/confirm')
   @OpenToContacts()
+  @OpenToEmployees()
   @HttpCode(204)
   confirm(@CurrentSession() session: Session, @Body() body: SecondFactorCode): Promise<void> {
     return this.factor.confirm(session, body.code);
@@ -94,6 +104,7 @@ export class FirmController {
 
   @Post('session/second-factor/remove')
   @OpenToContacts()
+  @OpenToEmployees()
   @HttpCode(204)
   remove(@CurrentSession() session: Session, @Body() body: SecondFactorCode): Promise<void> {
     return this.factor.remove(session, body.code);
@@ -101,6 +112,7 @@ export class FirmController {
 
   @Put('session/password')
   @OpenToContacts()
+  @OpenToEmployees()
   @HttpCode(204)
   password(@CurrentSession() session: Session, @Req() request: Request, @Body() body: ChangePassword): Promise<void> {
     const cookies = request.cookies as Record<string, string>;

@@ -1,7 +1,7 @@
 import { CanActivate, ExecutionContext, Inject, Injectable, SetMetadata, createParamDecorator } from '@nestjs/common';
 import { Reflector } from '@nestjs/core';
 import type { Request } from 'express';
-import { CLIENT_CONTACT } from '@zakat/contract/session';
+import { CLIENT_CONTACT, EMPLOYEE } from '@zakat/contract/session';
 import { CONFIG, type Config } from '../../config/config.js';
 import { Refusal } from '../../http/refusal.js';
 import { Sessions, type Session } from './sessions.js';
@@ -14,6 +14,10 @@ export const Open = (): MethodDecorator => SetMetadata(OPEN, true);
 const FOR_CONTACTS = 'zakat:for-contacts';
 /** Marks a route that people of a client may use; every other one is closed to them. */
 export const OpenToContacts = (): MethodDecorator => SetMetadata(FOR_CONTACTS, true);
+
+const FOR_EMPLOYEES = 'zakat:for-employees';
+/** Marks a route that somebody who is paid may use; every other one is closed to them. */
+export const OpenToEmployees = (): MethodDecorator => SetMetadata(FOR_EMPLOYEES, true);
 
 export interface SignedRequest extends Request {
   zakatSession?: Session;
@@ -38,6 +42,8 @@ export class SessionGuard implements CanActivate {
     if (!session)
       throw new Refusal(401, 'no-session', 'Your session has ended. Sign in again; nothing you saved is lost.');
     if (session.role === CLIENT_CONTACT && !this.reflector.get<boolean | undefined>(FOR_CONTACTS, context.getHandler()))
+      throw new Refusal(403, 'role', 'This is for the people of the firm.');
+    if (session.role === EMPLOYEE && !this.reflector.get<boolean | undefined>(FOR_EMPLOYEES, context.getHandler()))
       throw new Refusal(403, 'role', 'This is for the people of the firm.');
     request.zakatSession = session;
     return true;

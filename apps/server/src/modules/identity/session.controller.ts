@@ -3,7 +3,7 @@ import { SessionView, SignIn } from '@zakat/contract/session';
 import type { Request, Response } from 'express';
 import { CONFIG, type Config } from '../../config/config.js';
 import { Answers } from '../../http/answers.js';
-import { COOKIE, CurrentSession, Open, OpenToContacts } from './guard.js';
+import { COOKIE, CurrentSession, Open, OpenToContacts, OpenToEmployees } from './guard.js';
 import { Sessions, type Session } from './sessions.js';
 
 @Controller('session')
@@ -33,6 +33,7 @@ export class SessionController {
 
   @Get()
   @OpenToContacts()
+  @OpenToEmployees()
   @Answers(SessionView)
   view(@CurrentSession() session: Session): Promise<SessionView> {
     return this.sessions.view(session);
@@ -40,6 +41,7 @@ export class SessionController {
 
   @Delete()
   @OpenToContacts()
+  @OpenToEmployees()
   @HttpCode(204)
   async signOut(
     @CurrentSession() session: Session,

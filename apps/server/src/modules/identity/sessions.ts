@@ -15,6 +15,7 @@ export interface Session extends Actor {
   readonly userId: string;
   readonly role: AnyRole;
   readonly clientId: string | null;
+  readonly employeeId: string | null;
   readonly name: string;
   readonly email: string;
 }
@@ -96,11 +97,12 @@ export class Sessions {
       email: string;
       role: AnyRole;
       client_id: string | null;
+      employee_id: string | null;
     }[];
     const row = rows[0];
     if (!row) return null;
-    const { firm_id: firmId, user_id: userId, client_id: clientId, role, name, email } = row;
-    return { firmId, userId, clientId, role, name, email };
+    const { firm_id: firmId, user_id: userId, client_id: clientId, employee_id: employeeId, role, name, email } = row;
+    return { firmId, userId, clientId, employeeId, role, name, email };
   }
 
   async end(session: Session, token: string): Promise<void> {

@@ -1,0 +1,1 @@
+export { CheckPrinting } from './check-printing.service.js';

@@ -260,8 +260,15 @@ for (const fact of DEFAULTS) await administrator('POST', '/firm/defaults', fact)
 // The browser tests never open the largest client: it is made for people to look at.
 const isWhole = process.env.ZAKAT_DEMO !== 'without-largest';
 for (const plan of [...MORE_CLIENTS, ...(isWhole ? [LARGE] : [])]) await takeOn(plan);
-for (const { client, ...person } of contacts) {
+for (const { client, employee, ...person } of contacts) {
   const { id } = clients.find((candidate) => candidate.client.key === client);
+  if (employee) {
+    const people = await preparer('GET', `/clients/${id}/employees`);
+    const one = (people.rows ?? people).find(({ number }) => number === employee);
+    const { address } = await preparer('POST', `/employees/${one.id}/sign-in`, { email: person.email });
+    await preparer('POST', `/welcome/${address.split('/welcome/')[1]}`, { password: person.password });
+    continue;
+  }
   await administrator('POST', `/clients/${id}/contacts`, person);
   await preparer('POST', `/clients/${id}/questions`, { chaseOn: LAST_DAY });
 }

@@ -247,6 +247,7 @@ const MODULES: Readonly<Record<string, readonly string[]>> = {
     'standing',
   ],
   contacts: ['audit', 'clients', 'filing-records', 'firm', 'identity', 'payrolls', 'readiness', 'remittances'],
+  'own-pay': ['audit', 'checks', 'clients', 'clock', 'employees', 'facts', 'filings', 'identity'],
   ladder: [
     'clients',
     'clock',

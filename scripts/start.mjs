@@ -163,7 +163,9 @@ async function main() {
     for (const user of users)
       process.stdout.write(`  ${user.role.padEnd(14)} ${user.email.padEnd(32)} ${user.password}\n`);
     for (const contact of JSON.parse(readFileSync(join(ROOT, 'demo/contacts.json'), 'utf8')))
-      process.stdout.write(`  ${'client contact'.padEnd(14)} ${contact.email.padEnd(32)} ${contact.password}\n`);
+      process.stdout.write(
+        `  ${(contact.employee ? 'employee' : 'client contact').padEnd(14)} ${contact.email.padEnd(32)} ${contact.password}\n`,
+      );
     process.stdout.write('\nCtrl-C stops everything.\n');
   } catch (error) {
     await stop();

@@ -28,6 +28,11 @@ const queries = new QueryClient({
 const router = createBrowserRouter([
   { path: '/sign-in', Component: SignInPage },
   {
+    path: '/welcome/:token',
+    HydrateFallback: () => null,
+    lazy: async () => ({ Component: (await import('./routes/session/welcome.js')).WelcomePage }),
+  },
+  {
     path: '/',
     Component: Frame,
     HydrateFallback: () => null,

@@ -15,6 +15,7 @@ import { OwnClient } from './contact/own-client.js';
 import { OwnCalendar } from './firm/own-calendar.js';
 import { OwnSignIn } from './firm/own-sign-in.js';
 import { forgetDrafts } from './fact-forms/use-draft.js';
+import { OwnPayPage } from './own-pay/own-pay.js';
 import { Palette } from './palette.js';
 import { Day } from '../kit/day.js';
 
@@ -39,13 +40,15 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['?', 'this list'],
 ];
 
-/** The frame of somebody who signs in for a client: one page, and the way out. */
-function ContactFrame({
+/** The frame of somebody who sees one page: of their client, or of their own pay; and the way out. */
+function OnePageFrame({
   session,
   onLeave,
+  children,
 }: {
   readonly session: Schemas['SessionView'];
   readonly onLeave: () => void;
+  readonly children: ReactNode;
 }): ReactNode {
   return (
     <div className="frame">
@@ -60,9 +63,8 @@ function ContactFrame({
         </button>
       </header>
       <main className="page">
-        <OwnClient />
+        {children}
         <OwnSignIn />
-        <OwnCalendar isOfClient />
       </main>
     </div>
   );
@@ -123,7 +125,19 @@ function FramedPage(): ReactNode {
         void navigate('/sign-in');
       },
     });
-  if (session.user.role === 'client-contact') return <ContactFrame session={session} onLeave={leave} />;
+  if (session.user.role === 'client-contact')
+    return (
+      <OnePageFrame session={session} onLeave={leave}>
+        <OwnClient />
+        <OwnCalendar isOfClient />
+      </OnePageFrame>
+    );
+  if (session.user.role === 'employee')
+    return (
+      <OnePageFrame session={session} onLeave={leave}>
+        <OwnPayPage />
+      </OnePageFrame>
+    );
   return (
     <div className="frame">
       <a href="#page" className="skip" onClick={() => page.current?.focus()}>

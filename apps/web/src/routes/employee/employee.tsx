@@ -21,6 +21,7 @@ import type { FormFact } from '../fact-forms/fact-form.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
 import { IdentityForm, type IdentityField } from '../identity-form.js';
 import { StateCertificates } from './state-certificates.js';
+import { EmployeeSignInPart } from './own-sign-in.js';
 import { Trial } from './trial.js';
 import { standingFields } from './standing-fields.js';
 import { Day, sayDay } from '../../kit/day.js';
@@ -209,6 +210,7 @@ function Page({ data }: { readonly data: Person }): ReactNode {
               }}
             />
           </section>
+          {isEmployee && <EmployeeSignInPart employeeId={data.id} />}
           {isEmployee && <History person={data} />}
           <AddedByMistake
             what="employee"

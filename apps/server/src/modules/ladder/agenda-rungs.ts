@@ -83,7 +83,9 @@ export class AgendaRungs {
       };
     });
     const next = await this.collections.nextIn(manager, client.id);
-    if (!next || rows.some(({ status }) => status === 'returned')) return own;
+    // Fees alone wait for the next payroll; an advance does not.
+    const isHurried = next !== null && (next.wanted !== null || next.advance > 0);
+    if (!next || !isHurried || rows.some(({ status }) => status === 'returned')) return own;
     const day = next.wanted ?? next.settles;
     const sendBy = addBusinessDays(day, -1, BANKING);
     return [

@@ -1,12 +1,13 @@
 import { describe, expect, it } from '@jest/globals';
-import { date } from '../calendar/local-date.js';
+import { isBusinessDay } from '../calendar/business-days.js';
+import { addDays, date, parseDate } from '../calendar/local-date.js';
 import { showQuarter } from '../calendar/quarter.js';
 import { dollars, type Cents } from '../money/cents.js';
 import { NOTHING_SAID, duesOf, followed } from '../testing/deposits.js';
 import { achSendBy } from './ach-days.js';
 import { classFromLookback, classOfYear, lookbackQuarters, type ClassFacts, type ClassFound } from './deposit-class.js';
-import { semiweeklyPeriodEnd } from './due-rules.js';
-import { familyOf, findFamily } from './family.js';
+import { dueBy, isDayRule, semiweeklyPeriodEnd } from './due-rules.js';
+import { DEPOSIT_FAMILIES, familyOf, findFamily } from './family.js';
 
 const dueOf = (family: string, depositClass: string) => (day: string) =>
   followed(family, depositClass, [day, '1000']).dues.get(date(day))?.due;
@@ -273,6 +274,13 @@ describe('other states', () => {
     ['NJ-SIT', 'weekly', '2026-09-18', '2026-09-23'],
     ['CA-SIT', 'semiweekly', '2026-10-16', '2026-10-21'],
     ['IL-SIT', 'monthly', '2026-09-18', '2026-10-15'],
+    ['WI-SIT', 'semimonthly', '2026-02-13', '2026-03-02'],
+    ['WI-SIT', 'semimonthly', '2026-07-10', '2026-07-31'],
+    ['WI-SIT', 'semimonthly', '2026-07-17', '2026-08-17'],
+    ['LA-SIT', 'semimonthly', '2026-03-15', '2026-03-31'],
+    ['IN-SIT', 'later-monthly', '2026-01-09', '2026-03-02'],
+    ['PA-LOCAL', 'monthly', '2026-01-09', '2026-03-02'],
+    ['PA-LOCAL', 'monthly', '2026-04-10', '2026-06-01'],
   ])('%s, %s: a check of %s is due %s', (family, depositClass, day, due) =>
     expect(dueOf(family, depositClass)(day)).toBe(due),
   );
@@ -317,4 +325,31 @@ describe('the day an ACH credit is sent', () => {
     expect(achSendBy(date('2026-11-16'), 1).sendBy).toBe('2026-11-12');
     expect(achSendBy(date('2026-11-26'), 0)).toEqual({ settles: '2026-11-25', sendBy: '2026-11-24' });
   });
+});
+
+describe('every calendar that is loaded', () => {
+  const classes = DEPOSIT_FAMILIES.flatMap(({ code, calendar }) =>
+    (calendar?.rules.at(-1)?.value.classes ?? []).flatMap(({ code: depositClass, due }) =>
+      isDayRule(due) ? [[code, depositClass, due] as const] : [],
+    ),
+  );
+  const HOLIDAYS = new Map(
+    DEPOSIT_FAMILIES.flatMap(({ code, calendar }) => {
+      const rules = calendar?.rules.at(-1)?.value;
+      return rules ? [[code, rules.holidays] as const] : [];
+    }),
+  );
+  it.each(classes)(
+    '%s, %s: each check date of two years is due on a day that is there, a business day, and not before it',
+    (code, _, rule) => {
+      const holidays = HOLIDAYS.get(code);
+      if (!holidays) throw new Error('no holidays');
+      const faults: string[] = [];
+      for (let day = date('2024-01-01'); day < date('2026-01-01'); day = addDays(day, 1)) {
+        const { due } = dueBy(rule, day, holidays);
+        if (parseDate(due) === null || due < day || !isBusinessDay(due, holidays)) faults.push(`${day} ${due}`);
+      }
+      expect(faults).toEqual([]);
+    },
+  );
 });

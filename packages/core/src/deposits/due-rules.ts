@@ -27,8 +27,9 @@ export const isDayRule = (rule: DueRule): rule is DayRule => rule.is !== 'accumu
 export function lastDayOfMonthAfter(day: LocalDate): LocalDate {
   return addDays(addMonths(addDays(day, 1), 1), -1);
 }
+/** A day of a month, or its last day where the month is shorter. */
 const dayIn = (year: number, month: number, day: DayOfMonth): LocalDate =>
-  makeDate(year, month, day === 'last' ? daysInMonth(year, month) : day);
+  makeDate(year, month, day === 'last' ? daysInMonth(year, month) : Math.min(day, daysInMonth(year, month)));
 /** A day of the month after the one that `day` is in. */
 function inNextMonth(day: LocalDate, of: DayOfMonth): LocalDate {
   const next = addMonths(makeDate(yearOf(day), monthOf(day), 1), 1);
@@ -92,6 +93,23 @@ function nominal(rule: DayRule, checkDate: LocalDate, holidays: HolidayCalendar)
         rule: `${rule.days} ${rule.counted} days after the part of the month that ends on the ${ordinal(dayOf(end))}`,
       };
     }
+    case 'by-half': {
+      const isFirst = dayOf(checkDate) <= 15;
+      return isFirst
+        ? {
+            due: dayIn(year, month, rule.first),
+            rule: `a check date to the 15th is due the ${ordinal(rule.first)} of its month`,
+          }
+        : {
+            due: inNextMonth(checkDate, rule.second),
+            rule: `a check date after the 15th is due the ${ordinal(rule.second)} of the month after`,
+          };
+    }
+    case 'after-month-end':
+      return {
+        due: addDays(endOfMonth(checkDate), rule.days),
+        rule: `${rule.days} calendar days after the end of the month of the check date`,
+      };
     case 'after-month': {
       const endsQuarter = monthOfQuarter(checkDate) === 3 ? rule.endsQuarter : undefined;
       const of = (month === 12 ? rule.endsYear : undefined) ?? endsQuarter ?? rule.day;
@@ -131,6 +149,8 @@ export function ruleWords(rule: DueRule): string {
       return `with the return of the year (month ${rule.month}, ${ordinal(rule.day)})`;
     case 'after-part':
       return `${rule.days} ${rule.counted} days after each part of the month, ending on the ${rule.ends.map(ordinal).join(', ')}`;
+    case 'by-half':
+      return `check dates to the 15th by the ${ordinal(rule.first)} of their month, later ones by the ${ordinal(rule.second)} of the month after`;
     case 'after-month': {
       const others = [
         rule.endsQuarter === undefined ? '' : `the ${ordinal(rule.endsQuarter)} after the end of a quarter`,

@@ -17,6 +17,10 @@ export type DayRule =
       readonly days: number;
       readonly counted: 'business' | 'calendar';
     }
+  /** Check dates to the 15th by a day of their own month, later ones by a day of the month after. */
+  | { readonly is: 'by-half'; readonly first: DayOfMonth; readonly second: DayOfMonth }
+  /** So many calendar days after the last day of the month. */
+  | { readonly is: 'after-month-end'; readonly days: number }
   /** A day of the month after; months that end a quarter, or the year, may have another. */
   | {
       readonly is: 'after-month';

@@ -33,6 +33,9 @@ export const afterCheck = (days: number, counted: 'business' | 'calendar' = 'bus
   counted,
 });
 export const afterWeek = (weekday: number): DayRule => ({ is: 'after-week', weekday });
+/** Half-months: the first by a day of the same month, the second by a day of the next. */
+export const byHalf = (first: DayOfMonth, second: DayOfMonth): DayRule => ({ is: 'by-half', first, second });
+export const afterMonthEnd = (days: number): DayRule => ({ is: 'after-month-end', days });
 const part =
   (ends: readonly DayOfMonth[]) =>
   (days: number, counted: 'business' | 'calendar' = 'business'): DayRule => ({

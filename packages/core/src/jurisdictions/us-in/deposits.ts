@@ -1,7 +1,7 @@
 import { HOLIDAYS } from '../../calendar/holidays.js';
 import type { DepositCalendar } from '../deposit-calendar.js';
 import {
-  afterMonth,
+  afterMonthEnd,
   depositClass,
   monthly,
   stateHolidays,
@@ -18,7 +18,7 @@ export const INDIANA_DEPOSITS: readonly DepositCalendar[] = [
     'IN-SIT',
     CALENDAR,
     publication('Departmental Notice #1, How to Compute Withholding', 'Indiana Department of Revenue', '2026'),
-    [yearly(), monthly(20), depositClass('later-monthly', 'Monthly, 30 days', afterMonth(30))],
+    [yearly(), monthly(20), depositClass('later-monthly', 'Monthly, 30 days', afterMonthEnd(30))],
   ),
   withQuarterlyReport('IN-SUI', CALENDAR, 'Indiana Department of Workforce Development'),
 ];

@@ -1,7 +1,7 @@
 import { HOLIDAYS } from '../../calendar/holidays.js';
 import type { DepositCalendar } from '../deposit-calendar.js';
 import {
-  afterHalfMonth,
+  byHalf,
   depositClass,
   monthly,
   quarterly,
@@ -22,7 +22,7 @@ export const LOUISIANA_DEPOSITS: readonly DepositCalendar[] = [
       'Louisiana Department of Revenue',
       '2026',
     ),
-    [quarterly(), monthly('last'), depositClass('semimonthly', 'Semimonthly', afterHalfMonth(15, 'calendar'))],
+    [quarterly(), monthly('last'), depositClass('semimonthly', 'Semimonthly', byHalf('last', 15))],
   ),
   withQuarterlyReport('LA-SUI', CALENDAR, 'Louisiana Workforce Commission'),
 ];

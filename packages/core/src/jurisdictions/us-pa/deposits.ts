@@ -4,6 +4,7 @@ import type { DepositCalendar } from '../deposit-calendar.js';
 import {
   SEMIWEEKLY,
   afterHalfMonth,
+  afterMonthEnd,
   depositCalendar,
   depositClass,
   monthly,
@@ -41,6 +42,6 @@ export const PENNSYLVANIA_DEPOSITS: readonly DepositCalendar[] = [
       'within 30 days after the quarter; by the month for employers of several places who file with one collector',
       'Philadelphia has its own calendar, which is not loaded.',
     ),
-    { holidays: CALENDAR, classes: [quarterly(30), monthly(30)] },
+    { holidays: CALENDAR, classes: [quarterly(30), depositClass('monthly', 'Monthly', afterMonthEnd(30))] },
   ),
 ];

@@ -1,7 +1,7 @@
 import { HOLIDAYS } from '../../calendar/holidays.js';
 import type { DepositCalendar } from '../deposit-calendar.js';
 import {
-  afterHalfMonth,
+  byHalf,
   depositClass,
   monthly,
   quarterly,
@@ -24,12 +24,7 @@ export const WISCONSIN_DEPOSITS: readonly DepositCalendar[] = [
     'WI-SIT',
     CALENDAR,
     publication('Publication W-166, Withholding Tax Guide', 'Wisconsin Department of Revenue', '2026'),
-    [
-      yearly(),
-      quarterly(),
-      monthly('last'),
-      depositClass('semimonthly', 'Semimonthly', afterHalfMonth(15, 'calendar')),
-    ],
+    [yearly(), quarterly(), monthly('last'), depositClass('semimonthly', 'Semimonthly', byHalf('last', 15))],
   ),
   withQuarterlyReport('WI-SUI', CALENDAR, 'Wisconsin Department of Workforce Development'),
 ];

@@ -1,6 +1,7 @@
 import { cut, faultsOf, recordsOf, shortDay, type RecordTable } from '../records/record.js';
 import { AchFault } from './ach-fault.js';
 import { ADDENDA, BATCH_CONTROL, BATCH_HEADER, ENTRY_DETAIL, FILE_CONTROL, FILE_HEADER } from './ach-records.js';
+import { supportPart } from './ded.js';
 import { taxPart } from './txp.js';
 
 /** The bank's own reading of an ACH file, by position, from the rules and not from whoever wrote it. */
@@ -51,6 +52,10 @@ const refuse = (code: string, message: string): never => {
   throw new AchFault(code, message);
 };
 
+/** What a payment to a business says of itself: a tax, or support of a family. */
+const addendaOf = (information: string, amount: number): string =>
+  information.startsWith('DED*') ? supportPart(information, amount) : taxPart(information, amount);
+
 interface Sums {
   count: number;
   hash: number;
@@ -96,7 +101,7 @@ function readEntry(
       trace,
       id: cut(line, 40, 54).trim(),
       isDebit,
-      txp: hasAddenda && !isDebit ? taxPart(cut(next, 4, 83), amount) : '',
+      txp: hasAddenda && !isDebit ? addendaOf(cut(next, 4, 83), amount) : '',
     },
     records: hasAddenda ? 2 : 1,
   };

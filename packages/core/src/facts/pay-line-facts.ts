@@ -158,6 +158,23 @@ export const GARNISHMENT: FactKind = {
     { name: 'headOfFamily', label: 'Head of a family', kind: 'flag', when: FOR_CREDITOR },
     { name: 'consumerCredit', label: 'Debt from consumer credit', kind: 'flag', when: FOR_CREDITOR },
     { name: 'payee', label: 'Payee', kind: 'text', most: 60 },
+    {
+      name: 'caseId',
+      label: 'Case identifier',
+      kind: 'text',
+      most: 20,
+      when: FOR_SUPPORT,
+      help: 'As the payee knows it; blank: the case above',
+    },
+    {
+      name: 'fips',
+      label: 'FIPS code of the order',
+      kind: 'text',
+      most: 7,
+      when: FOR_SUPPORT,
+      help: 'Five or seven digits',
+    },
+    { name: 'medical', label: 'Medical support is ordered', kind: 'flag', when: FOR_SUPPORT },
     UNTIL,
   ],
   says: (value) =>

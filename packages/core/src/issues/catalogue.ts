@@ -471,6 +471,15 @@ export const ISSUE_TEXTS = {
     'Wait for that day, or correct the date of the authorization.',
   ),
   'fees.nothing': entry('No price is given.', 'Give at least one.'),
+  'support.case': entry(
+    '{value} is no case identifier of at most 20 letters and digits.',
+    'Enter it as the order has it.',
+  ),
+  'support.ssn': entry('The person has no social security number yet.', 'Pay this order by check until it is there.'),
+  'support.fips': entry(
+    '{value} is no FIPS code of five or seven digits.',
+    'Enter it as the order has it, or leave it blank.',
+  ),
   'funding.tail': entry('{value} is not the end of an account number.', 'Give its last four digits.'),
   'funding.days': entry('{value} is not a number of banking days from 0 to 10.', 'Give 0 to 10.'),
   'penalty.no-rule': entry('No rule on penalties is loaded for {day}.', 'Ask for a day from 1990 on.'),

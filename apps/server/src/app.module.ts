@@ -107,6 +107,10 @@ import { Attachments } from './modules/attachments/attachments.service.js';
 import { OwnPayController } from './modules/own-pay/own-pay.controller.js';
 import { OwnPayService } from './modules/own-pay/own-pay.service.js';
 import { SignIns } from './modules/own-pay/sign-ins.service.js';
+import { GarnishmentPaymentsController } from './modules/garnishment-payments/garnishment-payments.controller.js';
+import { GarnishmentPayments } from './modules/garnishment-payments/garnishment-payments.service.js';
+import { GarnishmentAnswers } from './modules/garnishment-payments/garnishment-answers.js';
+import { GarnishedPay } from './modules/garnishment-payments/garnished.js';
 import { NoticesController } from './modules/notices/notices.controller.js';
 import { NoticesService } from './modules/notices/notices.service.js';
 import { LedgerReader } from './modules/ledger/ledger-reader.js';
@@ -176,6 +180,7 @@ const CONTROLLERS = [
   LettersController,
   CorrectionCasesController,
   NoticesController,
+  GarnishmentPaymentsController,
   OwnPayController,
   AttachmentsController,
   InvoicesController,
@@ -193,6 +198,9 @@ const CONTROLLERS = [
 ];
 const PROVIDERS = [
   BankStatements,
+  GarnishedPay,
+  GarnishmentAnswers,
+  GarnishmentPayments,
   OwnPayService,
   SignIns,
   Attachments,

@@ -40,6 +40,7 @@ const CONSTRAINTS: Readonly<Record<string, () => Refusal>> = {
   invoice_month_once: () => conflict('This month of the client was invoiced already. Look again.'),
   invoice_number_once: () => conflict('Another invoice was issued at the same moment. Repeat it.'),
   app_user_one_per_employee: () => conflict('This person may sign in already. Look again.'),
+  garnishment_payment_item_once: () => conflict('This was planned for payment a moment ago. Look again.'),
   attachment_once: () => refuseField('file', 'This paper is kept here already.', 'Choose another one.'),
   collection_item_once: () => conflict('This was planned for collection a moment ago. Look again.'),
   collection_retried_once: () => conflict('This debit was sent again already.'),

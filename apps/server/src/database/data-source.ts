@@ -4,6 +4,7 @@ import { BankAccount, Client, Firm, TaxAccount } from '../modules/clients/index.
 import { Collection } from '../modules/collections/index.js';
 import { DirectDeposit, DirectDepositEntry } from '../modules/direct-deposits/index.js';
 import { Employee } from '../modules/employees/index.js';
+import { GarnishmentPayment } from '../modules/garnishment-payments/index.js';
 import { Filing } from '../modules/filing-records/index.js';
 import { Payroll } from '../modules/payrolls/index.js';
 import { Remittance, RemittanceItem } from '../modules/remittances/index.js';
@@ -19,6 +20,7 @@ import { CorrectionCases1787000000000 } from './migrations/correction-cases.js';
 import { CalendarFeeds1789000000000 } from './migrations/calendar-feeds.js';
 import { Attachments1790000000000 } from './migrations/attachments.js';
 import { EmployeeSignIns1791000000000 } from './migrations/employee-sign-ins.js';
+import { GarnishmentPayments1792000000000 } from './migrations/garnishment-payments.js';
 import { TrustAccount1788000000000 } from './migrations/trust-account.js';
 import { FilingsOfOthers1786000000000 } from './migrations/filings-of-others.js';
 import { RemovedClients1785000000000 } from './migrations/removed-clients.js';
@@ -54,6 +56,7 @@ export const ENTITIES = [
   DirectDepositEntry,
   Filing,
   Collection,
+  GarnishmentPayment,
 ];
 
 export const makeDataSource = (url: string): DataSource =>
@@ -92,6 +95,7 @@ export const makeDataSource = (url: string): DataSource =>
       CalendarFeeds1789000000000,
       Attachments1790000000000,
       EmployeeSignIns1791000000000,
+      GarnishmentPayments1792000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

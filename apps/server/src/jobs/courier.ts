@@ -5,6 +5,7 @@ import { FirmDatabase, type Actor } from '../database/firm-database.js';
 import { Documents } from '../modules/documents/index.js';
 import { type AgencyAnswer, FilingAnswers } from '../modules/filings/index.js';
 import { CollectionAnswers } from '../modules/collections/index.js';
+import { GarnishmentAnswers } from '../modules/garnishment-payments/index.js';
 import { DirectDepositAnswers } from '../modules/direct-deposits/index.js';
 import type { OutboxRow, Receiver } from '../modules/outbox/index.js';
 import { type BankAnswer, RemittanceAnswers } from '../modules/remittances/index.js';
@@ -26,6 +27,7 @@ export class Courier implements OnModuleInit {
     @Inject(RemittanceAnswers) private readonly remittances: RemittanceAnswers,
     @Inject(DirectDepositAnswers) private readonly directDeposits: DirectDepositAnswers,
     @Inject(CollectionAnswers) private readonly collections: CollectionAnswers,
+    @Inject(GarnishmentAnswers) private readonly garnishments: GarnishmentAnswers,
     @Inject(FilingAnswers) private readonly filings: FilingAnswers,
   ) {}
 
@@ -117,6 +119,7 @@ export class Courier implements OnModuleInit {
     if (row.kind === 'ach-file') await this.remittances.apply(manager, actor, row.subject_id, answer);
     else if (row.kind === 'pay-file') await this.directDeposits.apply(manager, actor, row.subject_id, answer);
     else if (row.kind === 'collection-file') await this.collections.apply(manager, actor, row.subject_id, answer);
+    else if (row.kind === 'garnishment-file') await this.garnishments.apply(manager, actor, row.subject_id, answer);
     else await this.filings.apply(manager, actor, row.subject_id, row.agency_reference ?? '', answer);
     if (answer.isFinal) {
       await manager.query(`UPDATE outbox SET status = 'answered' WHERE id = $1`, [row.id]);

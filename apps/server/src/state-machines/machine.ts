@@ -98,6 +98,20 @@ export const INVOICE_MACHINE = {
   ],
 } as const satisfies Machine<'issued' | 'paid' | 'voided'>;
 
+/** What was withheld by order, to its payee: by ACH, or recorded as paid by check or elsewhere. */
+export const GARNISHMENT_PAYMENT_MACHINE = {
+  name: 'garnishment payment',
+  table: 'garnishment_payment',
+  initial: 'planned',
+  transitions: [
+    { act: 'withdraw', from: ['planned'], to: 'withdrawn', by: ANYBODY },
+    { act: 'record', from: ['planned'], to: 'settled', by: ANYBODY },
+    { act: 'release', from: ['planned'], to: 'released', by: SENIOR, needsSecondPerson: true },
+    { act: 'settle', from: ['released'], to: 'settled', by: ['system'] },
+    { act: 'return', from: ['released', 'settled'], to: 'returned', by: ['system'] },
+  ],
+} as const satisfies Machine<'planned' | 'released' | 'settled' | 'returned' | 'withdrawn'>;
+
 export const RULE_PACK_MACHINE = {
   name: 'rule pack',
   table: 'rule_pack',
@@ -187,6 +201,7 @@ export const MACHINES = [
   REMITTANCE_MACHINE,
   DIRECT_DEPOSIT_MACHINE,
   COLLECTION_MACHINE,
+  GARNISHMENT_PAYMENT_MACHINE,
   INVOICE_MACHINE,
   FILING_MACHINE,
   RULE_PACK_MACHINE,

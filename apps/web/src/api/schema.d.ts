@@ -2064,6 +2064,134 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/garnishment-payees": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GarnishmentPaymentsController_payees"];
+        put: operations["GarnishmentPaymentsController_savePayee"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/garnishments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GarnishmentPaymentsController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/garnishment-payments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["GarnishmentPaymentsController_plan"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/garnishment-payments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GarnishmentPaymentsController_one"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/garnishment-payments/{id}/slip": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["GarnishmentPaymentsController_slip"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/garnishment-payments/{id}/withdraw": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["GarnishmentPaymentsController_withdraw"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/garnishment-payments/{id}/release": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["GarnishmentPaymentsController_release"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/garnishment-payments/{id}/record": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["GarnishmentPaymentsController_record"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/employees/{id}/sign-in": {
         parameters: {
             query?: never;
@@ -4076,7 +4204,7 @@ export interface components {
         Rung: {
             key: string;
             /** @enum {string} */
-            kind: "payroll" | "collection" | "deposit" | "return" | "notice";
+            kind: "payroll" | "collection" | "deposit" | "garnishment" | "return" | "notice";
             /** Format: uuid */
             clientId: string;
             clientName: string;
@@ -5326,6 +5454,107 @@ export interface components {
         MoveNotice: {
             version: number;
             why: string;
+        };
+        GarnishmentPayeeView: {
+            name: string;
+            tail: string;
+            clients: number;
+        };
+        SaveGarnishmentPayee: {
+            name: string;
+            routing: string;
+            account: string;
+        };
+        GarnishedView: {
+            /** Format: uuid */
+            paycheckId: string;
+            employee: string;
+            label: string;
+            caseId: string;
+            /** Format: date */
+            checkDate: string;
+            amount: number;
+        };
+        OwedToPayee: {
+            payee: string;
+            isAch: boolean;
+            isSupport: boolean;
+            /** Format: date */
+            due: string;
+            /** Format: date */
+            settles: string;
+            amount: number;
+            items: components["schemas"]["GarnishedView"][];
+        };
+        GarnishmentPaymentRow: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            payee: string;
+            reference: string;
+            amount: number;
+            /** Format: date */
+            due: string;
+            /** Format: date */
+            settles: string;
+            /** @enum {string} */
+            status: "planned" | "released" | "settled" | "returned" | "withdrawn";
+            version: number;
+            /** Format: date */
+            paidElsewhereOn: string | null;
+            confirmation: string | null;
+            returnedReason: string | null;
+        };
+        GarnishmentsView: {
+            owed: components["schemas"]["OwedToPayee"][];
+            withoutPayee: components["schemas"]["GarnishedView"][];
+            payments: components["schemas"]["GarnishmentPaymentRow"][];
+        };
+        PlanGarnishmentPayment: {
+            payee: string;
+            amount: number;
+            /** Format: uuid */
+            bankAccountId: string;
+            /** Format: date */
+            settles: string;
+        };
+        GarnishmentPaymentView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            clientId: string;
+            clientName: string;
+            payee: string;
+            reference: string;
+            amount: number;
+            /** Format: date */
+            due: string;
+            /** Format: date */
+            settles: string;
+            /** @enum {string} */
+            status: "planned" | "released" | "settled" | "returned" | "withdrawn";
+            version: number;
+            /** Format: date */
+            paidElsewhereOn: string | null;
+            confirmation: string | null;
+            returnedReason: string | null;
+            items: components["schemas"]["GarnishedView"][];
+            isAch: boolean;
+            bankAccount: string;
+            preparedBy: string;
+            releasedBy: string | null;
+            delivery: string | null;
+        };
+        GarnishmentPaymentAct: {
+            version: number;
+        };
+        RecordGarnishmentPaid: {
+            version: number;
+            /** Format: date */
+            paidOn: string;
+            confirmation: string;
         };
         EmployeeSignIn: {
             /** @enum {string} */
@@ -9711,6 +9940,211 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    GarnishmentPaymentsController_payees: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GarnishmentPayeeView"][];
+                };
+            };
+        };
+    };
+    GarnishmentPaymentsController_savePayee: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveGarnishmentPayee"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GarnishmentPayeeView"][];
+                };
+            };
+        };
+    };
+    GarnishmentPaymentsController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GarnishmentsView"];
+                };
+            };
+        };
+    };
+    GarnishmentPaymentsController_plan: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanGarnishmentPayment"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    GarnishmentPaymentsController_one: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GarnishmentPaymentView"];
+                };
+            };
+        };
+    };
+    GarnishmentPaymentsController_slip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReleaseSlip"];
+                };
+            };
+        };
+    };
+    GarnishmentPaymentsController_withdraw: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GarnishmentPaymentAct"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GarnishmentPaymentView"];
+                };
+            };
+        };
+    };
+    GarnishmentPaymentsController_release: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GarnishmentPaymentAct"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GarnishmentPaymentView"];
+                };
+            };
+        };
+    };
+    GarnishmentPaymentsController_record: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RecordGarnishmentPaid"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GarnishmentPaymentView"];
+                };
             };
         };
     };

@@ -98,6 +98,8 @@ const ACTS: Readonly<Record<string, string>> = {
   'employee.sign-in-again': 'gave {subject} a new link to sign in',
   'employee.sign-in-change': 'opened or closed the sign-in of {subject}',
   'attachment.add': 'kept a paper with {subject}',
+  'garnishment.payee': 'said where a payee of garnishments is paid',
+  'garnishment.plan': 'scheduled {subject}',
   'trust.account': 'said which account holds the clients’ money',
   'trust.record': 'wrote down what moved the trust account',
   'trust.advance': 'advanced money of the firm',
@@ -220,6 +222,8 @@ export function subjectWords({ kind, name, day, amount }: StoredSubject): string
           : `the collection of ${showDollars(cents(Number(amount)))} of ${on}`;
     case 'invoice':
       return name === null ? '' : `invoice ${name}`;
+    case 'garnishment payment':
+      return name === null ? '' : `the payment of ${showDollars(cents(Number(amount)))} to ${name}`;
     case 'filing':
       return name === null || day === null ? '' : filingWords(name, date(day));
     case 'take-over':

@@ -13,6 +13,7 @@ import { Collections } from '../collections/index.js';
 import { PayrollPays } from '../direct-deposits/index.js';
 import { FactStore } from '../facts/index.js';
 import { FilingForms } from '../filings/index.js';
+import { GarnishmentPayments } from '../garnishment-payments/index.js';
 import { nextPayroll, Payroll, scheduleNames } from '../payrolls/index.js';
 import { Deposits } from '../remittances/index.js';
 
@@ -45,6 +46,7 @@ export class AgendaRungs {
     @Inject(PayrollPays) private readonly pays: PayrollPays,
     @Inject(FilingForms) private readonly forms: FilingForms,
     @Inject(Collections) private readonly collections: Collections,
+    @Inject(GarnishmentPayments) private readonly garnishments: GarnishmentPayments,
   ) {}
 
   async of(manager: EntityManager, client: Client): Promise<KeptRung[]> {
@@ -54,6 +56,7 @@ export class AgendaRungs {
       ...(await this.pay(manager, client, cushion)),
       ...(await this.collecting(manager, client)),
       ...(await this.owed(manager, client)),
+      ...(await this.garnished(manager, client)),
       ...(await this.returns(manager, client)),
       ...(await this.notices(manager, client)),
     ];
@@ -247,6 +250,44 @@ export class AgendaRungs {
         },
       ];
     });
+  }
+
+  /** What was withheld by order and is not on its way: support by its seven business days. */
+  private async garnished(manager: EntityManager, client: Client): Promise<KeptRung[]> {
+    const planned = (await manager.query(
+      `SELECT id, payee, amount, due, settles FROM garnishment_payment WHERE client_id = $1 AND status = 'planned'`,
+      [client.id],
+    )) as { id: string; payee: string; amount: string; due: LocalDate; settles: LocalDate }[];
+    const rung = (
+      due: LocalDate,
+      rest: Pick<KeptRung, 'key' | 'title' | 'amount' | 'standing' | 'move' | 'path'>,
+    ): KeptRung => {
+      const { sendBy } = achSendBy(due, 0);
+      return { ...ALWAYS, ...rest, kind: 'garnishment', sendBy, due, lateAfter: sendBy };
+    };
+    const open = await this.garnishments.owed(manager, client.id);
+    return [
+      ...planned.map((row) =>
+        rung(date(row.due), {
+          key: `garnishment ${row.id}`,
+          title: `Garnishments to ${row.payee}`,
+          amount: rawCents(row.amount),
+          standing: 'planned',
+          move: 'Reviewer: release',
+          path: `/garnishment-payments/${row.id}`,
+        }),
+      ),
+      ...open.map((row) =>
+        rung(date(row.due), {
+          key: `garnishment ${client.id} ${row.payee}`,
+          title: `Garnishments to ${row.payee}`,
+          amount: row.amount as Cents,
+          standing: 'open',
+          move: 'Preparer: schedule the payment',
+          path: `/clients/${client.id}/deposits#garnishments`,
+        }),
+      ),
+    ];
   }
 
   /** Returns that have not left, from the day their period is over. */

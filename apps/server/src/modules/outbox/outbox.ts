@@ -5,7 +5,7 @@ import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 
 /** Whose business it is here; who takes it is its receiver. */
-export type OutboxKind = 'ach-file' | 'pay-file' | 'collection-file' | 'filing';
+export type OutboxKind = 'ach-file' | 'pay-file' | 'collection-file' | 'garnishment-file' | 'filing';
 export type Receiver = 'bank' | ReceiverCode;
 
 export interface OutboxRow {

@@ -1,0 +1,3 @@
+export { GarnishmentPayment } from './entities.js';
+export { GarnishmentAnswers } from './garnishment-answers.js';
+export { GarnishmentPayments } from './garnishment-payments.service.js';

@@ -60,6 +60,10 @@ const router = createBrowserRouter([
         }),
       },
       {
+        path: 'firm/payees',
+        lazy: async () => ({ Component: (await import('./routes/firm/payees.js')).PayeesPage }),
+      },
+      {
         path: 'firm/invoices',
         lazy: async () => ({ Component: (await import('./routes/firm/invoices.js')).InvoicesPage }),
       },
@@ -141,6 +145,12 @@ const router = createBrowserRouter([
       {
         path: 'remittances/:remittanceId',
         lazy: async () => ({ Component: (await import('./routes/remittance/remittance.js')).RemittancePage }),
+      },
+      {
+        path: 'garnishment-payments/:paymentId',
+        lazy: async () => ({
+          Component: (await import('./routes/garnishments/garnishment-payment.js')).GarnishmentPaymentPage,
+        }),
       },
       {
         path: 'collections/:collectionId',

@@ -28,6 +28,11 @@ export const FIRM_PLACES: readonly Place[] = [
   { label: 'Rules', path: '/rules', words: 'rates tables brackets wage base limits rule packs' },
   { label: 'Audit trail', path: '/trail', words: 'log history who changed' },
   { label: 'Firm', path: '/firm', words: 'users roles preparer ptin efin settings password second approver defaults' },
+  {
+    label: 'Payees of garnishments',
+    path: '/firm/payees',
+    words: 'child support disbursement unit creditor levy order',
+  },
   { label: 'Invoices', path: '/firm/invoices', words: 'fees bill billing charge clients price' },
   {
     label: 'Agency payments',

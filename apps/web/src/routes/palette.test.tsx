@@ -29,12 +29,15 @@ describe('going to a place by its name', () => {
       'Ladder',
       'Payrolls',
       'Deposits',
+      'Trust account',
       'Returns',
       'Clients',
       'Add client',
       'Rules',
       'Audit trail',
       'Firm',
+      'Payees of garnishments',
+      'Invoices',
       'Agency payments',
     ]);
     type('rules');
@@ -46,7 +49,7 @@ describe('going to a place by its name', () => {
   it('finds a client in all its places, by the name and the place', async () => {
     const { type, press } = show([BOATYARD]);
     type('gannet');
-    await waitFor(() => expect(found()).toHaveLength(14));
+    await waitFor(() => expect(found()).toHaveLength(15));
     type('gannet dep');
     await waitFor(() => expect(found()[0]).toBe('Gannet Boatyard (BOAT): deposits'));
     // The place is no part of the name that is looked for.
@@ -60,7 +63,7 @@ describe('going to a place by its name', () => {
     await waitFor(() => expect(found().length).toBeGreaterThan(2));
     press('ArrowUp');
     press('ArrowDown');
-    for (let step = 0; step < 20; step += 1) press('ArrowDown');
+    for (let step = 0; step < 30; step += 1) press('ArrowDown');
     press('Enter');
     await waitFor(() => expect(where()).toBe('/rules?at=IN'));
   });

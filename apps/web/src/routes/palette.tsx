@@ -39,6 +39,8 @@ function ranked(places: readonly Place[], words: readonly string[]): Place[] {
   return [...places].sort((one, other) => rank(one) - rank(other));
 }
 
+/** All the places of one client, and a few beside them. */
+const MOST_SHOWN = 24;
 /** Goes to any place by typing parts of its name. */
 export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonly onClose: () => void }): ReactNode {
   const [typed, setTyped] = useState('');
@@ -63,7 +65,7 @@ export function Palette({ isOpen, onClose }: { readonly isOpen: boolean; readonl
   ];
   const known = places.filter((place) => hasAll(place, words));
   const reached = (sought.length < 2 ? [] : (hits ?? []).flatMap(placesOf)).filter((place) => hasAll(place, words));
-  const found = ranked([...known, ...reached], words).slice(0, 20);
+  const found = ranked([...known, ...reached], words).slice(0, MOST_SHOWN);
   const go = (place: Place | undefined): void => {
     if (!place) return;
     onClose();

@@ -13,6 +13,7 @@ import type { Working } from '../../kit/working.js';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { agencyAccountPath } from './account-path.js';
 import { useClient } from './client-frame.js';
+import { GarnishmentsSection } from '../garnishments/garnishments-section.js';
 import { payingAccounts } from './paying-accounts.js';
 import { Day, ShortDay, sayDay, shortDay } from '../../kit/day.js';
 import { DateField } from '../../kit/date-field.js';
@@ -286,6 +287,7 @@ export function DepositsPage(): ReactNode {
           }
         </Waiting>
       </section>
+      <GarnishmentsSection client={client} />
     </>
   );
 }

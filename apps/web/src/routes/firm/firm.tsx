@@ -110,7 +110,8 @@ export function FirmPage(): ReactNode {
           </div>
           <p className="note">
             <Link to="/firm/agencies">Agency payments</Link>: how each agency is paid, for every client.{' '}
-            <Link to="/firm/invoices">Invoices</Link>: the fees of a month, for every client.
+            <Link to="/firm/invoices">Invoices</Link>: the fees of a month, for every client.{' '}
+            <Link to="/firm/payees">Payees of garnishments</Link>: where orders are paid.
           </p>
           <section className="section" style={{ marginTop: 12 }}>
             <h2>

@@ -65,7 +65,7 @@ describe('going to a place by its name', () => {
     press('ArrowDown');
     for (let step = 0; step < 30; step += 1) press('ArrowDown');
     press('Enter');
-    await waitFor(() => expect(where()).toBe('/rules?at=IN'));
+    await waitFor(() => expect(where()).toBe('/rules?at=WV'));
   });
   it('goes where a click says, to a person too', async () => {
     const { type } = show([WIL]);

@@ -74,6 +74,10 @@ export class Collections {
 
   /** What the next collection comes to and by when; null where nothing is collected or nothing is open. For the ladder. */
   async nextIn(manager: EntityManager, clientId: string): Promise<Collecting | null> {
+    const agreed = (await manager.query(`SELECT 1 FROM client_fact WHERE client_id = $1 AND kind = 'funding' LIMIT 1`, [
+      clientId,
+    ])) as unknown[];
+    if (agreed.length === 0) return null;
     const { next } = await this.standing(manager, clientId);
     return next && next.amount > 0 ? next : null;
   }

@@ -346,6 +346,7 @@ export class GarnishmentPayments {
   }
 
   private async owedIn(manager: EntityManager, open: readonly Garnished[]): Promise<OwedToPayee[]> {
+    if (open.length === 0) return [];
     const payees = await this.payeesIn(manager);
     const earliest = earliestSettlement(await this.clock.today(manager));
     const names = [...new Set(open.map(({ payee }) => payee))].filter((name) => name !== '').sort();

@@ -56,3 +56,28 @@ describe('Form 941-X', () => {
     ['F941-X-P4', { ExplanationTxt: '' }],
   ])('is refused with %s', (code, change) => expect(codes(change)).toContain(code));
 });
+
+describe('Form 945-X', () => {
+  const judged = (change: object = {}): string[] =>
+    judgeCorrection('945-X')({
+      IRS945X: {
+        AdjustedEmploymentTaxReturnInd: 'X',
+        ClaimInd: '',
+        DiscoveredDt: '2026-12-01',
+        CorrectionGrp: [
+          line('3', '1000.00', '900.00', '100.00', '100.00'),
+          line('4', '200.00', '240.00', '-40.00', '-40.00'),
+        ],
+        TotalTaxCorrectionAmt: '60.00',
+        ExplanationTxt: 'A Form 1099-R was left out.',
+        ...change,
+      },
+    }).refusals.map(({ code }) => code);
+  it('has two lines and no Part 2', () => expect(judged()).toEqual([]));
+  it('has no other line, and adds up', () => {
+    expect(
+      judged({ CorrectionGrp: [line('7', '1.00', '0.00', '1.00', '1.00')], TotalTaxCorrectionAmt: '1.00' }),
+    ).toContain('F945-X-001');
+    expect(judged({ TotalTaxCorrectionAmt: '60.01' })).toContain('F945-X-027');
+  });
+});

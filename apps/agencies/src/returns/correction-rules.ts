@@ -28,7 +28,10 @@ const RULES: Readonly<Record<string, Readonly<Record<string, Fourth>>>> = {
     '14': 'same',
     '15': 'opposite',
   },
+  '945-X': { '3': 'same', '4': 'same' },
 };
+/** Forms on which no employee has a share: they have no Part 2. */
+const WITHOUT_SHARES: ReadonlySet<string> = new Set(['945-X']);
 const size = (amount: bigint): bigint => (amount < 0n ? -amount : amount);
 /** Both halves are corrected, or the employer's alone. */
 function isTaxOf(difference: bigint, tax: bigint, by: Fourth, isEmployerShare: boolean): boolean {
@@ -70,7 +73,8 @@ export const judgeCorrection =
     if (processes[0] === 'ClaimInd' && total > 0n)
       refuse('P1', 'ClaimInd', 'Tax that was reported too low is not claimed.');
     if (text(read.form, 'DiscoveredDt') === '') refuse('D1', 'DiscoveredDt', 'The day of discovery is missing.');
-    if (text(read.form, 'CertificationCd') === '') refuse('P2', 'CertificationCd', 'Part 2 is not answered.');
+    if (!WITHOUT_SHARES.has(form) && text(read.form, 'CertificationCd') === '')
+      refuse('P2', 'CertificationCd', 'Part 2 is not answered.');
     if (text(read.form, 'ExplanationTxt') === '') refuse('P4', 'ExplanationTxt', 'The explanation is missing.');
     return { refusals: read.refusals, total: text(read.form, 'TotalTaxCorrectionAmt'), balance: 0n };
   };

@@ -15,6 +15,7 @@ const TYPES: Readonly<Record<string, TypeRules>> = {
   '941-X': judgeCorrection('941-X'),
   '943-X': judgeCorrection('943-X'),
   '944-X': judgeCorrection('944-X'),
+  '945-X': judgeCorrection('945-X'),
 };
 
 export interface Taxpayer {

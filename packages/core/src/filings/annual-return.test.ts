@@ -84,6 +84,43 @@ it('Form 944 has wages first and tips apart (Form 944, recalled)', () =>
     '859.67',
   ]));
 
+describe('Form 945-X', () => {
+  const kind = kindOf('us-945-x');
+  const original = kindOf('us-945').compute(
+    filingInput('2026', {
+      entered: { pensions: dollars('900.00'), backup: dollars('240.00'), deposits: dollars('1140.00') },
+    }),
+  );
+  const corrected = (today: string, answers: Record<string, string> = {}) =>
+    kind.compute(
+      filingInput('2026', {
+        original,
+        today: date(today),
+        answers: { discovered: today, ...answers },
+        entered: { pensions: dollars('1000.00'), backup: dollars('200.00'), deposits: dollars('1140.00') },
+      }),
+    );
+  const rows = (content: unknown): unknown =>
+    kind.tables(content)[0]?.rows.map(([line, , ...amounts]) => [line, ...amounts]);
+  it('has two lines, each as it should be and as it was, and their total (Form 945-X, recalled)', () => {
+    const content = corrected('2026-12-01');
+    expect(rows(content)).toEqual([
+      ['3', 100_000, 90_000, 10_000, 10_000],
+      ['4', 20_000, 24_000, -4_000, -4_000],
+    ]);
+    expect(kind.lines(content).map(({ id, value }) => [id, value])).toEqual([['5', 6_000]]);
+  });
+  it('after the year corrects only what was said wrongly on the return', () => {
+    expect(kind.lines(corrected('2027-03-01')).map(({ value }) => value)).toEqual([0]);
+    expect(kind.lines(corrected('2027-03-01', { administrative: 'yes' })).map(({ value }) => value)).toEqual([6_000]);
+  });
+  it('asks for no certification about employees: there are none', () => {
+    const codes = kind.check(corrected('2026-12-01'), filingFacts('2026', '2026-12-01')).map(({ code }) => code);
+    expect(codes).not.toContain('check.no-certification');
+    expect(kind.questions?.map(({ name }) => name)).not.toContain('certification');
+  });
+});
+
 it('Form 945 is what was entered, and its months add up to it', () => {
   const kind = kindOf('us-945');
   const entered = { pensions: dollars('2000.00'), backup: dollars('600.00'), month2: dollars('2000.00') };

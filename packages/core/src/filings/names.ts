@@ -13,6 +13,7 @@ export const CORRECTION_NAMES = {
   'us-941-x': 'Form 941-X',
   'us-943-x': 'Form 943-X',
   'us-944-x': 'Form 944-X',
+  'us-945-x': 'Form 945-X',
   'us-w2c': 'Forms W-2c and W-3c',
 } as const;
 export type CorrectionCode = keyof typeof CORRECTION_NAMES;

@@ -1,6 +1,6 @@
 import type { EmployerFacts, FilingKind } from './kind.js';
 import { amendedKind } from './corrections/amended.js';
-import { US_941_X, US_943_X, US_944_X } from './corrections/kinds.js';
+import { US_941_X, US_943_X, US_944_X, US_945_X } from './corrections/kinds.js';
 import { STATE_KINDS } from './state/kind.js';
 import { US_940 } from './us-940/kind.js';
 import { US_941 } from './us-941/kind.js';
@@ -13,9 +13,8 @@ import { US_W2 } from './us-w2/kind.js';
 /** Every kind of return and statement that is prepared here. A new one is a folder and a line in this list. */
 const ORIGINALS: readonly FilingKind[] = [US_941, US_943, US_944, US_945, US_940, US_W2, ...STATE_KINDS];
 /** Those that are corrected on forms of their own; every other one is filed again, marked as amended. */
-const CORRECTIONS: readonly FilingKind[] = [US_941_X, US_943_X, US_944_X, US_W2C];
+const CORRECTIONS: readonly FilingKind[] = [US_941_X, US_943_X, US_944_X, US_945_X, US_W2C];
 const CORRECTED = new Set(CORRECTIONS.map(({ corrects }) => corrects));
-/** Forms whose figures are entered are corrected outside: Form 945. */
 const AMENDED = ORIGINALS.filter(({ code, owedFor }) => !CORRECTED.has(code) && owedFor.length > 0).map(amendedKind);
 export const FILING_KINDS: readonly FilingKind[] = [...ORIGINALS, ...CORRECTIONS, ...AMENDED];
 

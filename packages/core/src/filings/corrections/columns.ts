@@ -26,7 +26,8 @@ export interface CorrectedRow {
 }
 export interface CorrectionForm {
   readonly rows: readonly CorrectedRow[];
-  readonly subtotal: string;
+  /** Null: the form goes from its rows to the total. */
+  readonly subtotal: string | null;
   readonly total: string;
 }
 
@@ -98,6 +99,19 @@ export const FORM_944_X: CorrectionForm = {
   total: '26',
 };
 
+/**
+ * Form 945-X (recalled): what was withheld from payments that are not wages, without a fourth column of its own. After the
+ * year only an administrative error is corrected (Instructions for Form 945-X, "Errors discovered").
+ */
+export const FORM_945_X: CorrectionForm = {
+  rows: [
+    { id: '3', label: 'Federal income tax withheld', from: ['1'], fourth: 'same', ofYear: true },
+    { id: '4', label: 'Backup withholding', from: ['2'], fourth: 'same', ofYear: true },
+  ],
+  subtotal: null,
+  total: '5',
+};
+
 export interface CorrectionTerms {
   /** The error is found after the year of the return. */
   readonly isLaterYear: boolean;
@@ -135,7 +149,9 @@ export function correctionOf(
   return {
     lines: [
       ...lines,
-      { id: form.subtotal, label: 'Subtotal', columns: [ZERO, ZERO, ZERO, total] },
+      ...(form.subtotal === null
+        ? []
+        : [{ id: form.subtotal, label: 'Subtotal', columns: [ZERO, ZERO, ZERO, total] as const }]),
       { id: form.total, label: 'Total', columns: [ZERO, ZERO, ZERO, total] },
     ],
     total,

@@ -41,7 +41,7 @@ const CERTIFICATIONS = [
 ] as const;
 
 interface XKind {
-  readonly form: '941-X' | '943-X' | '944-X';
+  readonly form: '941-X' | '943-X' | '944-X' | '945-X';
   readonly code: CorrectionCode;
   readonly title: string;
   readonly base: FilingKind;
@@ -49,17 +49,23 @@ interface XKind {
 }
 
 /** Drafts Part 4: which lines change and by how much. */
-const drafted = (correction: Correction, discovered: LocalDate | null): string => {
+const drafted = (correction: Correction, discovered: LocalDate | null, what: string): string => {
   const changed = correction.lines.filter(({ columns }) => columns[2] !== 0);
   if (changed.length === 0) return '';
   const parts = changed.map(
     ({ id, label, columns }) =>
       `line ${id} (${label.toLowerCase()}) from ${showDollars(columns[1])} to ${showDollars(columns[0])}`,
   );
-  return `${discovered === null ? 'We' : `On ${showDate(discovered)} we`} found that the return as filed differs from the paychecks of the period: ${parts.join('; ')}.`;
+  return `${discovered === null ? 'We' : `On ${showDate(discovered)} we`} found that the return as filed differs from the ${what} of the period: ${parts.join('; ')}.`;
 };
 
 export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
+  const rowIds = new Set(part3.rows.map(({ id }) => id));
+  /** The lines of the form without its subtotal and total. */
+  const rowsOf = <Line extends { readonly id: string }>(lines: readonly Line[]): Line[] =>
+    lines.filter(({ id }) => rowIds.has(id));
+  /** Employees have a share of some line: Part 2 says what was done about it. */
+  const hasShares = part3.rows.some((row) => row.hasShares === true);
   const compute = (input: FilingInput): XContent => {
     const corrected = base.compute(input);
     const reportedLines = input.original === null ? [] : base.lines(input.original);
@@ -89,7 +95,8 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
       process,
       isLaterYear,
       certification,
-      explanation: input.answers['explanation'] || drafted(correction, discovered),
+      explanation:
+        input.answers['explanation'] || drafted(correction, discovered, hasShares ? 'paychecks' : 'payments'),
       due: isTooLow ? interestFreeDay(kind, on) : limitationOf(input.period),
       corrected,
       hasOriginal: input.original !== null,
@@ -103,7 +110,7 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
   const answered: Check<XContent> = ({ discovered, certification, explanation, total, held }) => {
     const issues: Issue[] = [];
     if (discovered === null) issues.push(problem('check.not-discovered', 'discovered', {}));
-    if (certification === '' || (total < 0 && certification === 'underreported'))
+    if (hasShares && (certification === '' || (total < 0 && certification === 'underreported')))
       issues.push(problem('check.no-certification', 'certification', { form }));
     if (explanation === '') issues.push(problem('check.no-explanation', 'explanation', { form }));
     for (const id of held) issues.push(warning('check.not-correctable', `line.${id}`, { line: id }));
@@ -153,13 +160,17 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
           ['claim', 'Claim for refund'],
         ],
       },
-      {
-        name: 'certification',
-        label: 'Certification, Part 2',
-        help: 'What was done about the share of the employees',
-        kind: 'choice',
-        choices: CERTIFICATIONS,
-      },
+      ...(hasShares
+        ? [
+            {
+              name: 'certification',
+              label: 'Certification, Part 2',
+              help: 'What was done about the share of the employees',
+              kind: 'choice' as const,
+              choices: CERTIFICATIONS,
+            },
+          ]
+        : []),
       {
         name: 'administrative',
         label: 'The return said something else than was withheld',
@@ -178,7 +189,7 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
       },
     ],
     compute,
-    lines: (content) => linesOf(content, part3),
+    lines: (content) => linesOf({ ...content, lines: rowsOf(content.lines) }, part3),
     tables: (content) => [
       {
         code: 'columns',
@@ -192,9 +203,14 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
           { name: 'difference', label: '3 Difference', kind: 'amount' },
           { name: 'tax', label: '4 Tax correction', kind: 'amount' },
         ],
-        rows: content.lines
-          .slice(0, -2)
-          .map(({ id, label, columns }) => [id, label, columns[0], columns[1], columns[2], columns[3] ?? 0]),
+        rows: rowsOf(content.lines).map(({ id, label, columns }) => [
+          id,
+          label,
+          columns[0],
+          columns[1],
+          columns[2],
+          columns[3] ?? 0,
+        ]),
       },
       ...(content.explanation === ''
         ? []
@@ -227,8 +243,8 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
           AdjustedEmploymentTaxReturnInd: content.process === 'adjusted' ? 'X' : '',
           ClaimInd: content.process === 'claim' ? 'X' : '',
           DiscoveredDt: content.discovered ?? '',
-          CertificationCd: content.certification,
-          CorrectionGrp: content.lines.slice(0, -2).map(({ id, columns }) => ({
+          ...(hasShares ? { CertificationCd: content.certification } : {}),
+          CorrectionGrp: rowsOf(content.lines).map(({ id, columns }) => ({
             '@line': id,
             CorrectedAmt: toDollars(columns[0]),
             OriginallyReportedAmt: toDollars(columns[1]),
@@ -278,7 +294,6 @@ function linesOf({ lines, total }: XContent, part3: CorrectionForm): ReturnLine[
       entries: null,
       working: [
         ...lines
-          .slice(0, -2)
           .filter(({ columns }) => columns[3] !== null && columns[3] !== 0)
           .map(({ id, columns }) => ({
             label: `Line ${id}, column 4`,

@@ -236,9 +236,20 @@ const LAST = [
 ];
 
 /** The people of a client as its own spreadsheet has them, by made-up names. */
-const staffFile = ({ count, from, serial, street, place: [city, state, zip], rate, departments, hours = '40' }) =>
+const staffFile = ({
+  count,
+  from,
+  serial,
+  street,
+  place: [city, state, zip],
+  rate,
+  departments,
+  hours = '40',
+  localities = null,
+}) =>
   [
-    'Emp #,Last name,First name,SSN,Street,City,State,ZIP,Hire date,Date of birth,Hourly rate,Usual hours a period,W-4 filing status,Department,Work state,Resident state',
+    'Emp #,Last name,First name,SSN,Street,City,State,ZIP,Hire date,Date of birth,Hourly rate,Usual hours a period,W-4 filing status,Department,Work state,Resident state' +
+      (localities ? ',Work locality,Resident locality' : ''),
     ...Array.from({ length: count }, (_, index) =>
       [
         from + index,
@@ -257,6 +268,7 @@ const staffFile = ({ count, from, serial, street, place: [city, state, zip], rat
         departments[index % departments.length],
         state,
         state,
+        ...(localities ?? []),
       ].join(','),
     ),
   ].join('\n');
@@ -326,6 +338,17 @@ export const MORE_CLIENTS = [
       account('PA-LOCAL', 'W-700-114', null, { depositFrequency: 'quarterly' }),
     ],
     bank: bank('Payroll', '5500012402'),
+    file: staffFile({
+      count: 12,
+      from: 301,
+      serial: 6000,
+      street: 'Weir Road',
+      place: ['Fernhollow', 'PA', '15299'],
+      rate: 19,
+      departments: ['Brewhouse', 'Taproom', 'Cellar'],
+      hours: '76',
+      localities: ['Pittsburgh', 'Pittsburgh'],
+    }),
     extraFacts: [
       fact('local-registration', { state: 'PA', locality: 'Pittsburgh', account: 'W-700-114', collector: '700102' }),
     ],
@@ -467,6 +490,17 @@ export const MORE_CLIENTS = [
       applied('OH-CITY'),
     ],
     bank: bank('Daycare', '5500012405'),
+    file: staffFile({
+      count: 9,
+      from: 201,
+      serial: 7000,
+      street: 'Sandbar Drive',
+      place: ['Mudlark', 'OH', '43299'],
+      rate: 16,
+      departments: ['Infants', 'Toddlers', 'Office'],
+      hours: '74',
+      localities: ['Columbus', 'Columbus'],
+    }),
     people: [
       person(
         1,
@@ -563,6 +597,16 @@ export const MORE_CLIENTS = [
       account('NJ-DOL', '901-234-569/000', '2.8'),
     ],
     bank: bank('Studio', '5500012407'),
+    file: staffFile({
+      count: 6,
+      from: 201,
+      serial: 8000,
+      street: 'Chandler Street',
+      place: ['Saltmarsh', 'NY', '13999'],
+      rate: 29,
+      departments: ['Studio', 'Drafting'],
+      hours: '160',
+    }),
     people: [
       person(1, 'Averil Moss', ['33 Chandler Street', 'Saltmarsh', 'NY', '13999'], ['2017-05-01', '1981-01-30'], [], {
         kind: 'partner',

@@ -26,7 +26,7 @@ describe('every kind of filing', () => {
       expect([kind.needs.original, kind.corrected === undefined, kind.owedFor]).toEqual([true, false, []]);
       expect(kind.files(EMPLOYER).is).toBe(false);
     }
-    // What is entered by hand is corrected by hand.
+    // Every return that is prepared here is corrected here.
     expect(
       FILING_KINDS.filter((kind) => kind.corrects === undefined && correctionFor(kind.code) === null).map(
         ({ code }) => code,

@@ -52,6 +52,8 @@ describe('a link to sign in with', () => {
       state: 'open',
       linkUntil: null,
     });
+    // A person paid by the client is not somebody who speaks for it.
+    expect((await preparer('GET', `/clients/${client.id}/contacts`)).body).toEqual([]);
   });
   it('is ended by a later one, and over after a week', async () => {
     const first = await invite(1, 'other@home.example');

@@ -4,6 +4,7 @@ import { Stack, postPayroll, takeOn, until, type Caller } from './stack.js';
 let stack: Stack;
 let preparer: Caller;
 let reviewer: Caller;
+let administrator: Caller;
 let client: Awaited<ReturnType<typeof takeOn>>;
 let trustId = '';
 let payrollId = '';
@@ -35,7 +36,7 @@ beforeAll(async () => {
   await stack.addFirm('Alder');
   preparer = await stack.signIn('Alder', 'preparer');
   reviewer = await stack.signIn('Alder', 'reviewer');
-  const administrator = await stack.signIn('Alder', 'administrator');
+  administrator = await stack.signIn('Alder', 'administrator');
   const said = await administrator('PUT', '/trust/account', {
     label: 'Client trust',
     bankName: 'Harbor Mutual',
@@ -128,6 +129,15 @@ describe('pay from the trust account', () => {
       isReconciled: true,
       outstanding: [],
     });
+  });
+  it('is shown to somebody of the client as it stands: what was taken, and what is held', async () => {
+    const person = { name: 'Ruth Vane', email: 'ruth@whole.example', password: 'a-password-of-the-client' };
+    expect((await administrator('POST', `/clients/${client.id}/contacts`, person)).status).toBe(201);
+    const contact = await stack.signInAs(person.email, person.password);
+    const { funds: shown } = (await contact('GET', '/own-client')).body;
+    const { balance, collections } = await funds();
+    expect(shown.held).toBe(balance);
+    expect(shown.taken).toMatchObject([{ reference: collections[0].reference, status: 'settled' }]);
   });
 });
 

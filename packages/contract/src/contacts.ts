@@ -1,4 +1,4 @@
-import { Amount, Choice, Day, Flag, Id, List, Text, Whole } from './field.js';
+import { Amount, Choice, Day, Flag, Id, List, Part, Text, Whole } from './field.js';
 import { OwnPayroll } from './hours.js';
 
 /** Somebody of a client who signs in: to answer what is asked, and to see what is filed and paid for the business. */
@@ -37,6 +37,19 @@ export class DoneForClient {
   @Text() standing!: string;
   @Text(300, { nullable: true }) confirmation!: string | null;
 }
+/** Money that is taken from the client's account before its taxes or pay are paid. */
+export class TakenFromClient {
+  @Text() reference!: string;
+  @Day() settles!: string;
+  @Amount() amount!: number;
+  @Text(20) status!: string;
+  @Text(300, { nullable: true }) returnedReason!: string | null;
+}
+export class FundsOfClient {
+  /** What the firm holds for the client. */
+  @Amount() held!: number;
+  @List(() => TakenFromClient) taken!: TakenFromClient[];
+}
 export class ContactHome {
   @Text() clientName!: string;
   @Text() einTail!: string;
@@ -44,4 +57,6 @@ export class ContactHome {
   @List(() => DoneForClient) done!: DoneForClient[];
   /** Payrolls that hours may be sent for, or that may be approved. */
   @List(() => OwnPayroll) payrolls!: OwnPayroll[];
+  /** Null where nothing is collected. */
+  @Part(() => FundsOfClient, { nullable: true }) funds!: FundsOfClient | null;
 }

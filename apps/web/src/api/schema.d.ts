@@ -4624,12 +4624,25 @@ export interface components {
             isTaken: boolean;
             isApproved: boolean;
         };
+        TakenFromClient: {
+            reference: string;
+            /** Format: date */
+            settles: string;
+            amount: number;
+            status: string;
+            returnedReason: string | null;
+        };
+        FundsOfClient: {
+            held: number;
+            taken: components["schemas"]["TakenFromClient"][];
+        };
         ContactHome: {
             clientName: string;
             einTail: string;
             questions: components["schemas"]["AskedOfClient"][];
             done: components["schemas"]["DoneForClient"][];
             payrolls: components["schemas"]["OwnPayroll"][];
+            funds: components["schemas"]["FundsOfClient"] | null;
         };
         SentHours: {
             /** Format: uuid */

@@ -6,6 +6,7 @@ import { agencyName } from '@zakat/core/tax-registry/registry';
 import argon2 from 'argon2';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
+import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { notFound, refuse } from '../../http/refusal.js';
 import { Secrets } from '../../database/secrets.js';
@@ -36,6 +37,7 @@ interface StoredQuestion {
 
 /** What has left the house for a client, the latest first; what is only planned is not theirs to see. */
 const MOST_DONE = 100;
+const MOST_TAKEN = 20;
 const SHOWN_REMITTANCES: readonly string[] = ['released', 'settled', 'returned'];
 const SHOWN_FILINGS: readonly string[] = ['released', 'received', 'accepted', 'rejected'];
 
@@ -78,11 +80,10 @@ export class ContactsService {
   open(actor: Actor, clientId: string, id: string, isActive: boolean): Promise<ContactRow[]> {
     refuseUnlessAdministrator(actor, 'open or close an account');
     return this.database.run(actor, async (manager) => {
-      const [, count] = (await manager.query('UPDATE app_user SET is_active = $3 WHERE id = $1 AND client_id = $2', [
-        id,
-        clientId,
-        isActive,
-      ])) as [unknown, number];
+      const [, count] = (await manager.query(
+        `UPDATE app_user SET is_active = $3 WHERE id = $1 AND client_id = $2 AND role = 'client-contact'`,
+        [id, clientId, isActive],
+      )) as [unknown, number];
       if (count !== 1) throw notFound('contact');
       if (!isActive) await manager.query('DELETE FROM session WHERE user_id = $1', [id]);
       await this.audit.record(manager, actor, 'contact.change', 'user', id, { isActive });
@@ -109,8 +110,32 @@ export class ContactsService {
         })),
         done: await this.done(manager, clientId),
         payrolls: await this.hours.own(manager, client),
+        funds: await this.funds(manager, clientId),
       };
     });
+  }
+
+  /** What is taken from the client's account, and what the firm holds of it; null where nothing ever was. */
+  private async funds(manager: EntityManager, clientId: string): Promise<ContactHome['funds']> {
+    const rows = (await manager.query(
+      `SELECT reference, settles, amount, status, returned_reason FROM collection WHERE client_id = $1 AND kind = 'debit' AND status <> 'withdrawn' ORDER BY settles DESC, created_at DESC LIMIT ${MOST_TAKEN}`,
+      [clientId],
+    )) as { reference: string; settles: string; amount: string; status: string; returned_reason: string | null }[];
+    const [held] = (await manager.query(
+      'SELECT coalesce(sum(amount), 0) AS amount FROM trust_balance WHERE client_id = $1',
+      [clientId],
+    )) as { amount: string }[];
+    if (rows.length === 0) return null;
+    return {
+      held: rawCents(held?.amount ?? '0'),
+      taken: rows.map((row) => ({
+        reference: row.reference,
+        settles: row.settles,
+        amount: rawCents(row.amount),
+        status: row.status,
+        returnedReason: row.returned_reason,
+      })),
+    };
   }
 
   private async done(manager: EntityManager, clientId: string): Promise<DoneForClient[]> {
@@ -141,7 +166,7 @@ export class ContactsService {
 
   private async listIn(manager: EntityManager, clientId: string): Promise<ContactRow[]> {
     const rows = (await manager.query(
-      `SELECT id, name, email, is_active, totp_cipher IS NOT NULL AS has_second_factor FROM app_user WHERE client_id = $1 ORDER BY name`,
+      `SELECT id, name, email, is_active, totp_cipher IS NOT NULL AS has_second_factor FROM app_user WHERE client_id = $1 AND role = 'client-contact' ORDER BY name`,
       [clientId],
     )) as StoredContact[];
     return rows.map((row) => ({

@@ -16,10 +16,16 @@ const question = (more: object = {}) => ({
   version: 1,
   ...more,
 });
-const show = (questions: object[], done: object[] = [], answers: Answers = {}, payrolls: object[] = []): void => {
+const show = (
+  questions: object[],
+  done: object[] = [],
+  answers: Answers = {},
+  payrolls: object[] = [],
+  funds: object | null = null,
+): void => {
   serve({
     'GET /api/own-client': {
-      body: { clientName: 'Low Tide Animal Clinic', einTail: '4562', questions, done, payrolls },
+      body: { clientName: 'Low Tide Animal Clinic', einTail: '4562', questions, done, payrolls, funds },
     },
     ...answers,
   });
@@ -51,6 +57,26 @@ describe('what somebody of the client sees', () => {
     expect(await screen.findByText('22 August 1996')).toBeTruthy();
     expect(screen.getByText('in process into the records')).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Answer' })).toBeNull();
+  });
+  it('shows what is held and what is taken from the account, with why it came back', async () => {
+    const taken = {
+      reference: 'C-26-00041',
+      settles: '2026-10-14',
+      amount: 120_050,
+      status: 'planned',
+      returnedReason: null,
+    };
+    const back = { ...taken, reference: 'C-26-00032', status: 'returned', returnedReason: 'Insufficient funds' };
+    show([], [], {}, [], { held: 98_700, taken: [taken, back] });
+    const section = (await screen.findByText(/Taken from your account/)).closest('section')!;
+    expect(within(section).getByText('987.00')).toBeTruthy();
+    expect(within(section).getByText('C-26-00041')).toBeTruthy();
+    expect(within(section).getByText('Insufficient funds')).toBeTruthy();
+  });
+  it('says nothing of an account nothing is taken from', async () => {
+    show([question()]);
+    await screen.findByText('1 question');
+    expect(screen.queryByText(/Taken from your account/)).toBeNull();
   });
   it('lists what was filed and paid, with its confirmation', async () => {
     const paid = {

@@ -54,6 +54,40 @@ function Question({ question }: { readonly question: Asked }): ReactNode {
   );
 }
 
+/** What is taken from the client's account, when, and what is held of it. */
+function Funds({ funds }: { readonly funds: Schemas['FundsOfClient'] }): ReactNode {
+  return (
+    <section className="section">
+      <h2>
+        Taken from your account{' '}
+        <small>
+          we hold <Figure amount={funds.held} /> for your taxes and pay
+        </small>
+      </h2>
+      <table className="ruled">
+        <ListHead columns={['Day', 'Reference', 'Status', { number: 'Amount' }]} />
+        <tbody>
+          {funds.taken.map((row) => (
+            <tr key={row.reference}>
+              <td>
+                <ShortDay day={row.settles} />
+              </td>
+              <td>{row.reference}</td>
+              <td>
+                <Status word={row.status} />
+                {row.returnedReason && <div className="sub">{row.returnedReason}</div>}
+              </td>
+              <td className="num">
+                <Figure amount={row.amount} isPencil={row.status === 'planned'} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
 function Done({ done }: { readonly done: readonly Schemas['DoneForClient'][] }): ReactNode {
   if (done.length === 0)
     return <p className="empty">Nothing yet. Deposits and returns stand here once they have left.</p>;
@@ -106,6 +140,7 @@ export function OwnClient(): ReactNode {
             {home.payrolls.map((payroll) => (
               <OwnPayroll key={`${payroll.id} ${payroll.sentAt ?? ''} ${payroll.version}`} payroll={payroll} />
             ))}
+            {home.funds && <Funds funds={home.funds} />}
             <section className="section">
               <h2>
                 Filed and paid for you <TaxLetter base="/api/own-client" />

@@ -86,6 +86,7 @@ import { JobCostsController } from './modules/job-costs/job-costs.controller.js'
 import { JobCostsService } from './modules/job-costs/job-costs.service.js';
 import { LettersController } from './modules/letters/letters.controller.js';
 import { PaymentInstructions } from './modules/letters/payment-instructions.js';
+import { ReturnedPayment } from './modules/letters/returned-payment.js';
 import { TaxStatement } from './modules/letters/tax-statement.js';
 import { Funding } from './modules/trust/funding.js';
 import { TrustController } from './modules/trust/trust.controller.js';
@@ -218,6 +219,7 @@ const PROVIDERS = [
   TaxStatement,
   NoticesService,
   PaymentInstructions,
+  ReturnedPayment,
   DueDepositsService,
   DueReturnsService,
   CorrectionsService,

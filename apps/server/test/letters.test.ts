@@ -63,6 +63,9 @@ describe('letters to a client', () => {
     expect((await record(id, NUMBER)).status).toBe(200);
     const again = await preparer('GET', `/remittances/${id}/instructions.pdf`);
     expect([again.status, again.body.detail]).toEqual([409, 'This payment is settled: it is not to be paid again.']);
+    const back = await preparer('GET', `/remittances/${id}/returned.pdf`);
+    expect([back.status, back.body.detail]).toEqual([409, 'This payment is settled: it did not come back.']);
+    expect((await contact('GET', `/own-client/remittances/${id}/returned.pdf`)).status).toBe(409);
   });
 
   it('record a number once', async () => {

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { cents, showDollars } from '@zakat/core/money/cents';
 import { Courier } from '../src/jobs/courier.js';
-import { Stack, postPayroll, takeOn, until, type Caller } from './stack.js';
+import { Stack, postPayroll, takeOn, until, wordsOf, type Caller } from './stack.js';
 
 let stack: Stack;
 let preparer: Caller;
@@ -229,6 +230,18 @@ describe('a payment', () => {
     const open = await federal();
     expect(open.owed).toBe(deposit.owed);
     expect(open.liabilities.every((line) => line.underWay === 0)).toBe(true);
+    // The client is told why, what is open again, and what each way of paying it now costs.
+    const letter = await preparer('GET', `/remittances/${id}/returned.pdf`);
+    const words = wordsOf(String(letter.body));
+    for (const word of [
+      'R01 Insufficient funds',
+      showDollars(cents(deposit.owed)),
+      'which is past',
+      'Same-day wire',
+      'Penalty, estimated',
+      'What we need of you',
+    ])
+      expect(words).toContain(word);
     await stack.console('mood', { party: 'bank', mood: 'normal' });
   });
   it('planned for a day that can no longer be met is not released', async () => {

@@ -36,6 +36,8 @@ export class DoneForClient {
   @Day() day!: string;
   @Text() standing!: string;
   @Text(300, { nullable: true }) confirmation!: string | null;
+  /** A payment that came back, which has a letter; null for everything else. */
+  @Id({ nullable: true }) returnedId!: string | null;
 }
 /** Money that is taken from the client's account before its taxes or pay are paid. */
 export class TakenFromClient {

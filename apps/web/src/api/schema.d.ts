@@ -1872,6 +1872,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/remittances/{id}/returned.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LettersController_cameBack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/own-client/remittances/{id}/returned.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["LettersController_ownCameBack"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/correction-cases": {
         parameters: {
             query?: never;
@@ -4583,6 +4615,8 @@ export interface components {
             day: string;
             standing: string;
             confirmation: string | null;
+            /** Format: uuid */
+            returnedId: string | null;
         };
         HoursChoice: {
             name: string;
@@ -9611,6 +9645,44 @@ export interface operations {
         };
     };
     LettersController_pay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    LettersController_cameBack: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    LettersController_ownCameBack: {
         parameters: {
             query?: never;
             header?: never;

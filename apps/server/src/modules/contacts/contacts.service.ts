@@ -149,6 +149,7 @@ export class ContactsService {
         day: row.settles,
         standing: row.status,
         confirmation: row.confirmation,
+        returnedId: row.status === 'returned' ? row.id : null,
       }));
     const returns = (await manager.find(Filing, { where: { clientId } }))
       .filter((row) => SHOWN_FILINGS.includes(row.status))
@@ -160,6 +161,7 @@ export class ContactsService {
         day: row.due,
         standing: row.status,
         confirmation: row.submissionId,
+        returnedId: null,
       }));
     return [...payments, ...returns].sort((a, b) => (a.day < b.day ? 1 : -1)).slice(0, MOST_DONE);
   }

@@ -6,6 +6,7 @@ import { notFound } from '../../http/refusal.js';
 import { sendPdf } from '../../http/send-pdf.js';
 import { CurrentSession, OpenToContacts, type Session } from '../identity/index.js';
 import { PaymentInstructions } from './payment-instructions.js';
+import { ReturnedPayment } from './returned-payment.js';
 import { TaxStatement } from './tax-statement.js';
 
 /** Letters of the firm to a client, as PDF. */
@@ -14,6 +15,7 @@ export class LettersController {
   constructor(
     @Inject(TaxStatement) private readonly statement: TaxStatement,
     @Inject(PaymentInstructions) private readonly instructions: PaymentInstructions,
+    @Inject(ReturnedPayment) private readonly returned: ReturnedPayment,
   ) {}
 
   @Get('clients/:id/tax-statement.pdf')
@@ -53,6 +55,28 @@ export class LettersController {
     @Res() response: Response,
   ): Promise<void> {
     const { name, content } = await this.instructions.letter(session, id);
+    sendPdf(response, name, content);
+  }
+
+  @Get('remittances/:id/returned.pdf')
+  async cameBack(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    const { name, content } = await this.returned.letter(session, id);
+    sendPdf(response, name, content);
+  }
+
+  /** The same letter for somebody of the client, whose rows alone the transaction shows. */
+  @Get('own-client/remittances/:id/returned.pdf')
+  @OpenToContacts()
+  async ownCameBack(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    const { name, content } = await this.returned.letter(session, id);
     sendPdf(response, name, content);
   }
 }

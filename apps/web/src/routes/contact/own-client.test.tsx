@@ -95,7 +95,11 @@ describe('what somebody of the client sees', () => {
       confirmation: null,
       amount: null,
     };
-    show([], [paid, filed]);
+    const back = { ...paid, standing: 'returned', confirmation: 'E-78', returnedId: 'r1' };
+    show([], [paid, filed, back]);
+    expect((await screen.findByRole('link', { name: /why, and what to do/ })).getAttribute('href')).toBe(
+      '/api/own-client/remittances/r1/returned.pdf',
+    );
     const row = within((await screen.findByText('E-77')).closest('tr') as HTMLElement);
     expect([row.getByText('2,164.72'), row.getByText('settled')]).toHaveLength(2);
     expect(screen.getByText('Nothing is asked. Thank you.')).toBeTruthy();

@@ -104,6 +104,17 @@ function Done({ done }: { readonly done: readonly Schemas['DoneForClient'][] }):
             <td>{row.to}</td>
             <td>
               <Status word={row.standing} />
+              {row.returnedId && (
+                <div className="sub">
+                  <a
+                    href={`/api/own-client/remittances/${row.returnedId}/returned.pdf`}
+                    target="_blank"
+                    rel="noreferrer"
+                  >
+                    why, and what to do (PDF)
+                  </a>
+                </div>
+              )}
             </td>
             <td className="soft">{row.confirmation ?? ''}</td>
             <td className="num">{row.amount !== null && <Figure amount={row.amount} />}</td>

@@ -109,7 +109,10 @@ export function RemittancePage(): ReactNode {
             )}
             {data.returnedReason && (
               <div className="problem">
-                Returned: {data.returnedReason}. The liabilities are open again; schedule them again from the deposits.
+                Returned: {data.returnedReason}. The liabilities are open again; schedule them again from the deposits.{' '}
+                <a href={`/api/remittances/${data.id}/returned.pdf`} target="_blank" rel="noreferrer">
+                  letter to the client (PDF)
+                </a>
               </div>
             )}
             {data.paidElsewhereOn !== null && <Papers subject="remittance" id={data.id} />}

@@ -18,6 +18,7 @@ async function main() {
       ZAKAT_RETURNS_URL: nowhere,
       ZAKAT_WAGES_URL: nowhere,
       ZAKAT_STATES_URL: nowhere,
+      ZAKAT_DEBITS_URL: nowhere,
     },
     'openapi',
   );

@@ -27,6 +27,7 @@ export function stackEnvironment({ folder, databaseUrl, port, agenciesPort, toda
     ZAKAT_RETURNS_URL: `${agencies}/returns`,
     ZAKAT_WAGES_URL: `${agencies}/wages`,
     ZAKAT_STATES_URL: `${agencies}/states`,
+    ZAKAT_DEBITS_URL: `${agencies}/debits`,
     ZAKAT_PUBLIC_URL: `http://localhost:${port}`,
     ZAKAT_WEB: join(ROOT, 'apps/web/dist'),
     AGENCIES_PORT: String(agenciesPort),

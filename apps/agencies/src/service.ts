@@ -3,6 +3,7 @@ import { entryReturns, startOfDay, takeFile, type EntryReturn } from './bank/ban
 import { statementOf } from './bank/statement.js';
 import { isDay } from './calendar.js';
 import { consolePage } from './console/page.js';
+import { takeDebits } from './debits/debits.js';
 import { judgeReturn, type Taxpayer } from './returns/return-reader.js';
 import { judgeStateReport } from './states/state-reader.js';
 import { Store, type Mood, type Party, type Submission } from './store.js';
@@ -21,7 +22,13 @@ export interface Settings {
   readonly refusedNumbers: readonly string[];
 }
 
-const PREFIX: Readonly<Record<Party, string>> = { bank: 'ACH', returns: 'MEF', wages: 'WFID', states: 'STA' };
+const PREFIX: Readonly<Record<Party, string>> = {
+  bank: 'ACH',
+  returns: 'MEF',
+  wages: 'WFID',
+  states: 'STA',
+  debits: 'EFT',
+};
 const MOODS: readonly Mood[] = ['normal', 'down', 'slow', 'refuse'];
 const SLOW = 3000;
 const answerOf = (submission: Submission, entries: readonly EntryReturn[]) => ({
@@ -44,6 +51,10 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
   const judge = (party: Party, submission: Submission): void => {
     if (party === 'bank') {
       takeFile(store, submission);
+      return;
+    }
+    if (party === 'debits') {
+      takeDebits(store, submission);
       return;
     }
     const { today } = store.records;
@@ -164,7 +175,7 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     response.json(answerOf(submission, party === 'bank' ? entryReturns(submission, store.records.today) : []));
     // Agencies answer in two steps: the first question learns that it was taken in, the next one the verdict.
     const { verdict } = submission.notes;
-    if (party !== 'bank' && submission.state === 'received' && verdict) {
+    if (party !== 'bank' && party !== 'debits' && submission.state === 'received' && verdict) {
       Object.assign(submission, {
         state: verdict,
         isFinal: true,
@@ -181,6 +192,7 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     ['returns', '/returns/submissions'],
     ['wages', '/wages/submissions'],
     ['states', '/states/submissions'],
+    ['debits', '/debits/submissions'],
   ] as const) {
     app.post(path, mood(party), intake(party));
     app.get(`${path}/:reference`, mood(party), ask(party));
@@ -220,6 +232,21 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     response.redirect(303, '/console');
   });
 
+  app.post('/console/enroll', (request, response) => {
+    const form = new URLSearchParams(String(request.body));
+    const taxpayer = (form.get('taxpayer') ?? '').replace(/[^0-9A-Za-z]/g, '').toUpperCase();
+    const accountTail = (form.get('accountTail') ?? '').trim();
+    if (taxpayer === '' || taxpayer.length > 15 || !/^\d{4}$/.test(accountTail)) {
+      response.status(400).type('text').send('a taxpayer number and the last four digits of the account');
+      return;
+    }
+    const pin = String(1000 + ((store.next('pin') * 2741) % 9000));
+    store.records.enrollments = store.records.enrollments.filter((one) => one.taxpayer !== taxpayer);
+    store.records.enrollments.push({ taxpayer, accountTail, pin });
+    store.save();
+    response.redirect(303, '/console');
+  });
+
   const tell = async (): Promise<void> => {
     if (settings.clockUrl === null) return;
     await fetch(settings.clockUrl, {
@@ -237,6 +264,7 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
       returns: store.records.returns.map((row) => ({ ...row, content: undefined })),
       wages: store.records.wages.map((row) => ({ ...row, content: undefined })),
       states: store.records.states.map((row) => ({ ...row, content: undefined })),
+      debits: store.records.debits.map((row) => ({ ...row, content: undefined })),
     }),
   );
   app.get('/console/file/:party/:reference', (request, response) => {

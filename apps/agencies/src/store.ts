@@ -26,8 +26,17 @@ export interface Records {
   returns: Submission[];
   wages: Submission[];
   states: Submission[];
+  debits: Submission[];
+  /** Taxpayers whose accounts the agencies may debit. */
+  enrollments: Enrollment[];
   /** Money that came to a company's account, or left it, by other ways than files. */
   transfers: Transfer[];
+}
+export interface Enrollment {
+  /** As the agency knows the taxpayer: letters and digits of its account, or the EIN. */
+  readonly taxpayer: string;
+  readonly accountTail: string;
+  readonly pin: string;
 }
 export interface Transfer {
   readonly company: string;
@@ -36,7 +45,7 @@ export interface Transfer {
   readonly amount: number;
   readonly reference: string;
 }
-export type Party = 'bank' | 'returns' | 'wages' | 'states';
+export type Party = 'bank' | 'returns' | 'wages' | 'states' | 'debits';
 
 /** The outside parties' own records, kept in a file of their own so that a restart forgets nothing. */
 export class Store {
@@ -55,9 +64,11 @@ export class Store {
       returns: [],
       wages: [],
       states: [],
+      debits: [],
+      enrollments: [],
       transfers: [],
       ...kept,
-      moods: { bank: 'normal', returns: 'normal', wages: 'normal', states: 'normal', ...kept.moods },
+      moods: { bank: 'normal', returns: 'normal', wages: 'normal', states: 'normal', debits: 'normal', ...kept.moods },
     };
   }
 

@@ -133,6 +133,8 @@ import { Deposits } from './modules/remittances/deposits.js';
 import { PaymentFile } from './modules/remittances/payment-file.js';
 import { RemittanceAnswers } from './modules/remittances/remittance-answers.js';
 import { AgencyPaymentsController } from './modules/remittances/agency-payments.controller.js';
+import { EnrollmentsController } from './modules/remittances/enrollments.controller.js';
+import { Enrollments } from './modules/remittances/enrollments.service.js';
 import { AgencyPaymentsService } from './modules/remittances/agency-payments.service.js';
 import { RemittancesController } from './modules/remittances/remittances.controller.js';
 import { RemittancesService } from './modules/remittances/remittances.service.js';
@@ -174,6 +176,7 @@ const CONTROLLERS = [
   EmployeesController,
   PayrollsController,
   AgencyPaymentsController,
+  EnrollmentsController,
   JournalController,
   ReportsController,
   VoidsController,
@@ -283,6 +286,7 @@ const PROVIDERS = [
   Deposits,
   PaymentFile,
   AgencyPaymentsService,
+  Enrollments,
   RemittancesService,
   RemittanceAnswers,
   PayAccounts,

@@ -86,7 +86,7 @@ export async function makeApplication(config: Config, dataSource: DataSource): P
     }),
   );
   app.enableShutdownHooks();
-  (app.getHttpServer() as Server).keepAliveTimeout = KEPT_OPEN;
+  Object.assign(app.getHttpServer() as Server, { keepAliveTimeout: KEPT_OPEN, headersTimeout: KEPT_OPEN + 5_000 });
   if (config.webFolder !== null) serveScreens(app, config.webFolder);
   return app;
 }

@@ -3,6 +3,7 @@ import 'reflect-metadata';
 import argon2 from 'argon2';
 import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
+import type { Server } from 'node:http';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -140,6 +141,7 @@ export class Stack {
       returnsUrl: `${outside}/returns`,
       wagesUrl: `${outside}/wages`,
       statesUrl: `${outside}/states`,
+      debitsUrl: `${outside}/debits`,
       publicUrl: `http://127.0.0.1:${port}`,
       webFolder: null,
       processes: 1,
@@ -147,6 +149,8 @@ export class Stack {
     const dataSource = await makeDataSource(databaseUrl).initialize();
     await new Clock(config, dataSource).move(date(today));
     const app = await makeApplication(config, dataSource);
+    // Here the caller alone closes an idle connection: after a stall under load both would, in either order.
+    (app.getHttpServer() as Server).keepAliveTimeout = 0;
     await app.listen(port, '127.0.0.1');
     return new Stack(app, dataSource, config, `http://127.0.0.1:${port}/api`, outside, agencies, folder, database);
   }

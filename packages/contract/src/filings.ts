@@ -330,8 +330,8 @@ export class TieOutView {
 }
 export class Rung {
   @Text() key!: string;
-  @Choice(['payroll', 'collection', 'deposit', 'garnishment', 'return', 'notice']) kind!:
-    'payroll' | 'collection' | 'deposit' | 'garnishment' | 'return' | 'notice';
+  @Choice(['payroll', 'collection', 'deposit', 'garnishment', 'return', 'notice', 'enrollment']) kind!:
+    'payroll' | 'collection' | 'deposit' | 'garnishment' | 'return' | 'notice' | 'enrollment';
   @Id() clientId!: string;
   @Text() clientName!: string;
   @Text() title!: string;

@@ -82,6 +82,8 @@ export class AgencyPaymentFields {
   @Text(9) routing!: string;
   @Text(17) account!: string;
   @Choice(IDENTIFICATIONS) identification!: Identification;
+  /** The number under which the agency takes debit instructions from the firm; blank where it takes none. */
+  @Text(10) filerNumber!: string;
   /** Where the agency wants another code than the usual one. */
   @List(() => TaxTypeView, { most: 20 }) taxTypes!: TaxTypeView[];
 }

@@ -18,7 +18,7 @@ const ACCOUNTS_THAT_ANSWER: Readonly<Record<string, Omit<EntryReturn, 'trace' | 
   '0404': { code: 'R04', message: 'Invalid account number' },
 };
 /** Accounts that take credits and refuse debits. */
-const DEBITS_REFUSED: Readonly<Record<string, Omit<EntryReturn, 'trace' | 'amount'>>> = {
+export const DEBITS_REFUSED: Readonly<Record<string, Omit<EntryReturn, 'trace' | 'amount'>>> = {
   '0401': { code: 'R01', message: 'Insufficient funds' },
   '0429': { code: 'R29', message: 'Corporate customer advises not authorized' },
 };
@@ -66,9 +66,12 @@ function refuse(submission: Submission, code: string, message: string): void {
   Object.assign(submission, { state: 'rejected', code, message, isFinal: true });
 }
 
+const messageOf = (code: string): string =>
+  Object.values(DEBITS_REFUSED).find((answer) => answer.code === code)?.message ?? 'Returned';
+
 /** What the bank does at the start of a day: settles what is due, returns what the account could not cover. */
 export function startOfDay(records: Records, next: (name: string) => number): void {
-  for (const submission of records.bank) {
+  for (const submission of [...records.bank, ...records.debits]) {
     const effective = submission.notes['effective'] ?? '';
     if (submission.state === 'received' && effective <= records.today) {
       submission.state = 'settled';
@@ -80,7 +83,7 @@ export function startOfDay(records: Records, next: (name: string) => number): vo
       Object.assign(submission, {
         state: 'returned',
         code: submission.notes['willReturn'],
-        message: 'Insufficient funds',
+        message: messageOf(submission.notes['willReturn']),
         isFinal: true,
       });
     }

@@ -19,6 +19,11 @@ const PARTIES = [
     'State agencies',
     { normal: 'Judges by its rules', down: 'Closed', slow: 'Slow', refuse: 'Rejects whatever comes' },
   ],
+  [
+    'debits',
+    'Debits by agencies',
+    { normal: 'Takes what is enrolled', down: 'Closed', slow: 'Slow', refuse: 'Returns payments (R01)' },
+  ],
 ] as const;
 
 /** `Thu, Oct 22, 2026` and `10/22/2026`. */
@@ -77,6 +82,15 @@ function transferForm(records: Records): string {
   return `<form method="post" action="/console/transfer"><label>A transfer to the account of company <input name="company" size="12" pattern="\\d{10}" placeholder="1 and the EIN" required></label> <label>of <input name="amount" size="10" placeholder="100.00" required></label> <label>reference <input name="reference" size="12" required></label> <button>Pay it in</button>${told}</form>`;
 }
 
+/** What an agency mails to a taxpayer who asks to be debited. */
+function enrollForm(records: Records): string {
+  const last = records.enrollments.at(-1);
+  const told = last
+    ? ` <span class="lead">Last letter: ${escape(last.taxpayer)}, account ending ${escape(last.accountTail)}, PIN ${escape(last.pin)}.</span>`
+    : '';
+  return `<form method="post" action="/console/enroll"><label>Enroll taxpayer <input name="taxpayer" size="15" placeholder="EIN or account" required></label> <label>for the account ending <input name="accountTail" size="4" pattern="\\d{4}" required></label> <button>Mail the PIN</button>${told}</form>`;
+}
+
 /** The page from which the outside world is moved: its date, its tempers, its records. */
 export function consolePage(records: Records): string {
   const sections = PARTIES.map(([party, title, moods]) => {
@@ -86,7 +100,7 @@ export function consolePage(records: Records): string {
           `<option value="${mood}"${records.moods[party] === mood ? ' selected' : ''}>${label}</option>`,
       )
       .join('');
-    return `<section><h2>${title}</h2><form method="post" action="/console/mood"><input type="hidden" name="party" value="${party}"><label>Behaves: <select name="mood">${options}</select></label> <button>Set</button></form>${party === 'bank' ? transferForm(records) : ''}
+    return `<section><h2>${title}</h2><form method="post" action="/console/mood"><input type="hidden" name="party" value="${party}"><label>Behaves: <select name="mood">${options}</select></label> <button>Set</button></form>${party === 'bank' ? transferForm(records) : party === 'debits' ? enrollForm(records) : ''}
       <table><thead><tr><th>Reference</th><th>Received</th><th>File</th><th>Status</th><th>Answer</th><th>On record</th></tr></thead><tbody>${rows(party, records[party])}</tbody></table></section>`;
   }).join('');
   return `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Agencies and bank</title><style>${STYLE}</style>

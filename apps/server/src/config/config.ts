@@ -11,6 +11,8 @@ export interface Config {
   readonly returnsUrl: string;
   readonly wagesUrl: string;
   readonly statesUrl: string;
+  /** Where agencies take debit instructions. */
+  readonly debitsUrl: string;
   readonly publicUrl: string;
   /** Folder of the built screens, or null when they are served elsewhere. */
   readonly webFolder: string | null;
@@ -40,6 +42,7 @@ export function readConfig(env: NodeJS.ProcessEnv): Config {
     bankUrl: need('ZAKAT_BANK_URL', "give the address of the bank's file service"),
     returnsUrl: need('ZAKAT_RETURNS_URL', 'give the address of the return filing service'),
     wagesUrl: need('ZAKAT_WAGES_URL', 'give the address of the wage file service'),
+    debitsUrl: need('ZAKAT_DEBITS_URL', 'give the address at which agencies take debit instructions'),
     statesUrl: need('ZAKAT_STATES_URL', 'give the address of the filing services of the states'),
     publicUrl: env['ZAKAT_PUBLIC_URL'] ?? `http://localhost:${env['PORT'] ?? '4300'}`,
     webFolder: env['ZAKAT_WEB'] ?? null,

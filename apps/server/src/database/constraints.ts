@@ -17,6 +17,12 @@ const CONSTRAINTS: Readonly<Record<string, () => Refusal>> = {
     refuseField('from', 'This account already has an entry from that day.', 'Use another day.'),
   tax_account_applied_has_no_number: () =>
     refuseField('accountNumber', 'An account that is applied for has no number yet.', 'Leave the number blank.'),
+  debit_enrollment_once: () =>
+    refuseField(
+      'agency',
+      'This client has asked this agency already.',
+      'Record its answer, or end that enrollment first.',
+    ),
   question_open_unique: () => conflict('This was asked already and waits for its answer.'),
   new_hire_report_once: () => conflict('One of these hires was reported a moment ago. Look again.'),
   payroll_regular_unique: () =>

@@ -82,6 +82,7 @@ export class Courier implements OnModuleInit {
   private target(receiver: Receiver): string {
     const targets: Readonly<Record<Receiver, string>> = {
       bank: `${this.config.bankUrl}/files`,
+      debits: `${this.config.debitsUrl}/submissions`,
       irs: `${this.config.returnsUrl}/submissions`,
       ssa: `${this.config.wagesUrl}/submissions`,
       states: `${this.config.statesUrl}/submissions`,
@@ -116,7 +117,8 @@ export class Courier implements OnModuleInit {
     });
     if (!response.ok) throw new Error(`the receiver answered ${response.status}`);
     const answer = (await response.json()) as BankAnswer & AgencyAnswer;
-    if (row.kind === 'ach-file') await this.remittances.apply(manager, actor, row.subject_id, answer);
+    if (row.kind === 'ach-file' || row.kind === 'debit-file')
+      await this.remittances.apply(manager, actor, row.subject_id, answer);
     else if (row.kind === 'pay-file') await this.directDeposits.apply(manager, actor, row.subject_id, answer);
     else if (row.kind === 'collection-file') await this.collections.apply(manager, actor, row.subject_id, answer);
     else if (row.kind === 'garnishment-file') await this.garnishments.apply(manager, actor, row.subject_id, answer);

@@ -112,6 +112,18 @@ export const GARNISHMENT_PAYMENT_MACHINE = {
   ],
 } as const satisfies Machine<'planned' | 'released' | 'settled' | 'returned' | 'withdrawn'>;
 
+/** That an agency takes payments from a client's account itself. */
+export const ENROLLMENT_MACHINE = {
+  name: 'enrollment',
+  table: 'debit_enrollment',
+  initial: 'asked',
+  transitions: [
+    { act: 'enroll', from: ['asked'], to: 'enrolled', by: ANYBODY },
+    { act: 'refuse', from: ['asked'], to: 'refused', by: ANYBODY },
+    { act: 'end', from: ['asked', 'enrolled'], to: 'ended', by: ANYBODY },
+  ],
+} as const satisfies Machine<'asked' | 'enrolled' | 'refused' | 'ended'>;
+
 export const RULE_PACK_MACHINE = {
   name: 'rule pack',
   table: 'rule_pack',
@@ -202,6 +214,7 @@ export const MACHINES = [
   DIRECT_DEPOSIT_MACHINE,
   COLLECTION_MACHINE,
   GARNISHMENT_PAYMENT_MACHINE,
+  ENROLLMENT_MACHINE,
   INVOICE_MACHINE,
   FILING_MACHINE,
   RULE_PACK_MACHINE,

@@ -1504,6 +1504,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/enrollments": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["EnrollmentsController_view"];
+        put?: never;
+        post: operations["EnrollmentsController_ask"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/enrollments/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["EnrollmentsController_act"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/journal": {
         parameters: {
             query?: never;
@@ -4236,7 +4268,7 @@ export interface components {
         Rung: {
             key: string;
             /** @enum {string} */
-            kind: "payroll" | "collection" | "deposit" | "garnishment" | "return" | "notice";
+            kind: "payroll" | "collection" | "deposit" | "garnishment" | "return" | "notice" | "enrollment";
             /** Format: uuid */
             clientId: string;
             clientName: string;
@@ -5047,12 +5079,13 @@ export interface components {
         };
         AgencyPaymentView: {
             /** @enum {string} */
-            method: "ach-credit" | "elsewhere";
+            method: "ach-credit" | "agency-debit" | "elsewhere";
             name: string;
             routing: string;
             account: string;
             /** @enum {string} */
             identification: "account" | "ein";
+            filerNumber: string;
             taxTypes: components["schemas"]["TaxTypeView"][];
             version: number;
             agency: string;
@@ -5063,14 +5096,59 @@ export interface components {
         };
         SaveAgencyPayment: {
             /** @enum {string} */
-            method: "ach-credit" | "elsewhere";
+            method: "ach-credit" | "agency-debit" | "elsewhere";
             name: string;
             routing: string;
             account: string;
             /** @enum {string} */
             identification: "account" | "ein";
+            filerNumber: string;
             taxTypes: components["schemas"]["TaxTypeView"][];
             version: number;
+        };
+        EnrollmentView: {
+            /** Format: uuid */
+            id: string;
+            agency: string;
+            agencyName: string;
+            /** Format: uuid */
+            bankAccountId: string;
+            bankAccount: string;
+            /** @enum {string} */
+            status: "asked" | "enrolled" | "refused" | "ended";
+            /** Format: date */
+            askedOn: string;
+            /** Format: date */
+            answeredOn: string | null;
+            /** Format: date */
+            endedOn: string | null;
+            daysWaited: number | null;
+            reason: string | null;
+            version: number;
+        };
+        DebitAgencyView: {
+            agency: string;
+            agencyName: string;
+        };
+        EnrollmentsView: {
+            enrollments: components["schemas"]["EnrollmentView"][];
+            agencies: components["schemas"]["DebitAgencyView"][];
+        };
+        AskEnrollment: {
+            agency: string;
+            /** Format: uuid */
+            bankAccountId: string;
+            /** Format: date */
+            askedOn: string;
+        };
+        EnrollmentAct: {
+            /** @enum {string} */
+            act: "enroll" | "refuse" | "end";
+            version: number;
+            /** Format: date */
+            on: string;
+            pin: string;
+            reason: string;
         };
         BookLineView: {
             account: string;
@@ -5343,7 +5421,7 @@ export interface components {
             bankAccount: string;
             delivery: string | null;
             /** @enum {string} */
-            method: "ach-credit" | "elsewhere";
+            method: "ach-credit" | "agency-debit" | "elsewhere";
             /** Format: date */
             paidElsewhereOn: string | null;
         };
@@ -9087,6 +9165,77 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AgencyPaymentView"];
+                };
+            };
+        };
+    };
+    EnrollmentsController_view: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EnrollmentsView"];
+                };
+            };
+        };
+    };
+    EnrollmentsController_ask: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskEnrollment"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EnrollmentsView"];
+                };
+            };
+        };
+    };
+    EnrollmentsController_act: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EnrollmentAct"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EnrollmentsView"];
                 };
             };
         };

@@ -166,6 +166,17 @@ export const useSaveAgencyPayment = (agency: string) =>
   useChange((body: Schemas['SaveAgencyPayment']) =>
     take(api.PUT('/api/firm/agency-payments/{agency}', { params: { path: { agency } }, body })),
   );
+export const enrollmentsQuery = (clientId: string) =>
+  queryOptions({
+    queryKey: ['clients', clientId, 'enrollments'],
+    queryFn: () => take(api.GET('/api/clients/{id}/enrollments', path(clientId))),
+  });
+export const useAskEnrollment = (clientId: string) =>
+  useChange((body: Schemas['AskEnrollment']) =>
+    take(api.POST('/api/clients/{id}/enrollments', { ...path(clientId), body })),
+  );
+export const useEnrollmentAct = (id: string) =>
+  useChange((body: Schemas['EnrollmentAct']) => take(api.POST('/api/enrollments/{id}', { ...path(id), body })));
 export const useUpdateFirm = () => useChange((body: Schemas['UpdateFirm']) => take(api.PUT('/api/firm', { body })));
 export const useSwitchSecondPerson = () =>
   useChange((body: Schemas['SwitchSecondPerson']) => take(api.PUT('/api/firm/second-person', { body })));

@@ -29,6 +29,9 @@ const LOOKS: Readonly<Record<string, Look>> = {
   'in force': { shape: 'disc' },
   withdrawn: { shape: 'held' },
   asked: { shape: 'ring', tone: 'wait' },
+  enrolled: { shape: 'disc' },
+  refused: { shape: 'held' },
+  ended: { shape: 'held' },
   answered: { shape: 'half', tone: 'wait' },
   reported: { shape: 'disc' },
   ready: { shape: 'disc' },
@@ -48,7 +51,6 @@ const LOOKS: Readonly<Record<string, Look>> = {
   void: { shape: 'struck' },
   closed: { shape: 'disc' },
   done: { shape: 'disc' },
-  refused: { shape: 'held' },
 };
 
 function Mark({ shape }: { readonly shape: Shape }): ReactNode {

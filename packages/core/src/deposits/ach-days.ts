@@ -5,6 +5,9 @@ import type { LocalDate } from '../calendar/local-date.js';
 /** Banking hour, Eastern time, by which an ACH file must be with the bank to settle the next banking day. Common practice. */
 export const ACH_CUTOFF = '17:00 ET';
 
+/** Hour by which an agency takes debit instructions for the next banking day (EFTPS: 8 p.m. Eastern the day before; recalled). */
+export const AGENCY_DEBIT_CUTOFF = '20:00 ET';
+
 /**
  * The last safe day to release an ACH credit that must settle by `due`: it settles on the last banking day not after the
  * due date, and is sent one banking day, and the firm's own cushion, before that.

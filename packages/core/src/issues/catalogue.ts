@@ -726,6 +726,16 @@ export const ISSUE_TEXTS = {
     'Enter its bank account and tax type under Firm, Agency payments, or that it is paid elsewhere.',
   ),
   'payment.elsewhere': entry('{agency} is paid elsewhere.', 'Pay it there, and record here that it was paid.'),
+  'payment.filer': entry(
+    'The number under which {agency} knows the firm is missing.',
+    'Give 4 to 10 letters, digits and hyphens, as the agency prints it.',
+  ),
+  'payment.not-enrolled': entry(
+    '{client} is not enrolled for debits by {agency} from this account.',
+    'Record the enrollment and its PIN under Setup of the client, or pay it elsewhere and record that.',
+  ),
+  'debit.pin': entry('The PIN of the enrollment is not one.', 'Give the four to eight digits of the agency’s letter.'),
+  'debit.amounts': entry('More kinds of amounts than a debit takes.', 'Make a payment of its own for some of them.'),
   'gap.payment': entry('How {agency} is paid is not said.', 'Enter it under Firm, Agency payments.'),
   // Gaps.
   'gap.ein': entry('The EIN is missing.', 'Enter it, or note when it was applied for.'),

@@ -100,6 +100,10 @@ const ACTS: Readonly<Record<string, string>> = {
   'attachment.add': 'kept a paper with {subject}',
   'garnishment.payee': 'said where a payee of garnishments is paid',
   'garnishment.plan': 'scheduled {subject}',
+  'enrollment.ask': 'recorded that an enrollment for debits was asked for',
+  'enrollment.enroll': 'recorded {subject}',
+  'enrollment.refuse': 'recorded the refusal of {subject}',
+  'enrollment.end': 'ended {subject}',
   'trust.account': 'said which account holds the clients’ money',
   'trust.record': 'wrote down what moved the trust account',
   'trust.advance': 'advanced money of the firm',
@@ -224,6 +228,8 @@ export function subjectWords({ kind, name, day, amount }: StoredSubject): string
       return name === null ? '' : `invoice ${name}`;
     case 'garnishment payment':
       return name === null ? '' : `the payment of ${showDollars(cents(Number(amount)))} to ${name}`;
+    case 'enrollment':
+      return name === null ? '' : `the enrollment for debits by ${agencyName(name)}`;
     case 'filing':
       return name === null || day === null ? '' : filingWords(name, date(day));
     case 'take-over':

@@ -10,6 +10,7 @@ const USES: readonly (readonly [table: string, where: string, what: string])[] =
   ['payroll', 'true', 'a payroll'],
   ['take_over', 'true', 'prior payroll'],
   ['filing', 'true', 'a return'],
+  ['debit_enrollment', 'true', 'an enrollment with an agency'],
   ['agency_notice', 'true', 'a notice'],
   ['ledger_entry', 'true', 'entries in the ledger'],
   ['new_hire_report', 'true', 'a reported new hire'],

@@ -22,6 +22,9 @@ const DAYS_AHEAD = 14;
 /** How long after its check date a payroll still waits for its direct deposit; then it was paid by check. */
 const DAYS_BEHIND = 7;
 
+/** How long an agency takes to mail the PIN of an enrollment (common practice). */
+const DAYS_TO_ENROLL = 15;
+
 /** A rung as it is kept: what depends on the day it is looked at is left to the days it names. */
 export interface KeptRung extends Pick<Rung, 'key' | 'kind' | 'title' | 'standing' | 'move' | 'path'> {
   /** Null: it may be due any day. */
@@ -59,6 +62,7 @@ export class AgendaRungs {
       ...(await this.garnished(manager, client)),
       ...(await this.returns(manager, client)),
       ...(await this.notices(manager, client)),
+      ...(await this.enrollments(manager, client)),
     ];
   }
 
@@ -128,6 +132,30 @@ export class AgendaRungs {
       lateAfter: respondBy,
       path: `/clients/${client.id}/returns#notices`,
     }));
+  }
+
+  /** Enrollments that an agency has not answered in the time it takes. */
+  private async enrollments(manager: EntityManager, client: Client): Promise<KeptRung[]> {
+    const rows = (await manager.query(
+      `SELECT id, agency, asked_on FROM debit_enrollment WHERE client_id = $1 AND status = 'asked'`,
+      [client.id],
+    )) as { id: string; agency: string; asked_on: LocalDate }[];
+    return rows.map(({ id, agency, asked_on: askedOn }) => {
+      const day = addDays(date(askedOn), DAYS_TO_ENROLL);
+      return {
+        ...ALWAYS,
+        key: `enrollment ${id}`,
+        kind: 'enrollment',
+        title: `Enrollment for debits, ${agencyName(agency)}`,
+        sendBy: day,
+        due: day,
+        amount: null,
+        standing: 'asked',
+        move: 'Preparer: ask the agency, or record its PIN',
+        lateAfter: day,
+        path: `/clients/${client.id}/facts#enrollments`,
+      };
+    });
   }
 
   private async payrolls(manager: EntityManager, client: Client): Promise<KeptRung[]> {

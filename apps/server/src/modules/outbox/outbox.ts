@@ -5,8 +5,8 @@ import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 
 /** Whose business it is here; who takes it is its receiver. */
-export type OutboxKind = 'ach-file' | 'pay-file' | 'collection-file' | 'garnishment-file' | 'filing';
-export type Receiver = 'bank' | ReceiverCode;
+export type OutboxKind = 'ach-file' | 'debit-file' | 'pay-file' | 'collection-file' | 'garnishment-file' | 'filing';
+export type Receiver = 'bank' | 'debits' | ReceiverCode;
 
 export interface OutboxRow {
   readonly id: string;

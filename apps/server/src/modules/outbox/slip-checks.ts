@@ -2,7 +2,7 @@ import type { SlipCheck } from '@zakat/contract/remittances';
 import { isBusinessDay } from '@zakat/core/calendar/business-days';
 import { BANKING } from '@zakat/core/calendar/holidays';
 import { showDate, type LocalDate } from '@zakat/core/calendar/local-date';
-import { ACH_CUTOFF, earliestSettlement } from '@zakat/core/deposits/ach-days';
+import { ACH_CUTOFF, AGENCY_DEBIT_CUTOFF, earliestSettlement } from '@zakat/core/deposits/ach-days';
 import { sentence, type Issue } from '@zakat/core/issues/issue';
 import { showDollars, type Cents } from '@zakat/core/money/cents';
 import type { Actor } from '../../database/firm-database.js';
@@ -14,12 +14,21 @@ export const mayReleaseCheck = (actor: Actor): SlipCheck => ({
   says: actor.role === 'preparer' ? 'A preparer cannot release; ask a reviewer.' : `You are a ${actor.role}.`,
 });
 
+/** Who has to have a file, and by when, for it to settle on the next banking day. */
+export interface Hands {
+  readonly whose: string;
+  readonly cutoff: string;
+}
+export const BANK_HANDS: Hands = { whose: 'the bank', cutoff: ACH_CUTOFF };
+export const AGENCY_HANDS: Hands = { whose: 'the agency', cutoff: AGENCY_DEBIT_CUTOFF };
+
 /** What holds of every ACH file: it adds up, and the bank can meet its day. */
 export function achChecks(
   file: { readonly issues: readonly Issue[]; readonly total: Cents },
   amount: Cents,
   settles: LocalDate,
   today: LocalDate,
+  { whose, cutoff }: Hands = BANK_HANDS,
 ): SlipCheck[] {
   const earliest = earliestSettlement(today);
   return [
@@ -34,11 +43,11 @@ export function achChecks(
       says: showDate(settles),
     },
     {
-      label: 'The bank can still make it',
+      label: `${whose.replace('t', 'T')} can still make it`,
       isPassed: settles >= earliest,
       says:
         settles >= earliest
-          ? `In the bank's hands by ${ACH_CUTOFF} today it settles ${showDate(settles)}.`
+          ? `In the hands of ${whose} by ${cutoff} today it settles ${showDate(settles)}.`
           : `The earliest settlement is ${showDate(earliest)} now. Withdraw it and plan again.`,
     },
   ];

@@ -24,6 +24,7 @@ interface Stored {
   readonly routing: string;
   readonly account: string;
   readonly identification: Identification;
+  readonly filer_number: string;
   readonly tax_types: Record<string, string>;
   readonly version: number;
 }
@@ -32,7 +33,7 @@ interface Stored {
 export async function agencyPaymentOf(manager: EntityManager, agency: string): Promise<AgencyPayment | null> {
   const rows = (await manager.query('SELECT * FROM agency_payee WHERE agency = $1', [agency])) as Stored[];
   const row = rows[0];
-  return row ? { ...row, taxTypes: row.tax_types } : null;
+  return row ? { ...row, filerNumber: row.filer_number, taxTypes: row.tax_types } : null;
 }
 /** Agencies that the firm has said how to pay. */
 export async function agenciesSetUp(manager: EntityManager): Promise<ReadonlySet<string>> {
@@ -78,19 +79,20 @@ export class AgencyPaymentsService {
         input.method,
         input.identification,
         JSON.stringify(taxTypes),
+        input.filerNumber,
       ];
       const [rows] =
         version === 0
           ? [
               (await manager.query(
-                `INSERT INTO agency_payee (agency, name, routing, account, method, identification, tax_types, id, firm_id)
-                 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9) ON CONFLICT (firm_id, agency) DO NOTHING RETURNING id`,
+                `INSERT INTO agency_payee (agency, name, routing, account, method, identification, tax_types, filer_number, id, firm_id)
+                 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) ON CONFLICT (firm_id, agency) DO NOTHING RETURNING id`,
                 [...values, randomUUID(), actor.firmId],
               )) as unknown[],
             ]
           : ((await manager.query(
-              `UPDATE agency_payee SET name = $2, routing = $3, account = $4, method = $5, identification = $6, tax_types = $7, version = version + 1
-               WHERE agency = $1 AND version = $8 RETURNING id`,
+              `UPDATE agency_payee SET name = $2, routing = $3, account = $4, method = $5, identification = $6, tax_types = $7, filer_number = $8, version = version + 1
+               WHERE agency = $1 AND version = $9 RETURNING id`,
               [...values, version],
             )) as [unknown[], number]);
       if (rows.length !== 1)
@@ -99,6 +101,7 @@ export class AgencyPaymentsService {
         agency,
         method: { from: before?.method ?? '', to: input.method },
         routing: { from: before?.routing ?? '', to: input.routing },
+        filerNumber: { from: before?.filerNumber ?? '', to: input.filerNumber },
         account: { from: before?.account.slice(-4) ?? '', to: input.account.slice(-4) },
         taxTypes: Object.entries(taxTypes).map(([family, code]) => `${family} ${code}`),
       });
@@ -125,6 +128,7 @@ export class AgencyPaymentsService {
         routing: row?.routing ?? '',
         account: row?.account ?? '',
         identification: row?.identification ?? (agency === 'IRS' ? 'ein' : 'account'),
+        filerNumber: row?.filer_number ?? '',
         taxTypes: Object.entries(row?.tax_types ?? {}).map(([family, code]) => ({ family, code })),
         version: row?.version ?? 0,
         families: familiesOf(agency).map(({ code, label, taxType }) => ({

@@ -2,6 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import { date, makeDate, yearOf, type LocalDate } from '@zakat/core/calendar/local-date';
 import { lastDayOf, quarterOf } from '@zakat/core/calendar/quarter';
 import { amountTypeOf, familyOf, findFamily, type DepositFamily } from '@zakat/core/deposits/family';
+import { withoutPins, writeDebits } from '@zakat/core/formats/agency-debit/debits';
 import { writeTaxPayments, type TaxCredit, type TxpAmount } from '@zakat/core/formats/nacha/tax-payment';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { add, ZERO, type Cents } from '@zakat/core/money/cents';
@@ -9,7 +10,9 @@ import { type TaxCode, agencyName } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { Clock } from '../clock/index.js';
 import { accountNumberOn, BankAccount, type Client, Firm, senderOf } from '../clients/index.js';
+import type { PaymentMethod } from '@zakat/core/deposits/agency-payments';
 import { agencyPaymentOf } from './agency-payments.service.js';
+import { Enrollments } from './enrollments.service.js';
 import type { Remittance, RemittanceItem } from './entities.js';
 
 /** The tax period of a payment: that of the return that says it. */
@@ -26,24 +29,46 @@ export interface PaymentDetails {
   readonly periods: readonly { readonly end: LocalDate; readonly lines: readonly RemittanceItem[] }[];
 }
 
-/** Makes the ACH file of a remittance: one CCD+ credit for each quarter its liabilities fall in. */
+/** The file that pays, with what may be shown of it. */
+export interface MadeFile {
+  readonly method: PaymentMethod;
+  readonly content: string;
+  /** The same without secrets. */
+  readonly shown: string;
+  readonly issues: Issue[];
+  readonly total: Cents;
+}
+
+/** Makes the file of a remittance: one CCD+ credit, or one debit by the agency, for each quarter its liabilities fall in. */
 @Injectable()
 export class PaymentFile {
-  constructor(@Inject(Clock) private readonly clock: Clock) {}
+  constructor(
+    @Inject(Clock) private readonly clock: Clock,
+    @Inject(Enrollments) private readonly enrollments: Enrollments,
+  ) {}
+
+  /** An account that is enrolled is debited by the agency; any other pays as the firm said. */
+  async methodOf(manager: EntityManager, { clientId, agency, bankAccountId }: Remittance): Promise<PaymentMethod> {
+    if ((await this.enrollments.pinOf(manager, clientId, agency, bankAccountId)) !== null) return 'agency-debit';
+    return (await agencyPaymentOf(manager, agency))?.method ?? 'elsewhere';
+  }
 
   async make(
     manager: EntityManager,
     client: Client,
     remittance: Remittance,
     items: readonly RemittanceItem[],
-  ): Promise<{ content: string; issues: Issue[]; total: Cents }> {
+  ): Promise<MadeFile> {
     const firm = (await manager.find(Firm))[0];
     const details = await this.details(manager, client, remittance, items);
     const bank = await manager.findOneByOrFail(BankAccount, { id: remittance.bankAccountId });
     const payee = await agencyPaymentOf(manager, remittance.agency);
-    if (!firm || !payee || !details || payee.method === 'elsewhere')
+    const method = await this.methodOf(manager, remittance);
+    if (!firm || !payee || !details || method === 'elsewhere')
       return {
+        method,
         content: '',
+        shown: '',
         issues: [
           problem(payee ? 'payment.elsewhere' : 'payment.not-set-up', 'agency', {
             agency: agencyName(remittance.agency),
@@ -51,7 +76,7 @@ export class PaymentFile {
         ],
         total: ZERO,
       };
-    const credits = details.periods.map(({ end, lines }): TaxCredit => ({
+    const parts = details.periods.map(({ end, lines }) => ({
       taxpayerId: details.taxpayerId,
       taxType: details.taxType,
       periodEnd: end,
@@ -59,12 +84,35 @@ export class PaymentFile {
         .sort(([a], [b]) => (a < b ? -1 : 1))
         .map(([type, amount]): TxpAmount => ({ type, amount }))
         .filter((line) => line.amount !== 0),
+      reference: remittance.reference,
+    }));
+    if (method === 'agency-debit') {
+      const pin = await this.enrollments.pinOf(manager, client.id, remittance.agency, bank.id);
+      const file = writeDebits({
+        filerNumber: payee.filerNumber,
+        filerName: firm.name,
+        created: await this.clock.today(manager),
+        debits: parts.map((part) => ({
+          ...part,
+          pin: pin ?? '',
+          settles: date(remittance.settles),
+          accountTail: bank.accountTail,
+        })),
+      });
+      const names = { agency: agencyName(remittance.agency), client: client.legalName };
+      const issues = [
+        ...(pin === null ? [problem('payment.not-enrolled', 'bankAccountId', names)] : file.issues),
+        ...(payee.filerNumber === '' ? [problem('payment.filer', 'filerNumber', names)] : []),
+      ];
+      return { ...file, method, issues, shown: withoutPins(file.content) };
+    }
+    const credits = parts.map((part): TaxCredit => ({
+      ...part,
       receiverName: payee.name,
       receiverRouting: payee.routing,
       receiverAccount: payee.account,
-      reference: remittance.reference,
     }));
-    return writeTaxPayments({
+    const file = writeTaxPayments({
       bankRouting: bank.routing,
       bankName: bank.bankName,
       originName: firm.name,
@@ -74,6 +122,7 @@ export class PaymentFile {
       fileIdModifier: 'A',
       credits,
     });
+    return { ...file, method, shown: file.content };
   }
 
   /** Null: nobody has said how this agency is paid. */

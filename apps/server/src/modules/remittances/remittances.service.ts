@@ -25,7 +25,15 @@ import { REMITTANCE_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/index.js';
 import { BankAccount, type Client, findClient, findPayingAccount } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
-import { achChecks, mayReleaseCheck, Outbox, refuseFailed, Releases } from '../outbox/index.js';
+import {
+  achChecks,
+  AGENCY_HANDS,
+  BANK_HANDS,
+  mayReleaseCheck,
+  Outbox,
+  refuseFailed,
+  Releases,
+} from '../outbox/index.js';
 import { agencyPaymentOf } from './agency-payments.service.js';
 import { Deposits, mayBeTakenOff, type OwedLiability } from './deposits.js';
 import { RemittanceAnswers } from './remittance-answers.js';
@@ -208,17 +216,17 @@ export class RemittancesService {
     const view = await this.database.run(actor, async (manager) => {
       await manager.query('SELECT id FROM remittance WHERE id = $1 FOR UPDATE', [id]);
       await this.trust.hold(manager, await manager.findOneBy(Remittance, { id }));
-      const { remittance, slip, content } = await this.rehearse(manager, actor, id);
+      const { remittance, slip, content, isDebit } = await this.rehearse(manager, actor, id);
       if (remittance.status === 'approved') refuseFailed(slip);
       await this.releases.release(manager, actor, REMITTANCE_MACHINE, {
         id,
         version,
         clientId: remittance.clientId,
-        kind: 'ach-file',
-        receiver: 'bank',
-        documentKind: 'ach-file',
+        kind: isDebit ? 'debit-file' : 'ach-file',
+        receiver: isDebit ? 'debits' : 'bank',
+        documentKind: isDebit ? 'debit-file' : 'ach-file',
         attempt: 1,
-        name: `${remittance.reference}.ach`,
+        name: `${remittance.reference}.${isDebit ? 'txt' : 'ach'}`,
         mediaType: 'text/plain',
         content: Buffer.from(content, 'ascii'),
         detail: { amount: remittance.amount, settles: remittance.settles },
@@ -234,11 +242,12 @@ export class RemittancesService {
     manager: EntityManager,
     actor: Actor,
     id: string,
-  ): Promise<{ remittance: Remittance; slip: ReleaseSlip; content: string }> {
+  ): Promise<{ remittance: Remittance; slip: ReleaseSlip; content: string; isDebit: boolean }> {
     const { remittance, items, client } = await this.load(manager, id);
     const bank = await manager.findOneByOrFail(BankAccount, { id: remittance.bankAccountId });
     const file = await this.paymentFile.make(manager, client, remittance, items);
     const agency = agencyName(remittance.agency);
+    const isDebit = file.method === 'agency-debit';
     const settles = date(remittance.settles);
     const owed = await this.owing.owed(manager, client);
     const moved = items.filter(
@@ -262,7 +271,13 @@ export class RemittancesService {
                 ? `${items.length} ${items.length === 1 ? 'liability' : 'liabilities'}, ${showDollars(remittance.amount)}.`
                 : 'A liability has changed since this was planned. Withdraw it and plan again.',
           },
-          ...achChecks(file, remittance.amount, settles, await this.clock.today(manager)),
+          ...achChecks(
+            file,
+            remittance.amount,
+            settles,
+            await this.clock.today(manager),
+            isDebit ? AGENCY_HANDS : BANK_HANDS,
+          ),
           ...(await this.trust.checks(manager, bank, remittance)),
           {
             label: 'Another person approved it',
@@ -285,16 +300,15 @@ export class RemittancesService {
       ],
       leaves: isOver
         ? `${showDollars(remittance.amount)} ${remittance.status === 'settled' ? 'has left' : 'is leaving'} ${whose} for the ${agency}.`
-        : `${showDollars(remittance.amount)} leaves ${whose} for the ${agency} by ACH credit.`,
-      becomesImpossible:
-        'Once the bank has the file it cannot be called back from here, and these liabilities cannot be planned a second time.',
+        : `${showDollars(remittance.amount)} leaves ${whose} for the ${agency} by ${isDebit ? 'its own debit' : 'ACH credit'}.`,
+      becomesImpossible: `Once ${isDebit ? 'the agency' : 'the bank'} has the file it cannot be called back from here, and these liabilities cannot be planned a second time.`,
       wayBack:
         'If the payment is returned, the liabilities open again by themselves. An overpayment is claimed back from the agency.',
       checks,
       mayRelease: !isOver && checks.every((check) => check.isPassed),
-      file: file.content,
+      file: file.shown,
     };
-    return { remittance, slip, content: file.content };
+    return { remittance, slip, content: file.content, isDebit };
   }
 
   private async load(
@@ -328,7 +342,7 @@ export class RemittancesService {
       releasedBy: nameOf(remittance.releasedBy),
       bankAccount: `${bank.label}, ${bank.bankName}, ending ${bank.accountTail}`,
       delivery: await this.outbox.standing(manager, id),
-      method: (await agencyPaymentOf(manager, remittance.agency))?.method ?? 'elsewhere',
+      method: await this.paymentFile.methodOf(manager, remittance),
       paidElsewhereOn: remittance.paidElsewhereOn,
     };
   }

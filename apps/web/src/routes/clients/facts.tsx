@@ -8,6 +8,7 @@ import { FactSheet } from '../fact-forms/fact-sheet.js';
 import { IdentityForm } from '../identity-form.js';
 import { CheckSamples } from './check-samples.js';
 import { BankAccounts } from './bank-accounts.js';
+import { Enrollments } from './enrollments.js';
 import { Prenotes } from './prenotes.js';
 import { TaxAccounts } from './tax-accounts.js';
 import { CLIENT_FIELDS } from './client-fields.js';
@@ -86,6 +87,7 @@ export function FactsPage(): ReactNode {
         </p>
       </section>
       <BankAccounts client={client} />
+      <Enrollments client={client} />
       <Prenotes client={client} />
       <AddedByMistake
         what="client"

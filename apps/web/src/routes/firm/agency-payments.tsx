@@ -12,16 +12,18 @@ import { ListHead } from '../../kit/list-head.js';
 type Payment = Schemas['AgencyPaymentView'];
 const METHODS = [
   { value: 'ach-credit', label: 'ACH credit' },
+  { value: 'agency-debit', label: 'debit by the agency' },
   { value: 'elsewhere', label: 'paid elsewhere, recorded here' },
 ];
 const methodWords = ({ version, method }: Payment): string =>
   version === 0 ? 'not said' : (METHODS.find(({ value }) => value === method)?.label ?? method);
-const ofPayment = ({ method, name, routing, account, identification, taxTypes, version }: Payment) => ({
+const ofPayment = ({ method, name, routing, account, identification, filerNumber, taxTypes, version }: Payment) => ({
   method,
   name,
   routing,
   account,
   identification,
+  filerNumber,
   taxTypes: [...taxTypes],
   version,
 });
@@ -31,7 +33,8 @@ function PaymentForm({ payment, onClose }: { readonly payment: Payment; readonly
   const save = useSaveAgencyPayment(payment.agency);
   const put = (more: Partial<typeof draft>): void => setDraft({ ...draft, ...more });
   const typeOf = (family: string): string => draft.taxTypes.find((one) => one.family === family)?.code ?? '';
-  const isPaidHere = draft.method === 'ach-credit';
+  const isCredit = draft.method === 'ach-credit';
+  const isPaidHere = isCredit || draft.method === 'agency-debit';
   return (
     <EntryForm
       label={`How ${payment.agencyName} is paid`}
@@ -47,7 +50,14 @@ function PaymentForm({ payment, onClose }: { readonly payment: Payment; readonly
         value={draft.method}
         onChange={(event) => put({ method: event.currentTarget.value as Payment['method'] })}
       />
-      {isPaidHere && (
+      <TextInput
+        label="Filer number"
+        description="Under which the agency takes debits of enrolled clients from the firm; blank where it takes none"
+        maxLength={10}
+        value={draft.filerNumber}
+        onChange={(event) => put({ filerNumber: event.currentTarget.value.trim() })}
+      />
+      {isCredit && (
         <>
           <TextInput
             label="Receiver"
@@ -68,6 +78,10 @@ function PaymentForm({ payment, onClose }: { readonly payment: Payment; readonly
             value={draft.account}
             onChange={(event) => put({ account: event.currentTarget.value.trim() })}
           />
+        </>
+      )}
+      {isPaidHere && (
+        <>
           <NativeSelect
             label="Taxpayer is named by"
             data={[
@@ -164,6 +178,7 @@ export function AgencyPaymentsPage(): ReactNode {
                         {row.version > 0 && row.method === 'ach-credit'
                           ? `${row.name}, ${row.routing}, ending ${row.account.slice(-4)}`
                           : ''}
+                        {row.filerNumber !== '' && <div className="sub">debits under {row.filerNumber}</div>}
                       </td>
                       <td className="num">{row.clients === 0 ? '–' : row.clients}</td>
                       <td>

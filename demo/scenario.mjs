@@ -314,6 +314,8 @@ export const CLIENTS = [
   },
 ];
 
+/** The filer number of the firm with the agency, and a client that waits for its PIN. */
+export const ENROLLMENT = { agency: 'IRS', filerNumber: 'F-220417', client: 'BREWERY', askedOn: '2026-10-12' };
 /** The account that holds what is collected of clients, and what the firm paid in of its own. */
 export const TRUST = {
   account: { label: 'Client trust', bankName: 'Harbor Mutual', routing: '000000123', account: '8800001177' },

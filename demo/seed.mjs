@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { DEFAULTS, LARGE, MORE_CLIENTS } from './more-clients.mjs';
-import { CLIENTS, FILED_QUARTERS, LAST_DAY, TRUST } from './scenario.mjs';
+import { CLIENTS, ENROLLMENT, FILED_QUARTERS, LAST_DAY, TRUST } from './scenario.mjs';
 
 /** Builds the demo through the product's own API, as its own users would, day by day on the simulated clock. */
 const API = `http://127.0.0.1:${process.env.PORT}/api`;
@@ -191,6 +191,19 @@ async function remit(client, nextDay) {
     );
 }
 
+/** The IRS takes debits from the firm, and has been asked to take one client's. */
+async function debitsByAgency() {
+  const { agency, filerNumber, client: key, askedOn } = ENROLLMENT;
+  const rows = await administrator('GET', '/firm/agency-payments');
+  const { method, name, routing, account, identification, taxTypes, version } = rows.find(
+    (row) => row.agency === agency,
+  );
+  const said = { method, name, routing, account, identification, taxTypes, version };
+  await administrator('PUT', `/firm/agency-payments/${agency}`, { ...said, filerNumber });
+  const { id, bankId } = otherClients.find(({ client }) => client.key === key);
+  await preparer('POST', `/clients/${id}/enrollments`, { agency, bankAccountId: bankId, askedOn });
+}
+
 /** Files every return of a client for a quarter, federal and of the states; answers with their ids. */
 async function fileQuarter(client, { year, quarter }) {
   const rows = async () =>
@@ -257,9 +270,11 @@ await moveTo(LAST_DAY);
 await preparer('POST', '/trust/statement/fetch');
 await preparer('POST', '/invoices', { month: '2026-09', clientIds: clients.map(({ id }) => id) });
 for (const fact of DEFAULTS) await administrator('POST', '/firm/defaults', fact);
+const otherClients = [];
 // The browser tests never open the largest client: it is made for people to look at.
 const isWhole = process.env.ZAKAT_DEMO !== 'without-largest';
-for (const plan of [...MORE_CLIENTS, ...(isWhole ? [LARGE] : [])]) await takeOn(plan);
+for (const plan of [...MORE_CLIENTS, ...(isWhole ? [LARGE] : [])]) otherClients.push(await takeOn(plan));
+await debitsByAgency();
 for (const { client, employee, ...person } of contacts) {
   const { id } = clients.find((candidate) => candidate.client.key === client);
   if (employee) {

@@ -183,7 +183,7 @@ export function Enrollments({ client }: { readonly client: Client }): ReactNode 
                     )}
                   </td>
                   <td>
-                    <div className="actions">
+                    <div className="actions" style={{ margin: 0 }}>
                       {actsOf(row.status).map((act) => (
                         <button
                           key={act}

@@ -266,6 +266,8 @@ export interface FilingKind<Content = unknown> {
   readonly noun: string;
   readonly agency: { readonly code: string; readonly name: string };
   readonly receiver: ReceiverCode;
+  /** It is a page of somebody else's return: nothing is sent from here; it is recorded when it was filed there. */
+  readonly handedTo?: string;
   readonly edition: Provenance;
   readonly period: PeriodKind;
   /** Whether a client files it, and why or why not. */

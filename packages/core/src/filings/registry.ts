@@ -7,11 +7,12 @@ import { US_941 } from './us-941/kind.js';
 import { US_943 } from './us-943/kind.js';
 import { US_944 } from './us-944/kind.js';
 import { US_945 } from './us-945/kind.js';
+import { US_SCHEDULE_H } from './us-schedule-h/kind.js';
 import { US_W2C } from './us-w2c/kind.js';
 import { US_W2 } from './us-w2/kind.js';
 
 /** Every kind of return and statement that is prepared here. A new one is a folder and a line in this list. */
-const ORIGINALS: readonly FilingKind[] = [US_941, US_943, US_944, US_945, US_940, US_W2, ...STATE_KINDS];
+const ORIGINALS: readonly FilingKind[] = [US_941, US_943, US_944, US_945, US_940, US_SCHEDULE_H, US_W2, ...STATE_KINDS];
 /** Those that are corrected on forms of their own; every other one is filed again, marked as amended. */
 const CORRECTIONS: readonly FilingKind[] = [US_941_X, US_943_X, US_944_X, US_945_X, US_W2C];
 const CORRECTED = new Set(CORRECTIONS.map(({ corrects }) => corrects));

@@ -51,6 +51,7 @@ import { FilingForms } from './modules/filings/filing-forms.js';
 import { FilingPayment } from './modules/filings/filing-payment.js';
 import { FilingPostings } from './modules/filings/filing-postings.js';
 import { FilingContent } from './modules/filings/filing-content.js';
+import { HandOver } from './modules/filings/hand-over.js';
 import { FilingSlip } from './modules/filings/filing-slip.js';
 import { FilingViews } from './modules/filings/filing-view.js';
 import { FilingSource } from './modules/filings/filing-source.js';
@@ -300,6 +301,7 @@ const PROVIDERS = [
   FilingPayment,
   FilingPostings,
   FilingSlip,
+  HandOver,
   FilingViews,
   FilingsService,
   WageStatements,

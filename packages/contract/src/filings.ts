@@ -235,6 +235,11 @@ export class FilingRow {
   @Whole() version!: number;
   @Day() due!: string;
 }
+/** That a page of somebody else's return was filed there. */
+export class HandedOver {
+  @Whole({ min: 1 }) version!: number;
+  @Day() on!: string;
+}
 export class FilingView extends FilingRow {
   @List(() => ReturnLineView) lines!: ReturnLineView[];
   /** The period before, as its lines are compared with; null: none was prepared here. */
@@ -258,6 +263,8 @@ export class FilingView extends FilingRow {
   @Part(() => ReturnBalance, { nullable: true }) balance!: ReturnBalance | null;
   /** The authorization whose PIN signs it; null: it goes unsigned. */
   @Text(60, { nullable: true }) signedWith!: string | null;
+  /** Whose return it is a page of; null: it is sent from here. */
+  @Text(80, { nullable: true }) handedTo!: string | null;
   /** A later day that holds because everything was deposited on time. */
   @Day({ nullable: true }) laterDue!: string | null;
   @Text(60) amendedBy!: string;

@@ -94,6 +94,7 @@ const PAST: Readonly<Record<string, string>> = {
   settle: 'settled',
   return: 'returned',
   check: 'checked',
+  'hand-over': 'recorded as filed',
   receive: 'received',
   accept: 'accepted',
   reject: 'rejected',

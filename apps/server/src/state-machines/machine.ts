@@ -54,6 +54,8 @@ export const FILING_MACHINE = {
     { act: 'check', from: ['draft'], to: 'checked', by: ANYBODY },
     { act: 'reopen', from: ['checked', 'rejected'], to: 'draft', by: ANYBODY },
     { act: 'release', from: ['checked'], to: 'released', by: SENIOR, needsSecondPerson: true },
+    // A page of somebody else's return is not sent from here: it is filed there.
+    { act: 'hand-over', from: ['checked'], to: 'accepted', by: SENIOR, needsSecondPerson: true },
     { act: 'receive', from: ['released'], to: 'received', by: ['system'] },
     { act: 'accept', from: ['released', 'received'], to: 'accepted', by: ['system'] },
     { act: 'reject', from: ['released', 'received'], to: 'rejected', by: ['system'] },

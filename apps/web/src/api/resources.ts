@@ -281,6 +281,8 @@ export const useCreateFiling = (id: string) =>
 export type FilingAct =
   | { readonly act: 'check' | 'reopen' | 'release'; readonly version: number }
   | ({ readonly act: 'sign' } & Schemas['SignFiling']);
+export const useHandOver = (id: string) =>
+  useChange((body: Schemas['HandedOver']) => take(api.POST('/api/filings/{id}/hand-over', { ...path(id), body })));
 export const useFilingAct = (id: string) =>
   useChange((asked: FilingAct) => {
     if (asked.act === 'sign') {

@@ -3088,6 +3088,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/filings/{id}/hand-over": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FilingsController_hand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/filings/{id}/paper": {
         parameters: {
             query?: never;
@@ -6345,6 +6361,7 @@ export interface components {
             correctsId: string | null;
             balance: components["schemas"]["ReturnBalance"] | null;
             signedWith: string | null;
+            handedTo: string | null;
             /** Format: date */
             laterDue: string | null;
             amendedBy: string;
@@ -6384,6 +6401,11 @@ export interface components {
             version: number;
             pin: string;
             payment: components["schemas"]["PayWithReturn"] | null;
+        };
+        HandedOver: {
+            version: number;
+            /** Format: date */
+            on: string;
         };
         TakeInWageFile: {
             fileName: string;
@@ -11781,6 +11803,31 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["AtVersion"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FilingView"];
+                };
+            };
+        };
+    };
+    FilingsController_hand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HandedOver"];
             };
         };
         responses: {

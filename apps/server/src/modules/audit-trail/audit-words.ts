@@ -114,6 +114,7 @@ const ACTS: Readonly<Record<string, string>> = {
   'filing.take-in': 'took in {subject}, filed by somebody else',
   'filing.create': 'began {subject}',
   'filing.enter': 'entered amounts on {subject}',
+  'filing.hand-over': 'recorded that {subject} was filed',
   'filing.sign': 'entered the signature of {subject}',
   'filing.check': 'ran the checks of {subject}',
   'filing.open-file': 'opened the file of {subject}',

@@ -125,6 +125,7 @@ export class DueReturnsService {
     const status = !filing && isElsewhere ? 'filed elsewhere' : stands.status;
     const isDone = status === 'accepted' || status === 'filed elsewhere';
     const needsSigner = status === 'checked' && kind.signedBy !== null && filing?.signedOn === null;
+    const isHanded = status === 'checked' && kind.handedTo !== undefined;
     return {
       key: `${client.id} ${kind.code} ${periodKey(period)}`,
       clientId: client.id,
@@ -137,8 +138,8 @@ export class DueReturnsService {
       isOver: today > period.end,
       isLate: !isDone && today > due,
       status,
-      move: needsSigner ? 'Client: sign it' : MOVES[status],
-      isReady: status === 'checked' && !needsSigner,
+      move: isHanded ? 'Hand it over, then record it' : needsSigner ? 'Client: sign it' : MOVES[status],
+      isReady: status === 'checked' && !needsSigner && !isHanded,
       filingId: filing?.id ?? null,
       version: filing?.version ?? null,
       amount: stands.amount,

@@ -75,6 +75,7 @@ export class FilingViews {
       events: events.map((event) => ({ ...event, at: event.at.toISOString() })),
       preparedBy: nameOf(filing.preparedBy) ?? '',
       signedWith: kind.signedBy,
+      handedTo: kind.handedTo ?? null,
       signedBy: nameOf(filing.signedBy),
       submissionId: filing.submissionId,
       documentId: filing.documentId,

@@ -23,6 +23,7 @@ import {
   FilingRow,
   FilingView,
   FormOwed,
+  HandedOver,
   SignFiling,
   TakeInWageFile,
   TakenInWageFile,
@@ -41,6 +42,7 @@ import { CurrentSession, type Session } from '../identity/index.js';
 import { CorrectionsService } from './corrections.service.js';
 import { FiledByOthers } from './filed-by-others.service.js';
 import { FilingsService } from './filings.service.js';
+import { HandOver } from './hand-over.js';
 import { ReturnPayments } from './return-payments.js';
 import { WageStatements } from './wage-statements.service.js';
 
@@ -52,6 +54,7 @@ export class FilingsController {
     @Inject(WageStatements) private readonly statements: WageStatements,
     @Inject(FiledByOthers) private readonly byOthers: FiledByOthers,
     @Inject(ReturnPayments) private readonly beside: ReturnPayments,
+    @Inject(HandOver) private readonly handOver: HandOver,
   ) {}
 
   @Get('clients/:id/filings')
@@ -177,6 +180,17 @@ export class FilingsController {
     @Body() body: AtVersion,
   ): Promise<FilingView> {
     return this.filings.release(session, id, body.version);
+  }
+
+  @Post('filings/:id/hand-over')
+  @HttpCode(200)
+  @Answers(FilingView)
+  hand(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: HandedOver,
+  ): Promise<FilingView> {
+    return this.handOver.record(session, id, body);
   }
 
   @Get('filings/:id/paper')

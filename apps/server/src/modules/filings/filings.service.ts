@@ -350,6 +350,8 @@ export class FilingsService {
       await manager.query('SELECT id FROM filing WHERE id = $1 FOR UPDATE', [id]);
       const rehearsed = await this.slips.rehearse(manager, actor, id);
       const { filing, client, kind, period, content, slip } = rehearsed;
+      if (kind.handedTo !== undefined)
+        throw conflict(`${kind.name} is not sent from here: it is filed with ${kind.handedTo}. Record when it was.`);
       if (filing.status === 'checked') {
         refuseFailed(slip);
         if (filing.paymentAccountId && filing.paymentOn)

@@ -4,6 +4,7 @@ import { addBusinessDays } from '@zakat/core/calendar/business-days';
 import { BANKING } from '@zakat/core/calendar/holidays';
 import { addDays, date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { achSendBy } from '@zakat/core/deposits/ach-days';
+import { kindOf } from '@zakat/core/filings/registry';
 import { sum, type Cents } from '@zakat/core/money/cents';
 import { agencyName } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
@@ -342,7 +343,10 @@ export class AgendaRungs {
           due: form.due as LocalDate,
           amount: null,
           standing: form.status ?? 'open',
-          move: moves[form.status ?? ''] ?? `Preparer: begin the ${form.noun}`,
+          move:
+            form.status === 'checked' && kindOf(form.kind).handedTo !== undefined
+              ? 'Hand it over, then record it'
+              : (moves[form.status ?? ''] ?? `Preparer: begin the ${form.noun}`),
           shownFrom: addDays(form.periodEnd as LocalDate, 1),
           shownUntil: null,
           lateAfter: form.due as LocalDate,

@@ -49,6 +49,7 @@ const filing = (more: Partial<Schemas['FilingView']> = {}): Schemas['FilingView'
   copies: [],
   balance: null,
   signedWith: 'Form 8879-EMP',
+  handedTo: null,
   laterDue: null,
   amendedBy: 'Form 941-X',
   problems: [],
@@ -126,6 +127,16 @@ describe('a return', () => {
     startAnew();
     show({ status: 'checked', isSnapshot: true });
     expect(await screen.findByText(/as they were checked/)).toBeTruthy();
+  });
+  it('that is a page of somebody else’s return is recorded when it was filed there, and never released', async () => {
+    show({ status: 'checked', isSnapshot: true, signedWith: null, handedTo: 'the owner’s Form 1040' });
+    await press(/It was filed with the owner’s Form 1040/);
+    fireEvent.change(screen.getByLabelText('Filed on'), { target: { value: '10/20/2026' } });
+    fireEvent.blur(screen.getByLabelText('Filed on'));
+    await press('Record that it was filed');
+    await waitFor(() => expect(changes()).toEqual(['POST /api/filings/f1/hand-over {"version":4,"on":"2026-10-20"}']));
+    expect(screen.queryByRole('button', { name: /Release|Rehearse/ })).toBeNull();
+    expect(screen.getByText(/nothing is sent from here/)).toBeTruthy();
   });
   it('says what the checks find, with the way to the field', async () => {
     const problem = {

@@ -3,7 +3,16 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
-import { filingQuery, filingSlipQuery, useDiscardFiling, useFilingAct } from '../../api/resources.js';
+import {
+  filingQuery,
+  filingSlipQuery,
+  sessionQuery,
+  useDiscardFiling,
+  useFilingAct,
+  useHandOver,
+} from '../../api/resources.js';
+import { DateField } from '../../kit/date-field.js';
+import { EntryForm } from '../../kit/entry-form.js';
 import { FetchedSlip } from '../../kit/fetched-slip.js';
 import { Problems, RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
@@ -65,6 +74,34 @@ function Discard({ filing }: { readonly filing: Filing }): ReactNode {
   );
 }
 
+/** A page of somebody else's return: when it was filed there. */
+function HandOver({ filing }: { readonly filing: Filing }): ReactNode {
+  const save = useHandOver(filing.id);
+  const { data: session } = useQuery(sessionQuery);
+  const [isOpen, setOpen] = useState(false);
+  const [on, setOn] = useState('');
+  const found = save.error?.problem.problems.find(({ field }) => field === 'on');
+  if (!session) return null;
+  if (!isOpen) return <Button onClick={() => setOpen(true)}>It was filed with {filing.handedTo}…</Button>;
+  return (
+    <EntryForm
+      label={`Filed with ${filing.handedTo ?? ''}`}
+      act="Record that it was filed"
+      isBusy={save.isPending}
+      error={save.error}
+      onSave={() => save.mutate({ version: filing.version, on: on || session.today })}
+      onClose={() => setOpen(false)}
+    >
+      <DateField
+        label="Filed on"
+        value={on || session.today}
+        error={found ? `${found.sentence} ${found.fix}` : undefined}
+        onChange={setOn}
+      />
+    </EntryForm>
+  );
+}
+
 function Acts({ filing }: { readonly filing: Filing }): ReactNode {
   const act = useFilingAct(filing.id);
   const [isSlipOpen, setSlipOpen] = useState(false);
@@ -80,7 +117,8 @@ function Acts({ filing }: { readonly filing: Filing }): ReactNode {
             Run the checks
           </Button>
         )}
-        {status !== 'rejected' && !isSlipOpen && (
+        {status === 'checked' && filing.handedTo && <HandOver filing={filing} />}
+        {status !== 'rejected' && !filing.handedTo && !isSlipOpen && (
           <Button variant={status === 'checked' ? 'filled' : 'outline'} onClick={() => setSlipOpen(true)}>
             {status === 'checked' ? 'Release…' : 'Rehearse the release'}
           </Button>
@@ -157,6 +195,7 @@ export function FilingPage(): ReactNode {
                 ? 'These are the figures of its file.'
                 : 'These are the figures as they were checked.'
               : 'These figures follow the ledger until they are checked.'}
+            {data.handedTo ? ` It is a page of ${data.handedTo}: nothing is sent from here.` : ''}
             {data.correctsId && (
               <>
                 {' '}

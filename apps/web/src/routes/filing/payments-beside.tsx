@@ -23,7 +23,8 @@ const toPay = ({ liabilities }: Part) => liabilities.filter(({ underWay }) => un
  * others stay owed.
  */
 export function PaymentsBeside({ filing }: { readonly filing: Filing }): ReactNode {
-  const isAsked = filing.signedWith === null && filing.lines.length > 0 && filing.correctsId === null;
+  const isAsked =
+    filing.signedWith === null && !filing.handedTo && filing.lines.length > 0 && filing.correctsId === null;
   const { data } = useQuery({ ...returnPaymentsQuery(filing.id), enabled: isAsked });
   const client = useQuery(clientQuery(filing.clientId));
   const plan = usePlanRemittance(filing.clientId);

@@ -285,6 +285,8 @@ export const CLIENTS = [
           fact('place', { work: 'TX', residence: 'TX' }),
           fact('worker', { department: 'Surgery' }),
           paidTo('Household', '8812340023'),
+          // Renumbered by the bank since.
+          paidTo('Household', '8812340498', {}, '2026-10-05'),
         ],
       },
       {

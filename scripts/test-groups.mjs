@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { ROOT } from './run.mjs';
 
@@ -14,15 +14,25 @@ function suitesOf(folder) {
   });
 }
 
+/** As many groups, of about the same length: long suites take long, and nobody waits for one group at the end. */
+export function balanced(suites, count) {
+  const groups = Array.from({ length: count }, () => ({ paths: [], bytes: 0 }));
+  for (const { path, bytes } of [...suites].sort((one, other) => other.bytes - one.bytes)) {
+    const shortest = groups.reduce((least, group) => (group.bytes < least.bytes ? group : least));
+    shortest.paths.push(path);
+    shortest.bytes += bytes;
+  }
+  return groups.map(({ paths }) => paths.sort());
+}
+
 /** Writes the files that import the suites of a project, one group each; answers with what takes them away again. */
 export function gatherSuites() {
   const folders = Object.entries(GROUPS).map(([project, count]) => {
     const folder = join(ROOT, project, '.test-groups');
     rmSync(folder, { recursive: true, force: true });
     mkdirSync(folder);
-    const suites = suitesOf(join(ROOT, project)).sort();
-    for (let group = 0; group < count; group += 1) {
-      const own = suites.filter((_, index) => index % count === group);
+    const suites = suitesOf(join(ROOT, project)).map((path) => ({ path, bytes: statSync(path).size }));
+    for (const [group, own] of balanced(suites, count).entries()) {
       const lines = own.map((path) => `import '${relative(folder, path).replace(/\.tsx?$/, '.js')}';`);
       writeFileSync(join(folder, `group-${group + 1}.test.ts`), `${lines.join('\n')}\n`);
     }

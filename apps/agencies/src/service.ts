@@ -39,7 +39,7 @@ const answerOf = (submission: Submission, entries: readonly EntryReturn[]) => ({
   confirmation: submission.confirmation,
   settledOn: submission.settledOn,
   isFinal: submission.isFinal,
-  entries: entries.map(({ trace, code, message }) => ({ trace, code, message })),
+  entries: entries.map(({ trace, code, message, corrected }) => ({ trace, code, message, corrected })),
 });
 
 export function makeService(settings: Settings): { app: Express; store: Store } {

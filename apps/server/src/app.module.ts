@@ -39,6 +39,7 @@ import { ClockController } from './jobs/clock.controller.js';
 import { Clock } from './modules/clock/clock.js';
 import { Documents } from './modules/documents/documents.js';
 import { DepositFiles } from './modules/direct-deposits/deposit-file.js';
+import { AccountChanges } from './modules/direct-deposits/account-changes.js';
 import { DirectDepositAnswers } from './modules/direct-deposits/direct-deposit-answers.js';
 import { DirectDepositsController } from './modules/direct-deposits/direct-deposits.controller.js';
 import { DirectDepositsService } from './modules/direct-deposits/direct-deposits.service.js';
@@ -295,6 +296,7 @@ const PROVIDERS = [
   DepositFiles,
   DirectDepositsService,
   DirectDepositAnswers,
+  AccountChanges,
   FilingSource,
   FilingContent,
   FilingForms,

@@ -240,3 +240,83 @@ describe('an entry that comes back', () => {
     expect([again.status, again.body.file.settles]).toEqual([201, '2026-12-01']);
   });
 });
+
+describe('a notification of change', () => {
+  const changes = async () => (await preparer('GET', `/clients/${client.id}/account-changes`)).body;
+  it('comes with pay that arrived, once, and waits for a reviewer', async () => {
+    const person = await preparer('GET', `/employees/${client.employeeIds[1] ?? ''}`);
+    const { today } = (await preparer('GET', '/session')).body;
+    await account(1, { label: 'Household', share: 'rest', account: '5500990498', prenote: 'waived' }, today);
+    const payrollId = await postPayroll(preparer, client.id, {
+      periodStart: '2026-11-22',
+      periodEnd: '2026-12-05',
+      checkDate: '2026-12-11',
+    });
+    const planned = await preparer('POST', `/payrolls/${payrollId}/direct-deposit`, { bankAccountId: client.bankId });
+    const { file } = planned.body;
+    expect((await reviewer('POST', `/direct-deposits/${file.id}/release`, { version: file.version })).status).toBe(200);
+    const pay = async () => (await preparer('GET', `/payrolls/${payrollId}/pay`)).body;
+    await until(pay, (view) => /Sent once/.test(view.file.delivery ?? ''));
+    await stack.console('date', { today: '2026-12-11' });
+    await until(pay, (view) => view.file.status === 'settled');
+    await stack.console('date', { today: '2026-12-14' });
+    const [change] = await until(changes, (all) => all.length > 0);
+    expect(change).toMatchObject({
+      name: `${person.body.firstName} ${person.body.lastName}`,
+      account: 'Household, ending 0498',
+      says: 'C01 Incorrect account number',
+      correction: 'account ending 5498',
+      // Six banking days from Monday, December 14.
+      correctBy: '2026-12-22',
+      status: 'open',
+    });
+    // The pay itself arrived: nothing of it is to be paid again.
+    expect((await pay()).people.every(({ check }: { check: number }) => check === 0)).toBe(false);
+    expect((await pay()).people[1].check).toBe(0);
+    const ladder = (await preparer('GET', '/ladder')).body.rungs as { kind: string; title: string }[];
+    expect(ladder.filter(({ kind }) => kind === 'account').map(({ title }) => title)).toEqual([
+      `Account of ${change.name}, corrected by the bank`,
+    ]);
+  });
+  it('is said again with the next pay, and stands once', async () => {
+    const { today } = (await preparer('GET', '/session')).body;
+    const payrollId = await postPayroll(preparer, client.id, {
+      periodStart: '2026-12-06',
+      periodEnd: '2026-12-19',
+      checkDate: '2026-12-24',
+    });
+    const { file } = (
+      await preparer('POST', `/payrolls/${payrollId}/direct-deposit`, { bankAccountId: client.bankId })
+    ).body;
+    expect(file.settles > today).toBe(true);
+    await reviewer('POST', `/direct-deposits/${file.id}/release`, { version: file.version });
+    const pay = async () => (await preparer('GET', `/payrolls/${payrollId}/pay`)).body;
+    await until(pay, (view) => /Sent once/.test(view.file.delivery ?? ''));
+    await stack.console('date', { today: '2026-12-24' });
+    await until(pay, (view) => view.file.status === 'settled');
+    await stack.console('date', { today: '2026-12-30' });
+    await until(
+      () => stack.dataSource.query(`SELECT status FROM outbox WHERE subject_id = $1`, [file.id]),
+      (rows) => (rows as { status: string }[]).every(({ status }) => status === 'answered'),
+    );
+    expect(await changes()).toHaveLength(1);
+  });
+  it('is applied once, and the next pay goes to the account that the bank named', async () => {
+    const [change] = await changes();
+    const body = { act: 'apply', version: 1, reason: '' };
+    expect((await preparer('POST', `/account-changes/${change.id}`, body)).status).toBe(403);
+    expect(
+      (await reviewer('POST', `/account-changes/${change.id}`, { ...body, act: 'decline' })).body.problems[0].field,
+    ).toBe('reason');
+    const answers = await Promise.all(
+      Array.from({ length: 4 }, () => reviewer('POST', `/account-changes/${change.id}`, body)),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409, 409, 409]);
+    const { accounts } = (await preparer('GET', `/clients/${client.id}/prenotes`)).body as {
+      accounts: { label: string; tail: string; standing: string }[];
+    };
+    expect(accounts.find(({ tail }) => tail === '5498')).toMatchObject({ label: 'Household', standing: 'confirmed' });
+    expect(accounts.some(({ tail }) => tail === '0498')).toBe(false);
+    expect((await changes())[0]).toMatchObject({ status: 'applied' });
+  });
+});

@@ -68,3 +68,24 @@ export class PrenoteView {
   @List(() => PrenoteAccount) accounts!: PrenoteAccount[];
   @List(() => DirectDepositRow) files!: DirectDepositRow[];
 }
+/** What a bank says of an account that an entry named not quite right. */
+export class AccountChangeView {
+  @Id() id!: string;
+  @Id() employeeId!: string;
+  @Text() name!: string;
+  @Text() account!: string;
+  @Text(200) says!: string;
+  /** In words; null where what the bank says is not understood here. */
+  @Text(200, { nullable: true }) correction!: string | null;
+  @Day() receivedOn!: string;
+  @Day() correctBy!: string;
+  @Choice(['open', 'applied', 'declined']) status!: 'open' | 'applied' | 'declined';
+  @Text(200, { nullable: true }) reason!: string | null;
+  @Whole() version!: number;
+}
+export class DecideAccountChange {
+  @Choice(['apply', 'decline']) act!: 'apply' | 'decline';
+  @Whole({ min: 1 }) version!: number;
+  /** Why it is declined. */
+  @Text(200) reason!: string;
+}

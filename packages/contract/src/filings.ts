@@ -337,8 +337,8 @@ export class TieOutView {
 }
 export class Rung {
   @Text() key!: string;
-  @Choice(['payroll', 'collection', 'deposit', 'garnishment', 'return', 'notice', 'enrollment']) kind!:
-    'payroll' | 'collection' | 'deposit' | 'garnishment' | 'return' | 'notice' | 'enrollment';
+  @Choice(['payroll', 'collection', 'deposit', 'garnishment', 'return', 'notice', 'enrollment', 'account']) kind!:
+    'payroll' | 'collection' | 'deposit' | 'garnishment' | 'return' | 'notice' | 'enrollment' | 'account';
   @Id() clientId!: string;
   @Text() clientName!: string;
   @Text() title!: string;

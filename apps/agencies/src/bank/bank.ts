@@ -10,6 +10,8 @@ export interface EntryReturn {
   readonly amount: number;
   readonly code: string;
   readonly message: string;
+  /** What a notification of change corrects, as its addenda has it. */
+  readonly corrected?: string;
 }
 /** Accounts of no one, by the end of their number: what any receiving bank here answers to an entry for them. */
 const ACCOUNTS_THAT_ANSWER: Readonly<Record<string, Omit<EntryReturn, 'trace' | 'amount'>>> = {
@@ -21,6 +23,19 @@ const ACCOUNTS_THAT_ANSWER: Readonly<Record<string, Omit<EntryReturn, 'trace' | 
 export const DEBITS_REFUSED: Readonly<Record<string, Omit<EntryReturn, 'trace' | 'amount'>>> = {
   '0401': { code: 'R01', message: 'Insufficient funds' },
   '0429': { code: 'R29', message: 'Corporate customer advises not authorized' },
+};
+/** Accounts that were renumbered: the entry arrives, and the bank says what the next one is to say. */
+const RENUMBERED: Readonly<Record<string, (account: string) => Omit<EntryReturn, 'trace' | 'amount'>>> = {
+  '0498': (account) => ({
+    code: 'C01',
+    message: 'Incorrect account number',
+    corrected: `${account.slice(0, -4)}5498`.padEnd(29),
+  }),
+  '0497': (account) => ({
+    code: 'C03',
+    message: 'Incorrect routing number and account number',
+    corrected: `000000204   ${account.slice(0, -4)}5497`.padEnd(29),
+  }),
 };
 const DAYS_TO_COME_BACK = 1;
 
@@ -52,6 +67,8 @@ export function takeFile(store: Store, submission: Submission): void {
       file.payments.flatMap(({ trace, account, amount, isDebit }) => {
         const answers = isDebit ? { ...ACCOUNTS_THAT_ANSWER, ...DEBITS_REFUSED } : ACCOUNTS_THAT_ANSWER;
         const answer = Object.entries(answers).find(([tail]) => account.endsWith(tail))?.[1];
+        const change = isDebit ? undefined : Object.entries(RENUMBERED).find(([tail]) => account.endsWith(tail))?.[1];
+        if (change) return [{ trace, amount: 0, ...change(account) }];
         return answer ? [{ trace, amount: isDebit ? -amount : amount, ...answer }] : [];
       }),
     );

@@ -101,6 +101,8 @@ const PAST: Readonly<Record<string, string>> = {
   answer: 'answered',
   'take-back': 'taken back',
   discard: 'discarded',
+  apply: 'applied',
+  decline: 'declined',
   enroll: 'recorded as enrolled',
   refuse: 'recorded as refused',
   end: 'ended',

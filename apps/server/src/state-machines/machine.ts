@@ -126,6 +126,17 @@ export const ENROLLMENT_MACHINE = {
   ],
 } as const satisfies Machine<'asked' | 'enrolled' | 'refused' | 'ended'>;
 
+/** What a bank says of an account that an entry named not quite right. */
+export const ACCOUNT_CHANGE_MACHINE = {
+  name: 'account correction',
+  table: 'account_change',
+  initial: 'open',
+  transitions: [
+    { act: 'apply', from: ['open'], to: 'applied', by: SENIOR },
+    { act: 'decline', from: ['open'], to: 'declined', by: SENIOR },
+  ],
+} as const satisfies Machine<'open' | 'applied' | 'declined'>;
+
 export const RULE_PACK_MACHINE = {
   name: 'rule pack',
   table: 'rule_pack',
@@ -217,6 +228,7 @@ export const MACHINES = [
   COLLECTION_MACHINE,
   GARNISHMENT_PAYMENT_MACHINE,
   ENROLLMENT_MACHINE,
+  ACCOUNT_CHANGE_MACHINE,
   INVOICE_MACHINE,
   FILING_MACHINE,
   RULE_PACK_MACHINE,

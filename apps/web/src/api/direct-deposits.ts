@@ -1,5 +1,5 @@
 import { queryOptions } from '@tanstack/react-query';
-import { api, take } from './client.js';
+import { api, take, type Schemas } from './client.js';
 import { path, useChange } from './resources.js';
 
 /** A file in process is asked after until the bank has said its last word. */
@@ -27,6 +27,15 @@ export const directDepositSlipQuery = (id: string, version: number) =>
     staleTime: 0,
   });
 
+export const accountChangesQuery = (clientId: string) =>
+  queryOptions({
+    queryKey: ['client', clientId, 'account-changes'],
+    queryFn: () => take(api.GET('/api/clients/{id}/account-changes', path(clientId))),
+  });
+export const useDecideAccountChange = (id: string) =>
+  useChange((body: Schemas['DecideAccountChange']) =>
+    take(api.POST('/api/account-changes/{id}', { ...path(id), body })),
+  );
 export const usePlanPay = (payrollId: string) =>
   useChange((bankAccountId: string) =>
     take(api.POST('/api/payrolls/{id}/direct-deposit', { ...path(payrollId), body: { bankAccountId } })),

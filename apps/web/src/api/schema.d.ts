@@ -2848,6 +2848,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/account-changes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["DirectDepositsController_accountChanges"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/account-changes/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DirectDepositsController_decideChange"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/direct-deposits/{id}/slip": {
         parameters: {
             query?: never;
@@ -4284,7 +4316,7 @@ export interface components {
         Rung: {
             key: string;
             /** @enum {string} */
-            kind: "payroll" | "collection" | "deposit" | "garnishment" | "return" | "notice" | "enrollment";
+            kind: "payroll" | "collection" | "deposit" | "garnishment" | "return" | "notice" | "enrollment" | "account";
             /** Format: uuid */
             clientId: string;
             clientName: string;
@@ -6138,6 +6170,30 @@ export interface components {
         PrenoteView: {
             accounts: components["schemas"]["PrenoteAccount"][];
             files: components["schemas"]["DirectDepositRow"][];
+        };
+        AccountChangeView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+            account: string;
+            says: string;
+            correction: string | null;
+            /** Format: date */
+            receivedOn: string;
+            /** Format: date */
+            correctBy: string;
+            /** @enum {string} */
+            status: "open" | "applied" | "declined";
+            reason: string | null;
+            version: number;
+        };
+        DecideAccountChange: {
+            /** @enum {string} */
+            act: "apply" | "decline";
+            version: number;
+            reason: string;
         };
         FilingRow: {
             /** Format: uuid */
@@ -11415,6 +11471,52 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PrenoteView"];
+                };
+            };
+        };
+    };
+    DirectDepositsController_accountChanges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountChangeView"][];
+                };
+            };
+        };
+    };
+    DirectDepositsController_decideChange: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DecideAccountChange"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountChangeView"][];
                 };
             };
         };

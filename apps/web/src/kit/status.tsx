@@ -30,6 +30,8 @@ const LOOKS: Readonly<Record<string, Look>> = {
   withdrawn: { shape: 'held' },
   asked: { shape: 'ring', tone: 'wait' },
   enrolled: { shape: 'disc' },
+  applied: { shape: 'disc' },
+  declined: { shape: 'held' },
   refused: { shape: 'held' },
   ended: { shape: 'held' },
   answered: { shape: 'half', tone: 'wait' },

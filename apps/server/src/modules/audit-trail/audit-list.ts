@@ -42,6 +42,7 @@ const SUBJECTS = `
   UNION ALL SELECT v.client_id, v.number::text, v.month::text, v.total FROM invoice v WHERE a.subject_kind = 'invoice' AND v.id = a.id
   UNION ALL SELECT g.client_id, g.payee, g.settles::text, g.amount FROM garnishment_payment g WHERE a.subject_kind = 'garnishment payment' AND g.id = a.id
   UNION ALL SELECT b.client_id, b.agency, NULL, NULL FROM debit_enrollment b WHERE a.subject_kind = 'enrollment' AND b.id = a.id
+  UNION ALL SELECT h.client_id, h.label, NULL, NULL FROM account_change h WHERE a.subject_kind = 'account correction' AND h.id = a.id
   UNION ALL SELECT f.client_id, f.kind, f.period_start::text, NULL FROM filing f WHERE a.subject_kind = 'filing' AND f.id = a.id
   UNION ALL SELECT t.client_id, t.year::text, NULL, NULL FROM take_over t WHERE a.subject_kind = 'take-over' AND t.id = a.id
   UNION ALL SELECT n.client_id, n.number, n.dated_on::text, NULL FROM agency_notice n WHERE a.subject_kind = 'notice' AND n.id = a.id

@@ -86,6 +86,9 @@ const ACTS: Readonly<Record<string, string>> = {
   'remittance.plan': 'scheduled {subject}',
   'direct-deposit.plan': 'scheduled {subject}',
   'direct-deposit.entry-returned': 'was told that an entry of {subject} came back',
+  'direct-deposit.account-change': 'was told of another account for an entry of {subject}',
+  'account correction.apply': 'applied {subject}',
+  'account correction.decline': 'declined {subject}',
   'collection.plan': 'scheduled {subject}',
   'calendar.make': 'made a calendar address',
   'calendar.end': 'ended a calendar address',
@@ -231,6 +234,8 @@ export function subjectWords({ kind, name, day, amount }: StoredSubject): string
       return name === null ? '' : `the payment of ${showDollars(cents(Number(amount)))} to ${name}`;
     case 'enrollment':
       return name === null ? '' : `the enrollment for debits by ${agencyName(name)}`;
+    case 'account correction':
+      return name === null ? '' : `the bank’s correction of the account ${name}`;
     case 'filing':
       return name === null || day === null ? '' : filingWords(name, date(day));
     case 'take-over':

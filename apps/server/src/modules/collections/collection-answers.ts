@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date } from '@zakat/core/calendar/local-date';
 import { cents, negate, subtract } from '@zakat/core/money/cents';
+import { isChangeCode } from '@zakat/core/direct-deposit/change-notice';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Executor } from '../../state-machines/executor.js';
@@ -28,7 +29,7 @@ export class CollectionAnswers {
     const collection = await manager.findOneByOrFail(Collection, { id });
     if (answer.state === 'settled' && collection.status === 'released')
       await this.settle(manager, actor, collection, answer);
-    const back = answer.entries?.[0];
+    const back = answer.entries?.find(({ code }) => !isChangeCode(code));
     const isBack = answer.state === 'returned' || answer.state === 'rejected';
     // The one entry of the file came back, or the whole file did.
     const why = back ?? (isBack ? { code: answer.code ?? '', message: answer.message ?? '' } : null);

@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import { isChangeCode } from '@zakat/core/direct-deposit/change-notice';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import type { Actor } from '../../database/firm-database.js';
@@ -8,6 +9,7 @@ import { Audit } from '../audit/index.js';
 import { Clock } from '../clock/index.js';
 import type { BankAnswer } from '../remittances/index.js';
 import { TrustPayments } from '../trust/index.js';
+import { AccountChanges } from './account-changes.js';
 import { DirectDeposit, DirectDepositEntry } from './entities.js';
 
 /** Carries the bank's answers to a file of direct deposits into the record, each once. */
@@ -18,6 +20,7 @@ export class DirectDepositAnswers {
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(TrustPayments) private readonly trust: TrustPayments,
+    @Inject(AccountChanges) private readonly changes: AccountChanges,
   ) {}
 
   async apply(manager: EntityManager, actor: Actor, id: string, answer: BankAnswer): Promise<void> {
@@ -54,7 +57,9 @@ export class DirectDepositAnswers {
       await manager.update(DirectDepositEntry, { directDepositId: id }, { isLive: false });
     }
     const isWholeBack = ['returned', 'rejected'].includes(answer.state) || deposit.status === 'returned';
-    for (const back of answer.entries ?? []) await this.giveBack(manager, actor, deposit, back, isWholeBack);
+    for (const said of answer.entries ?? [])
+      if (isChangeCode(said.code)) await this.changes.keep(manager, actor, deposit, said);
+      else await this.giveBack(manager, actor, deposit, said, isWholeBack);
   }
 
   /** One entry came back: that part of the pay did not arrive. Said once, however often the bank says it. */

@@ -1,14 +1,25 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post } from '@nestjs/common';
-import { DirectDepositRow, PayrollPay, PlanDirectDeposit, PrenoteView } from '@zakat/contract/direct-deposits';
+import {
+  AccountChangeView,
+  DecideAccountChange,
+  DirectDepositRow,
+  PayrollPay,
+  PlanDirectDeposit,
+  PrenoteView,
+} from '@zakat/contract/direct-deposits';
 import { AtVersion } from '@zakat/contract/payrolls';
 import { ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession, type Session } from '../identity/index.js';
+import { AccountChanges } from './account-changes.js';
 import { DirectDepositsService } from './direct-deposits.service.js';
 
 @Controller()
 export class DirectDepositsController {
-  constructor(@Inject(DirectDepositsService) private readonly deposits: DirectDepositsService) {}
+  constructor(
+    @Inject(DirectDepositsService) private readonly deposits: DirectDepositsService,
+    @Inject(AccountChanges) private readonly changes: AccountChanges,
+  ) {}
 
   @Get('payrolls/:id/pay')
   @Answers(PayrollPay)
@@ -40,6 +51,26 @@ export class DirectDepositsController {
     @Body() body: PlanDirectDeposit,
   ): Promise<PrenoteView> {
     return this.deposits.planPrenotes(session, id, body.bankAccountId);
+  }
+
+  @Get('clients/:id/account-changes')
+  @Answers(AccountChangeView, 'list')
+  accountChanges(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+  ): Promise<AccountChangeView[]> {
+    return this.changes.list(session, id);
+  }
+
+  @Post('account-changes/:id')
+  @HttpCode(200)
+  @Answers(AccountChangeView, 'list')
+  decideChange(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: DecideAccountChange,
+  ): Promise<AccountChangeView[]> {
+    return this.changes.decide(session, id, body);
   }
 
   @Get('direct-deposits/:id/slip')

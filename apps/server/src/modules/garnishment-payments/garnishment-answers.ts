@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date } from '@zakat/core/calendar/local-date';
 import { negate } from '@zakat/core/money/cents';
+import { isChangeCode } from '@zakat/core/direct-deposit/change-notice';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Executor } from '../../state-machines/executor.js';
@@ -33,7 +34,7 @@ export class GarnishmentAnswers {
       });
       await this.book(manager, actor, payment, 1, settledOn);
     }
-    const back = answer.entries?.[0];
+    const back = answer.entries?.find(({ code }) => !isChangeCode(code));
     const isBack = answer.state === 'returned' || answer.state === 'rejected';
     const why = back ?? (isBack ? { code: answer.code ?? '', message: answer.message ?? '' } : null);
     if (why) await this.giveBack(manager, actor, id, `${why.code} ${why.message}`.trim());

@@ -5,6 +5,7 @@ import { BANKING } from '@zakat/core/calendar/holidays';
 import { addDays, date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { achSendBy } from '@zakat/core/deposits/ach-days';
 import { kindOf } from '@zakat/core/filings/registry';
+import { DAYS_TO_CORRECT } from '@zakat/core/direct-deposit/change-notice';
 import { sum, type Cents } from '@zakat/core/money/cents';
 import { agencyName } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
@@ -64,6 +65,7 @@ export class AgendaRungs {
       ...(await this.returns(manager, client)),
       ...(await this.notices(manager, client)),
       ...(await this.enrollments(manager, client)),
+      ...(await this.accountChanges(manager, client)),
     ];
   }
 
@@ -155,6 +157,31 @@ export class AgendaRungs {
         move: 'Preparer: ask the agency, or record its PIN',
         lateAfter: day,
         path: `/clients/${client.id}/facts#enrollments`,
+      };
+    });
+  }
+
+  /** Accounts that a bank has corrected and the record has not. */
+  private async accountChanges(manager: EntityManager, client: Client): Promise<KeptRung[]> {
+    const rows = (await manager.query(
+      `SELECT a.id, a.received_on, e.first_name || ' ' || e.last_name AS name FROM account_change a JOIN employee e ON e.id = a.employee_id
+       WHERE a.client_id = $1 AND a.status = 'open'`,
+      [client.id],
+    )) as { id: string; received_on: LocalDate; name: string }[];
+    return rows.map(({ id, received_on: receivedOn, name }) => {
+      const day = addBusinessDays(date(receivedOn), DAYS_TO_CORRECT, BANKING);
+      return {
+        ...ALWAYS,
+        key: `account ${id}`,
+        kind: 'account',
+        title: `Account of ${name}, corrected by the bank`,
+        sendBy: day,
+        due: day,
+        amount: null,
+        standing: 'open',
+        move: 'Reviewer: apply it, or decline it',
+        lateAfter: day,
+        path: `/clients/${client.id}/facts#account-changes`,
       };
     });
   }

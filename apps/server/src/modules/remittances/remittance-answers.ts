@@ -20,7 +20,13 @@ export interface BankAnswer {
   readonly message: string | null;
   readonly isFinal: boolean;
   /** Entries of a file of pay that came back one by one. */
-  readonly entries?: readonly { readonly trace: string; readonly code: string; readonly message: string }[];
+  readonly entries?: readonly {
+    readonly trace: string;
+    readonly code: string;
+    readonly message: string;
+    /** Corrected data of a notification of change, as the addenda has it. */
+    readonly corrected?: string;
+  }[];
 }
 
 /** Carries the bank's answers into the ledger, each once: the remittance's state decides whether there is anything to do. */

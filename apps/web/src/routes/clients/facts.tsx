@@ -7,6 +7,7 @@ import { useAddClientFact } from '../../api/set-up.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
 import { IdentityForm } from '../identity-form.js';
 import { CheckSamples } from './check-samples.js';
+import { AccountChanges } from './account-changes.js';
 import { BankAccounts } from './bank-accounts.js';
 import { Enrollments } from './enrollments.js';
 import { Prenotes } from './prenotes.js';
@@ -89,6 +90,7 @@ export function FactsPage(): ReactNode {
       <BankAccounts client={client} />
       <Enrollments client={client} />
       <Prenotes client={client} />
+      <AccountChanges client={client} />
       <AddedByMistake
         what="client"
         question={`Remove ${client.legalName} with its employees? This is for a client added by mistake that nothing was done for.`}

@@ -35,14 +35,14 @@ describe('what banks say of accounts', () => {
     show([change]);
     expect(await screen.findByText('account ending 5498')).toBeTruthy();
     expect(screen.getByText('11/03/2026')).toBeTruthy();
-    fireEvent.click(screen.getByRole('button', { name: 'apply the correction for Wil Sprague' }));
+    fireEvent.click(screen.getByRole('button', { name: 'apply it from today, for Wil Sprague' }));
     await waitFor(() =>
       expect(changes()).toEqual(['POST /api/account-changes/a1 {"act":"apply","version":1,"reason":""}']),
     );
   });
   it('is declined with a reason', async () => {
     show([change]);
-    fireEvent.click(await screen.findByRole('button', { name: 'decline the correction for Wil Sprague' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'decline it, for Wil Sprague' }));
     fireEvent.change(screen.getByLabelText('Reason'), { target: { value: 'The account was closed' } });
     fireEvent.click(screen.getByRole('button', { name: 'Decline it' }));
     await waitFor(() =>

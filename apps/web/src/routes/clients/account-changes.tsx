@@ -45,7 +45,7 @@ function Acts({ change, onDecline }: { readonly change: Change; readonly onDecli
           <button
             type="button"
             className="plain"
-            aria-label={`apply the correction for ${change.name}`}
+            aria-label={`apply it from today, for ${change.name}`}
             onClick={() => save.mutate({ act: 'apply', version: change.version, reason: '' })}
           >
             apply it from today
@@ -54,7 +54,7 @@ function Acts({ change, onDecline }: { readonly change: Change; readonly onDecli
         <button
           type="button"
           className="plain"
-          aria-label={`decline the correction for ${change.name}`}
+          aria-label={`decline it, for ${change.name}`}
           onClick={onDecline}
         >
           decline it

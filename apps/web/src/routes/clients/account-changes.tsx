@@ -51,12 +51,7 @@ function Acts({ change, onDecline }: { readonly change: Change; readonly onDecli
             apply it from today
           </button>
         )}
-        <button
-          type="button"
-          className="plain"
-          aria-label={`decline it, for ${change.name}`}
-          onClick={onDecline}
-        >
+        <button type="button" className="plain" aria-label={`decline it, for ${change.name}`} onClick={onDecline}>
           decline it
         </button>
       </div>

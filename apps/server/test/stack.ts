@@ -70,10 +70,36 @@ export const firmFile = (name: string): FirmFile => ({
   })),
 });
 
+const configOf = (databaseUrl: string, port: number, outside: string): Config => ({
+  databaseUrl,
+  port,
+  key: Buffer.alloc(32, 7),
+  clock: 'simulated',
+  clockToken: TOKEN,
+  bankUrl: `${outside}/bank`,
+  returnsUrl: `${outside}/returns`,
+  wagesUrl: `${outside}/wages`,
+  statesUrl: `${outside}/states`,
+  debitsUrl: `${outside}/debits`,
+  publicUrl: `http://127.0.0.1:${port}`,
+  webFolder: null,
+  processes: 1,
+});
 const urlOf = (database: string): string => BASE.replace(/\/[^/]*$/, `/${database}`);
 const TEMPLATE = 'zakat_template';
 /** Any number: it keeps the suites from making the template, or copying it, at once. */
 const TEMPLATE_LOCK = 4711;
+
+/** The tables of the jobs, which the application makes at its first start; the jobs it began are left out of the copies. */
+async function makeJobs(dataSource: DataSource, databaseUrl: string): Promise<void> {
+  const app = await makeApplication(configOf(databaseUrl, 0, 'http://127.0.0.1:9'), dataSource);
+  await app.init();
+  await app.close();
+  const owner = new pg.Client(databaseUrl);
+  await owner.connect();
+  await owner.query('DELETE FROM jobs.job');
+  await owner.end();
+}
 
 /** A database with the schema: the migrations run once, every suite gets a copy. */
 async function copyOfTemplate(database: string): Promise<void> {
@@ -88,6 +114,7 @@ async function copyOfTemplate(database: string): Promise<void> {
       await owner.query(`CREATE DATABASE ${making}`);
       const dataSource = await makeDataSource(urlOf(making)).initialize();
       await dataSource.runMigrations();
+      await makeJobs(dataSource, urlOf(making));
       await dataSource.destroy();
       await owner.query(`ALTER DATABASE ${making} RENAME TO ${TEMPLATE}`);
     }
@@ -131,21 +158,7 @@ export class Stack {
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     await new Promise<void>((resolve) => agencies.stdout?.once('data', () => resolve()));
-    const config: Config = {
-      databaseUrl,
-      port,
-      key: Buffer.alloc(32, 7),
-      clock: 'simulated',
-      clockToken: TOKEN,
-      bankUrl: `${outside}/bank`,
-      returnsUrl: `${outside}/returns`,
-      wagesUrl: `${outside}/wages`,
-      statesUrl: `${outside}/states`,
-      debitsUrl: `${outside}/debits`,
-      publicUrl: `http://127.0.0.1:${port}`,
-      webFolder: null,
-      processes: 1,
-    };
+    const config = configOf(databaseUrl, port, outside);
     const dataSource = await makeDataSource(databaseUrl).initialize();
     await new Clock(config, dataSource).move(date(today));
     const app = await makeApplication(config, dataSource);

@@ -16,7 +16,21 @@ function stepsOf({ lookback, classes }, show) {
   return [one('By what was owed', `in ${periods[lookback.period]}: ${[label(lowest.class), ...words].join(', ')}`)];
 }
 
-function calendarPage({ code, label, calendar }, { ruleWords, sourceOf, showDollars }) {
+function lateLine({ late }, { lateWords, sourceOf }) {
+  const row = late?.at(-1);
+  if (!row) return [];
+  const source = sourceOf(row.source);
+  const doubt = row.doubt ? `. ${row.doubt.replace(/\.$/, '')}` : '';
+  return [
+    one(
+      'When late',
+      `${lateWords(row.value)} (${source.title}, ${row.place}; ${row.standing}${doubt}); interest apart`,
+    ),
+  ];
+}
+
+function calendarPage({ code, label, calendar }, tools) {
+  const { ruleWords, sourceOf, showDollars } = tools;
   const row = calendar.rules.at(-1);
   const { classes, nextDay, withReturnUnder, holidays } = row.value;
   const source = sourceOf(row.source);
@@ -36,6 +50,7 @@ function calendarPage({ code, label, calendar }, { ruleWords, sourceOf, showDoll
     ...(withReturnUnder
       ? [one('With the return', `less than ${showDollars(withReturnUnder)} for its period may wait`)]
       : []),
+    ...lateLine(calendar, tools),
     one(
       'Closed',
       `Saturdays, Sundays and ${holidays.name.toLowerCase().startsWith('legal') ? 'l' + holidays.name.slice(1) : holidays.name}`,

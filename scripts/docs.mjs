@@ -27,7 +27,8 @@ async function main() {
   const { ruleWords } = await import('../packages/core/dist/deposits/due-rules.js');
   const { sourceOf } = await import('../packages/core/dist/jurisdictions/sources/register.js');
   const { showDollars } = await import('../packages/core/dist/money/cents.js');
-  const tools = { ruleWords, sourceOf, showDollars };
+  const { lateWords } = await import('../packages/core/dist/penalties/late-estimate.js');
+  const tools = { ruleWords, lateWords, sourceOf, showDollars };
   writeFileSync(join(ROOT, 'docs/deposits.md'), depositsPage(DEPOSIT_FAMILIES, ALL_STATES, tools));
   const { FILING_KINDS } = await import('../packages/core/dist/filings/registry.js');
   writeFileSync(join(ROOT, 'docs/returns.md'), returnsPage(FILING_KINDS, ALL_STATES, tools));

@@ -145,7 +145,7 @@ export async function startCluster(folder, port, { isThrowaway = false } = {}) {
     }
   }
   const password = readFileSync(passwordFile, 'utf8').trim();
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=120 -c jit=off -c log_min_messages=warning ${NO_VALUES}${isThrowaway ? ` ${THROWAWAY}` : ''}`;
+  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories='' -c max_connections=${isThrowaway ? 300 : 120} -c jit=off -c log_min_messages=warning ${NO_VALUES}${isThrowaway ? ` ${THROWAWAY}` : ''}`;
   try {
     await asServer(join(bin, 'pg_ctl'), ['start', '-D', folder, '-w', '-t', '30', '-l', log, '-o', options]);
   } catch {

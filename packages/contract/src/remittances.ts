@@ -31,7 +31,7 @@ export class ReliefView {
   @Text(400) needs!: string;
   @Text() source!: string;
 }
-/** What it costs that a federal deposit is late, and what is left to do. */
+/** What it costs that a deposit is late, and what is left to do. */
 export class LateDeposit {
   /** The cheapest first. */
   @List(() => LateWayView) ways!: LateWayView[];
@@ -58,7 +58,7 @@ export class DepositView {
   @Amount() owed!: number;
   @Amount() underWay!: number;
   @Flag() isLate!: boolean;
-  /** Null where it is not late, or where no rule is known: a state's. */
+  /** Null where it is not late, or where no penalty of the agency is loaded. */
   @Part(() => LateDeposit, { nullable: true }) late!: LateDeposit | null;
   @List(() => LiabilityView) liabilities!: LiabilityView[];
 }

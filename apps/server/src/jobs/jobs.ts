@@ -30,7 +30,8 @@ export class Jobs implements OnModuleInit, OnApplicationShutdown {
       max: 4,
       application_name: 'zakat-jobs',
     } as ConstructorParameters<typeof PgBoss>[0]);
-    this.boss.on('error', (error) => this.logger.error(error.name));
+    // The database's code of what went wrong says enough; its words may hold values.
+    this.boss.on('error', (error: Error & { code?: string }) => this.logger.error(`${error.name} ${error.code ?? ''}`));
   }
 
   register(due: () => Promise<AttendJob[]>, attend: Attend): void {

@@ -1,5 +1,6 @@
 import type { HolidayCalendar } from '../calendar/holidays.js';
 import type { Cents } from '../money/cents.js';
+import type { Rate } from '../money/rate.js';
 import type { Dated } from './dated.js';
 
 /** When a deposit is due. Every date that is no business day of the agency moves to the next one that is. */
@@ -76,9 +77,31 @@ export interface DepositRules {
   readonly withReturnUnder?: Cents;
 }
 
+/** The penalty for a deposit that is late by more than so many calendar days, as a share of what is late. */
+export interface LateTier {
+  readonly overDays: number;
+  readonly rate: Rate;
+}
+/** What an agency adds to a deposit that is late, apart from interest; `least` is the lowest penalty in cents. */
+export type LatePenalty =
+  | { readonly is: 'tiers'; readonly tiers: readonly LateTier[]; readonly least?: Cents }
+  /** A share for each month late or part of one: `first` for the first `firstMonths` together, `each` for every one after. */
+  | {
+      readonly is: 'by-month';
+      readonly first: Rate;
+      readonly firstMonths: number;
+      readonly each: Rate;
+      readonly most: Rate;
+      /** Counted by the calendar, or by spans of 30 days. */
+      readonly counted: 'months' | '30 days';
+      readonly least?: Cents;
+    };
+
 /** How taxes that are paid together are deposited, by the day on which wages are paid. */
 export interface DepositCalendar {
   /** Code of the deposit: `US-941`, `NY-SIT`. */
   readonly family: string;
   readonly rules: readonly Dated<DepositRules>[];
+  /** By the due date. Left out, no penalty of the agency is loaded, and none is estimated. */
+  readonly late?: readonly Dated<LatePenalty>[];
 }

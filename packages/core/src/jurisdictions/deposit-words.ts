@@ -1,6 +1,7 @@
 import type { HolidayCalendar, HolidayRule } from '../calendar/holidays.js';
 import { BANKING } from '../calendar/holidays.js';
 import { dollars } from '../money/cents.js';
+import { rate } from '../money/rate.js';
 import { recalled, type Provenance } from './dated.js';
 import type {
   DayOfMonth,
@@ -9,6 +10,7 @@ import type {
   DepositClass,
   DepositRules,
   DueRule,
+  LatePenalty,
   Lookback,
   LookbackPeriod,
 } from './deposit-calendar.js';
@@ -93,7 +95,7 @@ export const stateHolidays = (
   rules: [...BANKING.rules.filter((rule) => !without.includes(rule)), ...more],
 });
 
-const NOT_COMPARED =
+export const NOT_COMPARED =
   'The due dates, and the days on which the agency is closed, have not been compared with its own calendar.';
 /** Deposits of tax withheld, as a state's guide for employers says. */
 export const withholding = (
@@ -121,3 +123,38 @@ export const withQuarterlyReport = (
       classes: [quarterly(day)],
     },
   );
+
+/** A calendar with what its agency adds when a deposit is late; statutes as recalled, interest left out. */
+export const penalized = (calendar: DepositCalendar, provenance: Provenance, late: LatePenalty): DepositCalendar => ({
+  ...calendar,
+  late: beginning(row('2024-01-01', provenance, late), again('2025-01-01'), again('2026-01-01')),
+});
+const least = (amount: string | undefined): Pick<LatePenalty, 'least'> =>
+  amount === undefined ? {} : { least: dollars(amount) };
+/** Shares by how late it is: each with the days that must have passed. */
+export const lateTiers = (
+  tiers: readonly (readonly [overDays: number, share: string])[],
+  lowest?: string,
+): LatePenalty => ({
+  is: 'tiers',
+  tiers: tiers.map(([overDays, share]) => ({ overDays, rate: rate(share) })),
+  ...least(lowest),
+});
+export const lateMonthly = (
+  each: string,
+  most: string,
+  more: {
+    readonly first?: string;
+    readonly firstMonths?: number;
+    readonly counted?: 'months' | '30 days';
+    readonly least?: string;
+  } = {},
+): LatePenalty => ({
+  is: 'by-month',
+  first: rate(more.first ?? each),
+  firstMonths: more.firstMonths ?? 1,
+  each: rate(each),
+  most: rate(most),
+  counted: more.counted ?? 'months',
+  ...least(more.least),
+});

@@ -81,6 +81,8 @@ export interface Locality {
   readonly code: string;
   readonly name: string;
   readonly alsoKnownAs?: readonly string[];
+  /** Code of the office that collects for this place, where it is not the one of the state's other places. */
+  readonly agency?: string;
   /** Its tax on work there, or of its residents, stands before that of any other place, whatever the rates. */
   readonly comesFirst?: Provenance;
   readonly taxes: readonly LocalTax[];

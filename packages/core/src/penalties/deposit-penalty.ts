@@ -4,7 +4,8 @@ import { inForce } from '../jurisdictions/dated.js';
 import { ZERO, add, smaller, subtract, sum, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import { ZERO_RATE, type Rate } from '../money/rate.js';
-import { DEPOSIT_PENALTY, type DepositPenaltyRules } from './rates.js';
+import type { LateTier } from '../jurisdictions/deposit-calendar.js';
+import { DEPOSIT_PENALTY } from './rates.js';
 
 /** What had to be deposited for one deposit period. Cents. */
 export interface DepositOwed {
@@ -68,8 +69,8 @@ function applied(owed: readonly DepositOwed[], made: readonly DepositMade[]): { 
   return { open, unapplied };
 }
 
-function tierOf(rules: DepositPenaltyRules, days: number): Rate {
-  const reached = rules.tiers.filter((tier) => days > tier.overDays);
+export function tierOf({ tiers }: { readonly tiers: readonly LateTier[] }, days: number): Rate {
+  const reached = tiers.filter((tier) => days > tier.overDays);
   return reached.at(-1)?.rate ?? ZERO_RATE;
 }
 
@@ -124,13 +125,4 @@ function ruleWords(days: number, isPassed: boolean, isNoticed: boolean, paid: Lo
   if (isPassed) return 'short by no more than 100.00 or 2%, and made up in time';
   if (isNoticed) return 'not deposited within ten days of the first notice';
   return `${days} ${days === 1 ? 'day' : 'days'} late`;
-}
-
-/** What a deposit would be fined if it settles on a day: for the ladder and the late path. Null where no rule is known. */
-export function lateEstimate(amount: Cents, due: LocalDate, settles: LocalDate): { rate: Rate; penalty: Cents } | null {
-  const rules = inForce(DEPOSIT_PENALTY, settles)?.value;
-  const days = daysBetween(due, settles);
-  if (!rules || days <= 0) return null;
-  const own = tierOf(rules, days);
-  return { rate: own, penalty: round(times(amount, own), 'half-up') };
 }

@@ -2,13 +2,11 @@ import { isBusinessDay, onOrAfter } from '../calendar/business-days.js';
 import { BANKING } from '../calendar/holidays.js';
 import { daysBetween, type LocalDate } from '../calendar/local-date.js';
 import { earliestSettlement } from '../deposits/ach-days.js';
+import type { DepositFamily } from '../deposits/family.js';
 import { ZERO, type Cents } from '../money/cents.js';
-import { inForce } from '../jurisdictions/dated.js';
-import { showPercent } from '../money/rate.js';
-import { lateEstimate } from './deposit-penalty.js';
-import { DEPOSIT_PENALTY } from './rates.js';
+import { lateEstimate } from './late-estimate.js';
 
-/** One way to make a federal deposit that ACH can no longer make in time. */
+/** One way to make a deposit that ACH can no longer make in time. */
 export interface LateWay {
   readonly label: string;
   readonly settles: LocalDate;
@@ -20,25 +18,24 @@ export interface LateWay {
 }
 
 /**
- * The ways that are left, the cheapest first; of two that cost the same the one without a bank's fee. The wire is the
- * Federal Tax Collection Service's (IRS, "Same-day wire federal tax payments"; recalled): it lands on the banking day on
+ * The ways that are left, the cheapest first; of two that cost the same the one without a bank's fee. Of a state's deposit
+ * only ACH is known here: whether the agency takes a wire, it says itself. The wire is the Federal Tax Collection Service's (IRS, "Same-day wire federal tax payments"; recalled): it lands on the banking day on
  * which the bank takes it, before the bank's own cutoff.
  */
-export function lateWays(amount: Cents, due: LocalDate, today: LocalDate): LateWay[] {
+export function lateWays(family: DepositFamily, amount: Cents, due: LocalDate, today: LocalDate): LateWay[] {
   const way = (label: string, settles: LocalDate, how: string): LateWay => {
-    const late = lateEstimate(amount, due, settles);
-    const rules = inForce(DEPOSIT_PENALTY, settles);
+    const late = lateEstimate(family, amount, due, settles);
     return {
       label,
       settles,
       daysLate: Math.max(0, daysBetween(due, settles)),
       penalty: late?.penalty ?? ZERO,
-      rule:
-        late && rules ? `${showPercent(late.rate)} of the deposit; 26 U.S.C. ${rules.place}, ${rules.standing}` : '',
+      rule: late?.rule ?? '',
       how,
     };
   };
   const ach = way('ACH credit', earliestSettlement(today), 'Scheduled and released here before the cutoff.');
+  if (family.agency !== 'IRS') return [ach];
   const wireDay = isBusinessDay(today, BANKING) ? today : onOrAfter(today, BANKING);
   const wire = way(
     'Same-day wire',

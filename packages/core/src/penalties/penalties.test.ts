@@ -4,7 +4,9 @@ import fc from 'fast-check';
 import { addDays, date, type LocalDate } from '../calendar/local-date.js';
 import { cents, dollars, sum, toDollars } from '../money/cents.js';
 import { showPercent } from '../money/rate.js';
-import { depositPenalty, lateEstimate, type DepositMade, type DepositOwed } from './deposit-penalty.js';
+import { familyOf } from '../deposits/family.js';
+import { lateEstimate } from './late-estimate.js';
+import { depositPenalty, type DepositMade, type DepositOwed } from './deposit-penalty.js';
 import { interestOn, returnPenalty, type ReturnOwed } from './return-penalty.js';
 
 const monthly = (ended: string, due: string, amount: string): DepositOwed => ({
@@ -107,8 +109,10 @@ describe('the penalty for a late deposit', () => {
       ),
     ));
   it('as an estimate is what it would be if it settles on a day', () => {
-    expect(lateEstimate(dollars('4000.00'), date('2026-02-17'), date('2026-02-19'))?.penalty).toBe(8_000);
-    expect(lateEstimate(dollars('4000.00'), date('2026-02-17'), date('2026-02-17'))).toBeNull();
+    expect(lateEstimate(familyOf('US-FIT'), dollars('4000.00'), date('2026-02-17'), date('2026-02-19'))?.penalty).toBe(
+      8_000,
+    );
+    expect(lateEstimate(familyOf('US-FIT'), dollars('4000.00'), date('2026-02-17'), date('2026-02-17'))).toBeNull();
   });
 });
 

@@ -1,4 +1,5 @@
 import { between, dated, recalled, type Dated } from '../jurisdictions/dated.js';
+import type { LateTier } from '../jurisdictions/deposit-calendar.js';
 import { publication } from '../jurisdictions/state-words.js';
 import { date } from '../calendar/local-date.js';
 import { rate, type Rate } from '../money/rate.js';
@@ -6,11 +7,6 @@ import { rate, type Rate } from '../money/rate.js';
 const CODE = publication('United States Code, title 26', 'United States Congress', 'as amended');
 const IRB = publication('Revenue rulings on interest rates', 'Internal Revenue Service', 'by quarter');
 
-/** The penalty for a deposit that is late by more than so many calendar days, as a share of what is late. */
-export interface LateTier {
-  readonly overDays: number;
-  readonly rate: Rate;
-}
 export interface DepositPenaltyRules {
   readonly tiers: readonly LateTier[];
   /** What is still not deposited so many days after the first notice. */

@@ -28,7 +28,7 @@ export interface ReturnPenalty {
 }
 
 /** First days of the months after a due date: the day after it, and the same day of each month that follows. */
-function monthStarts(due: LocalDate, until: LocalDate): LocalDate[] {
+export function monthStarts(due: LocalDate, until: LocalDate): LocalDate[] {
   const starts: LocalDate[] = [];
   const isLast = due === endOfMonth(due);
   for (let count = 0; count < 1200; count += 1) {

@@ -132,7 +132,7 @@ function taxesOf(state: StateRules): Tax[] {
     for (const tax of place.taxes) {
       const suffix = tax.isShared ? tax.code : `${place.code}-${tax.code}`;
       if (tax.isShared && taxes.some((known) => known.code === `${code}-${suffix}`)) continue;
-      taxes.push(own(suffix, tax, state.local?.agency ?? '', 'local'));
+      taxes.push(own(suffix, tax, place.agency ?? state.local?.agency ?? '', 'local'));
     }
   return taxes;
 }

@@ -9,9 +9,9 @@ import type {
 import type { ReleaseSlip } from '@zakat/contract/remittances';
 import { date, type LocalDate } from '@zakat/core/calendar/local-date';
 import { earliestSettlement } from '@zakat/core/deposits/ach-days';
-import { familyLabel } from '@zakat/core/deposits/family';
+import { familyLabel, findFamily } from '@zakat/core/deposits/family';
 import { ZERO, add, cents, showDollars, sum, type Cents } from '@zakat/core/money/cents';
-import { lateEstimate } from '@zakat/core/penalties/deposit-penalty';
+import { lateEstimate } from '@zakat/core/penalties/late-estimate';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -24,8 +24,6 @@ import { Funding, TrustLedger } from '../trust/index.js';
 import { LadderService } from './ladder.service.js';
 
 const MOST = 2000;
-/** Federal deposits are fined by a rule that is loaded; those of states are not. */
-const isFederal = (family: string): boolean => family.startsWith('US-');
 
 interface Row {
   readonly client_id: string;
@@ -182,7 +180,8 @@ function rowOf(row: Row, clientName: string, today: LocalDate, settles: LocalDat
   const family = row.key.split(' ')[2] ?? '';
   const amount = rawCents(row.amount);
   const isLate = row.late_after !== null && today > row.late_after;
-  const late = isLate && row.due !== null && isFederal(family) ? lateEstimate(amount, date(row.due), settles) : null;
+  const found = findFamily(family);
+  const late = isLate && row.due !== null && found ? lateEstimate(found, amount, date(row.due), settles) : null;
   return {
     key: row.key,
     clientId: row.client_id,

@@ -1,7 +1,8 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date, daysBetween, showDate, showShortDate } from '@zakat/core/calendar/local-date';
-import { familyLabel } from '@zakat/core/deposits/family';
+import { familyLabel, findFamily } from '@zakat/core/deposits/family';
 import { showDollars, subtract, sum, ZERO } from '@zakat/core/money/cents';
+import { hasLateRule } from '@zakat/core/penalties/late-estimate';
 import { lateWays } from '@zakat/core/penalties/late-ways';
 import { agencyName, isTaxCode, taxOf } from '@zakat/core/tax-registry/registry';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -38,6 +39,7 @@ export class ReturnedPayment {
       if (!firm) throw new Error('the firm has no record');
       const today = await this.clock.today(manager);
       const due = date(remittance.due);
+      const family = findFamily(remittance.family);
       const owed = await this.owing.owed(manager, client);
       const open = items.map((item) => {
         const line = owed.find((one) => one.tax === item.tax && one.liabilityDate === item.liabilityDate);
@@ -77,7 +79,7 @@ export class ReturnedPayment {
       if (again > 0)
         letter.say(`${printedDollars(again)} of it is on its way again and needs nothing of you but the money.`);
       else if (left <= 0) letter.say('All of it has been paid since. There is nothing to do.');
-      if (left > 0 && remittance.agency === 'IRS')
+      if (left > 0 && family && hasLateRule(family, due))
         letter.heading('What it costs, by the day on which it is paid').table(
           [
             { heading: 'Way', width: 100 },
@@ -86,7 +88,7 @@ export class ReturnedPayment {
             { heading: 'Penalty, estimated', width: 100, isFigure: true },
             { heading: 'Rule', width: 128 },
           ],
-          lateWays(left, due, today).map((way) => [
+          lateWays(family, left, due, today).map((way) => [
             way.label,
             showShortDate(way.settles),
             String(way.daysLate),

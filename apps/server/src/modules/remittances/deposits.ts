@@ -8,6 +8,7 @@ import { achSendBy, earliestSettlement } from '@zakat/core/deposits/ach-days';
 import type { DepositFamily } from '@zakat/core/deposits/family';
 import { problem, type Issue } from '@zakat/core/issues/issue';
 import { subtract, sum, type Cents } from '@zakat/core/money/cents';
+import { hasLateRule } from '@zakat/core/penalties/late-estimate';
 import { DEPOSIT_RELIEF, lateWays } from '@zakat/core/penalties/late-ways';
 import { isTaxCode, agencyName, taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
@@ -147,14 +148,19 @@ const mayTake = (group: readonly OwedLiability[], credit: OwedLiability): boolea
 const CREDIT_RULE =
   'More was deposited than is owed since a check was voided: it comes off the next deposit of the quarter, or is claimed with the amended return.';
 
-/** What is left to do about a federal deposit that is late, and what of it is held in trust. */
-function lateOf(open: readonly OwedLiability[], due: LocalDate, today: LocalDate): DepositView['late'] {
+/** What is left to do about a deposit that is late, and what of it is held in trust. */
+function lateOf(
+  family: DepositFamily,
+  open: readonly OwedLiability[],
+  due: LocalDate,
+  today: LocalDate,
+): DepositView['late'] {
   const left = (lines: readonly OwedLiability[]): Cents =>
     sum(lines.map(({ owed, underWay }) => subtract(owed, underWay)));
   return {
-    ways: lateWays(left(open), due, today),
+    ways: lateWays(family, left(open), due, today),
     withheld: left(open.filter(({ tax }) => taxOf(tax).payer === 'employee')),
-    relief: [...DEPOSIT_RELIEF],
+    relief: family.agency === 'IRS' ? [...DEPOSIT_RELIEF] : [],
   };
 }
 
@@ -185,7 +191,7 @@ function depositOf(liabilities: readonly OwedLiability[], today: LocalDate, cush
       owed: sum(liabilities.map((line) => line.owed)),
       underWay: sum(liabilities.map((line) => line.underWay)),
       isLate: isOpen,
-      late: isOpen && due !== null && agency === 'IRS' ? lateOf(open, due, today) : null,
+      late: isOpen && due !== null && hasLateRule(family, due) ? lateOf(family, open, due, today) : null,
       liabilities: liabilities.map((line): LiabilityView => ({
         tax: line.tax,
         label: taxOf(line.tax).label,

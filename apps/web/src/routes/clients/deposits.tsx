@@ -80,10 +80,11 @@ function Late({ late, due }: { readonly late: Schemas['LateDeposit']; readonly d
       {late.withheld > 0 && (
         <p className="note">
           {showDollars(cents(late.withheld))} of it was withheld from people and is held in trust: whoever is
-          responsible for paying it may answer for it in person (26 U.S.C. § 6672; recalled).
+          responsible for paying it may answer for it in person
+          {late.relief.length > 0 ? ' (26 U.S.C. § 6672; recalled)' : ', by the law of the state'}.
         </p>
       )}
-      <p className="note">What may take a penalty away again:</p>
+      {late.relief.length > 0 && <p className="note">What may take a penalty away again:</p>}
       <dl className="note">
         {late.relief.map(({ label, needs, source }) => (
           <div key={label}>

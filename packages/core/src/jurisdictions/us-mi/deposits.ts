@@ -1,8 +1,11 @@
 import { HOLIDAYS } from '../../calendar/holidays.js';
+import { recalled } from '../dated.js';
 import type { DepositCalendar } from '../deposit-calendar.js';
 import {
   SEMIWEEKLY,
+  lateMonthly,
   monthly,
+  penalized,
   quarterly,
   stateHolidays,
   withQuarterlyReport,
@@ -19,11 +22,15 @@ const CALENDAR = stateHolidays(
 );
 
 export const MICHIGAN_DEPOSITS: readonly DepositCalendar[] = [
-  withholding(
-    'MI-SIT',
-    CALENDAR,
-    publication('Publication 446, Michigan Income Tax Withholding Guide', 'Michigan Department of Treasury', '2026'),
-    [yearly(), quarterly(20), monthly(20), SEMIWEEKLY],
+  penalized(
+    withholding(
+      'MI-SIT',
+      CALENDAR,
+      publication('Publication 446, Michigan Income Tax Withholding Guide', 'Michigan Department of Treasury', '2026'),
+      [yearly(), quarterly(20), monthly(20), SEMIWEEKLY],
+    ),
+    recalled(publication('Revenue Act, MCL 205', 'Michigan Legislature', 'as amended'), '§ 205.24(2)'),
+    lateMonthly('0.05', '0.25', { firstMonths: 2 }),
   ),
   withQuarterlyReport('MI-SUI', CALENDAR, 'Michigan Unemployment Insurance Agency', 25),
   withQuarterlyReport('MI-CITY', CALENDAR, 'Michigan city income tax offices'),

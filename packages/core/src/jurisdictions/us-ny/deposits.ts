@@ -7,7 +7,9 @@ import {
   afterQuarter,
   depositCalendar,
   depositClass,
+  lateMonthly,
   lookbackFrom,
+  penalized,
   quarterly,
   stateHolidays,
   withQuarterlyReport,
@@ -28,22 +30,26 @@ const after = (days: 3 | 5): DepositClass =>
   });
 
 export const NEW_YORK_DEPOSITS: readonly DepositCalendar[] = [
-  depositCalendar(
-    'NY-SIT',
-    recalled(
-      publication(
-        'Publication NYS-50, Employer’s Guide to Unemployment Insurance, Wage Reporting, and Withholding Tax',
-        'New York State Department of Taxation and Finance',
-        '2025',
+  penalized(
+    depositCalendar(
+      'NY-SIT',
+      recalled(
+        publication(
+          'Publication NYS-50, Employer’s Guide to Unemployment Insurance, Wage Reporting, and Withholding Tax',
+          'New York State Department of Taxation and Finance',
+          '2025',
+        ),
+        'part 4, Form NYS-1: 15,000 or more withheld in the calendar year before last gives three business days',
+        'Educational organizations and health care providers have five business days whatever they withheld; say so by the deposit frequency.',
       ),
-      'part 4, Form NYS-1: 15,000 or more withheld in the calendar year before last gives three business days',
-      'Educational organizations and health care providers have five business days whatever they withheld; say so by the deposit frequency.',
+      {
+        holidays: CALENDAR,
+        classes: [after(3), after(5)],
+        lookback: lookbackFrom('second-year-before', ['0', '5-day'], ['15000', '3-day']),
+      },
     ),
-    {
-      holidays: CALENDAR,
-      classes: [after(3), after(5)],
-      lookback: lookbackFrom('second-year-before', ['0', '5-day'], ['15000', '3-day']),
-    },
+    recalled(publication('Tax Law', 'New York State Legislature', 'as amended'), '§ 685(a)(2)'),
+    lateMonthly('0.005', '0.25'),
   ),
   withQuarterlyReport('NY-SUI', CALENDAR, 'New York State Department of Labor'),
   depositCalendar(

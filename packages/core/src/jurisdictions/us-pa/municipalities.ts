@@ -67,6 +67,7 @@ export const MUNICIPALITIES: readonly Locality[] = [
     code: 'PHILADELPHIA',
     name: 'Philadelphia',
     alsoKnownAs: ['510101', 'PSD 510101'],
+    agency: 'PA-PHL',
     comesFirst: recalled(publication('Sterling Act, 53 P.S. § 15971', 'Commonwealth of Pennsylvania', '1932'), 'wages'),
     taxes: [
       ratesTax({ code: 'LIT', kind: 'income', label: 'Philadelphia wage tax', payer: 'employee', wages: 'gross' }, [

@@ -59,4 +59,11 @@ export const PENNSYLVANIA_RETURNS: readonly StateReturn[] = [
     agency: 'PA-LOCAL',
     publisher: 'Pennsylvania local tax collectors',
   }),
+  placesReturn({
+    code: 'pa-philadelphia-wage-tax-return',
+    form: 'Philadelphia wage tax return',
+    title: 'Quarterly return of wage tax withheld',
+    agency: 'PA-PHL',
+    publisher: 'City of Philadelphia Department of Revenue',
+  }),
 ];

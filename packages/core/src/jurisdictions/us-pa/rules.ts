@@ -32,7 +32,10 @@ export const PENNSYLVANIA: StateRules = {
   agencies: {
     income: agency('PA-DOR', REVENUE, 'PA Revenue'),
     unemployment: agency('PA-DLI', LABOR, 'PA Labor'),
-    others: [agency('PA-LOCAL', 'Pennsylvania local tax collectors', 'PA collectors')],
+    others: [
+      agency('PA-LOCAL', 'Pennsylvania local tax collectors', 'PA collectors'),
+      agency('PA-PHL', 'City of Philadelphia Department of Revenue', 'Philadelphia'),
+    ],
   },
   incomeTax: {
     kind: 'worksheet',

@@ -27,10 +27,17 @@ export async function signIn(page: Page, role: 'preparer' | 'reviewer' | 'admini
   await expect(page.getByRole('heading', { name: 'The ladder' })).toBeVisible();
 }
 
-/** Somebody at a screen of their own. */
+const opened: Page[] = [];
+/** Closes the screens of a file after its tests: an open one would go on looking for news beside the tests of the next. */
+export async function closePages(): Promise<void> {
+  await Promise.all(opened.splice(0).map((page) => page.context().close()));
+}
+
+/** Somebody at a screen of their own, until `closePages`. */
 export async function pageOf(browser: Browser, role: 'preparer' | 'reviewer'): Promise<Page> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, reducedMotion: 'reduce' });
   const page = await context.newPage();
+  opened.push(page);
   await signIn(page, role);
   return page;
 }

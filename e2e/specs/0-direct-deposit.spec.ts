@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { cell, openClient, outside, pageOf, statusOf } from '../pages/firm.js';
+import { cell, closePages, openClient, outside, pageOf, statusOf } from '../pages/firm.js';
 
 /** From the account of a person to the bank: a prenote, a payroll with another rate, its direct deposit. */
 test.describe.configure({ mode: 'serial' });
@@ -8,6 +8,7 @@ const CLIENT = 'Low Tide Animal Clinic PLLC';
 let preparer: Page;
 let reviewer: Page;
 
+test.afterAll(closePages);
 test.beforeAll(async ({ browser }) => {
   preparer = await pageOf(browser, 'preparer');
   reviewer = await pageOf(browser, 'reviewer');

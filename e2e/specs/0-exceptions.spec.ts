@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from '../pages/accessible.js';
-import { cell, openClient, pageOf } from '../pages/firm.js';
+import { cell, closePages, openClient, pageOf } from '../pages/firm.js';
 
 /** What is out of the ordinary in one payroll: hours by the day, an amount to be left in the hand, an order left out. */
 test.describe.configure({ mode: 'serial' });
@@ -9,6 +9,7 @@ const CLIENT = 'Rising Tide Bakery LLC';
 const ORDER = 'Case D-4471 in this check';
 let preparer: Page;
 
+test.afterAll(closePages);
 test.beforeAll(async ({ browser }) => {
   preparer = await pageOf(browser, 'preparer');
   await openClient(preparer, CLIENT, 'Payrolls');

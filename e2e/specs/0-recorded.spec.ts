@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from '../pages/accessible.js';
-import { cell, openClient, pageOf } from '../pages/firm.js';
+import { cell, closePages, openClient, pageOf } from '../pages/firm.js';
 
 /** A payroll that another program paid, and pay that is booked to jobs; both go away again. */
 test.describe.configure({ mode: 'serial' });
@@ -8,6 +8,7 @@ test.describe.configure({ mode: 'serial' });
 const FEDERAL = 'Withheld: Federal income tax';
 let preparer: Page;
 
+test.afterAll(closePages);
 test.beforeAll(async ({ browser }) => {
   preparer = await pageOf(browser, 'preparer');
 });

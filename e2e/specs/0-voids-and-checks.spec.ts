@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { pageOf } from '../pages/firm.js';
+import { closePages, pageOf } from '../pages/firm.js';
 
 /** A payroll from the list of all that are due to checks on paper, one of them voided by two people and paid anew. */
 test.describe.configure({ mode: 'serial' });
@@ -10,6 +10,7 @@ let preparer: Page;
 let payroll = '';
 let voidPath = '';
 
+test.afterAll(closePages);
 test.beforeAll(async ({ browser }) => {
   preparer = await pageOf(browser, 'preparer');
 });

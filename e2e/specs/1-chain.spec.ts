@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { cell, moveDate, openClient, outside, pageOf, setMood, statusOf } from '../pages/firm.js';
+import { cell, closePages, moveDate, openClient, outside, pageOf, setMood, statusOf } from '../pages/firm.js';
 
 /**
  * The whole chain for one client, by hand in the browser: sign-in, people, payroll, deposit, Form 941, W-2s, tie-out.
@@ -11,6 +11,7 @@ const CLIENT = 'Gannet & Sons Boatyard Inc';
 let preparer: Page;
 let reviewer: Page;
 
+test.afterAll(closePages);
 test.beforeAll(async ({ browser }) => {
   preparer = await pageOf(browser, 'preparer');
   reviewer = await pageOf(browser, 'reviewer');

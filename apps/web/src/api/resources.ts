@@ -90,17 +90,20 @@ export const depositsQuery = (id: string) =>
     queryKey: ['client', id, 'deposits'],
     queryFn: () => take(api.GET('/api/clients/{id}/deposits', path(id))),
   });
+/** A list is asked for again soon while an agency or the bank has something of it to answer, else for what others did. */
+const whileUnderWay = (rows: readonly { readonly status: string | null }[] | undefined): number =>
+  rows?.some(({ status }) => status === 'released' || status === 'received') ? 4_000 : 30_000;
 export const remittancesQuery = (id: string) =>
   queryOptions({
     queryKey: ['client', id, 'remittances'],
     queryFn: () => take(api.GET('/api/clients/{id}/remittances', path(id))),
-    refetchInterval: 4000,
+    refetchInterval: ({ state }) => whileUnderWay(state.data),
   });
 export const formsQuery = (id: string, year: number) =>
   queryOptions({
     queryKey: ['client', id, 'forms', year],
     queryFn: () => take(api.GET('/api/clients/{id}/forms', { params: { path: { id }, query: { year } } })),
-    refetchInterval: 4000,
+    refetchInterval: ({ state }) => whileUnderWay(state.data),
   });
 export const tieOutQuery = (id: string, year: number, quarter: string) =>
   queryOptions({

@@ -40,6 +40,7 @@ import { Clock } from './modules/clock/clock.js';
 import { Documents } from './modules/documents/documents.js';
 import { DepositFiles } from './modules/direct-deposits/deposit-file.js';
 import { AccountChanges } from './modules/direct-deposits/account-changes.js';
+import { DepositReversals } from './modules/direct-deposits/reversals.service.js';
 import { DirectDepositAnswers } from './modules/direct-deposits/direct-deposit-answers.js';
 import { DirectDepositsController } from './modules/direct-deposits/direct-deposits.controller.js';
 import { DirectDepositsService } from './modules/direct-deposits/direct-deposits.service.js';
@@ -297,6 +298,7 @@ const PROVIDERS = [
   DirectDepositsService,
   DirectDepositAnswers,
   AccountChanges,
+  DepositReversals,
   FilingSource,
   FilingContent,
   FilingForms,

@@ -2,14 +2,14 @@ import { Amount, Choice, Day, Flag, Id, List, Part, Text, Whole } from './field.
 
 export const DIRECT_DEPOSIT_STATUSES = ['planned', 'released', 'settled', 'returned', 'withdrawn'] as const;
 export type DirectDepositStatus = (typeof DIRECT_DEPOSIT_STATUSES)[number];
-export const DIRECT_DEPOSIT_KINDS = ['pay', 'prenotes'] as const;
+export const DIRECT_DEPOSIT_KINDS = ['pay', 'prenotes', 'reversal'] as const;
 export type DirectDepositKind = (typeof DIRECT_DEPOSIT_KINDS)[number];
 const STANDINGS = ['wanted', 'sent', 'confirmed', 'waived', 'returned'] as const;
 
 export class PlanDirectDeposit {
   @Id() bankAccountId!: string;
 }
-/** A file of credits to people's accounts: the pay of a payroll, or prenotes. */
+/** A file of credits to people's accounts, of prenotes, or of debits that take the pay of voided checks back. */
 export class DirectDepositRow {
   @Id() id!: string;
   @Id() clientId!: string;
@@ -88,4 +88,22 @@ export class DecideAccountChange {
   @Whole({ min: 1 }) version!: number;
   /** Why it is declined. */
   @Text(200) reason!: string;
+}
+/** A credit that a void takes back from an account. */
+export class ReversalEntry {
+  @Text() name!: string;
+  @Text() label!: string;
+  @Text() tail!: string;
+  @Amount() amount!: number;
+  /** What the person's bank said when it did not give the money back. */
+  @Text(300, { nullable: true }) cameBack!: string | null;
+}
+/** What of a void was paid into accounts, and the file that takes it back. */
+export class VoidReversal {
+  @List(() => ReversalEntry) entries!: ReversalEntry[];
+  @Amount() amount!: number;
+  /** The last day on which the bank takes the file; null where nothing went to an account. */
+  @Day({ nullable: true }) until!: string | null;
+  @Flag() mayPlan!: boolean;
+  @Part(() => DirectDepositRow, { nullable: true }) file!: DirectDepositRow | null;
 }

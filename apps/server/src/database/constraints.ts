@@ -52,6 +52,7 @@ const CONSTRAINTS: Readonly<Record<string, () => Refusal>> = {
   collection_retried_once: () => conflict('This debit was sent again already.'),
   direct_deposit_once: () => conflict('The direct deposit of this payroll is planned already. Look again.'),
   direct_deposit_prenotes_once: () => conflict('A file of prenotes is planned already. Release or withdraw it first.'),
+  direct_deposit_reversal_once: () => conflict('What this void paid is being taken back already. Look again.'),
   direct_deposit_entry_once: () => conflict('A part of this pay is on its way already. Look again.'),
   filing_unique: () => conflict('This return exists already; open it instead.'),
 };

@@ -22,6 +22,7 @@ import { Attachments1790000000000 } from './migrations/attachments.js';
 import { EmployeeSignIns1791000000000 } from './migrations/employee-sign-ins.js';
 import { GarnishmentPayments1792000000000 } from './migrations/garnishment-payments.js';
 import { AccountChanges1794000000000 } from './migrations/account-changes.js';
+import { DepositReversals1795000000000 } from './migrations/deposit-reversals.js';
 import { DebitEnrollments1793000000000 } from './migrations/debit-enrollments.js';
 import { TrustAccount1788000000000 } from './migrations/trust-account.js';
 import { FilingsOfOthers1786000000000 } from './migrations/filings-of-others.js';
@@ -100,6 +101,7 @@ export const makeDataSource = (url: string): DataSource =>
       GarnishmentPayments1792000000000,
       DebitEnrollments1793000000000,
       AccountChanges1794000000000,
+      DepositReversals1795000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

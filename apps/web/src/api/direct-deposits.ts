@@ -27,6 +27,14 @@ export const directDepositSlipQuery = (id: string, version: number) =>
     staleTime: 0,
   });
 
+export const voidReversalQuery = (voidId: string) =>
+  queryOptions({
+    queryKey: ['void', voidId, 'reversal'],
+    queryFn: () => take(api.GET('/api/voids/{id}/reversal', path(voidId))),
+    refetchInterval: (query) => (ON_ITS_WAY.has(query.state.data?.file?.status ?? '') ? EVERY : false),
+  });
+export const usePlanReversal = (voidId: string) =>
+  useChange(() => take(api.POST('/api/voids/{id}/reversal', path(voidId))));
 export const accountChangesQuery = (clientId: string) =>
   queryOptions({
     queryKey: ['client', clientId, 'account-changes'],

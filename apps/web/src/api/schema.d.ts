@@ -2880,6 +2880,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/voids/{id}/reversal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["DirectDepositsController_reversal"];
+        put?: never;
+        post: operations["DirectDepositsController_planReversal"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/direct-deposits/{id}/slip": {
         parameters: {
             query?: never;
@@ -6127,7 +6143,7 @@ export interface components {
             /** Format: uuid */
             clientId: string;
             /** @enum {string} */
-            kind: "pay" | "prenotes";
+            kind: "pay" | "prenotes" | "reversal";
             /** Format: uuid */
             payrollId: string | null;
             reference: string;
@@ -6194,6 +6210,21 @@ export interface components {
             act: "apply" | "decline";
             version: number;
             reason: string;
+        };
+        ReversalEntry: {
+            name: string;
+            label: string;
+            tail: string;
+            amount: number;
+            cameBack: string | null;
+        };
+        VoidReversal: {
+            entries: components["schemas"]["ReversalEntry"][];
+            amount: number;
+            /** Format: date */
+            until: string | null;
+            mayPlan: boolean;
+            file: components["schemas"]["DirectDepositRow"] | null;
         };
         FilingRow: {
             /** Format: uuid */
@@ -11517,6 +11548,48 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AccountChangeView"][];
+                };
+            };
+        };
+    };
+    DirectDepositsController_reversal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VoidReversal"];
+                };
+            };
+        };
+    };
+    DirectDepositsController_planReversal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VoidReversal"];
                 };
             };
         };

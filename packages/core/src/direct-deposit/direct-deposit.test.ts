@@ -206,6 +206,19 @@ describe('the file of direct deposits', () => {
       '0000000000',
     ]);
   });
+  // Debits of their own service class, at the whole amounts (Nacha Operating Rules, 2.9 and Appendix Three; recalled).
+  it('takes credits back as debits of the same accounts, under the description that is prescribed', () => {
+    const { content, issues, total } = writeDirectDeposit(file({ kind: 'reversal' }));
+    const lines = content.split('\r\n');
+    expect([issues, total]).toEqual([[], 133_456]);
+    expect([lines[1]?.slice(0, 4), lines[1]?.slice(50, 63)]).toEqual(['5225', 'PPDREVERSAL  ']);
+    expect([lines[2]?.slice(0, 3), lines[3]?.slice(0, 3), lines[2]?.slice(29, 39)]).toEqual([
+      '627',
+      '637',
+      '0000123456',
+    ]);
+    expect(JSON.stringify(nacha.from(content))).toContain('REVERSAL');
+  });
   it('refuses a payment of nothing', () => {
     const credits = file().credits.map((credit) => ({ ...credit, amount: cents(0) as Cents }));
     expect(writeDirectDeposit(file({ credits })).issues.map((issue) => issue.field)).toEqual([

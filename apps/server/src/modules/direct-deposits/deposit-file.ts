@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import type { DirectDepositKind } from '@zakat/contract/direct-deposits';
 import { date } from '@zakat/core/calendar/local-date';
 import { writeDirectDeposit } from '@zakat/core/formats/nacha/direct-deposit';
 import type { Issue } from '@zakat/core/issues/issue';
@@ -18,6 +19,8 @@ export interface DepositFile {
   readonly total: Cents;
 }
 
+/** Tells the files of a day apart by what they are. */
+const MODIFIERS: Readonly<Record<DirectDepositKind, string>> = { pay: 'P', prenotes: 'N', reversal: 'R' };
 /** Positions of the account number in an entry detail record. */
 const ACCOUNT = { from: 12, to: 29 } as const;
 const hidden = (line: string): string => {
@@ -58,7 +61,7 @@ export class DepositFiles {
       ...senderOf(bank, client, firm),
       created: await this.clock.today(manager),
       settles: date(deposit.settles),
-      fileIdModifier: deposit.kind === 'pay' ? 'P' : 'N',
+      fileIdModifier: MODIFIERS[deposit.kind],
       credits: entries.map((entry) => ({
         type: entry.type,
         routing: entry.routing,

@@ -1,3 +1,4 @@
+import type { DirectDepositKind } from '@zakat/contract/direct-deposits';
 import type { ReleaseSlip, SlipCheck } from '@zakat/contract/remittances';
 import { date, showDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import { showDollars } from '@zakat/core/money/cents';
@@ -21,11 +22,16 @@ export function slipChecks(deposit: DirectDeposit, actor: Actor, facts: SlipFact
   const { isCurrent, file, entries, today, isOwn } = facts;
   return [
     {
-      label: 'The accounts are as when it was planned',
+      label:
+        deposit.kind === 'reversal'
+          ? 'The credits stand as when it was planned'
+          : 'The accounts are as when it was planned',
       isPassed: isCurrent,
       says: isCurrent
         ? `${entries} ${entries === 1 ? 'entry' : 'entries'}.`
-        : 'An account or its prenote has changed since. Withdraw it and plan again.',
+        : deposit.kind === 'reversal'
+          ? 'One of these credits has come back since, or its void is not posted. Withdraw it and plan again.'
+          : 'An account or its prenote has changed since. Withdraw it and plan again.',
     },
     ...achChecks(file, deposit.amount, date(deposit.settles), today),
     {
@@ -46,29 +52,60 @@ export function slipOf(
   checks: readonly SlipCheck[],
   file: string,
 ): ReleaseSlip {
-  const isPay = deposit.kind === 'pay';
+  const words = WORDS[deposit.kind](showDollars(deposit.amount), client.legalName);
   return {
-    title: `${isPay ? 'Direct deposit' : 'Prenotes'} of ${client.legalName}`,
+    title: `${words.what} of ${client.legalName}`,
     act: deposit.status === 'planned' ? 'release' : 'rehearsal',
-    amount: isPay ? deposit.amount : null,
+    amount: deposit.kind === 'prenotes' ? null : deposit.amount,
     figures: [
       { label: 'Client', value: `${client.legalName}, EIN ending ${client.ein.slice(-4)}` },
-      { label: 'To', value: `${entries} ${entries === 1 ? 'account' : 'accounts'} of its people` },
-      { label: 'From', value: `${bank.label}, ${bank.bankName}, account ending ${bank.accountTail}` },
+      { label: words.side, value: `${entries} ${entries === 1 ? 'account' : 'accounts'} of its people` },
+      {
+        label: words.side === 'To' ? 'From' : 'To',
+        value: `${bank.label}, ${bank.bankName}, account ending ${bank.accountTail}`,
+      },
       { label: 'Settles', value: showDate(settles) },
       { label: 'Reference', value: deposit.reference },
     ],
-    leaves: isPay
-      ? `${showDollars(deposit.amount)} leaves ${client.legalName}'s account for its people by ACH credits.`
-      : 'No money moves. Each bank is asked whether it knows the account.',
-    becomesImpossible: isPay
-      ? 'Once the bank has the file it cannot be called back from here, and this payroll cannot be deposited a second time.'
-      : 'Once the bank has the file it cannot be called back from here.',
-    wayBack: isPay
-      ? 'An entry that comes back shows with its reason; that person is then paid by check.'
-      : 'An account that a bank does not know shows with the reason, and gets no money until it is corrected.',
+    leaves: words.leaves,
+    becomesImpossible: words.becomesImpossible,
+    wayBack: words.wayBack,
     checks: [...checks],
     mayRelease: checks.every((check) => check.isPassed),
     file,
   };
 }
+
+interface SlipWords {
+  readonly what: string;
+  /** Whether the people's accounts are where the money goes, or where it comes from. */
+  readonly side: 'To' | 'From';
+  readonly leaves: string;
+  readonly becomesImpossible: string;
+  readonly wayBack: string;
+}
+const CANNOT_BE_CALLED_BACK = 'Once the bank has the file it cannot be called back from here';
+const WORDS: Readonly<Record<DirectDepositKind, (amount: string, name: string) => SlipWords>> = {
+  pay: (amount, name) => ({
+    what: 'Direct deposit',
+    side: 'To',
+    leaves: `${amount} leaves ${name}'s account for its people by ACH credits.`,
+    becomesImpossible: `${CANNOT_BE_CALLED_BACK}, and this payroll cannot be deposited a second time.`,
+    wayBack: 'An entry that comes back shows with its reason; that person is then paid by check.',
+  }),
+  prenotes: () => ({
+    what: 'Prenotes',
+    side: 'To',
+    leaves: 'No money moves. Each bank is asked whether it knows the account.',
+    becomesImpossible: `${CANNOT_BE_CALLED_BACK}.`,
+    wayBack: 'An account that a bank does not know shows with the reason, and gets no money until it is corrected.',
+  }),
+  reversal: (amount, name) => ({
+    what: 'Reversal of direct deposit',
+    side: 'From',
+    leaves: `${amount} is asked back from the accounts of ${name}'s people by ACH debits, each at the whole amount that was paid.`,
+    becomesImpossible: `${CANNOT_BE_CALLED_BACK}, and what this void paid is not asked back a second time.`,
+    wayBack:
+      'Whoever is asked must have been told, by the day on which it settles at the latest. What a bank does not give back shows with its reason; the person then owes it.',
+  }),
+};

@@ -27,13 +27,15 @@ export class DirectDepositAnswers {
     await manager.query('SELECT id FROM direct_deposit WHERE id = $1 FOR UPDATE', [id]);
     const deposit = await manager.findOneByOrFail(DirectDeposit, { id });
     const step = { id, version: null };
-    if (answer.state === 'settled' && deposit.status === 'released')
+    if (answer.state === 'settled' && deposit.status === 'released') {
       await this.executor.apply(manager, actor, DIRECT_DEPOSIT_MACHINE, {
         ...step,
         act: 'settle',
         set: { confirmation: answer.confirmation },
         detail: { settledOn: answer.settledOn, confirmation: answer.confirmation },
       });
+      if (deposit.kind === 'reversal') await this.trust.comesBack(manager, actor, 'net-pay-returned', deposit);
+    }
     if (
       (answer.state === 'returned' || answer.state === 'rejected') &&
       (deposit.status === 'released' || deposit.status === 'settled')
@@ -50,16 +52,19 @@ export class DirectDepositAnswers {
         'SELECT coalesce(sum(amount), 0) AS amount FROM direct_deposit_entry WHERE direct_deposit_id = $1 AND return_code IS NULL',
         [id],
       )) as { amount: string }[];
-      await this.trust.comesBack(manager, actor, 'net-pay-returned', {
-        ...deposit,
-        amount: rawCents(rest?.amount ?? '0'),
-      });
+      await this.notPaid(manager, actor, { ...deposit, amount: rawCents(rest?.amount ?? '0') });
       await manager.update(DirectDepositEntry, { directDepositId: id }, { isLive: false });
     }
     const isWholeBack = ['returned', 'rejected'].includes(answer.state) || deposit.status === 'returned';
     for (const said of answer.entries ?? [])
       if (isChangeCode(said.code)) await this.changes.keep(manager, actor, deposit, said);
       else await this.giveBack(manager, actor, deposit, said, isWholeBack);
+  }
+
+  /** What came back of pay is the client's again; what came back of a reversal, which had settled, is not. */
+  private async notPaid(manager: EntityManager, actor: Actor, deposit: DirectDeposit): Promise<void> {
+    if (deposit.kind !== 'reversal') await this.trust.comesBack(manager, actor, 'net-pay-returned', deposit);
+    else if (deposit.status === 'settled') await this.trust.takenAgain(manager, actor, deposit);
   }
 
   /** One entry came back: that part of the pay did not arrive. Said once, however often the bank says it. */
@@ -78,7 +83,7 @@ export class DirectDepositAnswers {
     if (count === 0) return;
     const entry = await manager.findOneBy(DirectDepositEntry, { directDepositId: deposit.id, trace: back.trace });
     if (entry && !isWholeBack)
-      await this.trust.comesBack(manager, actor, 'net-pay-returned', {
+      await this.notPaid(manager, actor, {
         ...deposit,
         amount: entry.amount,
         reference: `${deposit.reference} ${back.trace}`,

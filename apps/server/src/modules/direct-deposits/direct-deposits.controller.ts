@@ -6,6 +6,7 @@ import {
   PayrollPay,
   PlanDirectDeposit,
   PrenoteView,
+  VoidReversal,
 } from '@zakat/contract/direct-deposits';
 import { AtVersion } from '@zakat/contract/payrolls';
 import { ReleaseSlip } from '@zakat/contract/remittances';
@@ -13,12 +14,14 @@ import { Answers } from '../../http/answers.js';
 import { CurrentSession, type Session } from '../identity/index.js';
 import { AccountChanges } from './account-changes.js';
 import { DirectDepositsService } from './direct-deposits.service.js';
+import { DepositReversals } from './reversals.service.js';
 
 @Controller()
 export class DirectDepositsController {
   constructor(
     @Inject(DirectDepositsService) private readonly deposits: DirectDepositsService,
     @Inject(AccountChanges) private readonly changes: AccountChanges,
+    @Inject(DepositReversals) private readonly reversals: DepositReversals,
   ) {}
 
   @Get('payrolls/:id/pay')
@@ -71,6 +74,18 @@ export class DirectDepositsController {
     @Body() body: DecideAccountChange,
   ): Promise<AccountChangeView[]> {
     return this.changes.decide(session, id, body);
+  }
+
+  @Get('voids/:id/reversal')
+  @Answers(VoidReversal)
+  reversal(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<VoidReversal> {
+    return this.reversals.view(session, id);
+  }
+
+  @Post('voids/:id/reversal')
+  @Answers(VoidReversal, 'one', 201)
+  planReversal(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<VoidReversal> {
+    return this.reversals.plan(session, id);
   }
 
   @Get('direct-deposits/:id/slip')

@@ -27,9 +27,10 @@ import { slipChecks, slipOf } from './deposit-slip.js';
 import { DirectDeposit, DirectDepositEntry } from './entities.js';
 import { PayAccounts, type OwnAccount } from './pay-accounts.js';
 import { PayrollPays } from './payroll-pay.js';
+import { reversibleOf } from './reversible.js';
 
 interface NewCredit {
-  readonly account: OwnAccount;
+  readonly account: Pick<OwnAccount, 'employeeId' | 'label' | 'type' | 'routing' | 'account' | 'tail' | 'mark'>;
   readonly paycheckId: string | null;
   readonly amount: Cents;
 }
@@ -72,7 +73,7 @@ export class DirectDepositsService {
         throw conflict('Nobody of this payroll has an account that may receive pay. Pay by check, or send prenotes.');
       const earliest = earliestSettlement(await this.clock.today(manager));
       const wanted = onOrBefore(date(payroll.checkDate), BANKING);
-      await this.plan(
+      await this.planFile(
         manager,
         actor,
         {
@@ -97,7 +98,7 @@ export class DirectDepositsService {
     return this.database.run(actor, async (manager) => {
       const wanted = (await this.accountsOf(manager, clientId)).filter(({ account }) => account.prenote === 'wanted');
       if (wanted.length === 0) throw conflict('No account waits for its prenote.');
-      await this.plan(
+      await this.planFile(
         manager,
         actor,
         {
@@ -146,17 +147,19 @@ export class DirectDepositsService {
         content: Buffer.from(content, 'ascii'),
         detail: { amount: deposit.amount, settles: deposit.settles },
       });
-      await this.trust.leaves(manager, actor, 'net-pay', deposit);
+      if (deposit.kind !== 'reversal') await this.trust.leaves(manager, actor, 'net-pay', deposit);
       return this.rowIn(manager, await find(manager, id));
     });
     await this.jobs.wake();
     return row;
   }
 
-  private async plan(
+  /** A file with its entries, inside another piece of work. */
+  async planFile(
     manager: EntityManager,
     actor: Actor,
-    given: Pick<DirectDeposit, 'clientId' | 'kind' | 'payrollId' | 'bankAccountId' | 'settles'>,
+    given: Pick<DirectDeposit, 'clientId' | 'kind' | 'payrollId' | 'bankAccountId' | 'settles'> &
+      Partial<Pick<DirectDeposit, 'voidId'>>,
     credits: readonly NewCredit[],
   ): Promise<void> {
     const bank = await findPayingAccount(manager, given.clientId, given.bankAccountId);
@@ -278,7 +281,9 @@ export class DirectDepositsService {
         today: await this.clock.today(manager),
         isOwn: actor.userId === deposit.preparedBy && (await this.executor.requiresSecondPerson(manager)),
       }),
-      ...(deposit.status === 'planned' ? await this.trust.checks(manager, bank, deposit) : []),
+      ...(deposit.status === 'planned' && deposit.kind !== 'reversal'
+        ? await this.trust.checks(manager, bank, deposit)
+        : []),
     ];
     return {
       deposit,
@@ -293,12 +298,7 @@ export class DirectDepositsService {
     deposit: DirectDeposit,
     entries: readonly DirectDepositEntry[],
   ): Promise<boolean> {
-    const now =
-      deposit.payrollId === null
-        ? (await this.accountsOf(manager, deposit.clientId))
-            .filter(({ account }) => account.prenote === 'wanted')
-            .map(({ account }) => ({ account, amount: ZERO }))
-        : (await this.pays.planned(manager, await findPayroll(manager, deposit.payrollId))).credits;
+    const now = await this.wouldBe(manager, deposit);
     const key = (mark: Buffer, amount: number): string => `${mark.toString('hex')} ${amount}`;
     const before = entries.map((entry) => key(entry.accountMark, entry.amount)).sort();
     return (
@@ -310,7 +310,22 @@ export class DirectDepositsService {
     );
   }
 
-  private async rowIn(manager: EntityManager, deposit: DirectDeposit): Promise<DirectDepositRow> {
+  private async wouldBe(
+    manager: EntityManager,
+    deposit: DirectDeposit,
+  ): Promise<readonly { readonly account: { readonly mark: Buffer }; readonly amount: Cents }[]> {
+    if (deposit.voidId !== null) {
+      const { entries } = await reversibleOf(manager, deposit.voidId);
+      return entries.map(({ accountMark, amount }) => ({ account: { mark: accountMark }, amount }));
+    }
+    if (deposit.payrollId !== null)
+      return (await this.pays.planned(manager, await findPayroll(manager, deposit.payrollId))).credits;
+    return (await this.accountsOf(manager, deposit.clientId))
+      .filter(({ account }) => account.prenote === 'wanted')
+      .map(({ account }) => ({ account, amount: ZERO }));
+  }
+
+  async rowIn(manager: EntityManager, deposit: DirectDeposit): Promise<DirectDepositRow> {
     const bank = await manager.findOneByOrFail(BankAccount, { id: deposit.bankAccountId });
     const names = (await manager.query('SELECT id, name FROM app_user')) as { id: string; name: string }[];
     const nameOf = (id: string | null): string | null => names.find((user) => user.id === id)?.name ?? null;

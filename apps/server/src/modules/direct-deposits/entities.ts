@@ -10,6 +10,8 @@ export class DirectDeposit {
   @Column('uuid', { name: 'client_id' }) clientId!: string;
   @Column('text') kind!: DirectDepositKind;
   @Column('uuid', { name: 'payroll_id', nullable: true }) payrollId!: string | null;
+  /** The void whose pay a reversal takes back. */
+  @Column('uuid', { name: 'void_id', nullable: true }) voidId!: string | null;
   @Column('text') reference!: string;
   @Column('uuid', { name: 'bank_account_id' }) bankAccountId!: string;
   @Column('date') settles!: string;

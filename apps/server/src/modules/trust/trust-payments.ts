@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { SlipCheck } from '@zakat/contract/remittances';
 import { date, showDate } from '@zakat/core/calendar/local-date';
-import { add, showDollars, sum, type Cents } from '@zakat/core/money/cents';
+import { add, showDollars, subtract, sum, type Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { BankAccount } from '../clients/index.js';
@@ -92,5 +92,25 @@ export class TrustPayments {
       reference: payment.reference,
       subjectId: payment.id,
     });
+  }
+
+  /** Money that had come back is gone again: what the client no longer has, the firm advances by name. */
+  async takenAgain(manager: EntityManager, actor: Actor, payment: PaidForClient): Promise<void> {
+    if (payment.amount === 0 || !(await this.isFrom(manager, payment.bankAccountId))) return;
+    const given = {
+      accountId: payment.bankAccountId,
+      clientId: payment.clientId,
+      day: await this.clock.today(manager),
+      reference: payment.reference,
+      subjectId: payment.id,
+    };
+    await this.ledger.hold(manager, payment.bankAccountId, payment.clientId);
+    const missing = subtract(
+      payment.amount,
+      await this.ledger.balanceOf(manager, payment.bankAccountId, payment.clientId),
+    );
+    if (missing > 0)
+      await this.ledger.advance(manager, actor, { ...given, amount: missing, memo: 'A reversal came back' });
+    await this.ledger.post(manager, actor, { ...given, kind: 'net-pay', amount: payment.amount });
   }
 }

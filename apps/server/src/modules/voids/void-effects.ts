@@ -1,8 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { VoidEffects, VoidFigure, VoidLiability } from '@zakat/contract/voids';
-import { addBusinessDays } from '@zakat/core/calendar/business-days';
-import { BANKING } from '@zakat/core/calendar/holidays';
 import { date, showDate, yearOf } from '@zakat/core/calendar/local-date';
+import { reversibleUntil } from '@zakat/core/direct-deposit/reversal';
 import { ZERO, add, negate, showDollars, sum, type Cents } from '@zakat/core/money/cents';
 import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
@@ -14,8 +13,6 @@ import { DepositSchedules } from '../deposit-schedules/index.js';
 import { paidParts, postedChecks, type PaidPart, type PostedCheckWhole } from './void-source.js';
 
 type Follow = VoidEffects['follows'][number];
-/** Days in which the bank takes a reversing entry after the settlement (Nacha Operating Rules, 2.9; recalled). */
-const REVERSAL_DAYS = 5;
 
 /** What voiding posted checks would reverse, and what else follows from it: read only. */
 @Injectable()
@@ -113,12 +110,12 @@ export class VoidEffectsOf {
           what: `The direct deposit of ${amount} to ${nameOf(part)} has not left yet.`,
           follows: 'Withdraw the file of this payroll and schedule it again: the voided pay is not in it then.',
         };
-      const until = addBusinessDays(date(part.settles ?? payroll.checkDate), REVERSAL_DAYS, BANKING);
+      const until = reversibleUntil(date(part.settles ?? payroll.checkDate));
       return {
         what: `The direct deposit of ${amount} to ${nameOf(part)} has left.`,
         follows:
           until >= today
-            ? `The bank takes a reversing entry until ${showDate(until)}; tell the person before it settles.`
+            ? `Take it back with a reversal once this void is posted, until ${showDate(until)}; tell the person before it settles.`
             : `The five banking days for a reversing entry ended ${showDate(until)}: the person owes the net pay back.`,
       };
     });

@@ -11,13 +11,19 @@ import type { payingAccounts } from '../clients/paying-accounts.js';
 
 type File = Schemas['DirectDepositRow'];
 
+const RELEASES: Readonly<Record<File['kind'], string>> = {
+  pay: 'Release the pay',
+  prenotes: 'Release the prenotes',
+  reversal: 'Release the reversal',
+};
+
 function Slip({ file, onClose }: { readonly file: File; readonly onClose: () => void }): ReactNode {
   const slip = useQuery(directDepositSlipQuery(file.id, file.version));
   const act = useDirectDepositAct(file.id);
   return (
     <FetchedSlip
       slip={slip}
-      actLabel={file.kind === 'pay' ? 'Release the pay' : 'Release the prenotes'}
+      actLabel={RELEASES[file.kind]}
       act={act}
       onAct={() => act.mutateAsync({ act: 'release', version: file.version })}
       onClose={onClose}
@@ -32,8 +38,8 @@ export function DepositFile({ file }: { readonly file: File }): ReactNode {
   return (
     <div className="deposit-file">
       <p>
-        <Status word={file.status} /> · {file.reference}, {file.entries} {file.entries === 1 ? 'entry' : 'entries'} from{' '}
-        {file.bankAccount}, settles <Day day={file.settles} />
+        <Status word={file.status} /> · {file.reference}, {file.entries} {file.entries === 1 ? 'entry' : 'entries'}{' '}
+        {file.kind === 'reversal' ? 'to' : 'from'} {file.bankAccount}, settles <Day day={file.settles} />
       </p>
       <p className="note">
         Prepared by {file.preparedBy}

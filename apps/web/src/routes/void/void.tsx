@@ -11,6 +11,7 @@ import { ReleaseSlip } from '../../kit/release-slip.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { VoidEffectsView } from './effects.js';
+import { Reversal } from './reversal.js';
 import { ListHead } from '../../kit/list-head.js';
 
 function Acts({ data }: { readonly data: Schemas['VoidView'] }): ReactNode {
@@ -105,6 +106,7 @@ export function VoidPage(): ReactNode {
             </tbody>
           </table>
           <Acts data={data} />
+          {data.status === 'posted' && <Reversal voidId={data.id} />}
           <VoidEffectsView effects={data.effects} isPencil={data.status !== 'posted'} />
         </>
       )}

@@ -17,7 +17,7 @@ const move = (item: string, balance: string, lost = '0') => ({
 const show = (leave: ReturnType<typeof move>[], isPaid = true) =>
   render(
     <MantineProvider env="test">
-      <LeaveBalances row={{ name: 'Wil Sprague', isPaid, check: { leave } } as unknown as SheetRow} />
+      <LeaveBalances row={{ name: 'Wil Sprague', isPaid, values: {}, check: { leave } } as unknown as SheetRow} />
     </MantineProvider>,
   );
 const cells = (): string[][] =>
@@ -35,6 +35,30 @@ describe('leave beside the hours', () => {
     show([move('vacation', '-2', '1')]);
     expect(screen.getByText('-2').className).toBe('tag-wrong');
     expect(cells()[0]).toContain('Lost');
+  });
+  it('is paid out by a key: what is left goes on top of the hours that are typed', () => {
+    const typed: string[] = [];
+    const row = {
+      name: 'Wil Sprague',
+      isPaid: true,
+      values: { vacation: '4.5' },
+      check: { leave: [move('vacation', '31.25'), move('sick', '-2'), move('pto', '9')] },
+    } as unknown as SheetRow;
+    render(
+      <MantineProvider env="test">
+        <LeaveBalances row={row} onType={(column, hours) => typed.push(`${column} ${hours}`)} />
+      </MantineProvider>,
+    );
+    // Nothing is left of the sick leave, and paid time off has no column of its own: it is typed as other pay.
+    expect(screen.getAllByRole('button').map((button) => button.textContent)).toEqual([
+      'pay out 31.25 hours of vacation leave',
+    ]);
+    screen.getByRole('button').click();
+    expect(typed).toEqual(['vacation 35.75']);
+  });
+  it('is not paid out of a payroll that is closed', () => {
+    show([move('vacation', '4')]);
+    expect(screen.queryByRole('button')).toBeNull();
   });
   it('is nothing for somebody without a plan, or not paid this time', () => {
     show([]);

@@ -173,7 +173,12 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           </div>
         )}
       </div>
-      {looked && <LeaveBalances row={looked} />}
+      {looked && (
+        <LeaveBalances
+          row={looked}
+          {...(isOpen ? { onType: (column, hours) => sheet.type(looked.employeeId, column, hours) } : {})}
+        />
+      )}
       {looked && (
         <LinesOfCheck
           key={looked.employeeId}

@@ -84,6 +84,7 @@ import { BankStatements } from './modules/checks/bank-statements.service.js';
 import { CheckPrinting } from './modules/checks/check-printing.service.js';
 import { CheckRegister } from './modules/checks/check-register.service.js';
 import { CheckSamples } from './modules/checks/check-samples.js';
+import { CheckSignatures } from './modules/checks/check-signatures.js';
 import { ChecksController } from './modules/checks/checks.controller.js';
 import { JobCostsController } from './modules/job-costs/job-costs.controller.js';
 import { JobCostsService } from './modules/job-costs/job-costs.service.js';
@@ -313,6 +314,7 @@ const PROVIDERS = [
   ReturnPayments,
   FilingAnswers,
   CheckSamples,
+  CheckSignatures,
   JobCostsService,
   TieOutService,
   RulesService,

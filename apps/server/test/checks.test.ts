@@ -212,3 +212,58 @@ describe('a statement of the bank', () => {
     expect([rows.length, rows[1]?.includes('5500012345,601,10/30/2026')]).toEqual([4, true]);
   });
 });
+
+describe('the signature of an account', () => {
+  // One pixel.
+  const PICTURE = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNkYPhfDwAChwGA60e6kgAAAABJRU5ErkJggg==';
+  const put = (by: Caller, bankId: string, content: string, most: number | null = null) =>
+    by('PUT', `/bank-accounts/${bankId}/signature`, { content, most });
+  /** Prints one check of a payroll by somebody; answers with whether a picture is on it. */
+  const isSigned = async (by: Caller, payrollId: string, bankId: string, number: number): Promise<boolean> => {
+    const [paycheckId = ''] = idsOf(await checksOf(payrollId));
+    const printed = await by('POST', `/payrolls/${payrollId}/checks`, {
+      bankAccountId: bankId,
+      firstNumber: number,
+      paycheckIds: [paycheckId],
+      position: 'top',
+    });
+    const made = (printed.body as Checks).checks.find((check) => check.number === number);
+    const image = (await preparer('GET', `/checks/${made?.id ?? ''}/image.pdf`)).body as string;
+    expect(image.startsWith('%PDF')).toBe(true);
+    return image.includes('/Subtype /Image');
+  };
+  it('is kept by an administrator, as a picture that can be read', async () => {
+    const administrator = await stack.signIn('Alder', 'administrator');
+    const { bankId, id } = await takeOn(preparer, 'SIGN', 1);
+    expect((await put(reviewer, bankId, PICTURE)).status).toBe(403);
+    const fault = async (content: string, most: number | null = null): Promise<string> =>
+      (await put(administrator, bankId, content, most)).body.problems[0].field;
+    expect(await fault(Buffer.from('%PDF-1.7').toString('base64'))).toBe('file');
+    // It begins as a picture and goes on as none.
+    expect(await fault(Buffer.from(PICTURE, 'base64').subarray(0, 20).toString('base64'))).toBe('file');
+    expect(await fault(Buffer.concat([Buffer.from(PICTURE, 'base64'), Buffer.alloc(200_000)]).toString('base64'))).toBe(
+      'file',
+    );
+    expect(await fault(PICTURE, 0)).toBe('most');
+    expect((await put(administrator, bankId, PICTURE, 500_000)).status).toBe(204);
+    const { bankAccounts } = (await preparer('GET', `/clients/${id}`)).body;
+    expect(bankAccounts[0]).toMatchObject({ hasSignature: true, signatureMost: 500_000 });
+    expect(JSON.stringify(bankAccounts)).not.toContain('iVBOR');
+  });
+  it('stands on what a reviewer prints up to its amount, and on nothing that a preparer prints', async () => {
+    const administrator = await stack.signIn('Alder', 'administrator');
+    const client = await takeOn(preparer, 'SIGNS', 4);
+    const payrollId = await postPayroll(preparer, client.id);
+    const { toMake } = await checksOf(payrollId);
+    const most = Math.max(...toMake.map(({ amount }) => amount));
+    expect(await isSigned(reviewer, payrollId, client.bankId, 9001)).toBe(false);
+    await put(administrator, client.bankId, PICTURE, most);
+    expect(await isSigned(preparer, payrollId, client.bankId, 9002)).toBe(false);
+    expect(await isSigned(reviewer, payrollId, client.bankId, 9003)).toBe(true);
+    const [left] = (await checksOf(payrollId)).toMake;
+    await put(administrator, client.bankId, PICTURE, (left?.amount ?? 0) - 1);
+    expect(await isSigned(reviewer, payrollId, client.bankId, 9004)).toBe(false);
+    expect((await administrator('DELETE', `/bank-accounts/${client.bankId}/signature`)).status).toBe(204);
+    expect((await preparer('GET', `/clients/${client.id}`)).body.bankAccounts[0].hasSignature).toBe(false);
+  });
+});

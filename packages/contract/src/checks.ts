@@ -53,6 +53,11 @@ export class PrintChecks {
   @Texts() paycheckIds!: string[];
   @Choice(CHECK_POSITIONS) position!: CheckPosition;
 }
+/** The image of a signature, as PNG or JPEG in base64, and the largest check that it signs. */
+export class SaveSignature {
+  @Text(400_000, { min: 1 }) content!: string;
+  @Amount({ nullable: true }) most!: number | null;
+}
 /** Which checks of a run did not come out well; all others of it are then issued. */
 export class RunOutcome {
   @Texts() spoiled!: string[];

@@ -83,6 +83,10 @@ export class BankAccountView {
   @Text() bankName!: string;
   @Text() routing!: string;
   @Text() accountTail!: string;
+  /** Checks of it that a reviewer or administrator prints carry the image of a signature. */
+  @Flag() hasSignature!: boolean;
+  /** Larger checks are signed by hand; null: none is too large. */
+  @Amount({ nullable: true }) signatureMost!: number | null;
 }
 export class ClientRow {
   @Id() id!: string;

@@ -22,6 +22,8 @@ import { Attachments1790000000000 } from './migrations/attachments.js';
 import { EmployeeSignIns1791000000000 } from './migrations/employee-sign-ins.js';
 import { GarnishmentPayments1792000000000 } from './migrations/garnishment-payments.js';
 import { AccountChanges1794000000000 } from './migrations/account-changes.js';
+import { AgendaVersion1797000000000 } from './migrations/agenda-version.js';
+import { CheckSignatures1796000000000 } from './migrations/check-signatures.js';
 import { DepositReversals1795000000000 } from './migrations/deposit-reversals.js';
 import { DebitEnrollments1793000000000 } from './migrations/debit-enrollments.js';
 import { TrustAccount1788000000000 } from './migrations/trust-account.js';
@@ -102,6 +104,8 @@ export const makeDataSource = (url: string): DataSource =>
       DebitEnrollments1793000000000,
       AccountChanges1794000000000,
       DepositReversals1795000000000,
+      CheckSignatures1796000000000,
+      AgendaVersion1797000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

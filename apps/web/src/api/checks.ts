@@ -54,3 +54,9 @@ export const useBankStatement = (clientId: string) =>
   );
 export const positivePayPath = (clientId: string, year: string): string =>
   `/api/clients/${clientId}/positive-pay.csv?from=${year}-01-01&to=${year}-12-31`;
+export const useSaveSignature = (bankAccountId: string) =>
+  useChange((body: Schemas['SaveSignature']) =>
+    take(api.PUT('/api/bank-accounts/{id}/signature', { ...path(bankAccountId), body })),
+  );
+export const useRemoveSignature = (bankAccountId: string) =>
+  useChange(() => take(api.DELETE('/api/bank-accounts/{id}/signature', path(bankAccountId))));

@@ -3328,6 +3328,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/bank-accounts/{id}/signature": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["ChecksController_saveSignature"];
+        post?: never;
+        delete: operations["ChecksController_removeSignature"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/bank-statements": {
         parameters: {
             query?: never;
@@ -4567,6 +4583,8 @@ export interface components {
             bankName: string;
             routing: string;
             accountTail: string;
+            hasSignature: boolean;
+            signatureMost: number | null;
         };
         PaysFromTrust: {
             /** Format: uuid */
@@ -6534,6 +6552,10 @@ export interface components {
         W2Copies: {
             total: number;
             parts: components["schemas"]["W2CopiesPart"][];
+        };
+        SaveSignature: {
+            content: string;
+            most: number | null;
         };
         ReadBankStatement: {
             /** Format: uuid */
@@ -12287,6 +12309,48 @@ export interface operations {
         requestBody?: never;
         responses: {
             200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ChecksController_saveSignature: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveSignature"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ChecksController_removeSignature: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            204: {
                 headers: {
                     [name: string]: unknown;
                 };

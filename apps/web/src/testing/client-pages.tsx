@@ -27,7 +27,17 @@ export const ofClient = {
   facts: [],
   taxAccounts: [],
   trustAccount: null,
-  bankAccounts: [{ id: 'b1', label: 'Operating', bankName: 'Harbor', routing: '000000123', accountTail: '2345' }],
+  bankAccounts: [
+    {
+      id: 'b1',
+      label: 'Operating',
+      bankName: 'Harbor',
+      routing: '000000123',
+      accountTail: '2345',
+      hasSignature: false,
+      signatureMost: null,
+    },
+  ],
 };
 
 /** A page of a client, inside the frame that says which one it is. */

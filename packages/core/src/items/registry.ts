@@ -194,6 +194,7 @@ const LISTED: readonly PayItem[] = [
   deduction('charity', 'Charity'),
   deduction('loan', 'Loan repayment'),
   deduction('advance', 'Advance repaid'),
+  deduction('overpayment', 'Overpayment repaid'),
   deduction('savings', 'Savings'),
   employer('match-401k', '401(k) match'),
   employer('employer-health', 'Health coverage, employer share', 'DD'),

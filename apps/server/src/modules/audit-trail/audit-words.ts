@@ -38,6 +38,8 @@ const ACTS: Readonly<Record<string, string>> = {
   'client.identity': 'changed the identity of the client',
   'tax-account.add': 'added a tax account',
   'bank-account.add': 'added a bank account',
+  'signature.save': 'kept a signature for the checks of an account',
+  'signature.remove': 'took the signature for the checks of an account away',
   'employee.create': 'added {subject}',
   'employee.identity': 'changed the identity of {subject}',
   'employee.remove': 'removed {subject}, who was added by mistake',

@@ -33,6 +33,8 @@ export interface CheckSheet {
   readonly net: StubLine;
   /** What the check is made out for: net pay, less what of it is deposited. */
   readonly amount: Cents;
+  /** The picture of a signature on the line; left out, the check is signed by hand. */
+  readonly signature?: Buffer;
 }
 
 /** A text on the page: points from the upper left corner of a letter page of 612 by 792. */
@@ -59,6 +61,8 @@ export interface CheckPage {
   readonly marks: readonly { readonly x: number; readonly y: number }[];
   /** Top of the check, and its height. */
   readonly check: { readonly y: number; readonly height: number };
+  /** Where a signature stands: on its line. */
+  readonly signature: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 }
 
 const LEFT = 36;
@@ -214,6 +218,7 @@ export function checkPage(sheet: CheckSheet): CheckPage {
       ...folds.map((y): Ruled => ({ y, from: 0, to: 612, isDashed: true })),
     ],
     check: { y: tops.check, height: CHECK_HEIGHT },
+    signature: { x: 384 + right, y: tops.check + 183 + down, width: 188, height: 34 },
     marks: sheet.isSample
       ? [MARK, CHECK_HEIGHT - MARK].flatMap((y) =>
           [MARK, 612 - MARK].map((x) => ({ x: x + right, y: tops.check + y + down })),

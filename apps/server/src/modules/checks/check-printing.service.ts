@@ -18,6 +18,7 @@ import { Documents, pdfOf, type Pdf } from '../documents/index.js';
 import { FactStore } from '../facts/index.js';
 import { findPayroll, type Payroll } from '../payrolls/index.js';
 import type { CheckSheet } from './check-page.js';
+import { CheckSignatures } from './check-signatures.js';
 import { checkRows, nextNumbers } from './check-store.js';
 import { drawChecks, drawPlaced } from './draw-check.js';
 import { postedStubs, type PostedStub } from './posted-stubs.js';
@@ -43,6 +44,7 @@ export class CheckPrinting {
     @Inject(FactStore) private readonly store: FactStore,
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(CheckSignatures) private readonly signatures: CheckSignatures,
   ) {}
 
   ofPayroll(actor: Actor, payrollId: string): Promise<PayrollChecks> {
@@ -72,14 +74,21 @@ export class CheckPrinting {
         ).map((stub) => [stub.paycheckId, stub]),
       );
       const shift = shiftIn(await this.checkFacts(manager, payroll));
+      const signatureOf = await this.signatures.forChecks(manager, actor, bank);
       const made = chosen.map((check, index) => {
         const stub = stubs.get(check.paycheckId);
         if (!stub) throw conflict('One of these checks was voided. Look again.');
         const number = input.firstNumber + index;
+        const signature = signatureOf(check.amount);
         return {
           check,
           number,
-          sheet: { ...sheetOf(client, bank, payroll, stub, check.amount, number, input.position), shift },
+          isSigned: signature !== null,
+          sheet: {
+            ...sheetOf(client, bank, payroll, stub, check.amount, number, input.position),
+            shift,
+            ...(signature ? { signature } : {}),
+          },
         };
       });
       const pdf = await drawChecks(made.map(({ sheet }) => sheet));
@@ -111,6 +120,7 @@ export class CheckPrinting {
         checks: made.length,
         firstNumber: input.firstNumber,
         total: sum(made.map(({ check }) => check.amount)),
+        ...(bank.signatureId === null ? {} : { signed: made.filter(({ isSigned }) => isSigned).length }),
       });
       return this.viewIn(manager, payroll);
     });

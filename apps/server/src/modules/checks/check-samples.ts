@@ -14,6 +14,7 @@ import { FactStore } from '../facts/index.js';
 import { computeEntry, nextPayroll, PeopleCases, type PersonCase, usualEntry } from '../payrolls/index.js';
 import type { CheckLayout, CheckSheet, StubLine } from './check-page.js';
 import { shiftIn } from './check-printing.service.js';
+import { CheckSignatures } from './check-signatures.js';
 import { drawChecks } from './draw-check.js';
 import { linesOf, payeeOf, placeLine } from './sheet-lines.js';
 import { NO_CHECKS, yearsToDate } from './year-to-date.js';
@@ -32,19 +33,29 @@ export class CheckSamples {
     @Inject(Clock) private readonly clock: Clock,
     @Inject(FactStore) private readonly store: FactStore,
     @Inject(PeopleCases) private readonly peopleCases: PeopleCases,
+    @Inject(CheckSignatures) private readonly signatures: CheckSignatures,
   ) {}
 
   /** A page as it would be printed; without anybody who can be paid, the same page with nothing on its lines. */
   draw(actor: Actor, clientId: string, layout: CheckLayout): Promise<Buffer> {
-    return this.database.run(actor, async (manager) => drawChecks([await this.sheet(manager, clientId, layout)]));
+    return this.database.run(actor, async (manager) =>
+      drawChecks([await this.sheet(manager, actor, clientId, layout)]),
+    );
   }
 
-  private async sheet(manager: EntityManager, clientId: string, layout: CheckLayout): Promise<CheckSheet> {
+  private async sheet(
+    manager: EntityManager,
+    actor: Actor,
+    clientId: string,
+    layout: CheckLayout,
+  ): Promise<CheckSheet> {
     const client = await findClient(manager, clientId);
     const next = await nextPayroll(manager, this.store, client);
     const checkDate = next?.checkDate ?? (await this.clock.today(manager));
     const bank = await manager.findOne(BankAccount, { where: { clientId }, order: { label: 'ASC' } });
     const facts = await this.checkFacts(manager, client, checkDate);
+    // A sample is marked over the whole check: it shows where the signature stands.
+    const signature = bank ? (await this.signatures.forChecks(manager, actor, bank))(ZERO) : null;
     const usual = await this.usual(manager, client, checkDate);
     const toDate = usual
       ? (await yearsToDate(manager, [usual.person.employee.id], checkDate))(usual.person.employee.id)
@@ -61,6 +72,7 @@ export class CheckSamples {
         ? `${showShortDate(date(next.periodStart))} to ${showShortDate(date(next.periodEnd))}`
         : 'the pay period',
       amount: usual?.result.net ?? ZERO,
+      ...(signature ? { signature } : {}),
       ...(usual
         ? {
             payee: payeeOf(usual.person.employee),

@@ -1,4 +1,17 @@
-import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Query, Res } from '@nestjs/common';
+import {
+  Body,
+  Controller,
+  Delete,
+  Get,
+  HttpCode,
+  Inject,
+  Param,
+  ParseUUIDPipe,
+  Post,
+  Put,
+  Query,
+  Res,
+} from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
 import {
   CHECK_STATUSES,
@@ -9,6 +22,7 @@ import {
   RecordCheck,
   ReadBankStatement,
   RunOutcome,
+  SaveSignature,
   SpoilStock,
   StatementView,
 } from '@zakat/contract/checks';
@@ -24,6 +38,7 @@ import { CHECK_LAYOUTS } from './check-page.js';
 import { CheckPrinting } from './check-printing.service.js';
 import { CheckRegister } from './check-register.service.js';
 import { CheckSamples } from './check-samples.js';
+import { CheckSignatures } from './check-signatures.js';
 
 const given = (text: string | undefined): string | undefined => (text === undefined || text === '' ? undefined : text);
 
@@ -34,7 +49,24 @@ export class ChecksController {
     @Inject(CheckPrinting) private readonly printing: CheckPrinting,
     @Inject(CheckRegister) private readonly register: CheckRegister,
     @Inject(BankStatements) private readonly statements: BankStatements,
+    @Inject(CheckSignatures) private readonly signatures: CheckSignatures,
   ) {}
+
+  @Put('bank-accounts/:id/signature')
+  @HttpCode(204)
+  saveSignature(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: SaveSignature,
+  ): Promise<void> {
+    return this.signatures.save(session, id, body);
+  }
+
+  @Delete('bank-accounts/:id/signature')
+  @HttpCode(204)
+  removeSignature(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
+    return this.signatures.remove(session, id);
+  }
 
   @Post('clients/:id/bank-statements')
   @HttpCode(200)

@@ -20,9 +20,15 @@ export function drawPlaced(document: Pdf, texts: readonly Placed[], rules: reado
 }
 
 function addCheck(document: Pdf, sheet: CheckSheet): void {
-  const { texts, rules, check, marks } = checkPage(sheet);
+  const { texts, rules, check, marks, signature } = checkPage(sheet);
   document.addPage();
   drawPlaced(document, texts, rules);
+  if (sheet.signature)
+    document.image(sheet.signature, signature.x, signature.y, {
+      fit: [signature.width, signature.height],
+      align: 'center',
+      valign: 'bottom',
+    });
   for (const { x, y } of marks)
     document
       .lineWidth(0.5)

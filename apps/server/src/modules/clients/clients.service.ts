@@ -383,4 +383,6 @@ const bankView = (bank: BankAccount): BankAccountView => ({
   bankName: bank.bankName,
   routing: bank.routing,
   accountTail: bank.accountTail,
+  hasSignature: bank.signatureId !== null,
+  signatureMost: bank.signatureMost,
 });

@@ -76,4 +76,7 @@ export class BankAccount {
   @Column('text') routing!: string;
   @Column('bytea', { name: 'account_cipher' }) accountCipher!: Buffer;
   @Column('text', { name: 'account_tail' }) accountTail!: string;
+  /** The image of a signature for its checks, and the largest amount that it signs; null signs nothing, or any amount. */
+  @Column('uuid', { name: 'signature_id', nullable: true }) signatureId!: string | null;
+  @Column('bigint', { name: 'signature_most', nullable: true, transformer: centsColumn }) signatureMost!: Cents | null;
 }

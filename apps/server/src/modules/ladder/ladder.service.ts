@@ -1,5 +1,7 @@
 import { Inject, Injectable, Logger, type OnApplicationShutdown } from '@nestjs/common';
 import type { LadderView, Rung } from '@zakat/contract/filings';
+import { addDays, type LocalDate } from '@zakat/core/calendar/local-date';
+import { sum, type Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -18,6 +20,10 @@ const IS_SHOWN =
   '(r.shown_from IS NULL OR r.shown_from <= $1::date) AND (r.shown_until IS NULL OR r.shown_until >= $1::date)';
 const IS_ASKED =
   '($2::date IS NULL OR COALESCE(r.send_by, $1) >= $2::date) AND ($3::date IS NULL OR COALESCE(r.send_by, $1) <= $3::date)';
+
+type Read = Omit<LadderView, 'waiting'>;
+/** Pages that are remembered at a time. */
+const MOST_READS = 300;
 
 /** Rungs to send from one day to another, and how many of them at most. */
 export interface AskedRungs {
@@ -48,6 +54,7 @@ interface Row {
 @Injectable()
 export class LadderService implements OnApplicationShutdown {
   private readonly underWay = new Set<string>();
+  private readonly reads = new Map<string, Read>();
   private isEnding = false;
 
   constructor(
@@ -58,12 +65,15 @@ export class LadderService implements OnApplicationShutdown {
 
   /** Works out what changed, as far as one look can wait; what is left goes on behind it, and the view says how much. */
   async view(actor: Actor, asked: AskedRungs): Promise<LadderView> {
-    const view = await this.database.run(actor, async (manager) => {
+    const { key, read, waiting } = await this.database.run(actor, async (manager) => {
       await this.refresh(manager, actor);
-      return this.read(manager, asked);
+      return { ...(await this.known(manager, actor, asked)), waiting: await this.staleCount(manager) };
     });
-    if (view.waiting > 0) void this.goOn(actor);
-    return view;
+    // Only what was committed has this version.
+    if (this.reads.size >= MOST_READS) this.reads.clear();
+    this.reads.set(key, read);
+    if (waiting > 0) void this.goOn(actor);
+    return { ...read, waiting };
   }
 
   /** Works out what changed, as `view` does; answers with how many clients are left to the work behind it. */
@@ -124,6 +134,12 @@ export class LadderService implements OnApplicationShutdown {
       // A client that was removed has nothing left to do.
       await this.keep(manager, actor, id, client ? await this.agenda.of(manager, client) : []);
     }
+    // At the end, since whoever else is working rungs out waits for it.
+    if (count > 0)
+      await manager.query(
+        'INSERT INTO agenda_version (firm_id, version) VALUES ($1, 1) ON CONFLICT (firm_id) DO UPDATE SET version = agenda_version.version + 1',
+        [actor.firmId],
+      );
     return count;
   }
 
@@ -143,8 +159,16 @@ export class LadderService implements OnApplicationShutdown {
     );
   }
 
-  private async read(manager: EntityManager, asked: AskedRungs): Promise<LadderView> {
+  /** What was asked for before of the same version is not read again. */
+  private async known(manager: EntityManager, actor: Actor, asked: AskedRungs): Promise<{ key: string; read: Read }> {
     const today = await this.clock.today(manager);
+    // Read before the rungs: they may be newer than it says, and never older.
+    const [row] = (await manager.query('SELECT version FROM agenda_version')) as { version: string }[];
+    const key = [actor.firmId, row?.version ?? '0', today, asked.from, asked.to, asked.count].join(' ');
+    return { key, read: this.reads.get(key) ?? (await this.read(manager, today, asked)) };
+  }
+
+  private async read(manager: EntityManager, today: LocalDate, asked: AskedRungs): Promise<Read> {
     const days = [today, asked.from, asked.to];
     const count = Math.max(0, Math.trunc(Math.min(asked.count, MOST_RUNGS)));
     const rows = (await manager.query(
@@ -155,15 +179,7 @@ export class LadderService implements OnApplicationShutdown {
        ORDER BY COALESCE(r.send_by, $1), legal_name, r.key LIMIT ${count}`,
       days,
     )) as Row[];
-    const [totals] = (await manager.query(
-      `SELECT t.count, t.out, (SELECT count(DISTINCT client_id)::int FROM agenda_stale) AS waiting,
-         (SELECT coalesce(jsonb_agg(d ORDER BY d.day), '[]') FROM (
-            SELECT r.due AS day, COALESCE(sum(r.amount) FILTER (WHERE r.kind = 'deposit'), 0)::text AS out,
-              (count(*) FILTER (WHERE r.kind <> 'deposit'))::int AS others
-            FROM agenda_rung r WHERE ${IS_SHOWN} AND r.due BETWEEN $1::date AND $1::date + ${RUNWAY_DAYS - 1} GROUP BY 1) d) AS runway
-       FROM (SELECT count(*)::int AS count, COALESCE(sum(r.amount), 0)::text AS out FROM agenda_rung r WHERE ${IS_SHOWN} AND ${IS_ASKED}) t`,
-      days,
-    )) as { count: number; out: string; waiting: number; runway: { day: string; out: string; others: number }[] }[];
+    const { count: all, out, runway } = await this.totals(manager, today, days);
     const names = await this.namesAmong(
       manager,
       rows.map((row) => row.legal_name),
@@ -183,10 +199,31 @@ export class LadderService implements OnApplicationShutdown {
         isLate: row.late_after !== null && today > row.late_after,
         path: row.path,
       })),
-      count: totals?.count ?? 0,
-      out: rawCents(totals?.out ?? '0'),
-      waiting: totals?.waiting ?? 0,
-      days: (totals?.runway ?? []).map(({ day, out, others }) => ({ day, out: rawCents(out), others })),
+      count: all,
+      out,
+      days: runway,
+    };
+  }
+
+  /** What was asked for, and what each day of the runway has: one pass over the rungs, gathered by their due dates. */
+  private async totals(
+    manager: EntityManager,
+    today: LocalDate,
+    days: readonly (string | null)[],
+  ): Promise<{ count: number; out: Cents; runway: LadderView['days'] }> {
+    const rows = (await manager.query(
+      `SELECT r.due, (count(*) FILTER (WHERE ${IS_ASKED}))::int AS count, COALESCE(sum(r.amount) FILTER (WHERE ${IS_ASKED}), 0)::text AS asked,
+         COALESCE(sum(r.amount) FILTER (WHERE r.kind = 'deposit'), 0)::text AS out, (count(*) FILTER (WHERE r.kind <> 'deposit'))::int AS others
+       FROM agenda_rung r WHERE ${IS_SHOWN} GROUP BY r.due ORDER BY r.due`,
+      [...days],
+    )) as { due: string | null; count: number; asked: string; out: string; others: number }[];
+    const last = addDays(today, RUNWAY_DAYS - 1);
+    return {
+      count: rows.reduce((total, row) => total + row.count, 0),
+      out: sum(rows.map((row) => rawCents(row.asked))),
+      runway: rows.flatMap(({ due, out, others }) =>
+        due !== null && due >= today && due <= last ? [{ day: due, out: rawCents(out), others }] : [],
+      ),
     };
   }
 

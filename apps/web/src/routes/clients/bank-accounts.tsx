@@ -5,6 +5,7 @@ import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { useAddBankAccount } from '../../api/set-up.js';
 import { EntryForm } from '../../kit/entry-form.js';
+import { Signature } from './signature.js';
 
 const BANK_FIELDS = [
   ['label', 'Name of the account'],
@@ -40,6 +41,9 @@ export function BankAccounts({ client }: { readonly client: Schemas['ClientView'
               <td>{bank.bankName}</td>
               <td>routing {bank.routing}</td>
               <td>account ending {bank.accountTail}</td>
+              <td>
+                <Signature bank={bank} />
+              </td>
             </tr>
           ))}
         </tbody>

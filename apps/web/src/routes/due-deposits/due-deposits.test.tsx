@@ -137,7 +137,17 @@ describe('a statement of the bank', () => {
       isTaken: false,
     };
     serve({ 'POST /api/clients/c1/bank-statements': { body: statement } });
-    const banks = [{ id: 'b1', label: 'Operating', bankName: 'H', routing: '1', accountTail: '2345' }];
+    const banks = [
+      {
+        id: 'b1',
+        label: 'Operating',
+        bankName: 'H',
+        routing: '1',
+        accountTail: '2345',
+        hasSignature: false,
+        signatureMost: null,
+      },
+    ];
     open('/', <Route path="/" element={<BankStatement clientId="c1" banks={banks} />} />);
     fireEvent.change(document.querySelector('input[type="file"]') as HTMLElement, {
       target: { files: [new File(['x'], 'statement.csv')] },

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
+import { sessionQuery } from '../../api/resources.js';
 import { useVoidAct, voidQuery } from '../../api/voids.js';
 import { Day, shortDay } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
@@ -11,6 +12,7 @@ import { ReleaseSlip } from '../../kit/release-slip.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { VoidEffectsView } from './effects.js';
+import { Recover } from './recover.js';
 import { Reversal } from './reversal.js';
 import { ListHead } from '../../kit/list-head.js';
 
@@ -66,6 +68,9 @@ function Afterwards({ data }: { readonly data: Schemas['VoidView'] }): ReactNode
 export function VoidPage(): ReactNode {
   const { voidId = '' } = useParams();
   const query = useQuery(voidQuery(voidId));
+  const { data: session } = useQuery(sessionQuery);
+  const today = session?.today ?? '';
+  const isPosted = query.data?.status === 'posted';
   return (
     <Waiting query={query}>
       {(data) => (
@@ -89,7 +94,15 @@ export function VoidPage(): ReactNode {
           </p>
           <Afterwards data={data} />
           <table className="ruled">
-            <ListHead columns={['Employee', 'Paid', { number: 'Gross' }, { number: 'Net' }]} />
+            <ListHead
+              columns={[
+                'Employee',
+                'Paid',
+                { number: 'Gross' },
+                { number: 'Net' },
+                ...(isPosted ? ['Not given back'] : []),
+              ]}
+            />
             <tbody>
               {data.checks.map((check) => (
                 <tr key={check.paycheckId}>
@@ -101,6 +114,11 @@ export function VoidPage(): ReactNode {
                   <td className="num">
                     <Figure amount={check.net} />
                   </td>
+                  {isPosted && (
+                    <td>
+                      <Recover check={check} from={today} />
+                    </td>
+                  )}
                 </tr>
               ))}
             </tbody>

@@ -1,0 +1,66 @@
+import { cents, showDollars, toDollars } from '@zakat/core/money/cents';
+import { useState, type ReactNode } from 'react';
+import type { Schemas } from '../../api/client.js';
+import { useAddFact } from '../../api/set-up.js';
+import { DateField } from '../../kit/date-field.js';
+import { EntryForm } from '../../kit/entry-form.js';
+import { TYPINGS, TypedField } from '../../kit/typed-field.js';
+
+/** Net pay that somebody keeps and was not owed, taken from later checks by installments until it is repaid. */
+export function Recover({
+  check,
+  from,
+}: {
+  readonly check: Pick<Schemas['VoidableCheck'], 'employeeId' | 'name' | 'net'>;
+  readonly from: string;
+}): ReactNode {
+  const add = useAddFact(check.employeeId);
+  const [isOpen, setOpen] = useState(false);
+  const [draft, setDraft] = useState({ balance: toDollars(cents(check.net)), amount: '', from });
+  if (add.isSuccess && !isOpen)
+    return <span className="sub">{showDollars(cents(check.net))} at most is being taken from later pay</span>;
+  if (!isOpen)
+    return (
+      <button type="button" className="plain" onClick={() => setOpen(true)}>
+        take it from later pay…<span className="unseen"> of {check.name}</span>
+      </button>
+    );
+  return (
+    <EntryForm
+      label={`Repayment by ${check.name}`}
+      act="Take it from later pay"
+      isBusy={add.isPending}
+      error={add.error}
+      onClose={() => setOpen(false)}
+      onSave={() =>
+        add.mutate(
+          {
+            kind: 'standing',
+            from: draft.from,
+            value: { item: 'overpayment', amount: draft.amount, balance: draft.balance },
+          },
+          { onSuccess: () => setOpen(false) },
+        )
+      }
+    >
+      <TypedField
+        label="To repay"
+        typing={TYPINGS.amount}
+        value={draft.balance}
+        onChange={(balance) => setDraft({ ...draft, balance })}
+      />
+      <TypedField
+        label="Each check"
+        typing={TYPINGS.amount}
+        autoFocus
+        value={draft.amount}
+        onChange={(amount) => setDraft({ ...draft, amount })}
+      />
+      <DateField label="From" value={draft.from} onChange={(day) => setDraft({ ...draft, from: day })} />
+      <p className="note">
+        A deduction after taxes that ends by itself. Have the person’s consent in writing first: many states ask for it,
+        and say how much of a check may be taken.
+      </p>
+    </EntryForm>
+  );
+}

@@ -5,8 +5,8 @@ import { CONFIG, type Config } from './config/config.js';
 import { FirmDatabase } from './database/firm-database.js';
 import { Secrets } from './database/secrets.js';
 import { ProblemFilter } from './http/problem-filter.js';
-import { Courier } from './jobs/courier.js';
-import { Jobs } from './jobs/jobs.js';
+import { Courier } from './queue/courier.js';
+import { WorkQueue } from './queue/work-queue.js';
 import { AuditController } from './modules/audit-trail/audit-trail.controller.js';
 import { FactStore } from './modules/facts/fact-store.js';
 import { FirmController } from './modules/firm/firm.controller.js';
@@ -35,7 +35,7 @@ import { ClientRemoval } from './modules/clients/client-removal.js';
 import { ClientsService } from './modules/clients/clients.service.js';
 import { ContactsController } from './modules/contacts/contacts.controller.js';
 import { ContactsService } from './modules/contacts/contacts.service.js';
-import { ClockController } from './jobs/clock.controller.js';
+import { ClockController } from './queue/clock.controller.js';
 import { Clock } from './modules/clock/clock.js';
 import { Documents } from './modules/documents/documents.js';
 import { DepositFiles } from './modules/direct-deposits/deposit-file.js';
@@ -321,7 +321,7 @@ const PROVIDERS = [
   AgendaRungs,
   LadderService,
   Courier,
-  Jobs,
+  WorkQueue,
 ];
 
 @Module({})

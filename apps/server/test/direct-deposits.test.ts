@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { Courier } from '../src/jobs/courier.js';
+import { Courier } from '../src/queue/courier.js';
 import { Stack, postPayroll, takeOn, until, type Caller } from './stack.js';
 
 let stack: Stack;
@@ -285,9 +285,8 @@ describe('a notification of change', () => {
       periodEnd: '2026-12-19',
       checkDate: '2026-12-24',
     });
-    const { file } = (
-      await preparer('POST', `/payrolls/${payrollId}/direct-deposit`, { bankAccountId: client.bankId })
-    ).body;
+    const { file } = (await preparer('POST', `/payrolls/${payrollId}/direct-deposit`, { bankAccountId: client.bankId }))
+      .body;
     expect(file.settles > today).toBe(true);
     await reviewer('POST', `/direct-deposits/${file.id}/release`, { version: file.version });
     const pay = async () => (await preparer('GET', `/payrolls/${payrollId}/pay`)).body;

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { cents, showDollars } from '@zakat/core/money/cents';
-import { Courier } from '../src/jobs/courier.js';
+import { Courier } from '../src/queue/courier.js';
 import { Stack, postPayroll, takeOn, until, wordsOf, type Caller } from './stack.js';
 
 let stack: Stack;

@@ -15,7 +15,7 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { dayFrom } from '../../http/day.js';
 import { conflict, detailOf, notFound, refuseField } from '../../http/refusal.js';
-import { Jobs } from '../../jobs/jobs.js';
+import { WorkQueue } from '../../queue/work-queue.js';
 import { Executor } from '../../state-machines/executor.js';
 import { COLLECTION_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/index.js';
@@ -50,7 +50,7 @@ export class Collections {
     @Inject(Secrets) private readonly secrets: Secrets,
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Clock) private readonly clock: Clock,
-    @Inject(Jobs) private readonly jobs: Jobs,
+    @Inject(WorkQueue) private readonly queue: WorkQueue,
   ) {}
 
   funds(actor: Actor, clientId: string): Promise<FundsView> {
@@ -176,7 +176,7 @@ export class Collections {
       });
       return this.viewIn(manager, id);
     });
-    await this.jobs.wake();
+    await this.queue.wake();
     return view;
   }
 

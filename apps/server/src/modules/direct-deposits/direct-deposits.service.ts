@@ -12,7 +12,7 @@ import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { conflict, notFound } from '../../http/refusal.js';
-import { Jobs } from '../../jobs/jobs.js';
+import { WorkQueue } from '../../queue/work-queue.js';
 import { Executor } from '../../state-machines/executor.js';
 import { DIRECT_DEPOSIT_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/index.js';
@@ -50,7 +50,7 @@ export class DirectDepositsService {
     @Inject(Outbox) private readonly outbox: Outbox,
     @Inject(Secrets) private readonly secrets: Secrets,
     @Inject(Clock) private readonly clock: Clock,
-    @Inject(Jobs) private readonly jobs: Jobs,
+    @Inject(WorkQueue) private readonly queue: WorkQueue,
     @Inject(TrustPayments) private readonly trust: TrustPayments,
   ) {}
 
@@ -150,7 +150,7 @@ export class DirectDepositsService {
       if (deposit.kind !== 'reversal') await this.trust.leaves(manager, actor, 'net-pay', deposit);
       return this.rowIn(manager, await find(manager, id));
     });
-    await this.jobs.wake();
+    await this.queue.wake();
     return row;
   }
 

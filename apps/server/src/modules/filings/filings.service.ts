@@ -18,7 +18,7 @@ import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { conflict, notFound, refuse, refuseField } from '../../http/refusal.js';
-import { Jobs } from '../../jobs/jobs.js';
+import { WorkQueue } from '../../queue/work-queue.js';
 import { Executor } from '../../state-machines/executor.js';
 import { FILING_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/index.js';
@@ -64,7 +64,7 @@ export class FilingsService {
     @Inject(Releases) private readonly releases: Releases,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(Secrets) private readonly secrets: Secrets,
-    @Inject(Jobs) private readonly jobs: Jobs,
+    @Inject(WorkQueue) private readonly queue: WorkQueue,
   ) {}
 
   list(actor: Actor, clientId: string): Promise<FilingRow[]> {
@@ -387,7 +387,7 @@ export class FilingsService {
       await this.note(manager, actor, filing, 'released', null, `Released by ${actor.role}.`, null, documentId);
       return this.views.of(manager, id);
     });
-    await this.jobs.wake();
+    await this.queue.wake();
     return view;
   }
 

@@ -5,7 +5,7 @@ import { showDollars, sum, type Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, notFound } from '../../http/refusal.js';
-import { Jobs } from '../../jobs/jobs.js';
+import { WorkQueue } from '../../queue/work-queue.js';
 import { Documents, type StoredDocument } from '../documents/index.js';
 import type { Filing } from '../filing-records/index.js';
 import { FilingContent, type Loaded } from './filing-content.js';
@@ -19,7 +19,7 @@ const PART = 250;
 const COPIES = 'w2-copies';
 
 /** One part of the copies of a wage file, to be drawn. */
-interface PartJob {
+interface PartTask {
   readonly firmId: string;
   readonly userId: string | null;
   readonly filingId: string;
@@ -36,11 +36,11 @@ export class WageStatements implements OnApplicationBootstrap {
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(FilingContent) private readonly contents: FilingContent,
     @Inject(Documents) private readonly documents: Documents,
-    @Inject(Jobs) private readonly jobs: Jobs,
+    @Inject(WorkQueue) private readonly queue: WorkQueue,
   ) {}
 
   async onApplicationBootstrap(): Promise<void> {
-    await this.jobs.work<PartJob>(COPIES, (job) => this.drawPart(job));
+    await this.queue.work<PartTask>(COPIES, (task) => this.drawPart(task));
   }
 
   page(actor: Actor, id: string, asked: { find: string; from: number; count: number }): Promise<W2Page> {
@@ -86,7 +86,7 @@ export class WageStatements implements OnApplicationBootstrap {
 
   /** Has the copies of everybody drawn; parts that are there already stay as they are. */
   async makeCopies(actor: Actor, id: string): Promise<W2Copies> {
-    const { view, jobs } = await this.database.run(actor, async (manager) => {
+    const { view, tasks } = await this.database.run(actor, async (manager) => {
       const { loaded, forms } = await this.forms(manager, id);
       if (!hasLeft(loaded.filing))
         throw conflict(
@@ -96,10 +96,10 @@ export class WageStatements implements OnApplicationBootstrap {
       const own = { firmId: actor.firmId, userId: actor.userId, filingId: id, attempt: loaded.filing.attempt };
       return {
         view: copies,
-        jobs: copies.parts.filter(({ isMade }) => !isMade).map(({ part }): PartJob => ({ ...own, part })),
+        tasks: copies.parts.filter(({ isMade }) => !isMade).map(({ part }): PartTask => ({ ...own, part })),
       };
     });
-    for (const job of jobs) await this.jobs.send(COPIES, job, `${job.filingId}/${job.attempt}/${job.part}`);
+    for (const task of tasks) await this.queue.send(COPIES, task, `${task.filingId}/${task.attempt}/${task.part}`);
     return view;
   }
 
@@ -114,7 +114,7 @@ export class WageStatements implements OnApplicationBootstrap {
   }
 
   /** Draws one part and stores it; a second time finds it stored. */
-  private async drawPart({ firmId, userId, filingId, attempt, part }: PartJob): Promise<void> {
+  private async drawPart({ firmId, userId, filingId, attempt, part }: PartTask): Promise<void> {
     const actor: Actor = { firmId, userId, role: 'system' };
     await this.database.run(actor, async (manager) => {
       await manager.query('SELECT pg_advisory_xact_lock(hashtextextended($1, 0))', [`${COPIES} ${filingId} ${part}`]);

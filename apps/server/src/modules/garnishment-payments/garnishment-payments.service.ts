@@ -25,7 +25,7 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { dayFrom } from '../../http/day.js';
 import { conflict, notFound, refuse, refuseField } from '../../http/refusal.js';
-import { Jobs } from '../../jobs/jobs.js';
+import { WorkQueue } from '../../queue/work-queue.js';
 import { Executor } from '../../state-machines/executor.js';
 import { GARNISHMENT_PAYMENT_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/index.js';
@@ -58,7 +58,7 @@ export class GarnishmentPayments {
     @Inject(Secrets) private readonly secrets: Secrets,
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Clock) private readonly clock: Clock,
-    @Inject(Jobs) private readonly jobs: Jobs,
+    @Inject(WorkQueue) private readonly queue: WorkQueue,
   ) {}
 
   /** Payees that orders of any client name, and those that have an account. */
@@ -232,7 +232,7 @@ export class GarnishmentPayments {
       });
       return this.viewIn(manager, id);
     });
-    await this.jobs.wake();
+    await this.queue.wake();
     return view;
   }
 

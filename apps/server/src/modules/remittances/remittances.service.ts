@@ -19,7 +19,7 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { dayFrom } from '../../http/day.js';
 import { problem } from '@zakat/core/issues/issue';
 import { conflict, notFound, refuse, refuseField } from '../../http/refusal.js';
-import { Jobs } from '../../jobs/jobs.js';
+import { WorkQueue } from '../../queue/work-queue.js';
 import { Executor } from '../../state-machines/executor.js';
 import { REMITTANCE_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/index.js';
@@ -52,7 +52,7 @@ export class RemittancesService {
     @Inject(Releases) private readonly releases: Releases,
     @Inject(Outbox) private readonly outbox: Outbox,
     @Inject(Clock) private readonly clock: Clock,
-    @Inject(Jobs) private readonly jobs: Jobs,
+    @Inject(WorkQueue) private readonly queue: WorkQueue,
     @Inject(RemittanceAnswers) private readonly answers: RemittanceAnswers,
     @Inject(TrustPayments) private readonly trust: TrustPayments,
   ) {}
@@ -234,7 +234,7 @@ export class RemittancesService {
       await this.trust.leaves(manager, actor, 'tax-payment', remittance);
       return this.viewIn(manager, id);
     });
-    await this.jobs.wake();
+    await this.queue.wake();
     return view;
   }
 

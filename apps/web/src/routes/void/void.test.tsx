@@ -8,7 +8,7 @@ import { VoidPage } from './void.js';
 beforeEach(startAnew);
 afterEach(startAnew);
 
-const changes = (): string[] => asked.filter((call) => !call.startsWith('GET'));
+const changes = (): string[] => asked.filter((call) => !call.startsWith('GET')).map((call) => call.trim());
 const click = (name: string | RegExp): void => void fireEvent.click(screen.getByRole('button', { name }));
 
 const slip = {

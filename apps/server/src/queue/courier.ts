@@ -9,7 +9,7 @@ import { GarnishmentAnswers } from '../modules/garnishment-payments/index.js';
 import { DirectDepositAnswers } from '../modules/direct-deposits/index.js';
 import type { OutboxRow, Receiver } from '../modules/outbox/index.js';
 import { type BankAnswer, RemittanceAnswers } from '../modules/remittances/index.js';
-import { Jobs, type AttendJob } from './jobs.js';
+import { WorkQueue, type AttendTask } from './work-queue.js';
 
 const TIMEOUT = 10_000;
 const LONGEST_WAIT = 60;
@@ -23,7 +23,7 @@ export class Courier implements OnModuleInit {
     @Inject(CONFIG) private readonly config: Config,
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(Documents) private readonly documents: Documents,
-    @Inject(Jobs) private readonly jobs: Jobs,
+    @Inject(WorkQueue) private readonly queue: WorkQueue,
     @Inject(RemittanceAnswers) private readonly remittances: RemittanceAnswers,
     @Inject(DirectDepositAnswers) private readonly directDeposits: DirectDepositAnswers,
     @Inject(CollectionAnswers) private readonly collections: CollectionAnswers,
@@ -32,7 +32,7 @@ export class Courier implements OnModuleInit {
   ) {}
 
   onModuleInit(): void {
-    this.jobs.register(
+    this.queue.register(
       () =>
         this.database.runWithoutFirm(async (manager) =>
           ((await manager.query('SELECT id, firm_id FROM outbox_due()')) as { id: string; firm_id: string }[]).map(
@@ -44,7 +44,7 @@ export class Courier implements OnModuleInit {
   }
 
   /** One look at one row: send it if it waits, ask after it if it is sent. Seconds until the next look, or null. */
-  async attend(job: AttendJob): Promise<number | null> {
+  async attend(job: AttendTask): Promise<number | null> {
     const actor: Actor = { firmId: job.firmId, userId: null, role: 'system' };
     try {
       return await this.database.run(actor, async (manager) => {

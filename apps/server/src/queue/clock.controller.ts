@@ -5,7 +5,7 @@ import { DataSource } from 'typeorm';
 import { CONFIG, type Config } from '../config/config.js';
 import { dayFrom } from '../http/day.js';
 import { Refusal } from '../http/refusal.js';
-import { Jobs } from './jobs.js';
+import { WorkQueue } from './work-queue.js';
 import { Open } from '../modules/identity/index.js';
 import { Clock } from '../modules/clock/index.js';
 
@@ -15,7 +15,7 @@ export class ClockController {
   constructor(
     @Inject(CONFIG) private readonly config: Config,
     @Inject(Clock) private readonly clock: Clock,
-    @Inject(Jobs) private readonly jobs: Jobs,
+    @Inject(WorkQueue) private readonly queue: WorkQueue,
     @Inject(DataSource) private readonly dataSource: DataSource,
   ) {}
 
@@ -30,7 +30,7 @@ export class ClockController {
     await this.clock.move(dayFrom(body.today, 'today'));
     // Answers may be ready on the new day: look after everything under way now.
     await this.dataSource.query(`UPDATE outbox SET next_at = now(), attempts = 0 WHERE status <> 'answered'`);
-    await this.jobs.lookNow();
+    await this.queue.lookNow();
     return { today: await this.clock.today() };
   }
 }

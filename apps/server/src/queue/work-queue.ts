@@ -5,22 +5,22 @@ import { CONFIG, type Config } from '../config/config.js';
 const SWEEP = 'outbox-sweep';
 const ATTEND = 'outbox-attend';
 
-export interface AttendJob {
+export interface AttendTask {
   readonly firmId: string;
   readonly outboxId: string;
 }
 /** What the worker does with an outbox row; answers how many seconds to wait before the next look, or null when done. */
-export type Attend = (job: AttendJob) => Promise<number | null>;
+export type Attend = (task: AttendTask) => Promise<number | null>;
 
 /**
- * Jobs on PostgreSQL (pg-boss). The outbox table is the promise; a job only carries it out. A wake after each release
- * makes it prompt, a sweep every minute and at start makes it certain.
+ * Work that is put off, on PostgreSQL (pg-boss, in its schema `jobs`). The outbox table is the promise; a task only carries it
+ * out. A wake after each release makes it prompt, a sweep every minute and at start makes it certain.
  */
 @Injectable()
-export class Jobs implements OnModuleInit, OnApplicationShutdown {
-  private readonly logger = new Logger('jobs');
+export class WorkQueue implements OnModuleInit, OnApplicationShutdown {
+  private readonly logger = new Logger('queue');
   private readonly boss: PgBoss;
-  private due: (() => Promise<AttendJob[]>) | null = null;
+  private due: (() => Promise<AttendTask[]>) | null = null;
   private attend: Attend | null = null;
 
   constructor(@Inject(CONFIG) config: Config) {
@@ -34,7 +34,7 @@ export class Jobs implements OnModuleInit, OnApplicationShutdown {
     this.boss.on('error', (error: Error & { code?: string }) => this.logger.error(`${error.name} ${error.code ?? ''}`));
   }
 
-  register(due: () => Promise<AttendJob[]>, attend: Attend): void {
+  register(due: () => Promise<AttendTask[]>, attend: Attend): void {
     this.due = due;
     this.attend = attend;
   }
@@ -44,24 +44,24 @@ export class Jobs implements OnModuleInit, OnApplicationShutdown {
     await this.boss.createQueue(SWEEP);
     await this.boss.createQueue(ATTEND);
     await this.boss.work(SWEEP, { pollingIntervalSeconds: 0.5 }, () => this.sweep());
-    await this.boss.work<AttendJob>(ATTEND, { pollingIntervalSeconds: 0.5, batchSize: 20 }, async (jobs) => {
-      for (const job of jobs) await this.attendOne(job.data);
+    await this.boss.work<AttendTask>(ATTEND, { pollingIntervalSeconds: 0.5, batchSize: 20 }, async (tasks) => {
+      for (const task of tasks) await this.attendOne(task.data);
     });
     await this.boss.schedule(SWEEP, '* * * * *');
     await this.wake();
   }
 
-  /** Whoever works off a queue: one job at a time, tried again when it failed or its process was killed. */
-  async work<Job extends object>(queue: string, work: (job: Job) => Promise<void>): Promise<void> {
+  /** Whoever works off a queue: one task at a time, tried again when it failed or its process was killed. */
+  async work<Task extends object>(queue: string, work: (task: Task) => Promise<void>): Promise<void> {
     await this.boss.createQueue(queue);
-    await this.boss.work<Job>(queue, { pollingIntervalSeconds: 0.5 }, async (jobs) => {
-      for (const job of jobs) await work(job.data);
+    await this.boss.work<Task>(queue, { pollingIntervalSeconds: 0.5 }, async (tasks) => {
+      for (const task of tasks) await work(task.data);
     });
   }
 
-  /** Puts a job in a queue; one with the same key that waits already is enough. */
-  async send(queue: string, job: object, key: string): Promise<void> {
-    await this.boss.send(queue, job, { singletonKey: key, retryLimit: 5, retryDelay: 1, expireInSeconds: 120 });
+  /** Puts a task in a queue; one with the same key that waits already is enough. */
+  async send(queue: string, task: object, key: string): Promise<void> {
+    await this.boss.send(queue, task, { singletonKey: key, retryLimit: 5, retryDelay: 1, expireInSeconds: 120 });
   }
 
   async onApplicationShutdown(): Promise<void> {
@@ -78,22 +78,22 @@ export class Jobs implements OnModuleInit, OnApplicationShutdown {
     setImmediate(() => void this.lookNow());
   }
 
-  /** Attends to everything due, here and now; a job doing the same finds the rows locked or done. */
+  /** Attends to everything due, here and now; a task doing the same finds the rows locked or done. */
   async lookNow(): Promise<void> {
     try {
-      for (const job of (await this.due?.()) ?? []) await this.attendOne(job);
+      for (const task of (await this.due?.()) ?? []) await this.attendOne(task);
     } catch (error) {
       this.logger.warn(`look failed: ${error instanceof Error ? error.name : 'unknown'}`);
     }
   }
 
   private async sweep(): Promise<void> {
-    for (const job of (await this.due?.()) ?? []) await this.boss.send(ATTEND, job, { singletonKey: job.outboxId });
+    for (const task of (await this.due?.()) ?? []) await this.boss.send(ATTEND, task, { singletonKey: task.outboxId });
   }
 
-  private async attendOne(job: AttendJob): Promise<void> {
-    const wait = await this.attend?.(job);
+  private async attendOne(task: AttendTask): Promise<void> {
+    const wait = await this.attend?.(task);
     if (wait !== null && wait !== undefined)
-      await this.boss.send(ATTEND, job, { startAfter: wait, singletonKey: `${job.outboxId} later` });
+      await this.boss.send(ATTEND, task, { startAfter: wait, singletonKey: `${task.outboxId} later` });
   }
 }

@@ -91,6 +91,7 @@ export class DecideAccountChange {
 }
 /** A credit that a void takes back from an account. */
 export class ReversalEntry {
+  @Id() employeeId!: string;
   @Text() name!: string;
   @Text() label!: string;
   @Text() tail!: string;

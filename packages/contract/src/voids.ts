@@ -25,6 +25,8 @@ export class VoidableCheck {
   @Id({ nullable: true }) voidId!: string | null;
   /** How it was paid, in words. */
   @Text(300) paid!: string;
+  /** What of it was cashed as a check on paper. */
+  @Amount() cashed!: number;
 }
 export class VoidFigure {
   @Text() label!: string;

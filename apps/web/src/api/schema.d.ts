@@ -5322,6 +5322,7 @@ export interface components {
             /** Format: uuid */
             voidId: string | null;
             paid: string;
+            cashed: number;
         };
         VoidsOfPayroll: {
             /** Format: uuid */
@@ -6230,6 +6231,8 @@ export interface components {
             reason: string;
         };
         ReversalEntry: {
+            /** Format: uuid */
+            employeeId: string;
             name: string;
             label: string;
             tail: string;

@@ -159,7 +159,7 @@ export class DepositSchedules {
     const today = await this.clock.today(manager);
     const rows = (await manager.query(
       `SELECT c.id,
-         (SELECT liability_date FROM ledger_entry WHERE client_id = c.id ORDER BY liability_date LIMIT 1)::text AS day,
+         (SELECT min(check_date) FROM payroll WHERE client_id = c.id AND status = 'posted')::text AS day,
          (SELECT value FROM client_fact WHERE client_id = c.id AND kind = 'employer' AND effective_from <= $2
           ORDER BY effective_from DESC, id DESC LIMIT 1) AS employer,
          (SELECT coalesce(jsonb_agg(value ORDER BY effective_from DESC, id DESC), '[]') FROM client_fact

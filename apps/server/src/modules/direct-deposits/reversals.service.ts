@@ -87,6 +87,7 @@ export class DepositReversals {
     const today = await this.clock.today(manager);
     return {
       entries: entries.map((entry) => ({
+        employeeId: entry.employeeId,
         name: names.find(({ id }) => id === entry.employeeId)?.name ?? '',
         label: entry.label,
         tail: entry.accountTail,

@@ -252,22 +252,38 @@ function foundOf(client: Client, { quarter, paid, filings, facts, elsewhere }: S
   return [...kinds]
     .sort((a, b) => (ORDER.get(a) ?? 0) - (ORDER.get(b) ?? 0))
     .flatMap((kind) =>
-      periodsEndingIn(kind, quarter).flatMap((period): Found[] => {
+      periodsEndingIn(kind, quarter).flatMap(({ period, due: usual }): Found[] => {
         const filing = filings
           .filter((one) => one.kind === kind.code && one.periodStart === period.start)
           .sort((a, b) => b.sequence - a.sequence)[0];
         const isOwed = kind.owedFor.length === 0 || isPaid(paid, kind.owedFor, period);
         if (!filing && (kind.corrects !== undefined || !isOwed || !filesKind(kind, employer, choices).is)) return [];
         const isElsewhere = elsewhere.some((one) => one.kind === kind.code && one.period.start === period.start);
-        const due = filing?.due ?? kind.due(period).due;
+        const due = filing?.due ?? usual;
         return [{ client, kind, period, due, isElsewhere, filingId: filing?.id ?? null }];
       }),
     );
 }
 
-/** Periods of a kind that end in a quarter. */
-const periodsEndingIn = (kind: FilingKind, { start, end }: FilingPeriod): FilingPeriod[] =>
-  periodsOfYear(kind.period, Number(start.slice(0, 4))).filter((period) => period.end >= start && period.end <= end);
+interface Ending {
+  readonly period: FilingPeriod;
+  readonly due: LocalDate;
+}
+/** The same for every client: worked out once for a kind and a quarter. */
+const endings = new Map<string, readonly Ending[]>();
+const MOST_ENDINGS = 5000;
+/** Periods of a kind that end in a quarter, with their due dates. */
+function periodsEndingIn(kind: FilingKind, { start, end }: FilingPeriod): readonly Ending[] {
+  const key = `${kind.code} ${start}`;
+  const known = endings.get(key);
+  if (known) return known;
+  const found = periodsOfYear(kind.period, Number(start.slice(0, 4)))
+    .filter((period) => period.end >= start && period.end <= end)
+    .map((period): Ending => ({ period, due: kind.due(period).due }));
+  if (endings.size >= MOST_ENDINGS) endings.clear();
+  endings.set(key, found);
+  return found;
+}
 
 /** Months of a quarter, or of the year that it ends, with something owed, by client and tax group: reversals that leave nothing do not count. */
 async function paidByClient(manager: EntityManager, quarter: FilingPeriod): Promise<Map<string, PaidMonths>> {

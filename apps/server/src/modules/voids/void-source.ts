@@ -1,7 +1,7 @@
 import type { VoidableCheck, VoidsOfPayroll } from '@zakat/contract/voids';
 import { date, showDate } from '@zakat/core/calendar/local-date';
 import type { PostedLines, PostedTax } from '@zakat/core/ledger/opposite';
-import { showDollars, type Cents } from '@zakat/core/money/cents';
+import { showDollars, sum, type Cents } from '@zakat/core/money/cents';
 import type { TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
@@ -140,6 +140,7 @@ export async function voidsOf(manager: EntityManager, payroll: Payroll): Promise
     checks: checks.map((check): VoidableCheck => {
       const item = live.get(check.paycheckId);
       const { paycheckId, employeeId, number, name, gross, net } = check;
+      const own = parts.filter((part) => part.paycheckId === paycheckId);
       return {
         paycheckId,
         employeeId,
@@ -149,10 +150,8 @@ export async function voidsOf(manager: EntityManager, payroll: Payroll): Promise
         net,
         standing: item === undefined ? 'stands' : item.status === 'posted' ? 'void' : 'proposed',
         voidId: item?.id ?? null,
-        paid:
-          payroll.kind === 'recorded'
-            ? 'paid by another program'
-            : paidWords(parts.filter((part) => part.paycheckId === paycheckId)),
+        paid: payroll.kind === 'recorded' ? 'paid by another program' : paidWords(own),
+        cashed: sum(own.filter(({ by, status }) => by === 'check' && status === 'cleared').map(({ amount }) => amount)),
       };
     }),
   };

@@ -41,7 +41,7 @@ describe('leave beside the hours', () => {
     const row = {
       name: 'Wil Sprague',
       isPaid: true,
-      values: { vacation: '4.5' },
+      values: { vacation: '4.5', rate: '24.00' },
       check: { leave: [move('vacation', '31.25'), move('sick', '-2'), move('pto', '9')] },
     } as unknown as SheetRow;
     render(
@@ -55,6 +55,16 @@ describe('leave beside the hours', () => {
     ]);
     screen.getByRole('button').click();
     expect(typed).toEqual(['vacation 35.75']);
+  });
+  it('asks for the rate of a salary first', () => {
+    const row = { name: 'Wil Sprague', isPaid: true, values: {}, check: { leave: [move('sick', '3')] } };
+    render(
+      <MantineProvider env="test">
+        <LeaveBalances row={row as unknown as SheetRow} onType={() => undefined} />
+      </MantineProvider>,
+    );
+    expect(screen.getByText('type a rate to pay it out')).toBeTruthy();
+    expect(screen.queryByRole('button')).toBeNull();
   });
   it('is not paid out of a payroll that is closed', () => {
     show([move('vacation', '4')]);

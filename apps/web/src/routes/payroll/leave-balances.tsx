@@ -75,6 +75,8 @@ function PayOut({
 }: Required<Props> & { readonly item: string; readonly balance: string }): ReactNode {
   const hours = withRest(row, item, balance);
   if (hours === null) return null;
+  // Hours are paid at a rate; a salary has none until somebody types it.
+  if ((row.values['rate'] ?? '') === '') return <span className="sub">type a rate to pay it out</span>;
   return (
     <button type="button" className="plain" onClick={() => onType(item, hours)}>
       pay out {balance} hours<span className="unseen"> of {(WORDS[item] ?? item).toLowerCase()} leave</span>

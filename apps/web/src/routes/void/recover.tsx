@@ -1,6 +1,5 @@
 import { cents, showDollars, toDollars } from '@zakat/core/money/cents';
 import { useState, type ReactNode } from 'react';
-import type { Schemas } from '../../api/client.js';
 import { useAddFact } from '../../api/set-up.js';
 import { DateField } from '../../kit/date-field.js';
 import { EntryForm } from '../../kit/entry-form.js';
@@ -8,26 +7,31 @@ import { TYPINGS, TypedField } from '../../kit/typed-field.js';
 
 /** Net pay that somebody keeps and was not owed, taken from later checks by installments until it is repaid. */
 export function Recover({
-  check,
+  employeeId,
+  name,
+  amount,
   from,
 }: {
-  readonly check: Pick<Schemas['VoidableCheck'], 'employeeId' | 'name' | 'net'>;
+  readonly employeeId: string;
+  readonly name: string;
+  /** What the person has and does not give back by itself. */
+  readonly amount: number;
   readonly from: string;
 }): ReactNode {
-  const add = useAddFact(check.employeeId);
+  const add = useAddFact(employeeId);
   const [isOpen, setOpen] = useState(false);
-  const [draft, setDraft] = useState({ balance: toDollars(cents(check.net)), amount: '', from });
+  const [draft, setDraft] = useState({ balance: toDollars(cents(amount)), each: '', from });
   if (add.isSuccess && !isOpen)
-    return <span className="sub">{showDollars(cents(check.net))} at most is being taken from later pay</span>;
+    return <span className="sub">{showDollars(cents(amount))} at most is being taken from later pay</span>;
   if (!isOpen)
     return (
-      <button type="button" className="plain" onClick={() => setOpen(true)}>
-        take it from later pay…<span className="unseen"> of {check.name}</span>
+      <button type="button" className="plain" style={{ whiteSpace: 'nowrap' }} onClick={() => setOpen(true)}>
+        take it from later pay…<span className="unseen"> of {name}</span>
       </button>
     );
   return (
     <EntryForm
-      label={`Repayment by ${check.name}`}
+      label={`Repayment by ${name}`}
       act="Take it from later pay"
       isBusy={add.isPending}
       error={add.error}
@@ -37,7 +41,7 @@ export function Recover({
           {
             kind: 'standing',
             from: draft.from,
-            value: { item: 'overpayment', amount: draft.amount, balance: draft.balance },
+            value: { item: 'overpayment', amount: draft.each, balance: draft.balance },
           },
           { onSuccess: () => setOpen(false) },
         )
@@ -53,8 +57,8 @@ export function Recover({
         label="Each check"
         typing={TYPINGS.amount}
         autoFocus
-        value={draft.amount}
-        onChange={(amount) => setDraft({ ...draft, amount })}
+        value={draft.each}
+        onChange={(each) => setDraft({ ...draft, each })}
       />
       <DateField label="From" value={draft.from} onChange={(day) => setDraft({ ...draft, from: day })} />
       <p className="note">

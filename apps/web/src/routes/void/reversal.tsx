@@ -7,10 +7,11 @@ import { Figure } from '../../kit/figure.js';
 import { ListHead } from '../../kit/list-head.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Waiting } from '../../kit/waiting.js';
+import { Recover } from './recover.js';
 import { DepositFile } from '../direct-deposit/deposit-file.js';
 
 /** What the voided checks paid into accounts, and the file that asks it back within the days of the banks. */
-export function Reversal({ voidId }: { readonly voidId: string }): ReactNode {
+export function Reversal({ voidId, today }: { readonly voidId: string; readonly today: string }): ReactNode {
   const query = useQuery(voidReversalQuery(voidId));
   const plan = usePlanReversal(voidId);
   return (
@@ -39,7 +40,12 @@ export function Reversal({ voidId }: { readonly voidId: string }): ReactNode {
                     <td className="num">
                       <Figure amount={entry.amount} isPencil={file?.status !== 'settled'} />
                     </td>
-                    <td>{entry.cameBack === null ? '' : `${entry.cameBack}: the person owes it`}</td>
+                    <td>
+                      {entry.cameBack !== null && `${entry.cameBack}: the person owes it. `}
+                      {(entry.cameBack !== null || (!mayPlan && !file)) && (
+                        <Recover employeeId={entry.employeeId} name={entry.name} amount={entry.amount} from={today} />
+                      )}
+                    </td>
                   </tr>
                 ))}
               </tbody>
@@ -57,8 +63,9 @@ export function Reversal({ voidId }: { readonly voidId: string }): ReactNode {
             {mayPlan && (
               <>
                 <p className="note">
-                  A reversal asks each account for the whole amount that was paid, into the account that paid it. Tell
-                  the person before it settles; whoever has spent the money does not give it back this way.
+                  A reversal asks each account for the whole amount that was paid, and brings it back to the account
+                  that paid it. Tell the person before it settles; from an account without the money it comes back
+                  unpaid.
                 </p>
                 <Button variant="outline" loading={plan.isPending} onClick={() => plan.mutate()}>
                   Schedule the reversal

@@ -43,7 +43,14 @@ const posted = {
   effects: { figures: [], liabilities: [], closed: [], follows: [], isWhole: false },
   slip,
 };
-const entry = { name: 'Wil Sprague', label: 'Household', tail: '8877', amount: 180_000, cameBack: null };
+const entry = {
+  employeeId: 'e1',
+  name: 'Wil Sprague',
+  label: 'Household',
+  tail: '8877',
+  amount: 180_000,
+  cameBack: null,
+};
 const reversal = { entries: [entry], amount: 180_000, until: '2026-11-06', mayPlan: true, file: null };
 const file = {
   id: 'd1',
@@ -63,10 +70,10 @@ const file = {
   returnedReason: null,
   delivery: null,
 };
-const show = (given: object): void => {
+const show = (given: object, cashed = 0): void => {
   serve({
     'GET /api/session': { body: { ...session, today: '2026-11-02' } },
-    'GET /api/voids/v1': { body: posted },
+    'GET /api/voids/v1': { body: { ...posted, checks: posted.checks.map((check) => ({ ...check, cashed })) } },
     'GET /api/voids/v1/reversal': { body: given },
     'POST /api/voids/v1/reversal': { status: 201, body: { ...reversal, mayPlan: false, file } },
     'POST /api/employees/e1/facts': { status: 201, body: {} },
@@ -80,12 +87,15 @@ describe('what a posted void paid into accounts', () => {
     expect((await screen.findByRole('heading', { name: /Paid into accounts/ })).textContent).toContain(
       'Fri, Nov 6, 2026',
     );
+    // Nobody is asked twice for what the bank may still bring back.
+    expect(screen.queryByRole('button', { name: /take it from later pay/ })).toBeNull();
     click('Schedule the reversal');
     await waitFor(() => expect(changes()).toEqual(['POST /api/voids/v1/reversal']));
   });
   it('that a bank did not give back is said with its reason', async () => {
     show({ ...reversal, mayPlan: false, file, entries: [{ ...entry, cameBack: 'R01 Insufficient funds' }] });
-    expect(await screen.findByText('R01 Insufficient funds: the person owes it')).toBeTruthy();
+    expect(await screen.findByText(/^R01 Insufficient funds: the person owes it/)).toBeTruthy();
+    expect(screen.getByRole('button', { name: /take it from later pay… of Wil Sprague/ })).toBeTruthy();
     expect(screen.getByText(/1 entry to Operating/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Schedule the reversal' })).toBeNull();
   });
@@ -97,7 +107,7 @@ describe('what a posted void paid into accounts', () => {
 
 describe('net pay that was not given back', () => {
   it('is taken from later checks, so much of each, until it is repaid', async () => {
-    show({ ...reversal, entries: [] });
+    show({ ...reversal, entries: [] }, 180_000);
     fireEvent.click(await screen.findByRole('button', { name: /take it from later pay/ }));
     fireEvent.change(screen.getByLabelText('Each check'), { target: { value: '150' } });
     click('Take it from later pay');

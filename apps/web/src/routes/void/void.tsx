@@ -70,7 +70,8 @@ export function VoidPage(): ReactNode {
   const query = useQuery(voidQuery(voidId));
   const { data: session } = useQuery(sessionQuery);
   const today = session?.today ?? '';
-  const isPosted = query.data?.status === 'posted';
+  // What was cashed is owed back once the void is posted.
+  const isCashed = query.data?.status === 'posted' && query.data.checks.some(({ cashed }) => cashed > 0);
   return (
     <Waiting query={query}>
       {(data) => (
@@ -95,13 +96,7 @@ export function VoidPage(): ReactNode {
           <Afterwards data={data} />
           <table className="ruled">
             <ListHead
-              columns={[
-                'Employee',
-                'Paid',
-                { number: 'Gross' },
-                { number: 'Net' },
-                ...(isPosted ? ['Not given back'] : []),
-              ]}
+              columns={['Employee', 'Paid', { number: 'Gross' }, { number: 'Net' }, ...(isCashed ? [''] : [])]}
             />
             <tbody>
               {data.checks.map((check) => (
@@ -114,9 +109,11 @@ export function VoidPage(): ReactNode {
                   <td className="num">
                     <Figure amount={check.net} />
                   </td>
-                  {isPosted && (
+                  {isCashed && (
                     <td>
-                      <Recover check={check} from={today} />
+                      {check.cashed > 0 && (
+                        <Recover employeeId={check.employeeId} name={check.name} amount={check.cashed} from={today} />
+                      )}
                     </td>
                   )}
                 </tr>
@@ -124,7 +121,7 @@ export function VoidPage(): ReactNode {
             </tbody>
           </table>
           <Acts data={data} />
-          {data.status === 'posted' && <Reversal voidId={data.id} />}
+          {data.status === 'posted' && <Reversal voidId={data.id} today={today} />}
           <VoidEffectsView effects={data.effects} isPencil={data.status !== 'posted'} />
         </>
       )}

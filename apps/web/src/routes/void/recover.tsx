@@ -1,5 +1,7 @@
 import { cents, showDollars, toDollars } from '@zakat/core/money/cents';
+import { useQuery } from '@tanstack/react-query';
 import { useState, type ReactNode } from 'react';
+import { employeeQuery } from '../../api/resources.js';
 import { useAddFact } from '../../api/set-up.js';
 import { DateField } from '../../kit/date-field.js';
 import { EntryForm } from '../../kit/entry-form.js';
@@ -20,6 +22,11 @@ export function Recover({
 }): ReactNode {
   const add = useAddFact(employeeId);
   const [isOpen, setOpen] = useState(false);
+  const { data: employee } = useQuery({ ...employeeQuery(employeeId, ''), enabled: isOpen });
+  // There is one line of a kind: a second repayment takes the place of the first, with what is left of it.
+  const running = employee?.facts.find(
+    ({ kind, isInForce, value }) => kind === 'standing' && isInForce && value['item'] === 'overpayment',
+  );
   const [draft, setDraft] = useState({ balance: toDollars(cents(amount)), each: '', from });
   if (add.isSuccess && !isOpen)
     return <span className="sub">{showDollars(cents(amount))} at most is being taken from later pay</span>;
@@ -61,6 +68,11 @@ export function Recover({
         onChange={(each) => setDraft({ ...draft, each })}
       />
       <DateField label="From" value={draft.from} onChange={(day) => setDraft({ ...draft, from: day })} />
+      {running && (
+        <p className="problem" role="status">
+          {running.sentence} is in force already: this takes its place. Add what is left of it to the amount.
+        </p>
+      )}
       <p className="note">
         A deduction after taxes that ends by itself. Have the person’s consent in writing first: many states ask for it,
         and say how much of a check may be taken.

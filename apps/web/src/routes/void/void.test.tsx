@@ -70,12 +70,13 @@ const file = {
   returnedReason: null,
   delivery: null,
 };
-const show = (given: object, cashed = 0): void => {
+const show = (given: object, cashed = 0, facts: object[] = []): void => {
   serve({
     'GET /api/session': { body: { ...session, today: '2026-11-02' } },
     'GET /api/voids/v1': { body: { ...posted, checks: posted.checks.map((check) => ({ ...check, cashed })) } },
     'GET /api/voids/v1/reversal': { body: given },
     'POST /api/voids/v1/reversal': { status: 201, body: { ...reversal, mayPlan: false, file } },
+    'GET /api/employees/e1': { body: { facts } },
     'POST /api/employees/e1/facts': { status: 201, body: {} },
   });
   open('/voids/v1', <Route path="/voids/:voidId" element={<VoidPage />} />);
@@ -117,6 +118,16 @@ describe('net pay that was not given back', () => {
       '/api/employees/e1/facts',
       { kind: 'standing', from: '2026-11-02', value: { item: 'overpayment', amount: '150.00', balance: '1800.00' } },
     ]);
+  });
+});
+
+describe('a second repayment of somebody', () => {
+  it('takes the place of the one that runs, and that is said', async () => {
+    const sentence = 'Overpayment repaid, 50.00 a check, 300.00 in all';
+    const running = { kind: 'standing', from: '2026-09-01', value: { item: 'overpayment' }, sentence, isInForce: true };
+    show({ ...reversal, entries: [] }, 180_000, [running]);
+    fireEvent.click(await screen.findByRole('button', { name: /take it from later pay/ }));
+    expect((await screen.findByText(/takes its place/)).textContent).toContain(sentence);
   });
 });
 

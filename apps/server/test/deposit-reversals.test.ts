@@ -169,4 +169,22 @@ describe('after five banking days', () => {
       expect.stringContaining('took a reversal until Fri, Nov 20, 2026'),
     ]);
   });
+  it('nor is one released that waited too long; it never settles before what it takes back', async () => {
+    const payrollId = await postPayroll(preparer, client.id, {
+      periodStart: '2026-11-08',
+      periodEnd: '2026-11-21',
+      checkDate: '2026-12-01',
+    });
+    const { file } = (await preparer('POST', `/payrolls/${payrollId}/direct-deposit`, { bankAccountId: trustId })).body;
+    expect((await reviewer('POST', `/direct-deposits/${file.id}/release`, { version: 1 })).status).toBe(200);
+    const voidId = await proposed(payrollId);
+    await posted(voidId);
+    expect((await preparer('POST', `/voids/${voidId}/reversal`)).status).toBe(201);
+    const { file: reversal, until: last } = await reversalOf(voidId);
+    expect([reversal.settles, last]).toEqual(['2026-12-01', '2026-12-08']);
+    await day('2026-12-09');
+    const slip = (await reviewer('GET', `/direct-deposits/${reversal.id}/slip`)).body;
+    expect(slip.checks.find(({ label }: { label: string }) => /still takes/.test(label)).isPassed).toBe(false);
+    expect((await reviewer('POST', `/direct-deposits/${reversal.id}/release`, { version: 1 })).status).toBe(422);
+  });
 });

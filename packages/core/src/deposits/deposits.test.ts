@@ -353,3 +353,18 @@ describe('every calendar that is loaded', () => {
     },
   );
 });
+
+/** Collector and days as recalled from the city's page for employers: what is held is that its tax is not Act 32's. */
+describe('Philadelphia', () => {
+  it('collects its wage tax itself; the collectors of Act 32 have the other places', () =>
+    expect((['PA-PHILADELPHIA-LIT', 'PA-PITTSBURGH-EIT'] as const).map((tax) => familyOf(tax).code)).toEqual([
+      'PA-PHL',
+      'PA-LOCAL',
+    ]));
+  it.each([
+    ['quarterly', '2026-05-08', '2026-07-31'],
+    // The 15th of August is a Saturday.
+    ['monthly', '2026-07-10', '2026-08-17'],
+    ['weekly', '2026-10-16', '2026-10-21'],
+  ])('%s: a check of %s is due %s', (depositClass, day, due) => expect(dueOf('PA-PHL', depositClass)(day)).toBe(due));
+});

@@ -2,8 +2,8 @@ import { daysBetween, type LocalDate } from '../calendar/local-date.js';
 import type { DepositFamily } from '../deposits/family.js';
 import { inForce, type Dated } from '../jurisdictions/dated.js';
 import type { LatePenalty } from '../jurisdictions/deposit-calendar.js';
-import { ZERO, larger, showDollars, smaller, type Cents } from '../money/cents.js';
-import { minus, plus, round, times } from '../money/exact.js';
+import { ZERO, showDollars, smaller, type Cents } from '../money/cents.js';
+import { isBelowZero, minus, plus, round, times } from '../money/exact.js';
 import { showPercent } from '../money/rate.js';
 import { tierOf } from './deposit-penalty.js';
 import { DEPOSIT_PENALTY } from './rates.js';
@@ -22,7 +22,7 @@ const FEDERAL: readonly Dated<LatePenalty>[] = DEPOSIT_PENALTY.map((row) => ({
 const rowsOf = ({ agency, calendar }: DepositFamily): readonly Dated<LatePenalty>[] =>
   agency === 'IRS' ? FEDERAL : (calendar?.late ?? []);
 
-/** Whether a penalty of the agency is loaded for a deposit due on a day; without one none is estimated, and that is said. */
+/** Whether a penalty of the agency is loaded for a deposit due on a day; without one none is estimated. */
 export const hasLateRule = (family: DepositFamily, due: LocalDate): boolean => inForce(rowsOf(family), due) !== null;
 
 /**
@@ -44,9 +44,14 @@ export function lateEstimate(
   const source = `${agencyLaw(family)}${row.place}, ${row.standing}`;
   return penalty < least
     ? { penalty: least, rule: `the lowest, ${showDollars(least)}; ${source}` }
-    : { penalty: larger(penalty, ZERO), rule: `${words}; ${source}` };
+    : { penalty, rule: `${words}; ${source}` };
 }
 const agencyLaw = ({ agency }: DepositFamily): string => (agency === 'IRS' ? '26 U.S.C. ' : '');
+
+type ByMonth = LatePenalty & { is: 'by-month' };
+const spanOf = ({ counted }: ByMonth): string => (counted === 'months' ? 'month' : '30 days');
+const firstWords = (rules: ByMonth): string =>
+  `${showPercent(rules.first)} for the first ${rules.firstMonths === 1 ? spanOf(rules) : `${rules.firstMonths} months`}`;
 
 interface Worked {
   readonly penalty: Cents;
@@ -56,19 +61,15 @@ function byTiers(rules: LatePenalty & { is: 'tiers' }, amount: Cents, days: numb
   const rate = tierOf(rules, days);
   return { penalty: round(times(amount, rate), 'half-up'), words: `${showPercent(rate)} of the deposit` };
 }
-function byMonths(rules: LatePenalty & { is: 'by-month' }, amount: Cents, due: LocalDate, settles: LocalDate): Worked {
+function byMonths(rules: ByMonth, amount: Cents, due: LocalDate, settles: LocalDate): Worked {
   const months =
     rules.counted === 'months' ? monthStarts(due, settles).length : Math.ceil(daysBetween(due, settles) / 30);
   let share = times(amount, rules.first);
   const more = months - rules.firstMonths;
   if (more > 0) share = plus(share, times(times(amount, rules.each), { n: more, d: 1 }));
   const most = times(amount, rules.most);
-  const isMost = minus(most, share).n < 0;
-  const span = rules.counted === 'months' ? 'month' : '30 days';
-  const first =
-    rules.firstMonths === 1
-      ? `${showPercent(rules.first)} for the first ${span}`
-      : `${showPercent(rules.first)} for the first ${rules.firstMonths} months`;
+  const isMost = isBelowZero(minus(most, share));
+  const first = firstWords(rules);
   return {
     penalty: smaller(round(share, 'half-up'), round(most, 'half-up')),
     words: isMost
@@ -86,8 +87,5 @@ export function lateWords(rules: LatePenalty): string {
     return `${rules.tiers
       .map(({ overDays, rate }) => `${showPercent(rate)}${overDays === 0 ? '' : ` after ${overDays} days`}`)
       .join(', ')}${least}`;
-  const span = rules.counted === 'months' ? 'month' : '30 days';
-  const spans = rules.counted === 'months' ? 'months' : '30 days';
-  const first = rules.firstMonths === 1 ? span : `${rules.firstMonths} ${spans}`;
-  return `${showPercent(rules.first)} for the first ${first}, ${showPercent(rules.each)} for each ${span} after, at most ${showPercent(rules.most)}${least}`;
+  return `${firstWords(rules)}, ${showPercent(rules.each)} for each ${spanOf(rules)} after, at most ${showPercent(rules.most)}${least}`;
 }

@@ -17,9 +17,9 @@ export class AgendaVersion1797000000000 implements MigrationInterface {
     for (const [policy, whose] of [
       ['no_client', 'current_client()'],
       ['no_employee', 'current_employee()'],
-    ])
+    ] as const)
       await runner.query(
-        `CREATE POLICY ${policy ?? ''} ON agenda_version AS RESTRICTIVE TO zakat_app USING ((SELECT ${whose ?? ''}) IS NULL) WITH CHECK ((SELECT ${whose ?? ''}) IS NULL)`,
+        `CREATE POLICY ${policy} ON agenda_version AS RESTRICTIVE TO zakat_app USING ((SELECT ${whose}) IS NULL) WITH CHECK ((SELECT ${whose}) IS NULL)`,
       );
   }
 

@@ -11,7 +11,7 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { notFound, refuseField } from '../../http/refusal.js';
 import { Audit } from '../audit/index.js';
 import { Clock } from '../clock/index.js';
-import { Documents, type StoredDocument } from '../documents/index.js';
+import { Documents, mediaKindOf, type StoredDocument } from '../documents/index.js';
 
 /** Where each subject is, and what the audit trail calls it. */
 const SUBJECTS: Readonly<
@@ -24,13 +24,6 @@ const SUBJECTS: Readonly<
 };
 const MOST_BYTES = 5_500_000;
 const MOST_OF_ONE = 50;
-/** What a file is, by how it begins; its name says nothing. */
-const KINDS: readonly (readonly [begins: Buffer, mediaType: string, suffix: string])[] = [
-  [Buffer.from('%PDF-'), 'application/pdf', 'pdf'],
-  [Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), 'image/png', 'png'],
-  [Buffer.from([0xff, 0xd8, 0xff]), 'image/jpeg', 'jpg'],
-];
-
 /** Papers as they came, kept beside what they are about: encrypted, once each, never changed. */
 @Injectable()
 export class Attachments {
@@ -50,11 +43,11 @@ export class Attachments {
 
   add(actor: Actor, { subject, subjectId, fileName, content }: AddAttachment): Promise<AttachmentRow[]> {
     const bytes = Buffer.from(content, 'base64');
-    const kind = KINDS.find(([begins]) => bytes.subarray(0, begins.length).equals(begins));
+    const kind = mediaKindOf(bytes);
     if (!kind) throw refuseField('file', 'The file is no PDF, PNG or JPEG.', 'Scan or save the paper as one of these.');
     if (bytes.length > MOST_BYTES)
       throw refuseField('file', 'The file is larger than 5 MB.', 'Save it smaller, or in parts.');
-    const [, mediaType, suffix] = kind;
+    const { mediaType, suffix } = kind;
     return this.database.run(actor, async (manager) => {
       const clientId = await this.clientOf(manager, subject, subjectId);
       const before = await this.listIn(manager, subject, subjectId);

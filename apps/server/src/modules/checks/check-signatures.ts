@@ -6,14 +6,10 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { notFound, refuseField } from '../../http/refusal.js';
 import { Audit } from '../audit/index.js';
 import { BankAccount } from '../clients/index.js';
-import { Documents, pdfOf } from '../documents/index.js';
+import { Documents, mediaKindOf, pdfOf } from '../documents/index.js';
 import { refuseUnlessAdministrator } from '../firm/index.js';
 
 const MOST_BYTES = 200_000;
-const PICTURES: readonly (readonly [begins: Buffer, mediaType: string])[] = [
-  [Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a]), 'image/png'],
-  [Buffer.from([0xff, 0xd8, 0xff]), 'image/jpeg'],
-];
 /** Whoever may sign by printing: a preparer's checks keep an empty line. */
 const SIGNERS: readonly Actor['role'][] = ['reviewer', 'administrator'];
 
@@ -31,21 +27,22 @@ export class CheckSignatures {
     if (most !== null && most <= 0)
       throw refuseField('most', 'The largest check is not above zero.', 'Leave it blank where none is too large.');
     const bytes = Buffer.from(content, 'base64');
-    const picture = PICTURES.find(([begins]) => bytes.subarray(0, begins.length).equals(begins));
-    if (!picture) throw refuseField('file', 'The file is no PNG or JPEG.', 'Scan the signature as one of these.');
+    const picture = mediaKindOf(bytes);
+    if (!picture?.mediaType.startsWith('image/'))
+      throw refuseField('file', 'The file is no PNG or JPEG.', 'Scan the signature as one of these.');
     if (bytes.length > MOST_BYTES)
       throw refuseField('file', 'The picture is larger than 200 KB.', 'Cut it to the signature, and save it smaller.');
     await readable(bytes);
     await this.database.run(actor, async (manager) => {
       const bank = await find(manager, bankAccountId);
-      const name = `signature.${picture[1] === 'image/png' ? 'png' : 'jpg'}`;
+      const name = `signature.${picture.suffix}`;
       const signatureId = await this.documents.store(
         manager,
         actor,
         bank.clientId,
         'signature',
         name,
-        picture[1],
+        picture.mediaType,
         bytes,
       );
       await manager.update(

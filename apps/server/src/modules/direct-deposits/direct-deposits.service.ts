@@ -1,9 +1,9 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { DirectDepositRow, PayrollPay, PrenoteView } from '@zakat/contract/direct-deposits';
-import type { ReleaseSlip } from '@zakat/contract/remittances';
+import type { ReleaseSlip, SlipCheck } from '@zakat/contract/remittances';
 import { onOrBefore } from '@zakat/core/calendar/business-days';
 import { BANKING } from '@zakat/core/calendar/holidays';
-import { date } from '@zakat/core/calendar/local-date';
+import { date, showDate } from '@zakat/core/calendar/local-date';
 import { earliestSettlement } from '@zakat/core/deposits/ach-days';
 import { traceNumber } from '@zakat/core/formats/nacha/file';
 import { ZERO, sum, type Cents } from '@zakat/core/money/cents';
@@ -24,7 +24,7 @@ import { findPayroll, type Payroll } from '../payrolls/index.js';
 import { TrustPayments } from '../trust/index.js';
 import { DepositFiles } from './deposit-file.js';
 import { slipChecks, slipOf } from './deposit-slip.js';
-import { DirectDeposit, DirectDepositEntry } from './entities.js';
+import { DirectDeposit, DirectDepositEntry, LIVE } from './entities.js';
 import { PayAccounts, type OwnAccount } from './pay-accounts.js';
 import { PayrollPays } from './payroll-pay.js';
 import { reversibleOf } from './reversible.js';
@@ -34,7 +34,6 @@ interface NewCredit {
   readonly paycheckId: string | null;
   readonly amount: Cents;
 }
-const LIVE = ['planned', 'released', 'settled'];
 
 /** Pay to people's accounts and the prenotes before it: planned by one person, released once by another. */
 @Injectable()
@@ -281,9 +280,7 @@ export class DirectDepositsService {
         today: await this.clock.today(manager),
         isOwn: actor.userId === deposit.preparedBy && (await this.executor.requiresSecondPerson(manager)),
       }),
-      ...(deposit.status === 'planned' && deposit.kind !== 'reversal'
-        ? await this.trust.checks(manager, bank, deposit)
-        : []),
+      ...(deposit.status === 'planned' ? await this.moneyChecks(manager, bank, deposit) : []),
     ];
     return {
       deposit,
@@ -308,6 +305,23 @@ export class DirectDepositsService {
         .sort()
         .join()
     );
+  }
+
+  /** Whether the money may leave; of a reversal, whether the bank still takes it. */
+  private async moneyChecks(manager: EntityManager, bank: BankAccount, deposit: DirectDeposit): Promise<SlipCheck[]> {
+    if (deposit.voidId === null) return this.trust.checks(manager, bank, deposit);
+    const { until } = await reversibleOf(manager, deposit.voidId);
+    const isPassed = until !== null && (await this.clock.today(manager)) <= until;
+    return [
+      {
+        label: 'The bank still takes a reversal',
+        isPassed,
+        says:
+          until === null
+            ? 'Nothing of these checks stands at an account.'
+            : `Until ${showDate(until)}, five banking days after the credits settle.`,
+      },
+    ];
   }
 
   private async wouldBe(

@@ -25,6 +25,9 @@ export class DirectDeposit {
   @Column('timestamptz', { name: 'created_at' }) createdAt!: Date;
 }
 
+/** Files that stand: being prepared, on their way, or through. */
+export const LIVE: readonly DirectDepositStatus[] = ['planned', 'released', 'settled'];
+
 /** One credit of a file. The account is as it was when the file was planned. */
 @Entity('direct_deposit_entry')
 export class DirectDepositEntry {

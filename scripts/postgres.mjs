@@ -85,11 +85,11 @@ export async function stopLeftover(folder) {
     await asServer(join(bin, 'pg_ctl'), ['stop', '-D', folder, '-m', 'fast', '-w', '-t', '30']).catch(() => undefined);
 }
 
-/** Nothing is waited for to be on the disk: a test cluster is thrown away, and no test takes the power away. */
 /** The log of the database holds no values: no statement, no parameter, no detail of a constraint. */
 const NO_VALUES =
   '-c log_min_error_statement=panic -c log_error_verbosity=terse -c log_statement=none -c log_parameter_max_length=0 -c log_parameter_max_length_on_error=0';
-const THROWAWAY = '-c fsync=off -c synchronous_commit=off -c full_page_writes=off';
+/** Nothing is waited for to be on the disk, and nothing tidied up: no test takes the power away, and the cluster is thrown away. */
+const THROWAWAY = '-c fsync=off -c synchronous_commit=off -c full_page_writes=off -c autovacuum=off';
 
 /**
  * Makes and starts a private cluster on a loopback port; answers with its address and how to stop it. One that is thrown

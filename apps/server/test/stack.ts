@@ -1,7 +1,6 @@
 import type { INestApplication } from '@nestjs/common';
 import 'reflect-metadata';
 import argon2 from 'argon2';
-import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import type { Server } from 'node:http';
 import { createServer, type AddressInfo } from 'node:net';
@@ -10,6 +9,7 @@ import { join } from 'node:path';
 import { inflateSync } from 'node:zlib';
 import pg from 'pg';
 import type { DataSource } from 'typeorm';
+import { makeService } from '../../agencies/src/service.js';
 import { makeApplication } from '../src/application.js';
 import type { Config } from '../src/config/config.js';
 import { makeDataSource } from '../src/database/data-source.js';
@@ -124,7 +124,10 @@ async function copyOfTemplate(database: string): Promise<void> {
   }
 }
 
-/** A whole Zakat with a database of its own and stand-ins of its own, on free ports. */
+/**
+ * A whole Zakat with a database of its own and stand-ins of its own, on free ports. The database is left behind: it goes
+ * with the cluster, and dropping it takes longer than making it.
+ */
 export class Stack {
   private constructor(
     readonly app: INestApplication,
@@ -132,9 +135,8 @@ export class Stack {
     readonly config: Config,
     readonly url: string,
     readonly outside: string,
-    private readonly agencies: ChildProcess,
+    private readonly agencies: Server,
     private readonly folder: string,
-    private readonly database: string,
   ) {}
 
   static async start(today = '2026-10-22'): Promise<Stack> {
@@ -145,19 +147,17 @@ export class Stack {
     const [port, agenciesPort] = [await freePort(), await freePort()];
     const folder = mkdtempSync(join(tmpdir(), 'zakat-agencies-'));
     const outside = `http://127.0.0.1:${agenciesPort}`;
-    const agencies = spawn(process.execPath, [join(process.cwd(), 'apps/agencies/dist/main.js')], {
-      env: {
-        ...process.env,
-        NODE_OPTIONS: '',
-        AGENCIES_PORT: String(agenciesPort),
-        AGENCIES_FOLDER: folder,
-        AGENCIES_TODAY: today,
-        AGENCIES_CLOCK_URL: `http://127.0.0.1:${port}/api/clock`,
-        AGENCIES_CLOCK_TOKEN: TOKEN,
-      },
-      stdio: ['ignore', 'pipe', 'inherit'],
+    const { app: standIns } = makeService({
+      folder,
+      today,
+      clockUrl: `http://127.0.0.1:${port}/api/clock`,
+      clockToken: TOKEN,
+      taxpayers: [],
+      refusedNumbers: [],
     });
-    await new Promise<void>((resolve) => agencies.stdout?.once('data', () => resolve()));
+    const agencies = await new Promise<Server>((resolve) => {
+      const server = standIns.listen(agenciesPort, '127.0.0.1', () => resolve(server));
+    });
     const config = configOf(databaseUrl, port, outside);
     const dataSource = await makeDataSource(databaseUrl).initialize();
     await new Clock(config, dataSource).move(date(today));
@@ -165,20 +165,16 @@ export class Stack {
     // Here the caller alone closes an idle connection: after a stall under load both would, in either order.
     (app.getHttpServer() as Server).keepAliveTimeout = 0;
     await app.listen(port, '127.0.0.1');
-    return new Stack(app, dataSource, config, `http://127.0.0.1:${port}/api`, outside, agencies, folder, database);
+    return new Stack(app, dataSource, config, `http://127.0.0.1:${port}/api`, outside, agencies, folder);
   }
 
   async stop(): Promise<void> {
     await this.app.close();
     if (this.dataSource.isInitialized) await this.dataSource.destroy();
-    const gone = new Promise((resolve) => this.agencies.once('exit', resolve));
-    this.agencies.kill('SIGTERM');
+    const gone = new Promise((resolve) => this.agencies.close(resolve));
+    this.agencies.closeAllConnections();
     await gone;
     rmSync(this.folder, { recursive: true, force: true });
-    const owner = new pg.Client(BASE);
-    await owner.connect();
-    await owner.query(`DROP DATABASE ${this.database} WITH (FORCE)`);
-    await owner.end();
   }
 
   addFirm(name: string): Promise<void> {

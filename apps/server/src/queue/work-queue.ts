@@ -4,6 +4,8 @@ import { CONFIG, type Config } from '../config/config.js';
 
 const SWEEP = 'outbox-sweep';
 const ATTEND = 'outbox-attend';
+/** How long a task that another process puts in a queue may wait here; one of this process begins at once. */
+const POLL = { pollingIntervalSeconds: 2 };
 
 export interface AttendTask {
   readonly firmId: string;
@@ -22,6 +24,8 @@ export class WorkQueue implements OnModuleInit, OnApplicationShutdown {
   private readonly boss: PgBoss;
   private due: (() => Promise<AttendTask[]>) | null = null;
   private attend: Attend | null = null;
+  private readonly workers = new Map<string, string>();
+  private readonly timers = new Set<NodeJS.Timeout>();
 
   constructor(@Inject(CONFIG) config: Config) {
     this.boss = new PgBoss({
@@ -43,10 +47,11 @@ export class WorkQueue implements OnModuleInit, OnApplicationShutdown {
     await this.boss.start();
     await this.boss.createQueue(SWEEP);
     await this.boss.createQueue(ATTEND);
-    await this.boss.work(SWEEP, { pollingIntervalSeconds: 0.5 }, () => this.sweep());
-    await this.boss.work<AttendTask>(ATTEND, { pollingIntervalSeconds: 0.5, batchSize: 20 }, async (tasks) => {
+    this.workers.set(SWEEP, await this.boss.work(SWEEP, POLL, () => this.sweep()));
+    const attending = await this.boss.work<AttendTask>(ATTEND, { ...POLL, batchSize: 20 }, async (tasks) => {
       for (const task of tasks) await this.attendOne(task.data);
     });
+    this.workers.set(ATTEND, attending);
     await this.boss.schedule(SWEEP, '* * * * *');
     await this.wake();
   }
@@ -54,17 +59,29 @@ export class WorkQueue implements OnModuleInit, OnApplicationShutdown {
   /** Whoever works off a queue: one task at a time, tried again when it failed or its process was killed. */
   async work<Task extends object>(queue: string, work: (task: Task) => Promise<void>): Promise<void> {
     await this.boss.createQueue(queue);
-    await this.boss.work<Task>(queue, { pollingIntervalSeconds: 0.5 }, async (tasks) => {
+    const worker = await this.boss.work<Task>(queue, POLL, async (tasks) => {
       for (const task of tasks) await work(task.data);
     });
+    this.workers.set(queue, worker);
+  }
+
+  /** The worker of this process looks now, or after so many seconds. */
+  private begin(queue: string, after = 0): void {
+    const timer = setTimeout(() => {
+      this.timers.delete(timer);
+      this.boss.notifyWorker(this.workers.get(queue) ?? '');
+    }, after * 1000);
+    this.timers.add(timer);
   }
 
   /** Puts a task in a queue; one with the same key that waits already is enough. */
   async send(queue: string, task: object, key: string): Promise<void> {
     await this.boss.send(queue, task, { singletonKey: key, retryLimit: 5, retryDelay: 1, expireInSeconds: 120 });
+    this.begin(queue);
   }
 
   async onApplicationShutdown(): Promise<void> {
+    for (const timer of this.timers) clearTimeout(timer);
     await this.boss.stop({ graceful: true, wait: true, timeout: 5000 });
   }
 
@@ -72,6 +89,7 @@ export class WorkQueue implements OnModuleInit, OnApplicationShutdown {
   async wake(): Promise<void> {
     try {
       await this.boss.send(SWEEP, {});
+      this.begin(SWEEP);
     } catch (error) {
       this.logger.warn(`wake failed: ${error instanceof Error ? error.name : 'unknown'}`);
     }
@@ -89,11 +107,13 @@ export class WorkQueue implements OnModuleInit, OnApplicationShutdown {
 
   private async sweep(): Promise<void> {
     for (const task of (await this.due?.()) ?? []) await this.boss.send(ATTEND, task, { singletonKey: task.outboxId });
+    this.begin(ATTEND);
   }
 
   private async attendOne(task: AttendTask): Promise<void> {
     const wait = await this.attend?.(task);
-    if (wait !== null && wait !== undefined)
-      await this.boss.send(ATTEND, task, { startAfter: wait, singletonKey: `${task.outboxId} later` });
+    if (wait === null || wait === undefined) return;
+    await this.boss.send(ATTEND, task, { startAfter: wait, singletonKey: `${task.outboxId} later` });
+    this.begin(ATTEND, wait);
   }
 }

@@ -276,10 +276,11 @@ const staffFile = ({
 export const MORE_CLIENTS = [
   {
     client: client('BAKERY', 'Rising Tide Bakery LLC', 'Rising Tide', '83-1234563', SLIP, ['Marisol Vane', 'Member'], {
-      facts: [employer('business', 'limited-liability', '941'), schedule('weekly', '2026-10-24', 6)],
+      facts: [employer('business', 'limited-liability', '941'), schedule('weekly', '2026-10-24', 5)],
     }),
     accounts: [irs('83-1234563'), account('CA-EDD', '000-1234-5', '3.4', { depositFrequency: 'monthly' })],
     bank: bank('Operating', '5500012401'),
+    yearSoFar: { owes: 'October' },
     people: [
       person(
         1,
@@ -329,6 +330,7 @@ export const MORE_CLIENTS = [
   },
   {
     client: client('BREWERY', 'Two Weirs Brewing Co', 'Two Weirs', '84-1234564', MILL, ['Dorcas Weir', 'President'], {
+      lookbackAmount: 11_200_000,
       facts: [employer('business', 'corporation', '941'), schedule('biweekly', '2026-10-18', 5)],
     }),
     accounts: [
@@ -338,6 +340,7 @@ export const MORE_CLIENTS = [
       account('PA-LOCAL', 'W-700-114', null, { depositFrequency: 'quarterly' }),
     ],
     bank: bank('Payroll', '5500012402'),
+    yearSoFar: {},
     file: staffFile({
       count: 12,
       from: 301,
@@ -442,6 +445,7 @@ export const MORE_CLIENTS = [
       account('CO-FAMLI', 'F-00123'),
     ],
     bank: bank('Shop', '5500012404'),
+    yearSoFar: { owes: 'October' },
     people: [
       person(
         11,
@@ -480,6 +484,7 @@ export const MORE_CLIENTS = [
       ['60 Sandbar Drive', 'Mudlark', 'OH', '43299'],
       ['Philippa Reed', 'Member'],
       {
+        lookbackAmount: 6_900_000,
         facts: [employer('business', 'limited-liability', '941'), schedule('biweekly', '2026-10-24', 6)],
       },
     ),
@@ -490,6 +495,7 @@ export const MORE_CLIENTS = [
       applied('OH-CITY'),
     ],
     bank: bank('Daycare', '5500012405'),
+    yearSoFar: { isInTests: true },
     file: staffFile({
       count: 9,
       from: 201,
@@ -537,6 +543,7 @@ export const MORE_CLIENTS = [
       ['9 Windfall Road', 'Saltmarsh', 'NY', '13999'],
       ['Enoch Pippin', 'Owner'],
       {
+        lookbackAmount: 23_400_000,
         facts: [
           employer('agricultural', 'sole-proprietor', '943', { isSeasonal: true }),
           schedule('weekly', '2026-10-24', 4),
@@ -550,6 +557,7 @@ export const MORE_CLIENTS = [
       account('NY-WCB', 'DB-884401', null, { depositFrequency: 'quarterly' }),
     ],
     bank: bank('Orchard', '5500012406'),
+    yearSoFar: { owes: 'last check' },
     file: staffFile({
       count: 34,
       from: 201,
@@ -585,7 +593,8 @@ export const MORE_CLIENTS = [
       ['31 Chandler Street', 'Saltmarsh', 'NY', '13999'],
       ['Averil Moss', 'Partner'],
       {
-        facts: [employer('business', 'partnership', '944'), schedule('monthly', '2026-10-31', 0)],
+        lookbackAmount: 10_300_000,
+        facts: [employer('business', 'partnership', '941'), schedule('monthly', '2026-10-31', 0)],
       },
     ),
     accounts: [
@@ -597,6 +606,7 @@ export const MORE_CLIENTS = [
       account('NJ-DOL', '901-234-569/000', '2.8'),
     ],
     bank: bank('Studio', '5500012407'),
+    yearSoFar: {},
     file: staffFile({
       count: 6,
       from: 201,
@@ -639,6 +649,7 @@ export const MORE_CLIENTS = [
       ['1 Beacon Point', 'Saltmarsh', 'NY', '13999'],
       ['Cordelia Beck', 'President'],
       {
+        lookbackAmount: 21_800_000,
         facts: [employer('business', 'corporation', '941'), schedule('biweekly', '2026-10-17', 6)],
       },
     ),
@@ -649,6 +660,7 @@ export const MORE_CLIENTS = [
       account('NY-WCB', 'DB-884403', null, { depositFrequency: 'quarterly' }),
     ],
     bank: bank('Inn', '5500012408'),
+    yearSoFar: {},
     file: staffFile({
       count: 24,
       from: 201,
@@ -684,7 +696,8 @@ export const MORE_CLIENTS = [
       ['1 Beacon Point', 'Saltmarsh', 'NY', '13999'],
       ['Cordelia Beck', 'President'],
       {
-        facts: [employer('business', 'corporation', '941'), schedule('weekly', '2026-10-25', 5)],
+        lookbackAmount: 16_100_000,
+        facts: [employer('business', 'corporation', '941'), schedule('weekly', '2026-10-25', 4)],
       },
     ),
     accounts: [
@@ -694,6 +707,7 @@ export const MORE_CLIENTS = [
       account('NY-WCB', 'DB-884403', null, { depositFrequency: 'quarterly' }),
     ],
     bank: bank('Kitchen', '5500012409'),
+    yearSoFar: { owes: 'last check' },
     file: staffFile({
       count: 18,
       from: 301,
@@ -735,6 +749,7 @@ export const MORE_CLIENTS = [
       ['17 Capstan Street', 'Port Verity', 'TX', '77999'],
       ['Hester Dole', 'President'],
       {
+        lookbackAmount: 9_400_000,
         facts: [
           employer('business', 'corporation', '941', { lastWages: '2026-09-30' }),
           schedule('biweekly', '2026-10-24', 4),
@@ -743,6 +758,11 @@ export const MORE_CLIENTS = [
     ),
     accounts: [irs('92-1234561'), account('TX-TWC', '99-004322-0', '2.7')],
     bank: bank('Shop', '5500012410'),
+    yearSoFar: {
+      isInTests: true,
+      period: { periodStart: '2026-09-13', periodEnd: '2026-09-26', checkDate: '2026-09-30' },
+      before: '2026-10-14',
+    },
     file: staffFile({
       count: 9,
       from: 201,
@@ -780,11 +800,13 @@ export const LARGE = {
     ['500 Packing Pier', 'Port Verity', 'TX', '77999'],
     ['Ambrose Kell', 'Controller'],
     {
-      facts: [employer('business', 'corporation', '941'), schedule('weekly', '2026-10-24', 6)],
+      lookbackAmount: 512_000_000,
+      facts: [employer('business', 'corporation', '941'), schedule('weekly', '2026-10-24', 5)],
     },
   ),
   accounts: [irs('93-1234562'), account('TX-TWC', '99-004323-0', '4.4')],
   bank: bank('Cannery', '5500012411'),
+  yearSoFar: { owes: 'last check' },
   people: [],
   file: staffFile({
     count: 600,

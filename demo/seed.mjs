@@ -1,5 +1,7 @@
+import { familyOf } from '@zakat/core/deposits/family';
 import { readFileSync } from 'node:fs';
 import { DEFAULTS, LARGE, MORE_CLIENTS } from './more-clients.mjs';
+import { yearSoFar } from './year-so-far.mjs';
 import { CLIENTS, ENROLLMENT, FILED_QUARTERS, LAST_DAY, TRUST } from './scenario.mjs';
 
 /** Builds the demo through the product's own API, as its own users would, day by day on the simulated clock. */
@@ -42,6 +44,11 @@ const reviewer = await signIn('reviewer');
 const administrator = await signIn('administrator');
 const dayBefore = (day) => new Date(Date.parse(`${day}T00:00:00Z`) - 86_400_000).toISOString().slice(0, 10);
 
+/** When another program made the last deposit of each quarter. */
+const PAID_ON = { 1: '2026-04-15', 2: '2026-07-15', 3: '2026-10-15', 4: '2026-10-21' };
+// The browser tests never open the largest client, and little of what was paid elsewhere: those are for people to look at.
+const isWhole = process.env.ZAKAT_DEMO !== 'without-largest';
+
 async function until(what, test) {
   for (let tries = 0; tries < 400; tries += 1) {
     if (await test()) return;
@@ -67,6 +74,7 @@ async function takeOn(plan) {
   for (const person of plan.people) await preparer('POST', `/clients/${id}/employees`, person);
   if (plan.file) await takeOnFile(id, plan.file);
   if (plan.balances) await bringIn(id, plan.balances);
+  if (plan.yearSoFar && (isWhole || plan.yearSoFar.isInTests)) await bringInYear(id, plan);
   return {
     ...plan,
     id,
@@ -94,6 +102,45 @@ async function bringIn(id, { year, file, reported }) {
     version: read.version,
     figures: reported,
   });
+  await reviewer('POST', `/take-overs/${begun.id}/accept`, { version: compared.version });
+}
+
+/** The year until now was paid and filed by another program; of October's deposits some are still to be made. */
+async function bringInYear(id, { people, yearSoFar: { period, before, owes } }) {
+  const next = period ?? (await preparer('GET', `/clients/${id}/next-payroll`));
+  const { periodStart, periodEnd, checkDate } = next;
+  const draft = await preparer('POST', `/clients/${id}/payrolls`, {
+    periodStart,
+    periodEnd,
+    checkDate,
+    kind: 'regular',
+  });
+  const payroll = await preparer('GET', `/payrolls/${draft.id}`);
+  await preparer('POST', `/payrolls/${draft.id}/discard`, { version: payroll.version });
+  const hiredOn = new Map(people.map(({ number, hiredOn: day }) => [number, day]));
+  const { file, lastTaxes } = yearSoFar(payroll, { before: before ?? checkDate, hiredOn });
+  const begun = await preparer('POST', `/clients/${id}/take-overs`, { year: Number(LAST_DAY.slice(0, 4)) });
+  const read = await preparer('PUT', `/take-overs/${begun.id}/balances`, {
+    version: begun.version,
+    fileName: 'year-to-date.csv',
+    content: Buffer.from(file, 'utf8').toString('base64'),
+  });
+  const open = Math.ceil(Number(LAST_DAY.slice(5, 7)) / 3);
+  const deposited = ({ code, balances }) => {
+    if (owes === 'October') return code === 'US-941.paid' ? 0 : balances;
+    const last = [...lastTaxes].filter(([tax]) => `${familyOf(tax).code}.paid` === code);
+    return owes === 'last check' ? balances - last.reduce((total, [, amount]) => total + amount, 0) : balances;
+  };
+  const figures = read.figures
+    .filter(({ quarter, kind }) => quarter < open || kind === 'paid')
+    .map((figure) => ({
+      quarter: figure.quarter,
+      code: figure.code,
+      amount: figure.quarter < open ? figure.balances : deposited(figure),
+      day: PAID_ON[figure.quarter],
+    }))
+    .filter(({ amount }) => amount !== 0);
+  const compared = await preparer('PUT', `/take-overs/${begun.id}/reported`, { version: read.version, figures });
   await reviewer('POST', `/take-overs/${begun.id}/accept`, { version: compared.version });
 }
 
@@ -271,8 +318,6 @@ await preparer('POST', '/trust/statement/fetch');
 await preparer('POST', '/invoices', { month: '2026-09', clientIds: clients.map(({ id }) => id) });
 for (const fact of DEFAULTS) await administrator('POST', '/firm/defaults', fact);
 const otherClients = [];
-// The browser tests never open the largest client: it is made for people to look at.
-const isWhole = process.env.ZAKAT_DEMO !== 'without-largest';
 for (const plan of [...MORE_CLIENTS, ...(isWhole ? [LARGE] : [])]) otherClients.push(await takeOn(plan));
 await debitsByAgency();
 for (const { client, employee, ...person } of contacts) {

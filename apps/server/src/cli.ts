@@ -8,6 +8,7 @@ import { FirmDatabase } from './database/firm-database.js';
 import { Audit } from './modules/audit/index.js';
 import { Clock } from './modules/clock/index.js';
 import { createFirm, type FirmFile } from './modules/identity/index.js';
+import { makeQueues } from './queue/queues.js';
 
 async function setDate(dataSource: DataSource, text: string): Promise<void> {
   const day = parseDate(text);
@@ -28,6 +29,11 @@ async function verifyAudit(dataSource: DataSource): Promise<void> {
   }
 }
 
+async function bringUpToDate(dataSource: DataSource): Promise<void> {
+  await dataSource.runMigrations();
+  await makeQueues(readConfig(process.env).databaseUrl);
+}
+
 /** What went wrong with the database, in words that say what to do. */
 function explain(error: unknown): string {
   const { code } = error as { code?: string };
@@ -41,10 +47,10 @@ function explain(error: unknown): string {
 }
 
 const COMMANDS: Readonly<Record<string, (dataSource: DataSource, argument: string) => Promise<void>>> = {
-  migrate: async (dataSource) => void (await dataSource.runMigrations()),
+  migrate: (dataSource) => bringUpToDate(dataSource),
   // Brings the database up to date; an empty one gets its first day. Says which it was.
   prepare: async (dataSource, firstDay) => {
-    await dataSource.runMigrations();
+    await bringUpToDate(dataSource);
     const isEmpty = ((await dataSource.query('SELECT firm_ids()')) as unknown[]).length === 0;
     if (isEmpty) await setDate(dataSource, firstDay);
     process.stdout.write(isEmpty ? 'empty\n' : 'used\n');

@@ -15,6 +15,7 @@ import type { Config } from '../src/config/config.js';
 import { makeDataSource } from '../src/database/data-source.js';
 import { Clock } from '../src/modules/clock/clock.js';
 import { createFirm, type FirmFile } from '../src/modules/identity/create-firm.js';
+import { makeQueues } from '../src/queue/queues.js';
 import { date } from '@zakat/core/calendar/local-date';
 
 const BASE = process.env['ZAKAT_TEST_DATABASE_URL'] ?? '';
@@ -90,17 +91,6 @@ const TEMPLATE = 'zakat_template';
 /** Any number: it keeps the suites from making the template, or copying it, at once. */
 const TEMPLATE_LOCK = 4711;
 
-/** The tables of the jobs, which the application makes at its first start; the jobs it began are left out of the copies. */
-async function makeJobs(dataSource: DataSource, databaseUrl: string): Promise<void> {
-  const app = await makeApplication(configOf(databaseUrl, 0, 'http://127.0.0.1:9'), dataSource);
-  await app.init();
-  await app.close();
-  const owner = new pg.Client(databaseUrl);
-  await owner.connect();
-  await owner.query('DELETE FROM jobs.job');
-  await owner.end();
-}
-
 /** A database with the schema: the migrations run once, every suite gets a copy. */
 async function copyOfTemplate(database: string): Promise<void> {
   const owner = new pg.Client(BASE);
@@ -114,7 +104,7 @@ async function copyOfTemplate(database: string): Promise<void> {
       await owner.query(`CREATE DATABASE ${making}`);
       const dataSource = await makeDataSource(urlOf(making)).initialize();
       await dataSource.runMigrations();
-      await makeJobs(dataSource, urlOf(making));
+      await makeQueues(urlOf(making));
       await dataSource.destroy();
       await owner.query(`ALTER DATABASE ${making} RENAME TO ${TEMPLATE}`);
     }

@@ -1,9 +1,9 @@
 import { Inject, Injectable, Logger, type OnApplicationShutdown, type OnModuleInit } from '@nestjs/common';
-import PgBoss from 'pg-boss';
+import type PgBoss from 'pg-boss';
 import { CONFIG, type Config } from '../config/config.js';
+import { QUEUES, openBoss, type QueueName } from './queues.js';
 
-const SWEEP = 'outbox-sweep';
-const ATTEND = 'outbox-attend';
+const { sweep: SWEEP, attend: ATTEND } = QUEUES;
 /** How long a task that another process puts in a queue may wait here; one of this process begins at once. */
 const POLL = { pollingIntervalSeconds: 2 };
 
@@ -24,16 +24,11 @@ export class WorkQueue implements OnModuleInit, OnApplicationShutdown {
   private readonly boss: PgBoss;
   private due: (() => Promise<AttendTask[]>) | null = null;
   private attend: Attend | null = null;
-  private readonly workers = new Map<string, string>();
+  private readonly workers = new Map<QueueName, string>();
   private readonly timers = new Set<NodeJS.Timeout>();
 
   constructor(@Inject(CONFIG) config: Config) {
-    this.boss = new PgBoss({
-      connectionString: config.databaseUrl,
-      schema: 'jobs',
-      max: 4,
-      application_name: 'zakat-jobs',
-    } as ConstructorParameters<typeof PgBoss>[0]);
+    this.boss = openBoss(config.databaseUrl);
     // The database's code of what went wrong says enough; its words may hold values.
     this.boss.on('error', (error: Error & { code?: string }) => this.logger.error(`${error.name} ${error.code ?? ''}`));
   }
@@ -45,8 +40,6 @@ export class WorkQueue implements OnModuleInit, OnApplicationShutdown {
 
   async onModuleInit(): Promise<void> {
     await this.boss.start();
-    await this.boss.createQueue(SWEEP);
-    await this.boss.createQueue(ATTEND);
     this.workers.set(SWEEP, await this.boss.work(SWEEP, POLL, () => this.sweep()));
     const attending = await this.boss.work<AttendTask>(ATTEND, { ...POLL, batchSize: 20 }, async (tasks) => {
       for (const task of tasks) await this.attendOne(task.data);
@@ -57,8 +50,7 @@ export class WorkQueue implements OnModuleInit, OnApplicationShutdown {
   }
 
   /** Whoever works off a queue: one task at a time, tried again when it failed or its process was killed. */
-  async work<Task extends object>(queue: string, work: (task: Task) => Promise<void>): Promise<void> {
-    await this.boss.createQueue(queue);
+  async work<Task extends object>(queue: QueueName, work: (task: Task) => Promise<void>): Promise<void> {
     const worker = await this.boss.work<Task>(queue, POLL, async (tasks) => {
       for (const task of tasks) await work(task.data);
     });
@@ -66,7 +58,7 @@ export class WorkQueue implements OnModuleInit, OnApplicationShutdown {
   }
 
   /** The worker of this process looks now, or after so many seconds. */
-  private begin(queue: string, after = 0): void {
+  private begin(queue: QueueName, after = 0): void {
     const timer = setTimeout(() => {
       this.timers.delete(timer);
       this.boss.notifyWorker(this.workers.get(queue) ?? '');
@@ -75,7 +67,7 @@ export class WorkQueue implements OnModuleInit, OnApplicationShutdown {
   }
 
   /** Puts a task in a queue; one with the same key that waits already is enough. */
-  async send(queue: string, task: object, key: string): Promise<void> {
+  async send(queue: QueueName, task: object, key: string): Promise<void> {
     await this.boss.send(queue, task, { singletonKey: key, retryLimit: 5, retryDelay: 1, expireInSeconds: 120 });
     this.begin(queue);
   }

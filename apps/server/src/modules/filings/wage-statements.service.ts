@@ -6,6 +6,7 @@ import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, notFound } from '../../http/refusal.js';
 import { WorkQueue } from '../../queue/work-queue.js';
+import { QUEUES } from '../../queue/queues.js';
 import { Documents, type StoredDocument } from '../documents/index.js';
 import type { Filing } from '../filing-records/index.js';
 import { FilingContent, type Loaded } from './filing-content.js';
@@ -16,7 +17,7 @@ const PAGE = 200;
 const MOST = 1000;
 /** People whose copies stand in one PDF: few enough that a part is drawn in a moment. */
 const PART = 250;
-const COPIES = 'w2-copies';
+const { copies: COPIES } = QUEUES;
 
 /** One part of the copies of a wage file, to be drawn. */
 interface PartTask {

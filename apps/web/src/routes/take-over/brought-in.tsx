@@ -48,11 +48,11 @@ const STANDING: Readonly<Record<TakeOver['status'], (takeOver: TakeOver) => stri
     if (wrong > 0) return `${wrong} of ${rows} rows cannot be read yet.`;
     const open = differences.filter((one) => one.severity === 'error' && one.passedBecause === null).length;
     return tiesOut
-      ? `${rows} rows tie out.`
-      : `${rows} rows are read; ${open === 1 ? 'a difference holds' : `${open} differences hold`} them.`;
+      ? `${rows.toLocaleString('en-US')} rows tie out.`
+      : `${rows.toLocaleString('en-US')} rows are read; ${open === 1 ? 'a difference holds' : `${open} differences hold`} them.`;
   },
-  accepted: ({ rows }) => `${rows} rows count.`,
-  'taken back': ({ rows }) => `${rows} rows were taken back.`,
+  accepted: ({ rows }) => `${rows.toLocaleString('en-US')} rows count.`,
+  'taken back': ({ rows }) => `${rows.toLocaleString('en-US')} rows were taken back.`,
   discarded: () => 'Discarded.',
 };
 

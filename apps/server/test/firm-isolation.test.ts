@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { PreparedClient, nameOf } from '../src/database/prepared-client.js';
 import { Stack, postPayroll, takeOn, type Caller } from './stack.js';
 
 let stack: Stack;
@@ -11,6 +12,7 @@ beforeAll(async () => {
   stack = await Stack.start();
   await stack.addFirm('Alder');
   await stack.addFirm('Birch');
+  await stack.addFirm('Cedar');
   alder = await stack.signIn('Alder', 'preparer');
   birch = await stack.signIn('Birch', 'administrator');
   client = await takeOn(alder, 'YARD');
@@ -77,6 +79,43 @@ describe('the database itself', () => {
     )) as { name: string }[];
     expect(tables.length).toBeGreaterThan(20);
     for (const { name } of tables) expect([name, await asApp(null, `SELECT * FROM ${name}`)]).toEqual([name, []]);
+  });
+  it('looks at the firm each time a kept plan is carried out, and plans anew for another role', async () => {
+    const one = new PreparedClient(stack.config.databaseUrl);
+    await one.connect();
+    const text = 'SELECT key FROM client WHERE key = $1';
+    const [own, other] = [await firmOf('Alder'), await firmOf('Cedar')];
+    const keysOf = async (firmId: string | null): Promise<string[]> => {
+      await one.query('BEGIN');
+      if (firmId) {
+        await one.query('SET LOCAL ROLE zakat_app');
+        await one.query(`SELECT set_config('zakat.firm_id', $1, true)`, [firmId]);
+      }
+      const { rows } = (await one.query(text, ['YARD'])) as { rows: { key: string }[] };
+      await one.query('COMMIT');
+      return rows.map(({ key }) => key);
+    };
+    try {
+      // More often than the database makes a plan for the values at hand.
+      for (let time = 0; time < 8; time += 1) expect(await keysOf(own)).toEqual(['YARD']);
+      for (let time = 0; time < 8; time += 1) expect(await keysOf(other)).toEqual([]);
+      expect((await keysOf(null)).length).toBeGreaterThan(0);
+      expect(await keysOf(other)).toEqual([]);
+      const kept = await one.query('SELECT count(*)::int AS count FROM pg_prepared_statements WHERE statement = $1', [
+        text,
+      ]);
+      expect((kept as { rows: { count: number }[] }).rows[0]?.count).toBe(1);
+    } finally {
+      await one.end();
+    }
+  });
+  it('keeps a plan for what comes again, and none for what comes once or is too long', () => {
+    const once = `SELECT $1::int AS asked_once`;
+    expect([nameOf(once), nameOf(`${once}_more`)]).toEqual([null, null]);
+    expect(nameOf(once)).toMatch(/^z\d+$/);
+    expect(nameOf(once)).toBe(nameOf(once));
+    const long = `SELECT $1::int ${' '.repeat(20_000)}`;
+    expect([nameOf(long), nameOf(long)]).toEqual([null, null]);
   });
   it('does not let a row be written for another firm', async () => {
     const other = await firmOf('Birch');

@@ -23,6 +23,7 @@ import { EmployeeSignIns1791000000000 } from './migrations/employee-sign-ins.js'
 import { GarnishmentPayments1792000000000 } from './migrations/garnishment-payments.js';
 import { AccountChanges1794000000000 } from './migrations/account-changes.js';
 import { AgendaVersion1797000000000 } from './migrations/agenda-version.js';
+import { CountedPeople1798000000000 } from './migrations/counted-people.js';
 import { CheckSignatures1796000000000 } from './migrations/check-signatures.js';
 import { DepositReversals1795000000000 } from './migrations/deposit-reversals.js';
 import { DebitEnrollments1793000000000 } from './migrations/debit-enrollments.js';
@@ -34,6 +35,7 @@ import { PeopleFileRows1778000000000 } from './migrations/people-file-rows.js';
 import { PoliciesOnce1777000000000 } from './migrations/policies-once.js';
 import { AgencyPayments1773000000000 } from './migrations/agency-payments.js';
 import { ClosedPeriods1772000000000 } from './migrations/closed-periods.js';
+import { PreparedClient } from './prepared-client.js';
 import { FirstSchema1760000000000 } from './migrations/first-schema.js';
 import { FilingKinds1775000000000 } from './migrations/filing-kinds.js';
 import { SealedAnswers1774000000000 } from './migrations/sealed-answers.js';
@@ -106,9 +108,11 @@ export const makeDataSource = (url: string): DataSource =>
       DepositReversals1795000000000,
       CheckSignatures1796000000000,
       AgendaVersion1797000000000,
+      CountedPeople1798000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,
     poolSize: 20,
     applicationName: 'zakat',
+    extra: { Client: PreparedClient },
   });

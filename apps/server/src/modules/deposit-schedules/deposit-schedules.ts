@@ -158,15 +158,15 @@ export class DepositSchedules {
   private async known(manager: EntityManager, ids: readonly string[]): Promise<Map<string, Known>> {
     const today = await this.clock.today(manager);
     const rows = (await manager.query(
-      `SELECT c.id,
-         (SELECT min(check_date) FROM payroll WHERE client_id = c.id AND status = 'posted')::text AS day,
-         (SELECT value FROM client_fact WHERE client_id = c.id AND kind = 'employer' AND effective_from <= $2
-          ORDER BY effective_from DESC, id DESC LIMIT 1) AS employer,
-         (SELECT coalesce(jsonb_agg(value ORDER BY effective_from DESC, id DESC), '[]') FROM client_fact
-          WHERE client_id = c.id AND kind = 'lookback') AS lookbacks,
-         (SELECT coalesce(jsonb_agg(jsonb_build_object('agency', agency, 'class', deposit_frequency, 'since', effective_from) ORDER BY effective_from DESC), '[]')
-          FROM tax_account WHERE client_id = c.id AND deposit_frequency <> '') AS frequencies
-       FROM unnest($1::uuid[]) AS c(id)`,
+      `SELECT c.id, p.day::text AS day, e.value AS employer, coalesce(l.lookbacks, '[]') AS lookbacks, coalesce(a.frequencies, '[]') AS frequencies
+       FROM unnest($1::uuid[]) AS c(id)
+       LEFT JOIN LATERAL (SELECT check_date AS day FROM payroll WHERE client_id = c.id AND status = 'posted' ORDER BY check_date LIMIT 1) p ON true
+       LEFT JOIN (SELECT DISTINCT ON (client_id) client_id, value FROM client_fact
+         WHERE client_id = ANY($1) AND kind = 'employer' AND effective_from <= $2 ORDER BY client_id, effective_from DESC, id DESC) e ON e.client_id = c.id
+       LEFT JOIN (SELECT client_id, jsonb_agg(value ORDER BY effective_from DESC, id DESC) AS lookbacks FROM client_fact
+         WHERE client_id = ANY($1) AND kind = 'lookback' GROUP BY client_id) l ON l.client_id = c.id
+       LEFT JOIN (SELECT client_id, jsonb_agg(jsonb_build_object('agency', agency, 'class', deposit_frequency, 'since', effective_from) ORDER BY effective_from DESC) AS frequencies
+         FROM tax_account WHERE client_id = ANY($1) AND deposit_frequency <> '' GROUP BY client_id) a ON a.client_id = c.id`,
       [ids, today],
     )) as {
       id: string;

@@ -54,12 +54,11 @@ export class ClosedPeriods {
     checkDay: string,
     taxes: readonly TaxCode[],
   ): Promise<ClosedPeriod[]> {
-    // Before anything is typed no tax is known: every paycheck has the federal ones.
-    const dues = await this.deposits.duesOf(manager, client, date(checkDay), ['US-FIT', ...taxes]);
     const rows = (await manager.query(
       `SELECT DISTINCT r.family, r.reference, r.amount, r.settles, r.status, r.due,
          EXISTS (SELECT 1 FROM remittance_item i WHERE i.remittance_id = r.id AND i.liability_date = $2) AS same_day
-       FROM remittance r WHERE r.client_id = $1 AND r.status IN ('released', 'settled') ORDER BY r.settles`,
+       FROM remittance r WHERE r.client_id = $1 AND r.status IN ('released', 'settled')
+         AND (r.due >= $2 OR EXISTS (SELECT 1 FROM remittance_item i WHERE i.remittance_id = r.id AND i.liability_date = $2)) ORDER BY r.settles`,
       [client.id, checkDay],
     )) as {
       family: string;
@@ -70,6 +69,9 @@ export class ClosedPeriods {
       due: string;
       same_day: boolean;
     }[];
+    if (rows.length === 0) return [];
+    // Before anything is typed no tax is known: every paycheck has the federal ones.
+    const dues = await this.deposits.duesOf(manager, client, date(checkDay), ['US-FIT', ...taxes]);
     return rows
       .filter((row) => dues.has(row.family) && (row.same_day || dues.get(row.family) === row.due))
       .map((row) => ({

@@ -354,6 +354,11 @@ export const MORE_CLIENTS = [
     }),
     extraFacts: [
       fact('local-registration', { state: 'PA', locality: 'Pittsburgh', account: 'W-700-114', collector: '700102' }),
+      fact(
+        'reporting-agent',
+        { standing: 'sent', returnsFrom: '2026-10-01', depositsFrom: '2026-11-01', wantsNotices: true },
+        '2026-10-05',
+      ),
     ],
     people: [
       person(

@@ -58,7 +58,11 @@ import { FilingSlip } from './modules/filings/filing-slip.js';
 import { FilingViews } from './modules/filings/filing-view.js';
 import { FilingSource } from './modules/filings/filing-source.js';
 import { FilingsController } from './modules/filings/filings.controller.js';
-import { FilingsService } from './modules/filings/filings.service.js';
+import { FilingActs } from './modules/filings/filing-acts.service.js';
+import { FilingDrafts } from './modules/filings/filing-drafts.service.js';
+import { FilingPapers } from './modules/filings/filing-papers.service.js';
+import { FilingQueries } from './modules/filings/filing-queries.service.js';
+import { FilingRelease } from './modules/filings/filing-release.service.js';
 import { ReturnPayments } from './modules/filings/return-payments.js';
 import { FiledByOthers } from './modules/filings/filed-by-others.service.js';
 import { WageStatements } from './modules/filings/wage-statements.service.js';
@@ -131,7 +135,9 @@ import { PayrollsController } from './modules/payrolls/payrolls.controller.js';
 import { PayrollReviews } from './modules/payrolls/payroll-review.service.js';
 import { ClientHours } from './modules/payrolls/client-hours.service.js';
 import { HoursFiles } from './modules/payrolls/hours-files.service.js';
-import { PayrollsService } from './modules/payrolls/payrolls.service.js';
+import { PayrollActs } from './modules/payrolls/payroll-acts.service.js';
+import { PayrollEntries } from './modules/payrolls/payroll-entries.service.js';
+import { PayrollQueries } from './modules/payrolls/payroll-queries.service.js';
 import { DepositSchedules } from './modules/deposit-schedules/deposit-schedules.js';
 import { Deposits } from './modules/remittances/deposits.js';
 import { PaymentFile } from './modules/remittances/payment-file.js';
@@ -282,7 +288,9 @@ const PROVIDERS = [
   PayrollPoster,
   ClosedPeriods,
   PayrollViews,
-  PayrollsService,
+  PayrollActs,
+  PayrollEntries,
+  PayrollQueries,
   Documents,
   Outbox,
   Releases,
@@ -308,7 +316,11 @@ const PROVIDERS = [
   FilingSlip,
   HandOver,
   FilingViews,
-  FilingsService,
+  FilingPapers,
+  FilingQueries,
+  FilingDrafts,
+  FilingActs,
+  FilingRelease,
   WageStatements,
   FiledByOthers,
   ReturnPayments,

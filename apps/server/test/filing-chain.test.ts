@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { Stack, postPayroll, takeOn, until, type Caller } from './stack.js';
+import { Stack, postPayroll, takeOn, until, type Caller, wordsOf } from './stack.js';
 
 let stack: Stack;
 let preparer: Caller;
@@ -95,6 +95,21 @@ describe('Form 941', () => {
   it('has the authorization that the signer gives, with the figures that were checked', async () => {
     const paper = await preparer('GET', `/filings/${id}/authorization`);
     expect([paper.status, String(paper.body).slice(0, 5)]).toEqual([200, '%PDF-']);
+  });
+  it('draws Form 8655 by the terms that are entered, and none where there are none', async () => {
+    const path = `/clients/${client.id}/reporting-agent.pdf`;
+    expect((await preparer('GET', path)).status).toBe(409);
+    const entry = (value: Record<string, unknown>) =>
+      preparer('POST', `/clients/${client.id}/facts`, { kind: 'reporting-agent', from: '2026-10-01', value });
+    const terms = { returnsFrom: '2026-10-01', depositsFrom: '2026-11-01' };
+    expect((await entry({ ...terms, standing: 'sent' })).status).toBeLessThan(300);
+    const words = wordsOf(String((await preparer('GET', path)).body)).replace(/\s+/g, ' ');
+    expect(words).toContain('Form 941');
+    expect(words).toContain('from the month that begins Sun, Nov 1, 2026');
+    expect(words).not.toContain('Form 943');
+    expect(words).toContain('Copies of notices are not asked for.');
+    expect((await entry({ ...terms, standing: 'revoked' })).status).toBeLessThan(300);
+    expect((await preparer('GET', path)).status).toBe(409);
   });
   it('keeps no signature in the clear', async () => {
     const rows = (await stack.dataSource.query('SELECT row_to_json(f)::text AS row FROM filing f')) as {

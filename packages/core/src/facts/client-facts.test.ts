@@ -11,6 +11,7 @@ const SCHEDULE = { frequency: 'biweekly', periodEnd: '2026-10-24', daysToCheck: 
 const CLASS = { class: '8810', per: 'hundred', rate: '0.25' };
 const ITEM = { code: 'tools', label: 'Tools', like: 'after-tax' };
 
+const AGENT = { standing: 'sent', returnsFrom: '2026-10-01', depositsFrom: '2026-11-01' };
 describe('facts about a client that cannot be computed with are not stored', () => {
   it.each<[string, Record<string, unknown>, string]>([
     ['employer', { ...EMPLOYER, kind: 'club' }, 'input.not-one-of fact.value.kind'],
@@ -55,6 +56,8 @@ describe('facts about a client that cannot be computed with are not stored', () 
     ['contact', { name: 'x'.repeat(41) }, 'input.too-long fact.value.name'],
     ['note', { about: 'Tips', note: 'x', colour: 'red' }, 'input.unknown-field fact.value.colour'],
     ['enrollment', { agency: 'EFTPS', standing: 'asked' }, 'input.not-one-of fact.value.standing'],
+    ['reporting-agent', { ...AGENT, standing: 'signed' }, 'input.missing fact.value.signedBy'],
+    ['reporting-agent', { standing: 'sent', depositsFrom: '2026-10-01' }, 'input.missing fact.value.returnsFrom'],
   ])('%s %j', (kind, value, expected) => expect(codes(kind, value)).toContain(expected));
 
   it.each<[string, Record<string, unknown>]>([
@@ -66,6 +69,7 @@ describe('facts about a client that cannot be computed with are not stored', () 
     ['pay-item', { code: 'bonus', label: 'Prize', like: 'bonus' }],
     ['work-class', { ...CLASS, per: 'hour', rate: '0.62', employeeRate: '0.14' }],
     ['own-rate', { tax: 'NJ-TDI-ER', percent: '0.75' }],
+    ['reporting-agent', AGENT],
   ])('a sound one has no issue: %s %j', (kind, value) => expect(codes(kind, value)).toEqual([]));
 
   it('a kind that is not there has none either: who stores it decides', () => expect(codes('mood', {})).toEqual([]));
@@ -147,6 +151,13 @@ describe('facts about a client are read back as sentences', () => {
     ['contact', { name: 'Ruth', role: 'office', phone: '', email: 'r@x.example' }, 'Ruth, office, r@x.example'],
     ['note', { about: 'Tips', note: 'reported on Mondays' }, 'Tips: reported on Mondays'],
     ['enrollment', { agency: 'EFTPS', standing: 'applied' }, 'EFTPS: applied'],
+    ['reporting-agent', AGENT, 'Sent to be signed: returns from Thu, Oct 1, 2026, deposits from Sun, Nov 1, 2026'],
+    [
+      'reporting-agent',
+      { ...AGENT, standing: 'signed', signedBy: 'Ruth Gannet' },
+      'Signed by Ruth Gannet: returns from Thu, Oct 1, 2026, deposits from Sun, Nov 1, 2026',
+    ],
+    ['reporting-agent', { ...AGENT, standing: 'revoked' }, 'Revoked'],
     ['tax-exemption', { tax: 'US-FUTA', reason: '501(c)(3)' }, /: 501\(c\)\(3\)$/.source],
   ])('%s %j', (kind, value, says) => {
     const said = CLIENT_FACTS.says(kind, value);
@@ -186,7 +197,15 @@ describe('a client on a day', () => {
     expect(clientOnDay(facts, '2026-09-01').employer).toBeNull();
   });
   it('passes on rules to a new client, and nothing that names anybody', () => {
-    for (const kind of ['contact', 'note', 'enrollment', 'lookback', 'tax-exemption', 'local-registration'])
+    for (const kind of [
+      'contact',
+      'note',
+      'enrollment',
+      'lookback',
+      'tax-exemption',
+      'local-registration',
+      'reporting-agent',
+    ])
       expect(COPIED_KINDS).not.toContain(kind);
     for (const kind of COPIED_KINDS) expect(CLIENT_FACTS.find(kind)?.kind).toBe(kind);
     const department = (sort: string) => isCopied({ kind: 'department', value: { name: 'Ferry refit', sort } });

@@ -616,6 +616,39 @@ const FUNDING: FactKind = {
     `${text(value, 'what') === 'taxes' ? 'Taxes' : 'Taxes and direct deposit'} by debit of the account ending ${text(value, 'accountTail')}, ${beforeWords(text(value, 'daysBefore'))}, held ${heldWords(text(value, 'holdDays'))}; authorized ${dayText(value, 'authorizedOn')} by ${text(value, 'signedBy')}${text(value, 'most') === '' ? '' : `, at most ${moneyText(value, 'most')}`}${untilWords(value)}`,
 };
 
+/** Whether the firm may sign, file and deposit in its own name for the client, to the IRS (Form 8655). */
+const AGENT: FactKind = {
+  kind: 'reporting-agent',
+  label: 'Form 8655, reporting agent authorization',
+  fields: [
+    {
+      name: 'standing',
+      label: 'Status',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['sent', 'sent to be signed'],
+        ['signed', 'signed'],
+        ['revoked', 'revoked'],
+      ],
+    },
+    { name: 'returnsFrom', label: 'Returns from the period that begins', kind: 'date', isRequired: true },
+    { name: 'depositsFrom', label: 'Deposits from the month that begins', kind: 'date', isRequired: true },
+    { name: 'wantsNotices', label: 'Copies of notices to the firm', kind: 'flag' },
+    { name: 'signedBy', label: 'Signed by', kind: 'text', most: 57, help: 'When it came back' },
+  ],
+  check: (value, path) =>
+    text(value, 'standing') === 'signed' && text(value, 'signedBy') === ''
+      ? [problem('input.missing', `${path}.signedBy`, { what: 'Who signed Form 8655' })]
+      : [],
+  says: (value) => {
+    const standing = text(value, 'standing');
+    const from = `returns from ${dayText(value, 'returnsFrom')}, deposits from ${dayText(value, 'depositsFrom')}`;
+    if (standing === 'revoked') return 'Revoked';
+    return standing === 'sent' ? `Sent to be signed: ${from}` : `Signed by ${text(value, 'signedBy')}: ${from}`;
+  },
+};
+
 /** Every kind of fact about a client, in the order in which its page shows them. */
 export const CLIENT_FACTS = new FactKinds([
   EMPLOYER,
@@ -634,6 +667,7 @@ export const CLIENT_FACTS = new FactKinds([
   CONTACT,
   NOTE,
   ENROLMENT,
+  AGENT,
   FUNDING,
   SERVICE_FEE,
 ]);

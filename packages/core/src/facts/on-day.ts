@@ -44,6 +44,8 @@ export interface ClientOnDay {
   readonly classes: readonly FactValue[];
   readonly departments: readonly FactValue[];
   readonly forms: readonly FactValue[];
+  /** Form 8655: how its authorization stands. */
+  readonly agent: FactValue | null;
 }
 
 /** The share that is left for the first place of work: the others are written down with theirs. One that cannot be read is told by the reader of the case, which gets it as it is. */
@@ -132,5 +134,6 @@ export function clientOnDay(facts: readonly DatedFact[], day: string): ClientOnD
     classes: all('work-class'),
     departments: all('department'),
     forms: all('form'),
+    agent: one('reporting-agent'),
   };
 }

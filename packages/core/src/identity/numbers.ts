@@ -70,3 +70,8 @@ export function proposeNameControl(name: string): string {
 }
 
 export const normalDigits = digitsOf;
+
+/** An EIN of nine digits as it is written. */
+export const showEin = (ein: string): string => ein.replace(/^(\d{2})(\d{7})$/, '$1-$2');
+/** A telephone number of ten digits as it is written; any other as it was typed. */
+export const showPhone = (phone: string): string => phone.replace(/^(\d{3})(\d{3})(\d{4})$/, '$1-$2-$3');

@@ -751,6 +751,10 @@ export const ISSUE_TEXTS = {
     '{who} is paid by the schedule {name}, and the client has none of that name.',
     'Enter that pay schedule, or take its name out of the Work of the person: until then no regular payroll has this person.',
   ),
+  'gap.agent': entry(
+    'Form 8655, the reporting agent authorization, was sent to be signed and has not come back.',
+    'Record who signed it, or that it was revoked.',
+  ),
   'gap.bank': entry('There is no bank account to pay from.', 'Enter the routing and account number.'),
   'gap.employer': entry('The kind of employer and its federal form are not said.', 'Enter them.'),
   'gap.form-not-built': entry(

@@ -124,6 +124,13 @@ export function clientDrafts(client: ClientStanding, people: readonly PersonStan
       neededFor: ['deposit'],
       question: 'From which bank account are wages and taxes paid (a voided check)?',
     });
+  if (text(facts.agent ?? {}, 'standing') === 'sent')
+    drafts.push({
+      key: 'agent',
+      issue: problem('gap.agent', 'reporting-agent'),
+      neededFor: ['return', 'deposit'],
+      question: 'Please sign and return Form 8655, the reporting agent authorization that we sent.',
+    });
   if (client.lacksBalances)
     drafts.push({
       key: 'balances',

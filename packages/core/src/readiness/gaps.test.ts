@@ -91,6 +91,9 @@ const keys = (who: Partial<ClientStanding>, whom: Partial<PersonStanding> = {}) 
 
 describe('what is missing', () => {
   it('a client and a person with everything have no gap', () => expect(keys({})).toEqual([]));
+  it.each(['signed', 'revoked'])('nor one whose reporting agent authorization is %s', (standing) =>
+    expect(keys({ facts: { ...client.facts, agent: { standing } } })).toEqual([]),
+  );
   it.each<[string, Partial<ClientStanding>, Partial<PersonStanding>, string]>([
     ['the signer: for the return', { signerName: '' }, {}, 'signerName 2027-02-01 client'],
     ['the EIN: for the deposit first', { ein: '' }, {}, 'ein 2026-11-02 client'],
@@ -115,6 +118,12 @@ describe('what is missing', () => {
       },
       {},
       'rate NY-DOL 2026-10-30 client',
+    ],
+    [
+      'a reporting agent authorization that has not come back: the client’s move, before a deposit',
+      { facts: { ...client.facts, agent: { standing: 'sent' } } },
+      {},
+      'agent 2026-11-02 client',
     ],
     ['a birth date: for the new-hire report', {}, { bornOn: null }, 'bornOn 2026-11-01 client'],
     ['a street: for the new-hire report', {}, { street: '' }, 'street 2026-11-01 client'],

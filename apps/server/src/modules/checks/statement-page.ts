@@ -1,5 +1,6 @@
 import { streetInOneLine } from '@zakat/core/identity/street';
 import { type Cents } from '@zakat/core/money/cents';
+import { showPhone } from '@zakat/core/identity/numbers';
 import { printedDollars } from '../documents/index.js';
 import type { Placed, Ruled, StubLine } from './check-page.js';
 import type { PostedStub } from './posted-stubs.js';
@@ -25,7 +26,6 @@ const AMOUNT = 74;
 const COLUMNS = { hours: 290, rate: 350, amount: 416, toDate: 490 } as const;
 
 /** `315-555-0121`; what is no American number stays as it is. */
-const telephone = (phone: string): string => phone.replace(/^(\d{3})(\d{3})(\d{4})$/, '$1-$2-$3');
 
 class Page {
   readonly texts: Placed[] = [];
@@ -90,7 +90,7 @@ export function statementPage({ client, checkDate, period, stub, paid }: Stateme
   page.put(`${streetInOneLine(client.street)}, ${client.place}`, LEFT, 340);
   page.put(`Check date ${checkDate}`, 344, 220, { isRight: true });
   page.down();
-  page.put(telephone(client.phone), LEFT, 300);
+  page.put(showPhone(client.phone), LEFT, 300);
   page.put(`Pay period ${period}`, 344, 220, { isRight: true });
   page.down(24);
   page.put(stub.payee.name, LEFT, 300, { size: 10.5, isBold: true });

@@ -1,6 +1,7 @@
 import type { FilingFacts, FilingKind } from '@zakat/core/filings/kind';
 import { showDate } from '@zakat/core/calendar/local-date';
 import { streetInOneLine } from '@zakat/core/identity/street';
+import { showEin, showPhone } from '@zakat/core/identity/numbers';
 import { pdfOf } from '../documents/index.js';
 import { titleOf } from '../filing-records/index.js';
 
@@ -44,7 +45,7 @@ export function drawAuthorization(kind: FilingKind, content: unknown, facts: Fil
     words('Form 8879-EMP, E-file Authorization for Employment Tax Returns', 14, true);
     words(`For ${title}, from ${showDate(period.start)} to ${showDate(period.end)}`);
     y += 6;
-    words(`${filer.name}, EIN ${filer.ein.slice(0, 2)}-${filer.ein.slice(2)}`, 10, true);
+    words(`${filer.name}, EIN ${showEin(filer.ein)}`, 10, true);
     words(`${streetInOneLine(filer.street)}, ${filer.city}, ${filer.state} ${filer.zip}`);
     y += 8;
     words('Part I. Tax return information', 10, true);
@@ -58,9 +59,7 @@ export function drawAuthorization(kind: FilingKind, content: unknown, facts: Fil
     words('Signer’s PIN, five digits, not all zero:    ___  ___  ___  ___  ___');
     blank(`${filer.signerName}, ${filer.signerTitle}`);
     words('Part III. Certification of the ERO', 10, true);
-    words(
-      `EFIN ${firm.efin}. ${firm.preparerName}, PTIN ${firm.preparerPtin}, ${firm.name}, ${firm.phone.replace(/^(\d{3})(\d{3})(\d{4})$/, '$1-$2-$3')}`,
-    );
+    words(`EFIN ${firm.efin}. ${firm.preparerName}, PTIN ${firm.preparerPtin}, ${firm.name}, ${showPhone(firm.phone)}`);
     blank('ERO');
     words('Kept by the firm for four years; it is not sent to the IRS.', 8);
   });

@@ -7,7 +7,7 @@ import { findClient } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { outcome } from '../outbox/index.js';
 import { CorrectionsDue } from './corrections-due.js';
-import { FilingsService } from './filings.service.js';
+import { FilingDrafts } from './filing-drafts.service.js';
 
 /** Longer ago nothing can be put right any more: the period of limitations, with the months until it begins. */
 const MONTHS_BACK = 52;
@@ -18,7 +18,7 @@ export class CorrectionsService {
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(CorrectionsDue) private readonly due: CorrectionsDue,
-    @Inject(FilingsService) private readonly filings: FilingsService,
+    @Inject(FilingDrafts) private readonly drafts: FilingDrafts,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -36,7 +36,7 @@ export class CorrectionsService {
     for (const { kind, name, period, title } of rows)
       answers.push(
         await outcome(`${kind} ${period}`, `${name} of ${title}`, () =>
-          this.filings.create(actor, clientId, { kind, period }),
+          this.drafts.create(actor, clientId, { kind, period }),
         ),
       );
     return answers;

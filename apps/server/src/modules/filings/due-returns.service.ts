@@ -20,7 +20,10 @@ import { type FiledElsewhere, filedElsewhereByClient } from '../filed-elsewhere/
 import { Filing, titleOf } from '../filing-records/index.js';
 import { FilingContent, digestOf } from './filing-content.js';
 import { isPaid, type PaidMonths } from './filing-forms.js';
-import { FilingsService } from './filings.service.js';
+import { FilingQueries } from './filing-queries.service.js';
+import { FilingDrafts } from './filing-drafts.service.js';
+import { FilingActs } from './filing-acts.service.js';
+import { FilingRelease } from './filing-release.service.js';
 
 const MOVES: Readonly<Record<DueReturn['status'], string>> = {
   'not begun': 'Preparer: begin it',
@@ -70,7 +73,10 @@ export class DueReturnsService {
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(FactStore) private readonly store: FactStore,
     @Inject(FilingContent) private readonly contents: FilingContent,
-    @Inject(FilingsService) private readonly filings: FilingsService,
+    @Inject(FilingQueries) private readonly queries: FilingQueries,
+    @Inject(FilingDrafts) private readonly drafts: FilingDrafts,
+    @Inject(FilingActs) private readonly acts: FilingActs,
+    @Inject(FilingRelease) private readonly releases: FilingRelease,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
@@ -173,7 +179,7 @@ export class DueReturnsService {
       const what = `${known && named ? titleOf(known, named) : kind} of ${names.get(clientId) ?? 'a client'}`;
       answers.push(
         await outcome(`${clientId} ${kind} ${period}`, what, () =>
-          this.filings.create(actor, clientId, { kind, period }),
+          this.drafts.create(actor, clientId, { kind, period }),
         ),
       );
     }
@@ -186,9 +192,9 @@ export class DueReturnsService {
     for (const { id, version } of asked)
       answers.push(
         await outcome(id, await this.nameOf(actor, id), async () => {
-          const { status } = await this.filings.view(actor, id);
-          const at = status === 'checked' ? (await this.filings.reopen(actor, id, version)).version : version;
-          await this.filings.check(actor, id, at);
+          const { status } = await this.queries.view(actor, id);
+          const at = status === 'checked' ? (await this.acts.reopen(actor, id, version)).version : version;
+          await this.acts.check(actor, id, at);
         }),
       );
     return answers;
@@ -197,14 +203,14 @@ export class DueReturnsService {
   async release(actor: Actor, asked: readonly ReturnAtVersion[]): Promise<DoneOfMany[]> {
     const answers: DoneOfMany[] = [];
     for (const { id, version } of asked)
-      answers.push(await outcome(id, await this.nameOf(actor, id), () => this.filings.release(actor, id, version)));
+      answers.push(await outcome(id, await this.nameOf(actor, id), () => this.releases.release(actor, id, version)));
     return answers;
   }
 
   /** One slip for many: the rehearsal of each; it may be released when each of them may. */
   async slip(actor: Actor, asked: readonly ReturnAtVersion[]): Promise<ReleaseSlip> {
     const slips: ReleaseSlip[] = [];
-    for (const { id } of asked) slips.push(await this.filings.slip(actor, id));
+    for (const { id } of asked) slips.push(await this.queries.slip(actor, id));
     const [first] = slips;
     if (!first) throw refuseField('returns', 'No return is ticked.', 'Tick at least one.');
     const many = slips.length === 1 ? 'One return' : `${slips.length} returns`;
@@ -237,7 +243,7 @@ export class DueReturnsService {
   }
 
   private async nameOf(actor: Actor, id: string): Promise<string> {
-    const view = await this.filings.view(actor, id).catch(() => null);
+    const view = await this.queries.view(actor, id).catch(() => null);
     return view ? `${view.title} of ${view.clientName}` : 'A return';
   }
 }

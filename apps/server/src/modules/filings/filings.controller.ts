@@ -41,7 +41,11 @@ import { ParseYearPipe } from '../../http/year-pipe.js';
 import { CurrentSession, type Session } from '../identity/index.js';
 import { CorrectionsService } from './corrections.service.js';
 import { FiledByOthers } from './filed-by-others.service.js';
-import { FilingsService } from './filings.service.js';
+import { FilingQueries } from './filing-queries.service.js';
+import { FilingDrafts } from './filing-drafts.service.js';
+import { FilingActs } from './filing-acts.service.js';
+import { FilingRelease } from './filing-release.service.js';
+import { FilingPapers } from './filing-papers.service.js';
 import { HandOver } from './hand-over.js';
 import { ReturnPayments } from './return-payments.js';
 import { WageStatements } from './wage-statements.service.js';
@@ -49,7 +53,11 @@ import { WageStatements } from './wage-statements.service.js';
 @Controller()
 export class FilingsController {
   constructor(
-    @Inject(FilingsService) private readonly filings: FilingsService,
+    @Inject(FilingQueries) private readonly queries: FilingQueries,
+    @Inject(FilingDrafts) private readonly drafts: FilingDrafts,
+    @Inject(FilingActs) private readonly acts: FilingActs,
+    @Inject(FilingRelease) private readonly releases: FilingRelease,
+    @Inject(FilingPapers) private readonly papers: FilingPapers,
     @Inject(CorrectionsService) private readonly corrections: CorrectionsService,
     @Inject(WageStatements) private readonly statements: WageStatements,
     @Inject(FiledByOthers) private readonly byOthers: FiledByOthers,
@@ -60,7 +68,7 @@ export class FilingsController {
   @Get('clients/:id/filings')
   @Answers(FilingRow, 'list')
   list(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<FilingRow[]> {
-    return this.filings.list(session, id);
+    return this.queries.list(session, id);
   }
 
   @Get('clients/:id/forms')
@@ -70,7 +78,7 @@ export class FilingsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Query('year', ParseYearPipe) year: number,
   ): Promise<FormOwed[]> {
-    return this.filings.owed(session, id, year);
+    return this.queries.owed(session, id, year);
   }
 
   @Get('clients/:id/corrections')
@@ -93,19 +101,19 @@ export class FilingsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: CreateFiling,
   ): Promise<Accepted> {
-    return { ...(await this.filings.create(session, id, body)), warnings: [] };
+    return { ...(await this.drafts.create(session, id, body)), warnings: [] };
   }
 
   @Get('filings/:id')
   @Answers(FilingView)
   view(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<FilingView> {
-    return this.filings.view(session, id);
+    return this.queries.view(session, id);
   }
 
   @Get('filings/:id/slip')
   @Answers(ReleaseSlip)
   slip(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<ReleaseSlip> {
-    return this.filings.slip(session, id);
+    return this.queries.slip(session, id);
   }
 
   @Put('filings/:id/entered')
@@ -115,7 +123,7 @@ export class FilingsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: EnterAmounts,
   ): Promise<FilingView> {
-    return this.filings.enter(session, id, body);
+    return this.drafts.enter(session, id, body);
   }
 
   @Put('filings/:id/answers')
@@ -125,7 +133,7 @@ export class FilingsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: AnswerQuestions,
   ): Promise<FilingView> {
-    return this.filings.answer(session, id, body);
+    return this.drafts.answer(session, id, body);
   }
 
   @Post('filings/:id/check')
@@ -136,7 +144,7 @@ export class FilingsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: AtVersion,
   ): Promise<FilingView> {
-    return this.filings.check(session, id, body.version);
+    return this.acts.check(session, id, body.version);
   }
 
   @Post('filings/:id/reopen')
@@ -147,7 +155,7 @@ export class FilingsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: AtVersion,
   ): Promise<FilingView> {
-    return this.filings.reopen(session, id, body.version);
+    return this.acts.reopen(session, id, body.version);
   }
 
   @Post('filings/:id/discard')
@@ -157,7 +165,7 @@ export class FilingsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: AtVersion,
   ): Promise<void> {
-    return this.filings.discard(session, id, body.version);
+    return this.drafts.discard(session, id, body.version);
   }
 
   @Post('filings/:id/sign')
@@ -168,7 +176,7 @@ export class FilingsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: SignFiling,
   ): Promise<FilingView> {
-    return this.filings.sign(session, id, body);
+    return this.acts.sign(session, id, body);
   }
 
   @Post('filings/:id/release')
@@ -179,7 +187,7 @@ export class FilingsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: AtVersion,
   ): Promise<FilingView> {
-    return this.filings.release(session, id, body.version);
+    return this.releases.release(session, id, body.version);
   }
 
   @Post('filings/:id/hand-over')
@@ -196,7 +204,14 @@ export class FilingsController {
   @Get('filings/:id/paper')
   @Header('Cache-Control', 'no-store')
   async paper(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<StreamableFile> {
-    const { content, mediaType, name } = await this.filings.returnPdf(session, id);
+    const { content, mediaType, name } = await this.papers.returnPdf(session, id);
+    return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
+  }
+
+  @Get('clients/:id/reporting-agent.pdf')
+  @Header('Cache-Control', 'no-store')
+  async agent(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<StreamableFile> {
+    const { content, mediaType, name } = await this.papers.agentPdf(session, id);
     return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
   }
 
@@ -206,7 +221,7 @@ export class FilingsController {
     @CurrentSession() session: Session,
     @Param('id', ParseUUIDPipe) id: string,
   ): Promise<StreamableFile> {
-    const { content, mediaType, name } = await this.filings.authorizationPdf(session, id);
+    const { content, mediaType, name } = await this.papers.authorizationPdf(session, id);
     return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
   }
 
@@ -308,14 +323,14 @@ export class FilingsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Param('employeeId', ParseUUIDPipe) employeeId: string,
   ): Promise<StreamableFile> {
-    const { content, mediaType, name } = await this.filings.w2cPdf(session, id, employeeId);
+    const { content, mediaType, name } = await this.papers.w2cPdf(session, id, employeeId);
     return new StreamableFile(content, { type: mediaType, disposition: `inline; filename="${name}"` });
   }
 
   @Get('filings/:id/file')
   @Header('Cache-Control', 'no-store')
   async file(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<StreamableFile> {
-    const { content, mediaType, name } = await this.filings.file(session, id);
+    const { content, mediaType, name } = await this.papers.file(session, id);
     return new StreamableFile(content, { type: mediaType, disposition: `attachment; filename="${name}"` });
   }
 }

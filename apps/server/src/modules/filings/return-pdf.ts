@@ -5,6 +5,7 @@ import PDFDocument from 'pdfkit';
 import { printedDollars } from '../documents/index.js';
 import { titleOf } from '../filing-records/index.js';
 import { streetInOneLine } from '@zakat/core/identity/street';
+import { showEin } from '@zakat/core/identity/numbers';
 
 const LEFT = 54;
 const WIDTH = 504;
@@ -54,7 +55,7 @@ export function drawReturn({ kind, content, facts, isDraft, signedOn }: ReturnPa
       document.font('Helvetica-Bold').fillColor(INK);
       words(title, LEFT, 46, 15);
       document.font('Helvetica').fillColor(FAINT);
-      words(`${filer.name}, EIN ${filer.ein.slice(0, 2)}-${filer.ein.slice(2)}`, LEFT, 66, 9);
+      words(`${filer.name}, EIN ${showEin(filer.ein)}`, LEFT, 66, 9);
       if (isDraft)
         document
           .save()

@@ -1,5 +1,6 @@
 import { showDollars, type Cents } from '@zakat/core/money/cents';
 import type { FormW2 } from '@zakat/core/filings/us-w2/form';
+import { showEin } from '@zakat/core/identity/numbers';
 import { pdfOf, type Pdf } from '../documents/index.js';
 
 export interface W2Paper {
@@ -89,7 +90,7 @@ function boxesOf({ form, employer }: W2Paper): Box[] {
     },
     {
       label: 'b  Employer identification number (EIN)',
-      value: `${employer.ein.slice(0, 2)}-${employer.ein.slice(2)}`,
+      value: showEin(employer.ein),
       at: [LEFT, money(0), half, 36],
     },
     {

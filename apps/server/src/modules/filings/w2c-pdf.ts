@@ -1,5 +1,6 @@
 import { subtract } from '@zakat/core/money/cents';
 import type { BoxPair, FormW2c } from '@zakat/core/filings/us-w2c/form';
+import { showEin } from '@zakat/core/identity/numbers';
 import { pdfOf, printedDollars } from '../documents/index.js';
 
 export interface W2cPaper {
@@ -46,7 +47,7 @@ export function drawW2c({ year, form, employer, isDraft }: W2cPaper): Promise<Bu
     words('Form W-2c, Corrected Wage and Tax Statement', 15, true);
     words(`Tax year ${year}, corrects Form W-2`);
     y += 8;
-    words(`Employer: ${employer.name}, EIN ${employer.ein.slice(0, 2)}-${employer.ein.slice(2)}`);
+    words(`Employer: ${employer.name}, EIN ${showEin(employer.ein)}`);
     words(`${employer.street}, ${employer.city}, ${employer.state} ${employer.zip}`);
     words(
       `Employee: ${[person.firstName, person.middleName, person.lastName, person.suffix].filter(Boolean).join(' ')}`,

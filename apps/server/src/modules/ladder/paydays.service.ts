@@ -11,7 +11,7 @@ import { Refusal } from '../../http/refusal.js';
 import { findClient } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { FactStore } from '../facts/index.js';
-import { nextPayroll, PayrollsService } from '../payrolls/index.js';
+import { nextPayroll, PayrollEntries } from '../payrolls/index.js';
 import { LadderService } from './ladder.service.js';
 
 /** How long a posted payroll stays in the list. */
@@ -57,7 +57,7 @@ export class PaydaysService {
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(LadderService) private readonly ladder: LadderService,
-    @Inject(PayrollsService) private readonly payrolls: PayrollsService,
+    @Inject(PayrollEntries) private readonly entries: PayrollEntries,
     @Inject(FactStore) private readonly facts: FactStore,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
@@ -94,7 +94,7 @@ export class PaydaysService {
       if (periodEnd !== asked.periodEnd)
         return { asked, payrollId: null, refused: 'It was started already, or its schedule has changed. Look again.' };
       const days = { periodStart, periodEnd, checkDate };
-      const { id } = await this.payrolls.create(actor, clientId, { ...days, kind: 'regular', schedule });
+      const { id } = await this.entries.create(actor, clientId, { ...days, kind: 'regular', schedule });
       return { asked, payrollId: id, refused: null };
     } catch (error) {
       const refusal = error instanceof Refusal ? error : constraintRefusal(error);

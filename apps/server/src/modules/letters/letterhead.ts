@@ -1,5 +1,6 @@
 import PDFDocument from 'pdfkit';
 import { streetInOneLine } from '@zakat/core/identity/street';
+import { showPhone } from '@zakat/core/identity/numbers';
 
 export interface Sender {
   readonly name: string;
@@ -61,9 +62,7 @@ export class Letter {
     page
       .font('Times-Roman')
       .fontSize(10)
-      .text(
-        `${streetInOneLine(firm.street)}, ${firm.city}, ${firm.state} ${firm.zip}  ${firm.phone.replace(/^(\d{3})(\d{3})(\d{4})$/, '$1-$2-$3')}`,
-      );
+      .text(`${streetInOneLine(firm.street)}, ${firm.city}, ${firm.state} ${firm.zip}  ${showPhone(firm.phone)}`);
     page.moveDown(2).fontSize(SIZE);
     for (const line of to) page.text(line);
     page.moveDown().text(day).moveDown();

@@ -4,6 +4,7 @@ import { familyLabel } from '@zakat/core/deposits/family';
 import { sum } from '@zakat/core/money/cents';
 import { problem } from '@zakat/core/issues/issue';
 import { agencyName, taxOf, isTaxCode } from '@zakat/core/tax-registry/registry';
+import { showEin } from '@zakat/core/identity/numbers';
 import { printedDollars } from '../documents/index.js';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, notFound, refuse } from '../../http/refusal.js';
@@ -51,7 +52,7 @@ export class PaymentInstructions {
         .heading('What to enter')
         .pairs([
           ['Taxpayer', client.legalName],
-          ['EIN', `${client.ein.slice(0, 2)}-${client.ein.slice(2)}`],
+          ['EIN', showEin(client.ein)],
           [
             details.taxpayerId === client.ein ? 'Identified by' : 'Account number',
             details.taxpayerId === client.ein ? 'the EIN' : details.account,

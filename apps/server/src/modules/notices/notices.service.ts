@@ -12,6 +12,7 @@ import { date, showDate, showShortDate } from '@zakat/core/calendar/local-date';
 import { cents } from '@zakat/core/money/cents';
 import { kindOf } from '@zakat/core/filings/registry';
 import { AGENCIES, agencyName } from '@zakat/core/tax-registry/registry';
+import { showEin } from '@zakat/core/identity/numbers';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { printedDollars } from '../documents/index.js';
@@ -185,7 +186,7 @@ export class NoticesService {
       );
       letter.pairs([
         ['Your notice', `${notice.number}, dated ${showDate(date(notice.datedOn))}`],
-        ['Taxpayer', `${client.legalName}, EIN ${client.ein.slice(0, 2)}-${client.ein.slice(2)}`],
+        ['Taxpayer', `${client.legalName}, EIN ${showEin(client.ein)}`],
         ...(notice.period === '' ? [] : [['Tax period', notice.period.replace(/^(\d{4})-(Q\d)$/, '$2 $1')] as const]),
         ...(notice.filingTitle === null ? [] : [['Return', notice.filingTitle] as const]),
       ]);

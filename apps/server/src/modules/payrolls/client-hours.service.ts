@@ -20,7 +20,7 @@ import { fullName } from '../employees/index.js';
 import { FactStore } from '../facts/index.js';
 import { Payroll } from './entities.js';
 import { PayrollViews, digestOf, findPayroll, type ComputedPerson } from './payroll-view.js';
-import { PayrollsService } from './payrolls.service.js';
+import { PayrollEntries } from './payroll-entries.service.js';
 
 /** Hours of every business are of these; its own leave and its own earnings by the hour come beside them. */
 const USUAL_ITEMS: readonly string[] = ['regular', 'overtime', 'vacation', 'sick', 'holiday', 'pto'];
@@ -41,7 +41,7 @@ export class ClientHours {
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(PayrollViews) private readonly views: PayrollViews,
-    @Inject(PayrollsService) private readonly payrolls: PayrollsService,
+    @Inject(PayrollEntries) private readonly entries: PayrollEntries,
     @Inject(FactStore) private readonly store: FactStore,
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Clock) private readonly clock: Clock,
@@ -118,7 +118,7 @@ export class ClientHours {
       });
     });
     if (entries.length === 0) throw conflict('What the client sent is in the payroll already.');
-    const view = await this.payrolls.save(actor, payrollId, { version, entries });
+    const view = await this.entries.save(actor, payrollId, { version, entries });
     await this.database.run(actor, async (manager) => {
       await manager.query('UPDATE client_hours SET taken_at = $2 WHERE payroll_id = $1 AND taken_at IS NULL', [
         payrollId,

@@ -16,7 +16,7 @@ import { fullName } from '../employees/index.js';
 import { FactStore } from '../facts/index.js';
 import { readTable } from '../tables/index.js';
 import { PayrollViews, type ComputedPerson } from './payroll-view.js';
-import { PayrollsService } from './payrolls.service.js';
+import { PayrollEntries } from './payroll-entries.service.js';
 
 /** Rows that are sent to the screen: those that are wrong first. */
 const MOST_SHOWN = 200;
@@ -38,7 +38,7 @@ export class HoursFiles {
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(PayrollViews) private readonly views: PayrollViews,
-    @Inject(PayrollsService) private readonly payrolls: PayrollsService,
+    @Inject(PayrollEntries) private readonly entries: PayrollEntries,
     @Inject(FactStore) private readonly store: FactStore,
     @Inject(Audit) private readonly audit: Audit,
   ) {}
@@ -53,7 +53,7 @@ export class HoursFiles {
     if (result.people.size === 0)
       throw conflict('Nothing of this file can be taken. Look at the reasons beside its rows.');
     // Saving takes the version that was seen: somebody else's work is not written over.
-    await this.payrolls.save(actor, payrollId, {
+    await this.entries.save(actor, payrollId, {
       version: input.version,
       entries: people.flatMap((person) => entryWith(person, result.people.get(person.employee.id))),
     });

@@ -4,5 +4,5 @@ export { Payroll } from './entities.js';
 export { nextPayroll, scheduleNames } from './next-payroll.js';
 export { PaycheckWriter } from './paycheck-writer.js';
 export { bookedAt, findPayroll, viewOf, workStates } from './payroll-view.js';
-export { PayrollsService } from './payrolls.service.js';
+export { PayrollEntries } from './payroll-entries.service.js';
 export { computeEntry, PeopleCases, type PersonCase, usualEntry } from './people-cases.js';

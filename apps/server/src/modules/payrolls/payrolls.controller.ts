@@ -19,12 +19,16 @@ import { CurrentSession, type Session } from '../identity/index.js';
 import { ClientHours } from './client-hours.service.js';
 import { PayrollReviews } from './payroll-review.service.js';
 import { HoursFiles } from './hours-files.service.js';
-import { PayrollsService } from './payrolls.service.js';
+import { PayrollActs } from './payroll-acts.service.js';
+import { PayrollEntries } from './payroll-entries.service.js';
+import { PayrollQueries } from './payroll-queries.service.js';
 
 @Controller()
 export class PayrollsController {
   constructor(
-    @Inject(PayrollsService) private readonly payrolls: PayrollsService,
+    @Inject(PayrollQueries) private readonly queries: PayrollQueries,
+    @Inject(PayrollEntries) private readonly entries: PayrollEntries,
+    @Inject(PayrollActs) private readonly acts: PayrollActs,
     @Inject(HoursFiles) private readonly hours: HoursFiles,
     @Inject(ClientHours) private readonly clientHours: ClientHours,
     @Inject(PayrollReviews) private readonly reviews: PayrollReviews,
@@ -67,7 +71,7 @@ export class PayrollsController {
   @Get('clients/:id/payrolls')
   @Answers(PayrollRow, 'list')
   list(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<PayrollRow[]> {
-    return this.payrolls.list(session, id);
+    return this.queries.list(session, id);
   }
 
   @Get('clients/:id/next-payroll')
@@ -78,7 +82,7 @@ export class PayrollsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Query('schedule') schedule?: string,
   ): Promise<PayrollSuggestion> {
-    return this.payrolls.suggest(session, id, schedule ?? '');
+    return this.queries.suggest(session, id, schedule ?? '');
   }
 
   @Post('clients/:id/payrolls')
@@ -88,13 +92,13 @@ export class PayrollsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: CreatePayroll,
   ): Promise<Accepted> {
-    return { ...(await this.payrolls.create(session, id, body)), warnings: [] };
+    return { ...(await this.entries.create(session, id, body)), warnings: [] };
   }
 
   @Get('payrolls/:id')
   @Answers(PayrollView)
   view(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<PayrollView> {
-    return this.payrolls.view(session, id);
+    return this.queries.view(session, id);
   }
 
   @Put('payrolls/:id')
@@ -104,7 +108,7 @@ export class PayrollsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: SavePayroll,
   ): Promise<PayrollView> {
-    return this.payrolls.save(session, id, body);
+    return this.entries.save(session, id, body);
   }
 
   @Post('payrolls/:id/review')
@@ -115,7 +119,7 @@ export class PayrollsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: ReviewPayroll,
   ): Promise<PayrollView> {
-    return this.payrolls.review(session, id, body);
+    return this.acts.review(session, id, body);
   }
 
   @Post('payrolls/:id/reopen')
@@ -126,7 +130,7 @@ export class PayrollsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: AtVersion,
   ): Promise<PayrollView> {
-    return this.payrolls.reopen(session, id, body.version);
+    return this.acts.reopen(session, id, body.version);
   }
 
   @Post('payrolls/:id/discard')
@@ -136,7 +140,7 @@ export class PayrollsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: AtVersion,
   ): Promise<void> {
-    return this.payrolls.discard(session, id, body.version);
+    return this.entries.discard(session, id, body.version);
   }
 
   @Post('payrolls/:id/post')
@@ -147,7 +151,7 @@ export class PayrollsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: PostPayroll,
   ): Promise<PayrollView> {
-    return this.payrolls.post(session, id, body);
+    return this.acts.post(session, id, body);
   }
 
   @Get('payrolls/:id/working/:employeeId')
@@ -158,6 +162,6 @@ export class PayrollsController {
     @Param('employeeId', ParseUUIDPipe) employeeId: string,
     @Query('figure') figure: string,
   ): Promise<WorkingView> {
-    return this.payrolls.working(session, id, employeeId, figure);
+    return this.queries.working(session, id, employeeId, figure);
   }
 }

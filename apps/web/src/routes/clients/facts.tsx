@@ -21,6 +21,21 @@ const SHOWN = CLIENT_FACTS.kinds
   .map((kind) => kind.kind)
   .filter((kind) => kind !== 'pay-item' && kind !== 'enrollment');
 
+/** What can be seen of an entry, beside it. */
+const BESIDE: Readonly<Record<string, (client: ReturnType<typeof useClient>) => ReactNode>> = {
+  checks: ({ id }) => <CheckSamples clientId={id} />,
+  'reporting-agent': ({ id, facts }) =>
+    facts.some(
+      ({ kind, isInForce, value }) => kind === 'reporting-agent' && isInForce && value['standing'] !== 'revoked',
+    ) ? (
+      <div className="soft">
+        <a href={`/api/clients/${id}/reporting-agent.pdf`} target="_blank" rel="noreferrer">
+          Form 8655 to be signed (PDF)
+        </a>
+      </div>
+    ) : null,
+};
+
 export function FactsPage(): ReactNode {
   const client = useClient();
   const { data: session } = useQuery(sessionQuery);
@@ -65,7 +80,7 @@ export function FactsPage(): ReactNode {
             draftKey={`client.${client.id}`}
             isSaving={add.isPending}
             error={add.error}
-            beside={(kind) => (kind === 'checks' ? <CheckSamples clientId={client.id} /> : null)}
+            beside={(kind) => BESIDE[kind]?.(client) ?? null}
             onSave={(fact, done) => add.mutate(fact, { onSuccess: done })}
           />
         )}

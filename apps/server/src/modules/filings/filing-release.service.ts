@@ -1,0 +1,93 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { FilingView } from '@zakat/contract/filings';
+import type { EntityManager } from 'typeorm';
+import { FirmDatabase, type Actor } from '../../database/firm-database.js';
+import { conflict } from '../../http/refusal.js';
+import { WorkQueue } from '../../queue/work-queue.js';
+import { FILING_MACHINE } from '../../state-machines/machine.js';
+import { Clock } from '../clock/index.js';
+import { Documents } from '../documents/index.js';
+import { refuseFailed, Releases } from '../outbox/index.js';
+import { Filing } from '../filing-records/index.js';
+import { FilingPayment } from './filing-payment.js';
+import { FilingSlip } from './filing-slip.js';
+import { FilingViews } from './filing-view.js';
+import { FilingPapers } from './filing-papers.service.js';
+
+/** The release: once, after the rehearsal, with the paper of what leaves kept beside it. */
+@Injectable()
+export class FilingRelease {
+  constructor(
+    @Inject(FirmDatabase) private readonly database: FirmDatabase,
+    @Inject(FilingPayment) private readonly payment: FilingPayment,
+    @Inject(FilingSlip) private readonly slips: FilingSlip,
+    @Inject(FilingViews) private readonly views: FilingViews,
+    @Inject(Documents) private readonly documents: Documents,
+    @Inject(Releases) private readonly releases: Releases,
+    @Inject(Clock) private readonly clock: Clock,
+    @Inject(WorkQueue) private readonly queue: WorkQueue,
+    @Inject(FilingPapers) private readonly papers: FilingPapers,
+  ) {}
+
+  async release(actor: Actor, id: string, version: number): Promise<FilingView> {
+    const view = await this.database.run(actor, async (manager) => {
+      await manager.query('SELECT id FROM filing WHERE id = $1 FOR UPDATE', [id]);
+      const rehearsed = await this.slips.rehearse(manager, actor, id);
+      const { filing, client, kind, period, content, slip } = rehearsed;
+      if (kind.handedTo !== undefined)
+        throw conflict(`${kind.name} is not sent from here: it is filed with ${kind.handedTo}. Record when it was.`);
+      if (filing.status === 'checked') {
+        refuseFailed(slip);
+        if (filing.paymentAccountId && filing.paymentOn)
+          await this.payment.refuseUnlessSound(manager, rehearsed, {
+            bankAccountId: filing.paymentAccountId,
+            on: filing.paymentOn,
+          });
+      }
+      const documentId = await this.releases.release(manager, actor, FILING_MACHINE, {
+        id,
+        version,
+        clientId: client.id,
+        kind: 'filing',
+        receiver: kind.receiver,
+        documentKind: kind.code,
+        attempt: filing.attempt,
+        name: kind.fileName(period, client.ein),
+        mediaType: kind.mediaType,
+        content: Buffer.from(slip.file, 'utf8'),
+        set: { submission_id: null },
+        detail: { kind: kind.code, attempt: filing.attempt },
+      });
+      if (kind.lines(content).length > 0)
+        await this.documents.store(
+          manager,
+          actor,
+          client.id,
+          'return-paper',
+          `${id}/${filing.attempt}`,
+          'application/pdf',
+          await this.papers.paperOf(manager, rehearsed, content, false),
+        );
+      await this.note(manager, actor, filing, 'released', null, `Released by ${actor.role}.`, null, documentId);
+      return this.views.of(manager, id);
+    });
+    await this.queue.wake();
+    return view;
+  }
+
+  private async note(
+    manager: EntityManager,
+    actor: Actor,
+    filing: Filing,
+    stage: string,
+    code: string | null,
+    message: string,
+    field: string | null,
+    documentId: string | null,
+  ): Promise<void> {
+    await manager.query(
+      'INSERT INTO filing_event (firm_id, filing_id, at, stage, code, message, field, attempt, document_id) VALUES ($1,$2,$3,$4,$5,$6,$7,$8,$9)',
+      [actor.firmId, filing.id, await this.clock.now(manager), stage, code, message, field, filing.attempt, documentId],
+    );
+  }
+}

@@ -1,0 +1,231 @@
+import { Inject, Injectable } from '@nestjs/common';
+import type { CreatePayroll, PayrollEntry, PayrollView, SavePayroll } from '@zakat/contract/payrolls';
+import { problem } from '@zakat/core/issues/issue';
+import { amountForNet } from '@zakat/core/casefile/amount-for-net';
+import { parseDollars } from '@zakat/core/money/cents';
+import { isTaxCode, mayBeOverridden, taxOf } from '@zakat/core/tax-registry/registry';
+import { randomUUID } from 'node:crypto';
+import type { EntityManager } from 'typeorm';
+import { FirmDatabase, type Actor } from '../../database/firm-database.js';
+import { dayFrom } from '../../http/day.js';
+import { conflict, refuse, refuseField } from '../../http/refusal.js';
+import { Audit } from '../audit/index.js';
+import { findClient } from '../clients/index.js';
+import { Payroll } from './entities.js';
+import { scheduleNames } from './next-payroll.js';
+import { FactStore } from '../facts/index.js';
+import { entryOfRow, postedRows } from './posted-payroll.js';
+import { PayrollViews, findPayroll } from './payroll-view.js';
+import { PeopleCases, usualEntry, type PersonCase } from './people-cases.js';
+
+/** What is typed in a payroll that is not reviewed: begun, saved, thrown away. */
+@Injectable()
+export class PayrollEntries {
+  constructor(
+    @Inject(FirmDatabase) private readonly database: FirmDatabase,
+    @Inject(Audit) private readonly audit: Audit,
+    @Inject(PayrollViews) private readonly views: PayrollViews,
+    @Inject(PeopleCases) private readonly peopleCases: PeopleCases,
+    @Inject(FactStore) private readonly facts: FactStore,
+  ) {}
+
+  create(actor: Actor, clientId: string, input: CreatePayroll): Promise<{ id: string }> {
+    const periodStart = dayFrom(input.periodStart, 'periodStart');
+    const periodEnd = dayFrom(input.periodEnd, 'periodEnd');
+    const checkDate = dayFrom(input.checkDate, 'checkDate');
+    if (periodEnd < periodStart)
+      throw refuseField('periodEnd', 'The period ends before it starts.', 'Put the days in order.');
+    if (checkDate < periodStart)
+      throw refuseField(
+        'checkDate',
+        'The check date is before the period.',
+        'Use a check date in or after the period.',
+      );
+    return this.database.run(actor, async (manager) => {
+      const client = await findClient(manager, clientId);
+      const schedules = await scheduleNames(manager, this.facts, client);
+      if (!schedules.includes(input.schedule ?? ''))
+        throw refuseField(
+          'schedule',
+          'The client has no pay schedule of this name.',
+          `Choose one of ${schedules.filter((name) => name !== '').join(', ') || 'its own: it has one, without a name'}.`,
+        );
+      const id = randomUUID();
+      const payroll = {
+        id,
+        firmId: actor.firmId,
+        clientId,
+        periodStart,
+        periodEnd,
+        checkDate,
+        kind: input.kind,
+        schedule: input.kind === 'extra' ? '' : (input.schedule ?? ''),
+        status: 'open' as const,
+        version: 1,
+        createdBy: actor.userId ?? '',
+        reviewedDigest: null,
+        voids: null,
+        isVoid: false,
+      };
+      await manager.insert(Payroll, payroll);
+      const people = await this.peopleCases.forPayroll(manager, client, payroll);
+      const before = input.copyOf === undefined ? null : await copied(manager, clientId, input.copyOf);
+      await writeLines(
+        manager,
+        actor,
+        id,
+        people.map((person): PayrollEntry => {
+          if (before === null) return usualEntry(person, input.kind);
+          const employeeId = person.employee.id;
+          return before.get(employeeId) ?? { employeeId, isPaid: false, earnings: [], deductions: [] };
+        }),
+      );
+      await this.audit.record(manager, actor, 'payroll.create', 'payroll', id, {
+        clientId,
+        periodEnd,
+        checkDate,
+        kind: input.kind,
+        ...(input.copyOf === undefined ? {} : { copyOf: input.copyOf }),
+      });
+      return { id };
+    });
+  }
+
+  save(actor: Actor, id: string, input: SavePayroll): Promise<PayrollView> {
+    return this.database.run(actor, async (manager) => {
+      const payroll = await findPayroll(manager, id);
+      if (payroll.status !== 'open') throw conflict(`This payroll is ${payroll.status}; reopen it before changing it.`);
+      const result = await manager.update(
+        Payroll,
+        { id, version: input.version, status: 'open' },
+        { version: input.version + 1 },
+      );
+      if (result.affected !== 1)
+        throw conflict(
+          'Somebody else saved this payroll meanwhile. Look again; what you typed is still on your screen.',
+        );
+      const client = await findClient(manager, payroll.clientId);
+      const cases = new Map(
+        (await this.peopleCases.forPayroll(manager, client, payroll)).map((person) => [person.employee.id, person]),
+      );
+      const strangers = input.entries.filter((entry) => !cases.has(entry.employeeId));
+      if (strangers.length > 0)
+        throw refuseField('entries', 'An entry is for a person who is not in this payroll.', 'Load the payroll again.');
+      if (payroll.kind !== 'recorded') refuseOverrides(input.entries);
+      const entries = input.entries.map((entry, index) =>
+        withNets(entry, cases.get(entry.employeeId), `entries[${index}]`),
+      );
+      await writeLines(manager, actor, id, entries);
+      const leftOut = input.entries.flatMap(({ employeeId, leftOut: lines = [] }) =>
+        lines.map((line) => ({ employeeId, ...line })),
+      );
+      const withheld = input.entries.reduce((count, entry) => count + (entry.withheld ?? []).length, 0);
+      await this.audit.record(manager, actor, 'payroll.save', 'payroll', id, {
+        entries: input.entries.length,
+        ...(leftOut.length > 0 ? { leftOut } : {}),
+        ...(withheld > 0 && payroll.kind === 'recorded' ? { withheld } : {}),
+        ...(withheld > 0 && payroll.kind !== 'recorded' ? { overridden: overriddenWords(input.entries) } : {}),
+      });
+      return this.views.of(manager, id);
+    });
+  }
+
+  /** Takes away a payroll that was never posted, with what was typed in it. The trail keeps that it was there. */
+  discard(actor: Actor, id: string, version: number): Promise<void> {
+    return this.database.run(actor, async (manager) => {
+      const payroll = await findPayroll(manager, id);
+      if (payroll.status !== 'open')
+        throw conflict(`This payroll is ${payroll.status}; only an open one can be discarded.`);
+      await manager.query('DELETE FROM payroll_line WHERE payroll_id = $1', [id]);
+      const result = await manager.delete(Payroll, { id, version, status: 'open' });
+      if (result.affected !== 1) throw conflict('Somebody changed this payroll meanwhile. Look again before you act.');
+      await this.audit.record(manager, actor, 'payroll.discard', 'payroll', id, {
+        clientId: payroll.clientId,
+        checkDate: payroll.checkDate,
+      });
+    });
+  }
+}
+
+async function writeLines(
+  manager: EntityManager,
+  actor: Actor,
+  payrollId: string,
+  entries: readonly PayrollEntry[],
+): Promise<void> {
+  const rows = entries.map((entry) => ({
+    employee_id: entry.employeeId,
+    is_paid: entry.isPaid,
+    earnings: entry.earnings,
+    deductions: entry.deductions,
+    left_out: entry.leftOut ?? [],
+    withheld: entry.withheld ?? [],
+    unread: entry.unread ?? null,
+  }));
+  await manager.query(
+    `INSERT INTO payroll_line (payroll_id, firm_id, employee_id, is_paid, earnings, deductions, left_out, withheld, unread)
+     SELECT $1, $2, r.employee_id, r.is_paid, r.earnings, r.deductions, r.left_out, r.withheld, r.unread
+     FROM jsonb_to_recordset($3::jsonb) AS r(employee_id uuid, is_paid boolean, earnings jsonb, deductions jsonb, left_out jsonb, withheld jsonb, unread jsonb)
+     ON CONFLICT (payroll_id, employee_id)
+     DO UPDATE SET is_paid = EXCLUDED.is_paid, earnings = EXCLUDED.earnings, deductions = EXCLUDED.deductions, left_out = EXCLUDED.left_out, withheld = EXCLUDED.withheld, unread = EXCLUDED.unread`,
+    [payrollId, actor.firmId, JSON.stringify(rows)],
+  );
+}
+
+/** The lines of a payroll that is typed again, by person. */
+async function copied(manager: EntityManager, clientId: string, id: string): Promise<Map<string, PayrollEntry>> {
+  const payroll = await findPayroll(manager, id);
+  if (payroll.clientId !== clientId || payroll.kind === 'brought-in' || payroll.kind === 'void')
+    throw refuseField('copyOf', 'This payroll has no lines to type again.', 'Choose another payroll of the client.');
+  return new Map(
+    (await postedRows(manager, id)).map((row) => {
+      const entry = entryOfRow(row);
+      // What another program withheld belongs to that payroll alone.
+      const { withheld: _withheld, ...lines } = entry;
+      return [row.employee_id, payroll.kind === 'recorded' ? lines : entry];
+    }),
+  );
+}
+
+/** In a payroll that is paid here only an income tax may be another than is computed, and only for a reason. */
+function refuseOverrides(entries: readonly PayrollEntry[]): void {
+  entries.forEach(({ withheld = [] }, at) =>
+    withheld.forEach(({ tax, reason = '' }, index) => {
+      const path = `entries[${at}].withheld[${index}]`;
+      if (!isTaxCode(tax) || !mayBeOverridden(taxOf(tax)))
+        throw refuseField(
+          `${path}.tax`,
+          `${isTaxCode(tax) ? taxOf(tax).label : tax} is a fixed share of the wages, and is not overridden.`,
+          'Correct the wages or the record; what another program withheld belongs to a payroll of the kind recorded.',
+        );
+      if (reason.trim() === '')
+        throw refuseField(`${path}.reason`, 'An override has no reason.', 'Say why: it is kept with the check.');
+    }),
+  );
+}
+const overriddenWords = (entries: readonly PayrollEntry[]): object[] =>
+  entries.flatMap(({ employeeId, withheld = [] }) => withheld.map((line) => ({ employeeId, ...line })));
+
+/** The entry with the amount of each line that was given by what it is to leave in net pay. */
+function withNets(entry: PayrollEntry, person: PersonCase | undefined, path: string): PayrollEntry {
+  let earnings = entry.earnings;
+  entry.earnings.forEach((line, index) => {
+    const { net, ...rest } = line;
+    if (net === undefined || !person) return;
+    const field = `${path}.earnings[${index}].net`;
+    if (line.amount !== undefined || line.hours !== undefined)
+      throw refuseField(field, 'A line has a net amount beside hours or an amount.', 'Give one of them.');
+    if (parseDollars(net) === null) throw refuse([problem('input.not-an-amount', field, { value: net })]);
+    const others = earnings.filter((other) => other !== line && other.net === undefined);
+    const found = amountForNet(person.base, { ...entry, earnings: others }, person.own, { item: line.item, net });
+    if (found.amount === null)
+      throw refuseField(
+        field,
+        `${found.problem ?? 'No amount leaves this'}.`,
+        'Give another net amount, or an amount.',
+      );
+    const { amount } = found;
+    earnings = earnings.map((other) => (other === line ? { ...rest, amount } : other));
+  });
+  return { ...entry, earnings };
+}

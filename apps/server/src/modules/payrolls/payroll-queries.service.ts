@@ -7,7 +7,7 @@ import type {
   PayrollView,
   WorkingView,
 } from '@zakat/contract/payrolls';
-import { cents, showDollars, sum } from '@zakat/core/money/cents';
+import { cents, showDollars } from '@zakat/core/money/cents';
 import { OTHER } from '@zakat/core/paycheck/after-taxes';
 import { isTaxCode, taxOf } from '@zakat/core/tax-registry/registry';
 import { Tape } from '@zakat/core/working/tape';

@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { secureTables } from '../row-level-security.js';
+import { secureTables, shutTo } from '../row-level-security.js';
 
 const TABLES = `
 -- What a bank says of an account that an entry named not quite right: the entry arrived, the next one is to say it.
@@ -20,9 +20,7 @@ export class AccountChanges1794000000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(TABLES);
     await secureTables(runner, [{ name: 'account_change', isOfClients: true }]);
-    await runner.query(
-      `CREATE POLICY no_employee ON account_change AS RESTRICTIVE TO zakat_app USING ((SELECT current_employee()) IS NULL) WITH CHECK ((SELECT current_employee()) IS NULL)`,
-    );
+    await shutTo(runner, 'no_employee', ['account_change']);
     for (const event of ['INSERT', 'UPDATE'])
       await runner.query(
         `CREATE TRIGGER agenda_${event.toLowerCase()} AFTER ${event} ON account_change REFERENCING NEW TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION agenda_touch()`,

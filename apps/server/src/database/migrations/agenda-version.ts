@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { secureTables } from '../row-level-security.js';
+import { secureTables, shutTo } from '../row-level-security.js';
 
 /** How often a firm's rungs were worked out: what was read of them stays true until the next time. */
 const CHANGES = `
@@ -14,13 +14,8 @@ export class AgendaVersion1797000000000 implements MigrationInterface {
     await runner.query(CHANGES);
     await secureTables(runner, [{ name: 'agenda_version' }]);
     // Of the firm alone: nobody of a client, and nobody who is paid, has a ladder.
-    for (const [policy, whose] of [
-      ['no_client', 'current_client()'],
-      ['no_employee', 'current_employee()'],
-    ] as const)
-      await runner.query(
-        `CREATE POLICY ${policy} ON agenda_version AS RESTRICTIVE TO zakat_app USING ((SELECT ${whose}) IS NULL) WITH CHECK ((SELECT ${whose}) IS NULL)`,
-      );
+    await shutTo(runner, 'no_client', ['agenda_version']);
+    await shutTo(runner, 'no_employee', ['agenda_version']);
   }
 
   down(): Promise<void> {

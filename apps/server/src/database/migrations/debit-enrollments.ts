@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { secureTables } from '../row-level-security.js';
+import { secureTables, shutTo } from '../row-level-security.js';
 
 const TABLES = `
 ALTER TABLE agency_payee DROP CONSTRAINT agency_payee_method_check,
@@ -23,9 +23,7 @@ export class DebitEnrollments1793000000000 implements MigrationInterface {
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(TABLES);
     await secureTables(runner, [{ name: 'debit_enrollment', isOfClients: true }]);
-    await runner.query(
-      `CREATE POLICY no_employee ON debit_enrollment AS RESTRICTIVE TO zakat_app USING ((SELECT current_employee()) IS NULL) WITH CHECK ((SELECT current_employee()) IS NULL)`,
-    );
+    await shutTo(runner, 'no_employee', ['debit_enrollment']);
     for (const event of ['INSERT', 'UPDATE'])
       await runner.query(
         `CREATE TRIGGER agenda_${event.toLowerCase()} AFTER ${event} ON debit_enrollment REFERENCING NEW TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION agenda_touch()`,

@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { secureTables } from '../row-level-security.js';
+import { secureTables, shutTo } from '../row-level-security.js';
 
 const CHANGES = `
 ALTER TABLE app_user DROP CONSTRAINT app_user_role_check, ADD CONSTRAINT app_user_role_check CHECK (role IN ('preparer','reviewer','administrator','client-contact','employee')),
@@ -53,11 +53,8 @@ export class EmployeeSignIns1791000000000 implements MigrationInterface {
       `SELECT c.relname AS name FROM pg_class c JOIN pg_namespace n ON n.oid = c.relnamespace WHERE n.nspname = 'public' AND c.relkind = 'r' AND c.relrowsecurity`,
     )) as { name: string }[];
     const known = new Set([...OPEN, ...OWN.map(([table]) => table)]);
-    for (const { name } of tables)
-      if (!known.has(name))
-        await runner.query(
-          `CREATE POLICY no_employee ON ${name} AS RESTRICTIVE TO zakat_app USING ((SELECT current_employee()) IS NULL) WITH CHECK ((SELECT current_employee()) IS NULL)`,
-        );
+    const others = tables.map(({ name }) => name).filter((name) => !known.has(name));
+    await shutTo(runner, 'no_employee', others);
   }
 
   down(): Promise<void> {

@@ -1,5 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
-import { secureTables } from '../row-level-security.js';
+import { secureTables, shutTo } from '../row-level-security.js';
 
 const TABLES = `
 -- Where a payee of garnishments takes what is sent to it, once for the firm.
@@ -30,10 +30,7 @@ export class GarnishmentPayments1792000000000 implements MigrationInterface {
       { name: 'garnishment_payment', isOfClients: true },
       { name: 'garnishment_payment_item', isOfClients: true },
     ]);
-    for (const table of ['garnishment_payee', 'garnishment_payment', 'garnishment_payment_item'])
-      await runner.query(
-        `CREATE POLICY no_employee ON ${table} AS RESTRICTIVE TO zakat_app USING ((SELECT current_employee()) IS NULL) WITH CHECK ((SELECT current_employee()) IS NULL)`,
-      );
+    await shutTo(runner, 'no_employee', ['garnishment_payee', 'garnishment_payment', 'garnishment_payment_item']);
     for (const event of ['INSERT', 'UPDATE'])
       await runner.query(
         `CREATE TRIGGER agenda_${event.toLowerCase()} AFTER ${event} ON garnishment_payment REFERENCING NEW TABLE AS changed FOR EACH STATEMENT EXECUTE FUNCTION agenda_touch()`,

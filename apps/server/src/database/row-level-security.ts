@@ -35,7 +35,11 @@ export async function secureTables(runner: QueryRunner, tables: readonly TableUs
 const WHOSE = { no_client: 'current_client()', no_employee: 'current_employee()' } as const;
 
 /** Shuts a table to those who sign in for a client, or for themselves: every table made since they can is shut to employees. */
-export async function shutTo(runner: QueryRunner, policy: keyof typeof WHOSE, tables: readonly string[]): Promise<void> {
+export async function shutTo(
+  runner: QueryRunner,
+  policy: keyof typeof WHOSE,
+  tables: readonly string[],
+): Promise<void> {
   const isNobody = `(SELECT ${WHOSE[policy]}) IS NULL`;
   for (const name of tables)
     await runner.query(

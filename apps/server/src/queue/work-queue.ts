@@ -61,7 +61,8 @@ export class WorkQueue implements OnModuleInit, OnApplicationShutdown {
   private begin(queue: QueueName, after = 0): void {
     const timer = setTimeout(() => {
       this.timers.delete(timer);
-      this.boss.notifyWorker(this.workers.get(queue) ?? '');
+      const worker = this.workers.get(queue);
+      if (worker !== undefined) this.boss.notifyWorker(worker);
     }, after * 1000);
     this.timers.add(timer);
   }

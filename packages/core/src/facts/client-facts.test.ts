@@ -157,6 +157,11 @@ describe('facts about a client are read back as sentences', () => {
       { ...AGENT, standing: 'signed', signedBy: 'Ruth Gannet' },
       'Signed by Ruth Gannet: returns from Thu, Oct 1, 2026, deposits from Sun, Nov 1, 2026',
     ],
+    [
+      'reporting-agent',
+      { ...AGENT, wantsNotices: true },
+      'Sent to be signed: returns from Thu, Oct 1, 2026, deposits from Sun, Nov 1, 2026, with copies of notices',
+    ],
     ['reporting-agent', { ...AGENT, standing: 'revoked' }, 'Revoked'],
     ['tax-exemption', { tax: 'US-FUTA', reason: '501(c)(3)' }, /: 501\(c\)\(3\)$/.source],
   ])('%s %j', (kind, value, says) => {

@@ -643,7 +643,7 @@ const AGENT: FactKind = {
       : [],
   says: (value) => {
     const standing = text(value, 'standing');
-    const from = `returns from ${dayText(value, 'returnsFrom')}, deposits from ${dayText(value, 'depositsFrom')}`;
+    const from = `returns from ${dayText(value, 'returnsFrom')}, deposits from ${dayText(value, 'depositsFrom')}${value['wantsNotices'] === true ? ', with copies of notices' : ''}`;
     if (standing === 'revoked') return 'Revoked';
     return standing === 'sent' ? `Sent to be signed: ${from}` : `Signed by ${text(value, 'signedBy')}: ${from}`;
   },

@@ -19,6 +19,7 @@ import { Clock } from '../clock/index.js';
 import { Documents } from '../documents/index.js';
 import { Employee } from '../employees/index.js';
 import { Filing } from '../filing-records/index.js';
+import { changeDraft } from './change-draft.js';
 import { FilingContent, digestOf, type Loaded } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
 import { FilingViews } from './filing-view.js';
@@ -134,13 +135,8 @@ export class FiledByOthers {
         if (correct === filed) delete entered[boxKey(employeeId, box)];
         else entered[boxKey(employeeId, box)] = correct;
       }
-      const result = await manager.update(
-        Filing,
-        { id, version: input.version, status: 'draft' },
-        { entered, version: input.version + 1 },
-      );
-      if (result.affected !== 1) throw conflict('Somebody changed this filing meanwhile. Look again before you save.');
-      await this.audit.record(manager, actor, 'filing.enter', 'filing', id, { from: filing.entered, to: entered });
+      const change = { audit: this.audit, actor, filing, version: input.version };
+      await changeDraft(manager, change, 'entered', entered);
       return this.views.of(manager, id);
     });
   }

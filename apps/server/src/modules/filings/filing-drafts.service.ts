@@ -13,6 +13,7 @@ import { type Client, findClient } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { filedElsewhere } from '../filed-elsewhere/index.js';
 import { Filing, titleOf } from '../filing-records/index.js';
+import { changeDraft } from './change-draft.js';
 import { FilingContent } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
 import { FilingViews } from './filing-view.js';
@@ -157,13 +158,8 @@ export class FilingDrafts {
           throw refuseField(name, `${question.label}: this is not one of the choices.`, 'Choose one of the list.');
         if (text !== '') answers[name] = text;
       }
-      const result = await manager.update(
-        Filing,
-        { id, version: input.version, status: 'draft' },
-        { answers, version: input.version + 1 },
-      );
-      if (result.affected !== 1) throw conflict('Somebody changed this filing meanwhile. Look again before you save.');
-      await this.audit.record(manager, actor, 'filing.enter', 'filing', id, { from: filing.answers, to: answers });
+      const change = { audit: this.audit, actor, filing, version: input.version };
+      await changeDraft(manager, change, 'answers', answers);
       return this.views.of(manager, id);
     });
   }
@@ -181,13 +177,8 @@ export class FilingDrafts {
       const entered = Object.fromEntries(
         input.amounts.filter(({ amount }) => amount !== 0).map(({ name, amount }) => [name, amount]),
       );
-      const result = await manager.update(
-        Filing,
-        { id, version: input.version, status: 'draft' },
-        { entered, version: input.version + 1 },
-      );
-      if (result.affected !== 1) throw conflict('Somebody changed this filing meanwhile. Look again before you save.');
-      await this.audit.record(manager, actor, 'filing.enter', 'filing', id, { from: filing.entered, to: entered });
+      const change = { audit: this.audit, actor, filing, version: input.version };
+      await changeDraft(manager, change, 'entered', entered);
       return this.views.of(manager, id);
     });
   }

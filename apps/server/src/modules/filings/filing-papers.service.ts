@@ -1,13 +1,15 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { date } from '@zakat/core/calendar/local-date';
 import { text } from '@zakat/core/facts/fact-kind';
+import { clientOnDay } from '@zakat/core/facts/on-day';
+import { problem } from '@zakat/core/issues/issue';
 import { periodKey } from '@zakat/core/filings/period';
 import { FILING_KINDS, filesKind } from '@zakat/core/filings/registry';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
-import { conflict, notFound } from '../../http/refusal.js';
+import { conflict, notFound, refuse } from '../../http/refusal.js';
 import { Audit } from '../audit/index.js';
-import { Firm, findClient, formsOnDay } from '../clients/index.js';
+import { Firm, findClient, formsOnDay, type Client } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { Documents, type StoredDocument } from '../documents/index.js';
 import { FactStore } from '../facts/index.js';
@@ -18,7 +20,22 @@ import { drawAuthorization } from './authorization-pdf.js';
 import { drawReturn } from './return-pdf.js';
 import { drawW2c } from './w2c-pdf.js';
 
+/** The kind of document that a kept paper is. */
+const PAPER = 'return-paper';
 type Paper = Pick<StoredDocument, 'name' | 'mediaType' | 'content'>;
+
+/** What Form 8655 says of the client, and cannot be left blank on it. */
+const AGENT_NEEDS = [
+  ['ein', 'The EIN'],
+  ['street', 'The street'],
+  ['city', 'The city'],
+  ['state', 'The state'],
+  ['zip', 'The ZIP code'],
+  ['contactName', 'The contact'],
+  ['phone', 'The telephone number'],
+  ['signerName', 'The signer of returns'],
+  ['signerTitle', 'The title of the signer'],
+] as const satisfies readonly (readonly [keyof Client, string])[];
 
 /** What can be printed or opened of a filing. */
 @Injectable()
@@ -40,9 +57,7 @@ export class FilingPapers {
       const { filing, client, kind } = loaded;
       const name = kind.fileName(loaded.period, client.ein).replace(/\.\w+$/, '');
       const hasLeft = filing.status !== 'draft' && filing.status !== 'checked';
-      const stored = hasLeft
-        ? await this.documents.latest(manager, client.id, 'return-paper', `${id}/${filing.attempt}`)
-        : null;
+      const stored = hasLeft ? await this.documents.latest(manager, client.id, PAPER, `${id}/${filing.attempt}`) : null;
       if (stored) return { ...(await this.documents.load(manager, stored)), name: `${name}.pdf` };
       const content = await this.contents.shown(manager, loaded);
       if (kind.lines(content).length === 0) throw notFound('PDF');
@@ -75,13 +90,21 @@ export class FilingPapers {
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
       const facts = await this.facts.ofClient(manager, clientId);
-      const terms = facts.find(({ kind }) => kind === 'reporting-agent')?.value;
+      const today = await this.clock.today(manager);
+      const { agent: terms } = clientOnDay(facts, today);
       if (!terms || text(terms, 'standing') === 'revoked')
         throw conflict('There is no Form 8655 in force. Enter its terms under Setup first.');
+      const missing = AGENT_NEEDS.flatMap(([field, what]) =>
+        client[field] === '' ? [problem('gap.text', field, { what })] : [],
+      );
+      if (missing.length > 0) throw refuse(missing);
+      const { employer, choices } = formsOnDay(facts, today);
+      const returns = FILING_KINDS.filter(
+        (kind) => kind.signedBy !== null && kind.corrects === undefined && filesKind(kind, employer, choices).is,
+      );
+      if (returns.length === 0) throw conflict('The client files no federal return that is signed here.');
       const firm = (await manager.find(Firm))[0];
       if (!firm) throw notFound('firm');
-      const { employer, choices } = formsOnDay(facts, await this.clock.today(manager));
-      const returns = FILING_KINDS.filter((kind) => kind.signedBy !== null && kind.corrects === undefined);
       return {
         name: `8655-${client.key}.pdf`,
         mediaType: 'application/pdf',
@@ -89,7 +112,7 @@ export class FilingPapers {
           taxpayer: { ...client, name: client.legalName },
           agent: firm,
           terms,
-          returns: returns.filter((kind) => filesKind(kind, employer, choices).is).map(({ name }) => name),
+          returns: returns.map(({ name }) => name),
         }),
       };
     });
@@ -123,7 +146,15 @@ export class FilingPapers {
     });
   }
 
-  async paperOf(manager: EntityManager, loaded: Loaded, content: unknown, isDraft: boolean): Promise<Buffer> {
+  /** Keeps the paper of what leaves, by attempt. */
+  async keep(manager: EntityManager, actor: Actor, loaded: Loaded, content: unknown): Promise<void> {
+    const { filing, client } = loaded;
+    const name = `${filing.id}/${filing.attempt}`;
+    const paper = await this.paperOf(manager, loaded, content, false);
+    await this.documents.store(manager, actor, client.id, PAPER, name, 'application/pdf', paper);
+  }
+
+  private async paperOf(manager: EntityManager, loaded: Loaded, content: unknown, isDraft: boolean): Promise<Buffer> {
     const { filing, client, kind, period } = loaded;
     return drawReturn({
       kind,

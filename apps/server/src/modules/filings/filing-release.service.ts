@@ -1,14 +1,11 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { FilingView } from '@zakat/contract/filings';
-import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict } from '../../http/refusal.js';
 import { WorkQueue } from '../../queue/work-queue.js';
 import { FILING_MACHINE } from '../../state-machines/machine.js';
 import { Clock } from '../clock/index.js';
-import { Documents } from '../documents/index.js';
 import { refuseFailed, Releases } from '../outbox/index.js';
-import { Filing } from '../filing-records/index.js';
 import { FilingPayment } from './filing-payment.js';
 import { FilingSlip } from './filing-slip.js';
 import { FilingViews } from './filing-view.js';
@@ -22,7 +19,6 @@ export class FilingRelease {
     @Inject(FilingPayment) private readonly payment: FilingPayment,
     @Inject(FilingSlip) private readonly slips: FilingSlip,
     @Inject(FilingViews) private readonly views: FilingViews,
-    @Inject(Documents) private readonly documents: Documents,
     @Inject(Releases) private readonly releases: Releases,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(WorkQueue) private readonly queue: WorkQueue,
@@ -58,36 +54,14 @@ export class FilingRelease {
         set: { submission_id: null },
         detail: { kind: kind.code, attempt: filing.attempt },
       });
-      if (kind.lines(content).length > 0)
-        await this.documents.store(
-          manager,
-          actor,
-          client.id,
-          'return-paper',
-          `${id}/${filing.attempt}`,
-          'application/pdf',
-          await this.papers.paperOf(manager, rehearsed, content, false),
-        );
-      await this.note(manager, actor, filing, 'released', null, `Released by ${actor.role}.`, null, documentId);
+      if (kind.lines(content).length > 0) await this.papers.keep(manager, actor, rehearsed, content);
+      await manager.query(
+        `INSERT INTO filing_event (firm_id, filing_id, at, stage, message, attempt, document_id) VALUES ($1, $2, $3, 'released', $4, $5, $6)`,
+        [actor.firmId, id, await this.clock.now(manager), `Released by ${actor.role}.`, filing.attempt, documentId],
+      );
       return this.views.of(manager, id);
     });
     await this.queue.wake();
     return view;
-  }
-
-  private async note(
-    manager: EntityManager,
-    actor: Actor,
-    filing: Filing,
-    stage: string,
-    code: string | null,
-    message: string,
-    field: string | null,
-    documentId: string | null,
-  ): Promise<void> {
-    await manager.query(
-      'INSERT INTO filing_event (firm_id, filing_id, at, stage, code, message, field, attempt, document_id) VALUES ($1,$2,$3,$4,$5,$6,$7,$8,$9)',
-      [actor.firmId, filing.id, await this.clock.now(manager), stage, code, message, field, filing.attempt, documentId],
-    );
   }
 }

@@ -1,19 +1,17 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { FilingView, HandedOver } from '@zakat/contract/filings';
-import { date, showDate } from '@zakat/core/calendar/local-date';
+import { showDate } from '@zakat/core/calendar/local-date';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { dayFrom } from '../../http/day.js';
 import { conflict, refuseField } from '../../http/refusal.js';
 import { Executor } from '../../state-machines/executor.js';
 import { FILING_MACHINE } from '../../state-machines/machine.js';
 import { Clock } from '../clock/index.js';
-import { Documents } from '../documents/index.js';
 import { refuseFailed } from '../outbox/index.js';
+import { FilingPapers } from './filing-papers.service.js';
 import { FilingPostings } from './filing-postings.js';
 import { FilingSlip } from './filing-slip.js';
-import { FilingSource } from './filing-source.js';
 import { FilingViews } from './filing-view.js';
-import { drawReturn } from './return-pdf.js';
 
 /** Pages of somebody else's return: made and checked here, filed there, and recorded when they were. */
 @Injectable()
@@ -21,10 +19,9 @@ export class HandOver {
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(FilingSlip) private readonly slips: FilingSlip,
-    @Inject(FilingSource) private readonly source: FilingSource,
+    @Inject(FilingPapers) private readonly papers: FilingPapers,
     @Inject(FilingPostings) private readonly postings: FilingPostings,
     @Inject(FilingViews) private readonly views: FilingViews,
-    @Inject(Documents) private readonly documents: Documents,
     @Inject(Executor) private readonly executor: Executor,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
@@ -35,7 +32,7 @@ export class HandOver {
     return this.database.run(actor, async (manager) => {
       await manager.query('SELECT id FROM filing WHERE id = $1 FOR UPDATE', [id]);
       const rehearsed = await this.slips.rehearse(manager, actor, id);
-      const { filing, client, kind, period, content, slip } = rehearsed;
+      const { filing, kind, period, content, slip } = rehearsed;
       if (kind.handedTo === undefined) throw conflict(`${kind.name} is sent from here: release it.`);
       if (day > (await this.clock.today(manager)) || day <= period.end)
         throw refuseField(
@@ -51,21 +48,7 @@ export class HandOver {
         set: { released_by: actor.userId },
         detail: { kind: kind.code, filedOn: day },
       });
-      await this.documents.store(
-        manager,
-        actor,
-        client.id,
-        'return-paper',
-        `${id}/${filing.attempt}`,
-        'application/pdf',
-        await drawReturn({
-          kind,
-          content,
-          facts: await this.source.facts(manager, client, period),
-          isDraft: false,
-          signedOn: filing.signedOn === null ? null : date(filing.signedOn),
-        }),
-      );
+      await this.papers.keep(manager, actor, rehearsed, content);
       await this.postings.accept(manager, actor, rehearsed);
       await manager.query(
         'INSERT INTO filing_event (firm_id, filing_id, at, stage, code, message, field, attempt) VALUES ($1,$2,$3,$4,$5,$6,$7,$8)',

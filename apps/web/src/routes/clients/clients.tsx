@@ -41,7 +41,7 @@ export function ClientsPage(): ReactNode {
                     <tr key={row.id} className="go" onClick={() => void navigate(`/clients/${row.id}`)}>
                       <td>
                         <Link to={`/clients/${row.id}`}>{row.legalName}</Link>
-                        {row.tradeName === '' ? null : <span className="quiet">, {row.tradeName}</span>}
+                        {row.tradeName === '' ? null : <span className="soft">, {row.tradeName}</span>}
                       </td>
                       <td>{row.key}</td>
                       <td>{row.einTail === '' ? 'applied for' : `ending ${row.einTail}`}</td>

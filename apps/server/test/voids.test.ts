@@ -284,3 +284,32 @@ describe('what is not posted here', () => {
     expect((await propose(id, ['no'])).status).toBe(422);
   });
 });
+
+describe('the months in which something is owed', () => {
+  it('are as the ledger has them, and a month that is wholly voided is none', async () => {
+    const client = await takeOn(preparer, 'MONTHS', 2);
+    const payrollId = await postPayroll(preparer, client.id, FIRST);
+    await postPayroll(preparer, client.id, SECOND);
+    const monthsNow = async (): Promise<number[]> => {
+      const rows = await stack.dataSource.query<{ months: number }[]>(
+        `SELECT DISTINCT months FROM owed_year WHERE client_id = $1 AND year = 2026`,
+        [client.id],
+      );
+      return rows.map(({ months }) => months);
+    };
+    const [OCTOBER, NOVEMBER] = [1 << 9, 1 << 10];
+    expect(await monthsNow()).toEqual([OCTOBER + NOVEMBER]);
+    await voided(
+      payrollId,
+      (await checksOf(payrollId)).map(({ paycheckId }) => paycheckId),
+    );
+    expect(await monthsNow()).toEqual([NOVEMBER]);
+    const differ = await stack.dataSource.query<unknown[]>(
+      `WITH counted AS (SELECT client_id, tax, extract(year FROM liability_date)::int AS year, extract(month FROM liability_date)::int AS month,
+           sum(CASE cause WHEN 'reversal' THEN -1 ELSE 1 END) AS entries FROM ledger_entry WHERE cause NOT IN ('payment', 'payment-returned') GROUP BY 1, 2, 3, 4),
+         kept AS (SELECT o.client_id, o.tax, o.year::int AS year, u.month::int AS month, u.entries FROM owed_year o, unnest(o.entries) WITH ORDINALITY AS u(entries, month))
+       SELECT * FROM counted c FULL JOIN kept k USING (client_id, tax, year, month) WHERE coalesce(c.entries, 0) <> coalesce(k.entries, 0)`,
+    );
+    expect(differ).toEqual([]);
+  });
+});

@@ -51,9 +51,13 @@ const LETTERS: Readonly<Record<string, string>> = {
  * plain ones. What has no such form stays, for the check of the file to name.
  */
 export const transliterate = (text: string): string =>
-  [...text.normalize('NFC')]
-    .map((sign) => LETTERS[sign] ?? LETTERS[sign.normalize('NFD')] ?? sign.normalize('NFD').replace(/\p{M}+/gu, ''))
-    .join('');
+  PLAIN.test(text)
+    ? text
+    : [...text.normalize('NFC')]
+        .map((sign) => LETTERS[sign] ?? LETTERS[sign.normalize('NFD')] ?? sign.normalize('NFD').replace(/\p{M}+/gu, ''))
+        .join('');
+/** ASCII without the grave accent, the one of its signs that becomes another: nearly every text of a file. */
+const PLAIN = /^[ -_a-~]*$/;
 
 /** A name as the wage file carries it: letters, digits, blanks, hyphens and apostrophes, without periods. */
 export const nameInFile = (name: string): string => transliterate(name).replace(/\./g, '').replace(/\s+/g, ' ').trim();

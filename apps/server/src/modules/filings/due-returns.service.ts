@@ -7,19 +7,18 @@ import type { DatedFact } from '@zakat/core/facts/in-force';
 import type { FilingKind } from '@zakat/core/filings/kind';
 import { parsePeriod, periodKey, periodsOfYear, type FilingPeriod } from '@zakat/core/filings/period';
 import { FILING_KINDS, filesKind, findKind } from '@zakat/core/filings/registry';
-import { LIABILITY_CAUSES } from '@zakat/core/ledger/entry';
-import { AGENCIES, isTaxCode, taxOf, type AgencyCode, type TaxGroup } from '@zakat/core/tax-registry/registry';
+import { AGENCIES, type AgencyCode, type TaxGroup } from '@zakat/core/tax-registry/registry';
 import { In, type EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { refuseField } from '../../http/refusal.js';
-import { Client, formsOnDay, toldApart } from '../clients/index.js';
+import { Client, findClient, formsOnDay, toldApart } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { FactStore } from '../facts/index.js';
 import { checksOfMany, outcome } from '../outbox/index.js';
 import { type FiledElsewhere, filedElsewhereByClient } from '../filed-elsewhere/index.js';
 import { Filing, titleOf } from '../filing-records/index.js';
 import { FilingContent, digestOf } from './filing-content.js';
-import { isPaid, type PaidMonths } from './filing-forms.js';
+import { isPaid, NOTHING_PAID, paidMonths, type PaidMonths } from './paid-months.js';
 import { FilingQueries } from './filing-queries.service.js';
 import { FilingDrafts } from './filing-drafts.service.js';
 import { FilingActs } from './filing-acts.service.js';
@@ -54,9 +53,15 @@ interface Standing {
   readonly elsewhere: readonly FiledElsewhere[];
 }
 
+/** A client as the list names it, with its place in it: namesakes are told apart. */
+type ListedClient = Pick<Client, 'id' | 'key' | 'legalName' | 'tradeName'>;
+interface PlacedClient extends ListedClient {
+  readonly place: number;
+}
+
 /** A return before it is known how it stands. */
 interface Found {
-  readonly client: Client;
+  readonly client: PlacedClient;
   readonly kind: FilingKind;
   readonly period: FilingPeriod;
   readonly due: string;
@@ -86,9 +91,11 @@ export class DueReturnsService {
       throw refuseField('quarter', 'This is not a quarter.', 'Write it like 2026-Q1.');
     return this.database.run(actor, async (manager) => {
       const today = await this.clock.today(manager);
-      const clients = await manager.find(Client, { order: { legalName: 'ASC' } });
-      const names = new Map(toldApart(clients).map(({ id, legalName }) => [id, legalName]));
-      const paid = await paidByClient(manager, asked);
+      const listed: ListedClient[] = await manager.query(
+        'SELECT id, key, legal_name AS "legalName", trade_name AS "tradeName" FROM client ORDER BY legal_name, key',
+      );
+      const clients = toldApart(listed).map((client, place) => ({ ...client, place }));
+      const paid = await paidMonths(manager, Number(asked.start.slice(0, 4)));
       const filings = await manager
         .createQueryBuilder(Filing, 'f')
         .select(['f.id', 'f.clientId', 'f.kind', 'f.periodStart', 'f.sequence', 'f.due', 'f.status'])
@@ -101,15 +108,13 @@ export class DueReturnsService {
       const found = clients.flatMap((client) =>
         foundOf(client, {
           quarter: asked,
-          paid: paid.get(client.id) ?? new Map(),
+          paid: paid.get(client.id) ?? NOTHING_PAID,
           filings: filingsOf.get(client.id) ?? [],
           facts: facts.get(client.id) ?? [],
           elsewhere: elsewhere.get(client.id) ?? [],
         }),
       );
-      found.sort((a, b) =>
-        a.due < b.due ? -1 : a.due > b.due ? 1 : a.client.legalName.localeCompare(b.client.legalName),
-      );
+      found.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.client.place - b.client.place));
       const shown = found.slice(0, MOST_SHOWN);
       const whole = new Map(
         (await manager.find(Filing, { where: { id: In(shown.flatMap(({ filingId }) => filingId ?? [])) } })).map(
@@ -117,10 +122,7 @@ export class DueReturnsService {
         ),
       );
       const rows: DueReturn[] = [];
-      for (const one of shown) {
-        const row = await this.rowOf(manager, one, whole.get(one.filingId ?? '') ?? null, today);
-        rows.push({ ...row, clientName: names.get(one.client.id) ?? row.clientName });
-      }
+      for (const one of shown) rows.push(await this.rowOf(manager, one, whole.get(one.filingId ?? '') ?? null, today));
       return { quarter, rows, more: found.length - shown.length };
     });
   }
@@ -131,7 +133,7 @@ export class DueReturnsService {
     filing: Filing | null,
     today: LocalDate,
   ): Promise<DueReturn> {
-    const stands = await this.standing(manager, client, kind, period, filing);
+    const stands = await this.standing(manager, kind, period, filing);
     const status = !filing && isElsewhere ? 'filed elsewhere' : stands.status;
     const isDone = status === 'accepted' || status === 'filed elsewhere';
     const needsSigner = status === 'checked' && kind.signedBy !== null && filing?.signedOn === null;
@@ -159,7 +161,6 @@ export class DueReturnsService {
   /** How a filing stands; one that was checked is compared with the ledger of now. */
   private async standing(
     manager: EntityManager,
-    client: Client,
     kind: FilingKind,
     period: FilingPeriod,
     filing: Filing | null,
@@ -169,6 +170,7 @@ export class DueReturnsService {
       filing.snapshot === null ? null : kind.read(filing.snapshot, filing.snapshotVersion ?? kind.snapshotVersion);
     const amount = kept === null ? null : kind.amount(kept);
     if (filing.status !== 'checked') return { status: filing.status, amount };
+    const client = await findClient(manager, filing.clientId);
     const now = await this.contents.compute(manager, { filing, client, kind, period });
     const isSame = filing.snapshotDigest === digestOf(this.contents.stored(kind, now));
     return { status: isSame ? 'checked' : 'differs', amount };
@@ -254,25 +256,53 @@ export class DueReturnsService {
 
 const agencyShort = ({ code, name }: FilingKind['agency']): string => AGENCIES[code as AgencyCode]?.short ?? name;
 /** The returns of a client that end in a quarter: owed, or begun. */
-function foundOf(client: Client, { quarter, paid, filings, facts, elsewhere }: Standing): Found[] {
-  const begun = filings.flatMap(({ kind }) => findKind(kind) ?? []);
-  if (paid.size === 0 && begun.length === 0 && !facts.some(({ kind }) => kind === 'form')) return [];
-  const kinds = new Set([...begun, ...[...paid.keys()].flatMap((group) => BY_GROUP.get(group) ?? []), ...ON_REQUEST]);
+function foundOf(client: PlacedClient, { filings, elsewhere, ...standing }: Standing): Found[] {
+  const owed = owedReturns(standing);
+  if (filings.length === 0 && elsewhere.length === 0)
+    return owed.map((one) => ({ client, ...one, isElsewhere: false, filingId: null }));
+  const latest = new Map<string, Filing>();
+  for (const filing of filings) {
+    const key = `${filing.kind} ${filing.periodStart}`;
+    if (filing.sequence >= (latest.get(key)?.sequence ?? 0)) latest.set(key, filing);
+  }
+  const keyOf = ({ kind, period }: OwedReturn): string => `${kind.code} ${period.start}`;
+  const known = new Set(owed.map(keyOf));
+  const begun = [...new Set(filings.flatMap(({ kind }) => findKind(kind) ?? []))].flatMap((kind) =>
+    periodsEndingIn(kind, standing.quarter).map((ending) => ({ kind, ...ending })),
+  );
+  return [...owed, ...begun.filter((one) => !known.has(keyOf(one)) && latest.has(keyOf(one)))]
+    .sort((a, b) => (ORDER.get(a.kind) ?? 0) - (ORDER.get(b.kind) ?? 0))
+    .map((one) => {
+      const filing = latest.get(keyOf(one));
+      const isElsewhere = elsewhere.some(
+        ({ kind, period }) => kind === one.kind.code && period.start === one.period.start,
+      );
+      return { client, ...one, due: filing?.due ?? one.due, isElsewhere, filingId: filing?.id ?? null };
+    });
+}
+
+interface OwedReturn extends Ending {
+  readonly kind: FilingKind;
+}
+/** Clients that pay alike and are alike owe the same returns: worked out once for all of them. */
+const owedAlike = new Map<string, readonly OwedReturn[]>();
+const MOST_ALIKE = 5000;
+/** The returns of a quarter that follow from what was paid and from what the client is. */
+function owedReturns({ quarter, paid, facts }: Pick<Standing, 'quarter' | 'paid' | 'facts'>): readonly OwedReturn[] {
+  if (paid.groups.size === 0 && !facts.some(({ kind }) => kind === 'form')) return [];
+  const key = `${quarter.start}|${paid.key}|${JSON.stringify(facts.map(({ kind, from, value }) => [kind, from, value]))}`;
+  const known = owedAlike.get(key);
+  if (known) return known;
   const { employer, choices } = formsOnDay(facts, quarter.end);
-  return [...kinds]
+  const kinds = new Set([...[...paid.groups.keys()].flatMap((group) => BY_GROUP.get(group) ?? []), ...ON_REQUEST]);
+  const found = [...kinds]
     .sort((a, b) => (ORDER.get(a) ?? 0) - (ORDER.get(b) ?? 0))
-    .flatMap((kind) =>
-      periodsEndingIn(kind, quarter).flatMap(({ period, due: usual }): Found[] => {
-        const filing = filings
-          .filter((one) => one.kind === kind.code && one.periodStart === period.start)
-          .sort((a, b) => b.sequence - a.sequence)[0];
-        const isOwed = kind.owedFor.length === 0 || isPaid(paid, kind.owedFor, period);
-        if (!filing && (kind.corrects !== undefined || !isOwed || !filesKind(kind, employer, choices).is)) return [];
-        const isElsewhere = elsewhere.some((one) => one.kind === kind.code && one.period.start === period.start);
-        const due = filing?.due ?? usual;
-        return [{ client, kind, period, due, isElsewhere, filingId: filing?.id ?? null }];
-      }),
-    );
+    .filter((kind) => kind.corrects === undefined && filesKind(kind, employer, choices).is)
+    .flatMap((kind) => periodsEndingIn(kind, quarter).map((ending) => ({ kind, ...ending })))
+    .filter(({ kind, period }) => kind.owedFor.length === 0 || isPaid(paid, kind.owedFor, period));
+  if (owedAlike.size >= MOST_ALIKE) owedAlike.clear();
+  owedAlike.set(key, found);
+  return found;
 }
 
 interface Ending {
@@ -292,33 +322,5 @@ function periodsEndingIn(kind: FilingKind, { start, end }: FilingPeriod): readon
     .map((period): Ending => ({ period, due: kind.due(period).due }));
   if (endings.size >= MOST_ENDINGS) endings.clear();
   endings.set(key, found);
-  return found;
-}
-
-/** Months of a quarter, or of the year that it ends, with something owed, by client and tax group: reversals that leave nothing do not count. */
-async function paidByClient(manager: EntityManager, quarter: FilingPeriod): Promise<Map<string, PaidMonths>> {
-  // Returns of a year end in its last quarter only.
-  const isLast = quarter.end.endsWith('-12-31');
-  const from = isLast ? `${quarter.start.slice(0, 4)}-01-01` : quarter.start;
-  const rows = (await manager.query(
-    // Client by client, by the index of their entries: the entries of a quarter are a small part of all.
-    `SELECT c.id AS client_id, l.tax, array_agg(l.month) AS months FROM client c CROSS JOIN LATERAL
-       (SELECT tax, extract(month FROM liability_date)::int AS month FROM ledger_entry
-        WHERE client_id = c.id AND liability_date BETWEEN $1 AND $2 AND cause = ANY($3)
-        GROUP BY 1, 2 HAVING sum(CASE cause WHEN 'reversal' THEN -1 ELSE 1 END) > 0) l
-     GROUP BY 1, 2`,
-    [from, quarter.end, LIABILITY_CAUSES],
-  )) as { client_id: string; tax: string; months: number[] }[];
-  const year = quarter.start.slice(0, 4);
-  const found = new Map<string, Map<TaxGroup, Set<string>>>();
-  for (const { client_id: client, tax, months } of rows) {
-    if (!isTaxCode(tax)) continue;
-    const own = found.get(client) ?? new Map<TaxGroup, Set<string>>();
-    const { group } = taxOf(tax);
-    const known = own.get(group) ?? new Set<string>();
-    for (const month of months) known.add(`${year}-${String(month).padStart(2, '0')}`);
-    own.set(group, known);
-    found.set(client, own);
-  }
   return found;
 }

@@ -56,7 +56,7 @@ export class FilingActs {
           ...UNSIGNED,
         },
       });
-      return this.views.of(manager, id);
+      return this.views.of(manager, id, issues);
     });
   }
 

@@ -1,16 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { FormOwed } from '@zakat/contract/filings';
-import type { LocalDate } from '@zakat/core/calendar/local-date';
-import { periodKey, periodsOfYear, type FilingPeriod } from '@zakat/core/filings/period';
+import { periodKey, periodsOfYear } from '@zakat/core/filings/period';
 import { FILING_KINDS, filesKind } from '@zakat/core/filings/registry';
-import { LIABILITY_CAUSES } from '@zakat/core/ledger/entry';
-import { isTaxCode, taxOf, type TaxGroup } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { type Client, formsOnDay } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { FactStore } from '../facts/index.js';
 import { filedElsewhere } from '../filed-elsewhere/index.js';
 import { Filing, titleOf } from '../filing-records/index.js';
+import { isPaid, NOTHING_PAID, paidMonths } from './paid-months.js';
 
 /** The forms of a client: which it files, for which periods it owes one, and how each stands. */
 @Injectable()
@@ -26,7 +24,7 @@ export class FilingForms {
     const facts = await this.store.ofClient(manager, client.id);
     const filings = await manager.find(Filing, { where: { clientId: client.id }, order: { sequence: 'ASC' } });
     const elsewhere = await filedElsewhere(manager, client.id);
-    const paid = await paidMonths(manager, client.id, year);
+    const paid = (await paidMonths(manager, year, client.id)).get(client.id) ?? NOTHING_PAID;
     const begun = new Set(filings.map((one) => one.kind));
     // A correction is among them once it is begun.
     return FILING_KINDS.filter(({ code, corrects }) => corrects === undefined || begun.has(code))
@@ -70,29 +68,4 @@ export class FilingForms {
       )
       .sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
   }
-}
-
-/** Months of a year with something owed, by tax group: reversals that leave nothing do not count. */
-export type PaidMonths = ReadonlyMap<TaxGroup, ReadonlySet<string>>;
-
-async function paidMonths(manager: EntityManager, clientId: string, year: number): Promise<PaidMonths> {
-  const rows = (await manager.query(
-    `SELECT tax, to_char(liability_date, 'YYYY-MM') AS month FROM ledger_entry
-     WHERE client_id = $1 AND liability_date BETWEEN $2 AND $3 AND cause = ANY($4)
-     GROUP BY 1, 2 HAVING sum(CASE cause WHEN 'reversal' THEN -1 ELSE 1 END) > 0`,
-    [clientId, `${year}-01-01`, `${year}-12-31`, LIABILITY_CAUSES],
-  )) as { tax: string; month: string }[];
-  const found = new Map<TaxGroup, Set<string>>();
-  for (const { tax, month } of rows) {
-    if (!isTaxCode(tax)) continue;
-    const { group } = taxOf(tax);
-    const months = found.get(group) ?? new Set<string>();
-    found.set(group, months.add(month));
-  }
-  return found;
-}
-
-export function isPaid(paid: PaidMonths, groups: readonly TaxGroup[], { start, end }: FilingPeriod): boolean {
-  const within = (month: string): boolean => month >= start.slice(0, 7) && month <= (end as LocalDate).slice(0, 7);
-  return groups.some((group) => [...(paid.get(group) ?? [])].some(within));
 }

@@ -32,7 +32,7 @@ import { Secrets } from '../../database/secrets.js';
 import { Clock } from '../clock/index.js';
 import { accountNumberOn, type Client, Firm, formsOnDay, unemploymentRatesOn } from '../clients/index.js';
 import { Documents } from '../documents/index.js';
-import { Employee } from '../employees/index.js';
+import type { Employee } from '../employees/index.js';
 import { FactStore } from '../facts/index.js';
 import { DepositSchedules } from '../deposit-schedules/index.js';
 import { ownRowsOn } from '../rules-in-force/index.js';
@@ -194,10 +194,7 @@ export class FilingSource {
     entries: readonly LedgerEntry[],
     { start, end }: FilingPeriod,
   ): Promise<FilingInput['statements']> {
-    const people = await manager.find(Employee, {
-      where: { clientId: client.id, kind: 'employee', isWithdrawn: false },
-      order: { lastName: 'ASC', firstName: 'ASC' },
-    });
+    const people = await peopleNamed(manager, client.id, `kind = 'employee' AND NOT is_withdrawn`);
     const facts = await this.store.ofPeople(
       manager,
       people.map((person) => person.id),
@@ -267,10 +264,7 @@ export class FilingSource {
       taxes: ReportedCheck['taxes'];
     }[];
     const paid = new Set(rows.map((row) => row.employee_id));
-    const people = await manager.find(Employee, {
-      where: { clientId: client.id },
-      order: { lastName: 'ASC', firstName: 'ASC' },
-    });
+    const people = await peopleNamed(manager, client.id);
     const rates = await unemploymentRatesOn(manager, client.id, end);
     const day = clientOnDay(await this.store.ofClient(manager, client.id), end);
     return {
@@ -380,7 +374,7 @@ export class FilingSource {
     return found;
   }
 
-  private personOf(person: Employee, isStatutory: boolean): W2Person {
+  private personOf(person: NamedPerson, isStatutory: boolean): W2Person {
     return {
       employeeId: person.id,
       ssn: this.secrets.open(person.ssnCipher),
@@ -399,6 +393,32 @@ export class FilingSource {
     };
   }
 }
+
+/** What a statement or a wage report says of a person, as the record has it. */
+type NamedPerson = Pick<
+  Employee,
+  | 'id'
+  | 'ssnCipher'
+  | 'firstName'
+  | 'middleName'
+  | 'lastName'
+  | 'suffix'
+  | 'street'
+  | 'city'
+  | 'state'
+  | 'zip'
+  | 'country'
+  | 'province'
+  | 'isRetirementPlan'
+>;
+/** The people of a client by name. Rows, not entities: of thousands of people these take a third of the time. */
+const peopleNamed = (manager: EntityManager, clientId: string, only = 'true'): Promise<NamedPerson[]> =>
+  manager.query(
+    `SELECT id, ssn_cipher AS "ssnCipher", first_name AS "firstName", middle_name AS "middleName", last_name AS "lastName", suffix,
+       street, city, state, zip, country, province, is_retirement_plan AS "isRetirementPlan"
+     FROM employee WHERE client_id = $1 AND ${only} ORDER BY last_name, first_name`,
+    [clientId],
+  );
 
 /** The rules of the firm's own packs; a pack is checked before it is in force. */
 const rulesOf = (own: OwnRows | null): OwnRules | null =>

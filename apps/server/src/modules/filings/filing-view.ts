@@ -3,6 +3,7 @@ import type { FilingEventView, FilingRow, FilingView, ReturnLineView } from '@za
 import { periodKey, periodLabel } from '@zakat/core/filings/period';
 import { kindOf } from '@zakat/core/filings/registry';
 import type { W2Set } from '@zakat/core/filings/us-w2/form';
+import type { Issue } from '@zakat/core/issues/issue';
 import type { ReturnLine } from '@zakat/core/filings/return-lines';
 import { IsNull, LessThan, Not, type EntityManager } from 'typeorm';
 import { detailOf } from '../../http/refusal.js';
@@ -22,7 +23,8 @@ export class FilingViews {
     @Inject(Outbox) private readonly outbox: Outbox,
   ) {}
 
-  async of(manager: EntityManager, id: string): Promise<FilingView> {
+  /** `fresh`: the issues of what was just computed, which are then not looked for again. */
+  async of(manager: EntityManager, id: string, fresh?: readonly Issue[]): Promise<FilingView> {
     const loaded = await this.contents.load(manager, id);
     const { filing, client, kind } = loaded;
     const isSnapshot = filing.snapshot !== null;
@@ -30,12 +32,13 @@ export class FilingViews {
     const hasLeft = isSnapshot && filing.status !== 'checked';
     const problems = hasLeft
       ? []
-      : // What stands as it was checked is compared with the ledger as it is now.
-        await this.contents.issuesOf(
+      : (fresh ??
+        // What stands as it was checked is compared with the ledger as it is now.
+        (await this.contents.issuesOf(
           manager,
           loaded,
           isSnapshot ? await this.contents.compute(manager, loaded) : content,
-        );
+        )));
     const events = (await manager.query(
       'SELECT at, stage, code, message, field, attempt FROM filing_event WHERE filing_id = $1 ORDER BY id',
       [id],

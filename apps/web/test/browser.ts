@@ -48,3 +48,4 @@ Object.assign(globalThis, {
   fetch: (request: TestRequest) =>
     server.answer ? server.answer(request) : Promise.reject(new TypeError('no server in this test')),
 });
+Element.prototype.scrollIntoView = () => undefined;

@@ -1,6 +1,8 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useRef, useState, type ReactNode } from 'react';
+import { MemoryRouter } from 'react-router';
+import { useArrival, WORK } from './arrival.js';
 import { useKeptFocus } from './keep-focus.js';
 
 afterEach(cleanup);
@@ -37,5 +39,52 @@ describe('the focus', () => {
     fireEvent.click(screen.getByText('done'));
     await new Promise((done) => setTimeout(done, 0));
     expect(document.activeElement?.textContent).toBe('post');
+  });
+});
+
+describe('on arriving at a page', () => {
+  function Page({ hasCome }: { readonly hasCome: boolean }): ReactNode {
+    const page = useRef<HTMLElement>(null);
+    useArrival(page, true);
+    return (
+      <main ref={page} tabIndex={-1}>
+        <a href="#elsewhere">a place of the client</a>
+        <div tabIndex={-1} data-testid="below" {...WORK}>
+          {hasCome && (
+            <button type="button" {...WORK}>
+              start
+            </button>
+          )}
+        </div>
+      </main>
+    );
+  }
+  const at = (hasCome: boolean): ReactNode => (
+    <MemoryRouter>
+      <Page hasCome={hasCome} />
+    </MemoryRouter>
+  );
+  const settle = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
+
+  it('the focus is where its work begins, also when that comes later', async () => {
+    const { rerender } = render(at(false));
+    expect(document.activeElement).toBe(screen.getByTestId('below'));
+    rerender(at(true));
+    await settle();
+    expect(document.activeElement?.textContent).toBe('start');
+  });
+  it('somebody who has begun is not moved any more', async () => {
+    const { rerender } = render(at(false));
+    fireEvent.keyDown(document.body, { key: 'Tab' });
+    rerender(at(true));
+    await settle();
+    expect(document.activeElement).toBe(screen.getByTestId('below'));
+  });
+  it('a control that has the focus keeps it', async () => {
+    const { rerender } = render(at(false));
+    screen.getByText('a place of the client').focus();
+    rerender(at(true));
+    await settle();
+    expect(document.activeElement?.textContent).toBe('a place of the client');
   });
 });

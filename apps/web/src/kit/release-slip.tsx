@@ -40,8 +40,11 @@ export function ReleaseSlip({ slip, actLabel, isBusy, onAct, onClose, children }
       isUnderWay.current = false;
     }
   };
+  // The whole slip is in sight, its act included, where it is not taller than the window.
   useEffect(() => {
-    heading.current?.focus();
+    heading.current?.focus({ preventScroll: true });
+    const slipShown = heading.current?.closest('section');
+    slipShown?.scrollIntoView({ block: slipShown.offsetHeight < window.innerHeight ? 'end' : 'start' });
   }, []);
   return (
     <section

@@ -17,6 +17,7 @@ import { OwnSignIn } from './firm/own-sign-in.js';
 import { forgetDrafts } from './fact-forms/use-draft.js';
 import { OwnPayPage } from './own-pay/own-pay.js';
 import { Palette } from './palette.js';
+import { useArrival } from '../kit/arrival.js';
 import { Day } from '../kit/day.js';
 
 const KEYS: readonly (readonly [key: string, what: string])[] = [
@@ -83,6 +84,7 @@ function FramedPage(): ReactNode {
   const [hasSingleKeys, setSingleKeys] = useSingleKeys();
   const isSignedIn = session !== undefined;
   useKeptFocus(page, isSignedIn);
+  useArrival(page, isSignedIn);
   usePageTitle(page, isSignedIn);
   const singleKeys: HotkeyItem[] = [
     ['l', () => void navigate('/')],

@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { Link, NavLink, Outlet, useOutletContext, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { clientQuery } from '../../api/resources.js';
+import { WORK } from '../../kit/arrival.js';
 import { Waiting } from '../../kit/waiting.js';
 
 const PLACES: readonly (readonly [path: string, label: string])[] = [
@@ -53,7 +54,9 @@ export function ClientFrame(): ReactNode {
               </NavLink>
             ))}
           </nav>
-          <Outlet context={data} />
+          <div className="of-place" tabIndex={-1} {...WORK}>
+            <Outlet context={data} />
+          </div>
         </>
       )}
     </Waiting>

@@ -8,6 +8,7 @@ import type { Schemas } from '../../api/client.js';
 import { nextPayrollQuery, payrollsQuery, sessionQuery, useCreatePayroll } from '../../api/resources.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
+import { WORK } from '../../kit/arrival.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
@@ -80,7 +81,7 @@ function NewPayroll({ clientId, suggestion }: { readonly clientId: string; reado
           ]}
           {...form.getInputProps('kind')}
         />
-        <Button type="submit" loading={create.isPending} mt={22}>
+        <Button type="submit" loading={create.isPending} mt={22} {...WORK}>
           Start the payroll
         </Button>
       </div>

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
+import { afterEach, describe, expect, it } from '@jest/globals';
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { Route } from 'react-router';
 import { ofClient } from '../../testing/client-pages.js';
@@ -6,10 +6,6 @@ import { asked, open, refusal, serve, session, startAnew, type Answers } from '.
 import { payrollPerson } from '../../testing/payroll-people.js';
 import { EmployeePage } from './employee.js';
 
-beforeEach(() => {
-  // The page brings a field into view; there is nothing to scroll here.
-  Element.prototype.scrollIntoView = () => undefined;
-});
 afterEach(startAnew);
 
 const fact = (kind: string, value: object, sentence: string, more: object = {}) => ({

@@ -2,6 +2,7 @@ import { cents, showDollars } from '@zakat/core/money/cents';
 import {
   CellStyleModule,
   CheckboxEditorModule,
+  ClientSideRowModelApiModule,
   ClientSideRowModelModule,
   ColumnAutoSizeModule,
   ModuleRegistry,
@@ -35,6 +36,7 @@ import { TYPINGS } from '../../kit/typed-field.js';
 import type { TypedCell } from './use-sheet.js';
 
 ModuleRegistry.registerModules([
+  ClientSideRowModelApiModule,
   ClientSideRowModelModule,
   TextEditorModule,
   CheckboxEditorModule,

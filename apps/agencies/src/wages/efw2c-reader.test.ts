@@ -32,6 +32,20 @@ describe('corrected wage statements', () => {
       year: '2025',
       ein: '471234561',
     }));
+  const TIPS = [
+    [13, cents(4_000, 11)],
+    [24, cents(2_500, 11)],
+  ] as const;
+  const withTips = (...sums: readonly (readonly [number, string])[]): string =>
+    [...HEAD, person(), record([1, 'RCO'], ...TIPS), record([1, 'RCT'], [4, cents(1, 7)])]
+      .concat(sums.length > 0 ? [record([1, 'RCU'], [4, cents(1, 7)], ...sums)] : [], [record([1, 'RCF'])])
+      .map((line) => `${line}\r\n`)
+      .join('');
+  it('a record of rarer amounts follows its person, and its sums the others', () => {
+    expect(codes(withTips([11, cents(4_000, 15)], [26, cents(2_500, 15)]))).toEqual([]);
+    expect(codes(withTips([11, cents(4_000, 15)], [26, cents(2_400, 15)]))).toEqual(['RCU-TOTAL']);
+    expect(codes(withTips())).toEqual(['RCU-ORDER']);
+  });
   it('a changed name or number alone is a correction', () =>
     expect(codes(file([person([4, '899123409'])], []))).toEqual([]));
   it.each([

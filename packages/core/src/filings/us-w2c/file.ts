@@ -1,4 +1,4 @@
-import { RCA, RCE, RCF, RCT, RCT_MONEY, RCW, RCW_MONEY } from '../../formats/efw2c/layout.js';
+import { RCA, RCE, RCF, RCO, RCO_MONEY, RCT, RCU, RCW, RCW_MONEY } from '../../formats/efw2c/layout.js';
 import type { RecordLayout } from '../../formats/fixed-width/field.js';
 import { writeRecord, type FieldValues } from '../../formats/fixed-width/writer.js';
 import { NO_SSN_IN_FILE } from '../../identity/numbers.js';
@@ -6,27 +6,49 @@ import { WAGE_FILE_ADDRESS } from '../../identity/person.js';
 import { streetInFile } from '../../identity/street.js';
 import { nameInFile } from '../../identity/transliterate.js';
 import type { Issue } from '../../issues/issue.js';
+import { ZERO, sum, type Cents } from '../../money/cents.js';
 import type { MadeFile, PostalAddress, Sending } from '../kind.js';
 import { EMPLOYMENT_CODES } from '../us-w2/file.js';
-import { formW3c, isFederal, type BoxPair, type FormW2c, type W2cSet } from './form.js';
+import type { FormW2 } from '../us-w2/form.js';
+import { isFederal, type BoxPair, type FormW2c, type W2cSet } from './form.js';
 
 const amount = (value: number, width: number): string => String(value).padStart(width, '0');
-/** Both of a pair where the box changes; nothing where it does not: blank says unchanged, zeros would say nil. */
-const money = (
-  pairs: readonly BoxPair[],
-  fields: readonly (readonly [string, string, number])[],
-  width: number,
-): FieldValues =>
+type Fields = readonly (readonly [box: string, name: string, from: number])[];
+/** Amounts of the fields of a record, by name: as reported, and correct. */
+type FieldPairs = ReadonlyMap<string, Omit<BoxPair, 'box'>>;
+/**
+ * The fields in which a box changes. A field of two boxes has also the one that stays as it is, from the corrected form.
+ */
+function fieldPairs({ boxes: changed }: FormW2c, fields: Fields, corrected: FormW2 | undefined): FieldPairs {
+  const kept = (box: string): Cents => corrected?.box12.find(({ code }) => `12${code}` === box)?.amount ?? ZERO;
+  const found = new Map<string, Omit<BoxPair, 'box'>>();
+  for (const name of new Set(fields.map((field) => field[1]))) {
+    const boxes = fields.filter((field) => field[1] === name).map(([box]) => box);
+    if (!changed.some(({ box }) => boxes.includes(box))) continue;
+    const total = (of: 'previous' | 'correct'): Cents =>
+      sum(boxes.map((box) => changed.find((one) => one.box === box)?.[of] ?? kept(box)));
+    // A field of two boxes may come to the same.
+    const [previous, correct] = [total('previous'), total('correct')];
+    if (previous !== correct) found.set(name, { previous, correct });
+  }
+  return found;
+}
+/** What the records of a kind come to, field by field. */
+function totalled(records: readonly FieldPairs[]): FieldPairs {
+  const names = new Set(records.flatMap((record) => [...record.keys()]));
+  const total = (name: string, of: 'previous' | 'correct'): Cents =>
+    sum(records.map((record) => record.get(name)?.[of] ?? ZERO));
+  return new Map(
+    [...names].map((name) => [name, { previous: total(name, 'previous'), correct: total(name, 'correct') }]),
+  );
+}
+/** Both amounts where one changes; nothing else: blank says unchanged, zeros would say nil. */
+const money = (pairs: FieldPairs, width: number): FieldValues =>
   Object.fromEntries(
-    fields.flatMap(([box, name]) => {
-      const pair = pairs.find((one) => one.box === box);
-      return pair
-        ? [
-            [`${name}, Originally Reported`, amount(pair.previous, width)],
-            [`${name}, Correct`, amount(pair.correct, width)],
-          ]
-        : [];
-    }),
+    [...pairs].flatMap(([name, { previous, correct }]) => [
+      [`${name}, Originally Reported`, amount(previous, width)],
+      [`${name}, Correct`, amount(correct, width)],
+    ]),
   );
 const addressOf = (place: PostalAddress): FieldValues => ({
   'Delivery Address': streetInFile(place.street, WAGE_FILE_ADDRESS).delivery,
@@ -79,7 +101,7 @@ function personFields(form: FormW2c): FieldValues {
   };
 }
 
-/** One EFW2C file: RCA, RCE, an RCW for each person, RCT, RCF. Boxes of states are not in it: it goes to the SSA alone. */
+/** One EFW2C file: RCA, RCE, an RCW (and an RCO where it asks for one) for each person, RCT (and RCU), RCF. Boxes of states are not in it: it goes to the SSA alone. */
 export function writeEfw2c(set: W2cSet, { facts, employer, resubmits }: Sending): MadeFile {
   const { filer, firm } = facts;
   const issues: Issue[] = [];
@@ -119,9 +141,22 @@ export function writeEfw2c(set: W2cSet, { facts, employer, resubmits }: Sending)
     },
     'client',
   );
-  for (const form of forms)
-    write(RCW, { ...personFields(form), ...money(form.boxes, RCW_MONEY, 11) }, `employee.${form.person.employeeId}`);
-  write(RCT, { 'Total Number of RCW Records': forms.length, ...money(formW3c(forms), RCT_MONEY, 15) }, 'totals');
+  const corrected = new Map(set.corrected.forms.map((form) => [form.person.employeeId, form]));
+  const usual: FieldPairs[] = [];
+  const rare: FieldPairs[] = [];
+  for (const form of forms) {
+    const { employeeId } = form.person;
+    const pairs = fieldPairs(form, RCW_MONEY, corrected.get(employeeId));
+    usual.push(pairs);
+    write(RCW, { ...personFields(form), ...money(pairs, 11) }, `employee.${employeeId}`);
+    const others = fieldPairs(form, RCO_MONEY, corrected.get(employeeId));
+    if (others.size === 0) continue;
+    rare.push(others);
+    write(RCO, money(others, 11), `employee.${employeeId}`);
+  }
+  write(RCT, { 'Total Number of RCW Records': forms.length, ...money(totalled(usual), 15) }, 'totals');
+  if (rare.length > 0)
+    write(RCU, { 'Total Number of RCO Records': rare.length, ...money(totalled(rare), 15) }, 'totals');
   write(RCF, { 'Number of RCW Records': forms.length }, 'totals');
   return { content: lines.map((line) => `${line}\r\n`).join(''), issues };
 }

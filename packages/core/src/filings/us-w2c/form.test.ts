@@ -1,6 +1,6 @@
 import { describe, expect, it } from '@jest/globals';
 import { layoutFaults, type RecordLayout } from '../../formats/fixed-width/field.js';
-import { RCA, RCE, RCF, RCT, RCW } from '../../formats/efw2c/layout.js';
+import { RCA, RCE, RCF, RCO, RCT, RCU, RCW } from '../../formats/efw2c/layout.js';
 import { dollars } from '../../money/cents.js';
 import { filingFacts, filingInput, sendingOf } from '../../testing/filings.js';
 import { w2Person } from '../../testing/people.js';
@@ -106,6 +106,27 @@ describe('what is stored of it', () => {
     expect([record.slice(3, 12), record.slice(12, 21)]).toEqual(['899123409', '899123401']);
     expect(kind.numbers?.(made, file).get('a')).toBe('899123401');
   });
+  it('rarer boxes have a record of their own after the person’s, and codes A and B are one amount of it', () => {
+    const box12 = (a: string, b: string) => [
+      { code: 'A', amount: dollars(a) },
+      { code: 'B', amount: dollars(b) },
+    ];
+    const tips = w2cSet(
+      set(form('a', { box8: dollars('40.00'), box12: box12('6.20', '1.45') }), form('b')),
+      set(form('a', { box8: dollars('25.00'), box12: box12('5.00', '1.45') }), form('b', { box1: dollars('1.00') })),
+      SAME_YEAR,
+    );
+    const { content, issues } = kind.makeFile(tips, sendingOf(filingFacts('2025', '2026-03-02')));
+    expect(issues).toEqual([]);
+    const records = content.split('\r\n').filter((line) => line !== '');
+    expect(records.map((line) => line.slice(0, 3))).toEqual(['RCA', 'RCE', 'RCW', 'RCO', 'RCW', 'RCT', 'RCU', 'RCF']);
+    // Positions 13 to 56: allocated tips, then the uncollected taxes, each as reported and as it should be.
+    expect(records[3]?.slice(12, 56)).toBe('00000004000000000025000000000076500000000645');
+    expect(records[6]?.slice(3, 40)).toBe('0000001000000000004000000000000002500');
+    expect(kind.check(tips, filingFacts('2025', '2026-03-02')).map(({ code }) => code)).not.toContain(
+      'check.box-not-carried',
+    );
+  });
   it('without what was accepted there is nothing to correct', () => {
     const codes = kind
       .check(kind.compute(filingInput('2025')), filingFacts('2025', '2026-03-02'))
@@ -114,7 +135,7 @@ describe('what is stored of it', () => {
   });
 });
 
-it.each([RCA, RCE, RCW, RCT, RCF].map((layout): [string, RecordLayout] => [layout.name, layout]))(
+it.each([RCA, RCE, RCW, RCO, RCT, RCU, RCF].map((layout): [string, RecordLayout] => [layout.name, layout]))(
   'the layout %s has no hole',
   (_, layout) => expect(layoutFaults(layout)).toEqual([]),
 );

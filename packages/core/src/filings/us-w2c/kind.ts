@@ -9,12 +9,12 @@ import { defineKind, type FilingTable } from '../kind.js';
 import { CORRECTION_NAMES } from '../names.js';
 import { US_W2, numbersOf } from '../us-w2/kind.js';
 import type { W2Set } from '../us-w2/form.js';
-import { RCW_MONEY } from '../../formats/efw2c/layout.js';
+import { RCO_MONEY, RCW_MONEY } from '../../formats/efw2c/layout.js';
 import { writeEfw2c } from './file.js';
 import { isYearElsewhere, withTypedBoxes } from './typed-boxes.js';
 import { formW3c, isFederal, w2cSet, type FormW2c, type W2cSet } from './form.js';
 
-const CARRIED = new Set(RCW_MONEY.map(([box]) => box));
+const CARRIED = new Set([...RCW_MONEY, ...RCO_MONEY].map(([box]) => box));
 const nameOf = ({ person }: FormW2c): string => `${person.lastName}, ${person.firstName}`;
 const masked = (ssn: string): string => (ssn === '' ? '' : `XXXXX${ssn.slice(-4)}`);
 const tail = (ssn: string): string => (ssn === '' ? 'applied for' : `ending ${ssn.slice(-4)}`);
@@ -111,8 +111,8 @@ export const US_W2C = defineKind<W2cSet>({
   receiver: 'ssa',
   edition: recalled(
     publication('Publication 42-014, EFW2C', 'Social Security Administration', 'tax year 2025'),
-    'records RCA, RCE, RCW, RCT, RCF',
-    'RCO and RCU records are not written: what they carry is on the paper alone.',
+    'records RCA, RCE, RCW, RCO, RCT, RCU, RCF',
+    'Where the rarer totals of RCT and RCU stand is recalled less surely than the rest.',
   ),
   period: 'year',
   files: () => ({ is: false, why: `They correct ${US_W2.name} that were accepted, and begin there.` }),

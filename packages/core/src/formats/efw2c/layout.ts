@@ -72,10 +72,10 @@ export const RCE = record('RCE', [
   ['Blank 3', 228, 1024, 'blank'],
 ]);
 
-/** Amounts in pairs of eleven positions: as originally reported, and correct. Blank where nothing changes. */
-const pairOf = (name: string, from: number): Rows => [
-  [`${name}, Originally Reported`, from, from + 10, 'text'],
-  [`${name}, Correct`, from + 11, from + 21, 'text'],
+/** Amounts in pairs: as originally reported, and correct. Blank where nothing changes. */
+const pairOf = (name: string, from: number, width: number): Rows => [
+  [`${name}, Originally Reported`, from, from + width - 1, 'text'],
+  [`${name}, Correct`, from + width, from + 2 * width - 1, 'text'],
 ];
 /** Which box each pair carries, from where. */
 export const RCW_MONEY: readonly (readonly [box: string, name: string, from: number])[] = [
@@ -100,14 +100,15 @@ export const RCW_MONEY: readonly (readonly [box: string, name: string, from: num
   ['12BB', 'Designated Roth Contributions Under a Section 403(b) Salary Reduction Agreement', 794],
   ['12DD', 'Cost of Employer-Sponsored Health Coverage', 816],
 ];
-/** The rows of the pairs with blanks between them, from one position to another. */
-function moneyRows(from: number, to: number): Rows {
+/** The rows of the pairs with blanks between them, from one position to another; each of two amounts so wide. */
+function moneyRows(pairs: typeof RCW_MONEY, from: number, to: number, width = 11): Rows {
   const rows: Rows[number][] = [];
+  const starts = new Map(pairs.map(([, name, start]) => [start, name]));
   let next = from;
-  for (const [, name, start] of [...RCW_MONEY].sort((a, b) => a[2] - b[2])) {
+  for (const [start, name] of [...starts].sort((a, b) => a[0] - b[0])) {
     if (start > next) rows.push([`Blank ${next}`, next, start - 1, 'blank']);
-    rows.push(...pairOf(name, start));
-    next = start + 22;
+    rows.push(...pairOf(name, start, width));
+    next = start + 2 * width;
   }
   if (next <= to) rows.push([`Blank ${next}`, next, to, 'blank']);
   return rows;
@@ -132,7 +133,7 @@ export const RCW = record('RCW', [
   ['Foreign State/Province', 204, 226, 'text'],
   ['Foreign Postal Code', 227, 241, 'text'],
   ['Country Code', 242, 243, 'text'],
-  ...moneyRows(244, 1001),
+  ...moneyRows(RCW_MONEY, 244, 1001),
   ['Statutory Employee Indicator, Originally Reported', 1002, 1002, 'text'],
   ['Statutory Employee Indicator, Correct', 1003, 1003, 'text'],
   ['Retirement Plan Indicator, Originally Reported', 1004, 1004, 'text'],
@@ -141,16 +142,57 @@ export const RCW = record('RCW', [
   ['Third-Party Sick Pay Indicator, Correct', 1007, 1007, 'text'],
   ['Blank 2', 1008, 1024, 'blank'],
 ]);
-/** Sums of the pairs, fifteen positions each, in the order of RCW. */
-export const RCT_MONEY = RCW_MONEY.slice(0, 14).map(([box, name], index) => [box, name, 11 + index * 30] as const);
+
+/** Rarer pairs of a person, in a record after the RCW; only where one of them changes. From position 189 on recalled less surely. */
+export const RCO_MONEY: typeof RCW_MONEY = [
+  ['8', 'Allocated Tips', 13],
+  // Codes A and B are one amount of the file.
+  ['12A', 'Uncollected Employee Tax on Tips', 35],
+  ['12B', 'Uncollected Employee Tax on Tips', 35],
+  ['12S', 'Simple Retirement Account', 79],
+  ['12EE', 'Designated Roth Contributions Under a Governmental Section 457(b) Plan', 211],
+];
+export const RCO = record('RCO', [
+  ['Record Identifier', 1, 3, '=RCO'],
+  ['Blank 1', 4, 12, 'blank'],
+  ...moneyRows(RCO_MONEY, 13, 1024),
+]);
+
+/** Where the sums of RCW stand, fifteen positions each: after position 580 recalled less surely, by the order of the RT record. */
+const TOTAL_AT: Readonly<Record<string, number>> = {
+  '1': 11,
+  '2': 41,
+  '3': 71,
+  '4': 101,
+  '5': 131,
+  '6': 161,
+  '7': 191,
+  '10': 251,
+  '12D': 281,
+  '12E': 311,
+  '12F': 341,
+  '12G': 371,
+  '12H': 401,
+  '12W': 521,
+  '11': 551,
+  '12DD': 611,
+  '12C': 641,
+  '12V': 701,
+  '12AA': 761,
+  '12BB': 791,
+};
+const RCT_MONEY = RCW_MONEY.map(([box, name]) => [box, name, TOTAL_AT[box] ?? 0] as const);
 export const RCT = record('RCT', [
   ['Record Identifier', 1, 3, '=RCT'],
   ['Total Number of RCW Records', 4, 10, 'digits', 'required'],
-  ...RCT_MONEY.flatMap(([, name, from]): Rows => [
-    [`${name}, Originally Reported`, from, from + 14, 'text'],
-    [`${name}, Correct`, from + 15, from + 29, 'text'],
-  ]),
-  ['Blank 1', 431, 1024, 'blank'],
+  ...moneyRows(RCT_MONEY, 11, 1024, 15),
+]);
+/** Sums of the RCO records, in their order; only in a file that has some. */
+const RCU_MONEY = RCO_MONEY.map(([box, name, from]) => [box, name, 11 + ((from - 13) / 22) * 30] as const);
+export const RCU = record('RCU', [
+  ['Record Identifier', 1, 3, '=RCU'],
+  ['Total Number of RCO Records', 4, 10, 'digits', 'required'],
+  ...moneyRows(RCU_MONEY, 11, 1024, 15),
 ]);
 export const RCF = record('RCF', [
   ['Record Identifier', 1, 3, '=RCF'],

@@ -3,6 +3,7 @@ import type { FilingView, TakenInWageFile, TypedBoxes } from '@zakat/contract/fi
 import { writeRecord, type FieldValues } from '@zakat/core/formats/fixed-width/writer';
 import type { RecordLayout } from '@zakat/core/formats/fixed-width/field';
 import { RA, RE, RF, RT, RW } from '@zakat/core/formats/efw2/layout';
+import { RCA, RCE, RCF, RCT, RCW } from '@zakat/core/formats/efw2c/layout';
 import { Stack, takeOn, until, type Caller } from './stack.js';
 
 let stack: Stack;
@@ -132,18 +133,23 @@ describe('wage statements that somebody else filed', () => {
     expect(statement.boxes[0]).toEqual({ box: '1', filed: 4_820_000, correct: 4_820_000 });
     const type = (boxes: { box: string; correct: number }[], version: number) =>
       preparer('PUT', `/filings/${id}/boxes/${employeeId}`, { version, boxes });
-    const wrong = await type([{ box: '12 D', correct: 1 }], draft.version);
-    expect([wrong.status, wrong.body.problems[0].sentence]).toEqual([422, 'This statement has no box 12 D.']);
+    const wrong = await type([{ box: '12D', correct: 1 }], draft.version);
+    expect([wrong.status, wrong.body.problems[0].sentence]).toEqual([422, 'There is no box “12D”.']);
     const typed = (
       await type(
         [
           { box: '1', correct: 4_715_000 },
           { box: '2', correct: 410_000 },
+          { box: '12 D', correct: 105_000 },
         ],
         draft.version,
       )
     ).body as FilingView;
-    expect(typed.tables[0]?.rows).toEqual([['SPRAGUEA, WIL', '1', 4_820_000, 4_715_000, -105_000]]);
+    // Box 12 D was not on the statement that was filed.
+    expect(typed.tables[0]?.rows).toEqual([
+      ['SPRAGUEA, WIL', '1', 4_820_000, 4_715_000, -105_000],
+      ['SPRAGUEA, WIL', '12D', 0, 105_000, 105_000],
+    ]);
     const act = async (caller: Caller, name: string) =>
       caller('POST', `/filings/${id}/${name}`, { version: (await look(id)).version });
     expect((await act(preparer, 'check')).status).toBe(200);
@@ -161,5 +167,98 @@ describe('wage statements that somebody else filed', () => {
     expect(records.map((one) => [one.slice(12, 21), one.slice(243, 265)])).toEqual([
       ['899123401', '0000482000000004715000'],
     ]);
+  });
+});
+
+describe('corrections that somebody else sent', () => {
+  const fields = (of: Record<string, number>): FieldValues =>
+    Object.fromEntries(Object.entries(of).map(([name, amount]) => [name, String(amount).padStart(11, '0')]));
+  /** Two people of the file: wages and number of one, a name of the other. */
+  const corrections = (previous: number): string =>
+    [
+      line(RCA, {
+        "Submitter's EIN": '990000001',
+        'User Identification (User ID)': 'FORMER01',
+        'Software Code': '98',
+        'Company Name': 'FORMER PAYROLL',
+        ...PLACE,
+        'Contact Name': 'X',
+        'Contact Phone Number': '3155550100',
+        'Contact E-Mail/Internet': 'X@Y.EXAMPLE',
+        'Preparer Code': 'A',
+        'Resub Indicator': '0',
+      }),
+      line(RCE, {
+        'Tax Year': 2024,
+        "Employer's/Agent's Correct EIN": '471234561',
+        'Employer Name': 'BOATYARD YARD INC',
+        ...PLACE,
+        'Employment Code, Correct': 'R',
+        'Kind of Employer': 'N',
+      }),
+      line(RCW, {
+        'Social Security Number (SSN), Originally Reported': '899123401',
+        'Social Security Number (SSN), Correct': '899123411',
+        'Employee First Name, Correct': 'WIL',
+        'Employee Last Name, Correct': 'SPRAGUEA',
+        ...PLACE,
+        ...fields({
+          'Wages, Tips and Other Compensation, Originally Reported': previous,
+          'Wages, Tips and Other Compensation, Correct': 4_700_000,
+        }),
+      }),
+      line(RCT, {
+        'Total Number of RCW Records': 1,
+        'Wages, Tips and Other Compensation, Originally Reported': String(previous).padStart(15, '0'),
+        'Wages, Tips and Other Compensation, Correct': '000000004700000',
+      }),
+      line(RCF, { 'Number of RCW Records': 1 }),
+    ].join('\r\n');
+  it('need the statements before them, stand upon those, and are corrected in their turn', async () => {
+    const early = await takeIn(corrections(4_820_000));
+    expect([early.status, early.body.problems[0].code]).toEqual([422, 'wage-file.no-original']);
+    const original = (await takeIn(fileOf('471234561', 2024))).body as TakenInWageFile;
+    const other = await takeIn(corrections(4_820_100));
+    expect([other.status, other.body.problems[0].code]).toEqual([422, 'wage-file.previous']);
+    const made = (await takeIn(corrections(4_820_000))).body as TakenInWageFile;
+    expect(made).toMatchObject({ year: 2024, statements: 1 });
+    expect(await look(made.id)).toMatchObject({ kind: 'us-w2c', status: 'accepted', isElsewhere: true });
+    const { id } = (await preparer('POST', `/clients/${client.id}/filings`, { kind: 'us-w2c', period: '2024' }))
+      .body as { id: string };
+    const whose = (await look(id)).typed?.find(({ name }) => name.startsWith('SPRAGUEA'))?.employeeId ?? '';
+    const { boxes } = (await preparer('GET', `/filings/${id}/boxes/${whose}`)).body as TypedBoxes;
+    expect(boxes[0]).toEqual({ box: '1', filed: 4_700_000, correct: 4_700_000 });
+    expect((await look(original.id)).status).toBe('accepted');
+  });
+});
+
+describe('statements that are typed from the paper', () => {
+  const typeFiled = (year: number, boxes: { box: string; amount: number }[]) =>
+    preparer('POST', `/clients/${client.id}/filed-statements`, {
+      year,
+      source: 'Copy C of the employee',
+      statements: [{ employeeId: client.employeeIds[1], boxes }],
+    });
+  it('are refused with the box that is none, and nothing is kept', async () => {
+    const wrong = await typeFiled(2023, [{ box: '99', amount: 1 }]);
+    expect([wrong.status, wrong.body.problems[0].field]).toEqual([422, 'statements[0].boxes[0].box']);
+    expect((await typeFiled(2026, [{ box: '1', amount: 1 }])).status).toBe(422);
+  });
+  it('stand as filed, and what corrects them goes out with the number of the person', async () => {
+    const made = await typeFiled(2023, [
+      { box: '1', amount: 3_000_000 },
+      { box: '16 NY', amount: 3_000_000 },
+    ]);
+    expect([made.status, made.body.detail]).toEqual([201, undefined]);
+    expect((await typeFiled(2023, [{ box: '1', amount: 1 }])).status).toBe(409);
+    const { id } = (await preparer('POST', `/clients/${client.id}/filings`, { kind: 'us-w2c', period: '2023' }))
+      .body as { id: string };
+    const draft = await look(id);
+    const body = { version: draft.version, boxes: [{ box: '1', correct: 2_900_000 }] };
+    await preparer('PUT', `/filings/${id}/boxes/${client.employeeIds[1]}`, body);
+    expect((await preparer('POST', `/filings/${id}/check`, { version: (await look(id)).version })).status).toBe(200);
+    const slip = (await preparer('GET', `/filings/${id}/slip`)).body as { file: string };
+    const record = slip.file.split('\r\n').find((one) => one.startsWith('RCW')) ?? '';
+    expect([record.slice(12, 21), record.slice(243, 265)]).toEqual(['899123402', '0000300000000002900000']);
   });
 });

@@ -150,6 +150,22 @@ export class TakenInWageFile {
   /** People of the file who are nobody's employee here. */
   @Texts() strangers!: string[];
 }
+/** One box of a statement as it was filed, in cents: `1`, `12 D`, `16 NY`. */
+export class FiledBox {
+  @Text(60, { min: 1 }) box!: string;
+  @Amount() amount!: number;
+}
+export class FiledStatement {
+  @Id() employeeId!: string;
+  @List(() => FiledBox, { most: 60 }) boxes!: FiledBox[];
+}
+/** Statements of a year that somebody else filed, typed from the paper: those that are to be corrected. */
+export class TypeFiledStatements {
+  @Whole({ min: 1990, max: 2100 }) year!: number;
+  /** What they were typed from. */
+  @Text(200, { min: 1 }) source!: string;
+  @List(() => FiledStatement, { most: 200 }) statements!: FiledStatement[];
+}
 /** A box of a statement that was filed elsewhere, as it was filed and as it is typed. */
 export class TypedBox {
   @Text(60) box!: string;

@@ -19,18 +19,28 @@ const PAIRS: Pairs = [
   ['Section 501(c)(18)(D)', 530, 401],
   ['Health Savings Account', 618, 521],
   ['Nonqualified Plan Not Section 457', 640, 551],
+  ['Combat Pay', 662, 581],
   ['Employer-Sponsored Health Coverage', 816, 611],
   ['Group Term Life Insurance', 706, 641],
   ['Nonstatutory Stock Options', 728, 701],
+  ['Section 409A Deferrals', 750, 731],
   ['Roth 401(k)', 772, 761],
   ['Roth 403(b)', 794, 791],
+  ['QSEHRA', 838, 821],
 ];
 /** Pairs of an RCO record, and where their sums begin in RCU. Recalled. */
 const RARE_PAIRS: Pairs = [
   ['Allocated Tips', 13, 11],
   ['Uncollected Employee Tax on Tips', 35, 41],
+  ['Medical Savings Account', 57, 71],
   ['Simple Retirement Account', 79, 101],
+  ['Adoption Expenses', 101, 131],
+  ['Social Security Tax on Group Term Life Insurance', 123, 161],
+  ['Medicare Tax on Group Term Life Insurance', 145, 191],
+  ['Section 409A Income', 167, 221],
   ['Roth 457(b)', 211, 281],
+  ['Section 83(i) Income', 233, 311],
+  ['Section 83(i) Deferrals', 255, 341],
 ];
 const digits = (text: string): boolean => /^\d+$/.test(text);
 

@@ -7,6 +7,11 @@ export const useTakeInWageFile = (clientId: string) =>
   useChange((body: Schemas['TakeInWageFile']) =>
     take(api.POST('/api/clients/{id}/filed-wage-files', { ...path(clientId), body })),
   );
+/** Keeps statements that somebody else filed as they were typed from the paper. */
+export const useTypeFiledStatements = (clientId: string) =>
+  useChange((body: Schemas['TypeFiledStatements']) =>
+    take(api.POST('/api/clients/{id}/filed-statements', { ...path(clientId), body })),
+  );
 /** The boxes of one statement on a correction that is typed. */
 export const typedBoxesQuery = (id: string, employeeId: string) =>
   queryOptions({

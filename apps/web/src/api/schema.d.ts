@@ -3216,6 +3216,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/filed-statements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FilingsController_typeFiled"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/filings/{id}/boxes/{employeeId}": {
         parameters: {
             query?: never;
@@ -6541,6 +6557,20 @@ export interface components {
             year: number;
             statements: number;
             strangers: string[];
+        };
+        FiledBox: {
+            box: string;
+            amount: number;
+        };
+        FiledStatement: {
+            /** Format: uuid */
+            employeeId: string;
+            boxes: components["schemas"]["FiledBox"][];
+        };
+        TypeFiledStatements: {
+            year: number;
+            source: string;
+            statements: components["schemas"]["FiledStatement"][];
         };
         TypedBox: {
             box: string;
@@ -12126,6 +12156,31 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["TakeInWageFile"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenInWageFile"];
+                };
+            };
+        };
+    };
+    FilingsController_typeFiled: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypeFiledStatements"];
             };
         };
         responses: {

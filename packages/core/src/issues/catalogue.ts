@@ -360,6 +360,30 @@ export const ISSUE_TEXTS = {
     'Record {line} has {length} positions; every record of an EFW2 file has 512.',
     'Choose the file as it was sent, not one that was opened and saved again.',
   ),
+  'wage-file.length-of-corrections': entry(
+    'Record {line} has {length} positions; every record of an EFW2C file has 1,024.',
+    'Choose the file as it was sent, not one that was opened and saved again.',
+  ),
+  'wage-file.beyond': entry(
+    'Record {line} has something at positions {from} to {to}, which are not read here.',
+    'Type what stands now as the statements that were filed, and correct those.',
+  ),
+  'wage-file.state-corrections': entry(
+    'The file has records of states (RCS), which are not read here.',
+    'Take in a copy without them, and type the boxes of the states where a correction needs them.',
+  ),
+  'wage-file.ein-corrected': entry(
+    'The file moves statements from the EIN ending {tail} to another one.',
+    'Type the statements as they stand under this client’s EIN.',
+  ),
+  'wage-file.previous': entry(
+    'Box {box} of {who}: the file says it was reported as {said}, and here stands {had}.',
+    'Take in the files in the order in which they were sent: first the W-2s, then each correction.',
+  ),
+  'wage-file.no-original': entry(
+    'The file corrects Forms W-2 of {year}, which are not here.',
+    'Take in the EFW2 file of {year} first, or type what was filed.',
+  ),
   'wage-file.employers': entry(
     'The file has {count} employers; one is read at a time.',
     'Choose a file of this client alone.',

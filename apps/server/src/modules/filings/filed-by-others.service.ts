@@ -1,20 +1,34 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { FilingView, TakeInWageFile, TakenInWageFile, TypeBoxes, TypedBoxes } from '@zakat/contract/filings';
+import type {
+  FiledBox,
+  FilingView,
+  TakeInWageFile,
+  TakenInWageFile,
+  TypeBoxes,
+  TypedBoxes,
+  TypeFiledStatements,
+} from '@zakat/contract/filings';
 import { date } from '@zakat/core/calendar/local-date';
-import { periodWith } from '@zakat/core/filings/period';
+import type { FilingKind } from '@zakat/core/filings/kind';
+import { periodWith, type FilingPeriod } from '@zakat/core/filings/period';
 import { kindOf } from '@zakat/core/filings/registry';
-import type { FormW2, W2Set } from '@zakat/core/filings/us-w2/form';
-import { readEfw2, setAsFiled, type ReadStatement } from '@zakat/core/filings/us-w2/read-file';
-import { boxKey, boxesOf } from '@zakat/core/filings/us-w2c/typed-boxes';
-import { normalDigits } from '@zakat/core/identity/numbers';
+import { noBoxes, type FormW2, type W2Set } from '@zakat/core/filings/us-w2/form';
+import { readEfw2, setAsFiled, type ReadStatement, type ReadWageFile } from '@zakat/core/filings/us-w2/read-file';
+import { correctedByFile, isEfw2c, readEfw2c, type ReadCorrectionFile } from '@zakat/core/filings/us-w2c/read-file';
+import { BOX_FIELD, boxKey, boxesOf, formOfBoxes } from '@zakat/core/filings/us-w2c/typed-boxes';
+import { RW } from '@zakat/core/formats/efw2/layout';
+import { writeRecord } from '@zakat/core/formats/fixed-width/writer';
+import { NO_SSN_IN_FILE, normalDigits } from '@zakat/core/identity/numbers';
+import { nameInFile } from '@zakat/core/identity/transliterate';
 import { problem } from '@zakat/core/issues/issue';
+import { ZERO, cents, type Cents } from '@zakat/core/money/cents';
 import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { conflict, notFound, refuse, refuseField } from '../../http/refusal.js';
 import { Audit } from '../audit/index.js';
-import { findClient } from '../clients/index.js';
+import { findClient, type Client } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { Documents } from '../documents/index.js';
 import { Employee } from '../employees/index.js';
@@ -25,7 +39,20 @@ import { FilingSource } from './filing-source.js';
 import { FilingViews } from './filing-view.js';
 
 const W2 = kindOf('us-w2');
-const BOX_FIELD = /^(1|2|3|4|5|6|7|8|10|11|12 [A-Z]{1,2}|1[6-9] .+)$/;
+const W2C = kindOf('us-w2c');
+
+/** Where what was filed comes from: a file, or the paper it was typed from. */
+interface Source {
+  readonly fileName: string;
+  readonly content: Buffer;
+  readonly from?: string;
+}
+interface Kept {
+  readonly kind: FilingKind;
+  readonly period: FilingPeriod;
+  readonly content: unknown;
+  readonly source: Source;
+}
 
 /** Wage statements of a year that somebody else filed: taken in from their file, and corrected by typing what is right. */
 @Injectable()
@@ -44,62 +71,189 @@ export class FiledByOthers {
   /** Keeps the file and what it says as accepted: the forms that correct it begin from there. */
   takeIn(actor: Actor, clientId: string, input: TakeInWageFile): Promise<TakenInWageFile> {
     const content = Buffer.from(input.content, 'base64');
-    const file = readEfw2(content.toString('latin1'));
+    const text = content.toString('latin1');
+    const source = { fileName: input.fileName, content };
+    return isEfw2c(text)
+      ? this.takeInCorrections(actor, clientId, readEfw2c(text), source)
+      : this.takeInStatements(actor, clientId, readEfw2(text), source);
+  }
+
+  private takeInStatements(
+    actor: Actor,
+    clientId: string,
+    file: ReadWageFile,
+    source: Source,
+  ): Promise<TakenInWageFile> {
     if (file.issues.length > 0) throw refuse(file.issues);
     return this.database.run(actor, async (manager) => {
-      const client = await findClient(manager, clientId);
-      if (file.ein !== normalDigits(client.ein))
-        throw refuse([problem('wage-file.other-ein', 'content', { tail: file.ein.slice(-4) })]);
-      const period = periodWith('year', date(`${file.year}-01-01`));
-      if (period.end >= (await this.clock.today(manager)))
-        throw refuseField('content', `The year ${file.year} is not over.`, 'Choose the file of a year that was filed.');
-      const known = await manager.findOneBy(Filing, { clientId, kind: W2.code, periodStart: period.start });
-      if (known)
-        throw conflict(`${W2.name} of ${file.year} are here already. Correct those, or discard what was begun.`);
+      const client = await this.clientOf(manager, clientId, file.ein);
+      const period = await this.periodOver(manager, file.year, 'content');
+      await this.refuseKnown(manager, clientId, period);
       const { forms, strangers } = await this.match(manager, clientId, file.statements);
       const set = setAsFiled(file.year, forms, strangers);
-      const stored = this.contents.stored(W2, set);
-      const documentId = await this.documents.store(
-        manager,
-        actor,
-        clientId,
-        'filed-elsewhere',
-        input.fileName,
-        'text/plain',
-        content,
-      );
-      const id = randomUUID();
-      await manager.insert(Filing, {
-        id,
-        firmId: actor.firmId,
-        clientId,
-        kind: W2.code,
-        jurisdiction: W2.jurisdiction,
-        periodStart: period.start,
-        periodEnd: period.end,
-        corrects: null,
-        sequence: 1,
-        due: W2.due(period).due,
-        status: 'accepted',
-        version: 1,
-        attempt: 1,
-        entered: {},
-        answers: {},
-        snapshot: stored as object,
-        snapshotVersion: W2.snapshotVersion,
-        snapshotDigest: digestOf(stored),
-        documentId,
-        isElsewhere: true,
-        preparedBy: actor.userId ?? '',
-        createdAt: await this.clock.now(manager),
-      });
-      await this.audit.record(manager, actor, 'filing.take-in', 'filing', id, {
-        file: input.fileName,
-        year: file.year,
-      });
-      const names = forms.filter(({ person }) => strangers.includes(person.employeeId)).map(nameOf);
-      return { id, year: file.year, statements: forms.length, strangers: names };
+      const id = await this.keep(manager, actor, client, { kind: W2, period, content: set, source });
+      return taken(id, file.year, forms.length, forms, strangers);
     });
+  }
+
+  /** What another one corrected after its W-2s: upon what stands, in the order in which it was sent. */
+  private takeInCorrections(
+    actor: Actor,
+    clientId: string,
+    file: ReadCorrectionFile,
+    source: Source,
+  ): Promise<TakenInWageFile> {
+    if (file.issues.length > 0) throw refuse(file.issues);
+    return this.database.run(actor, async (manager) => {
+      const client = await this.clientOf(manager, clientId, file.ein);
+      const period = await this.periodOver(manager, file.year, 'content');
+      const given = { entered: {}, answers: {} };
+      const input = await this.source.input(manager, client, W2, period, given);
+      const original = (await this.source.original(
+        manager,
+        client,
+        W2C,
+        period,
+        Number.MAX_SAFE_INTEGER,
+        input,
+      )) as W2Set | null;
+      if (!original) throw refuse([problem('wage-file.no-original', 'content', { year: String(file.year) })]);
+      const { forms: matched, strangers } = await this.match(
+        manager,
+        clientId,
+        file.corrections.map(({ person, address }) => ({
+          ...noBoxes(),
+          person: { ...person, ...address, suffix: '', isRetirementPlan: false, isStatutory: false },
+        })),
+      );
+      const ids = new Map(
+        file.corrections.map((one, index) => [one, matched[index]?.person.employeeId ?? randomUUID()]),
+      );
+      const { set, issues } = correctedByFile(original, file.corrections, (correction) => {
+        const id = ids.get(correction) ?? randomUUID();
+        return { id, isStranger: strangers.includes(id) };
+      });
+      if (issues.length > 0) throw refuse(issues);
+      const id = await this.keep(manager, actor, client, { kind: W2C, period, content: set, source });
+      return taken(id, file.year, set.forms.length, set.corrected.forms, set.corrected.strangers ?? []);
+    });
+  }
+
+  /** Statements typed from the paper: only those that are to be corrected have to be. */
+  typeFiled(actor: Actor, clientId: string, input: TypeFiledStatements): Promise<TakenInWageFile> {
+    return this.database.run(actor, async (manager) => {
+      const client = await findClient(manager, clientId);
+      const period = await this.periodOver(manager, input.year, 'year');
+      await this.refuseKnown(manager, clientId, period);
+      if (input.statements.length === 0)
+        throw refuseField('statements', 'No statement is typed.', 'Type the boxes of at least one person.');
+      const people = await manager.find(Employee, { where: { clientId, isWithdrawn: false } });
+      const forms = input.statements.map((statement, index) => {
+        const at = `statements[${index}]`;
+        const person = people.find(({ id }) => id === statement.employeeId);
+        if (!person) throw refuseField(`${at}.employeeId`, 'This is nobody of the client.', 'Choose an employee.');
+        if (input.statements.findIndex(({ employeeId }) => employeeId === person.id) !== index)
+          throw refuseField(`${at}.employeeId`, `${person.lastName} is typed twice.`, 'Type each person once.');
+        return formOfBoxes(this.source.personOf(person, false), readBoxes(statement.boxes, at));
+      });
+      // The numbers of the paper are kept as a file of others is: one record a person, sealed with the documents.
+      const records = forms.map(
+        ({ person }) =>
+          writeRecord(
+            RW,
+            {
+              'Social Security Number (SSN)': person.ssn || NO_SSN_IN_FILE,
+              'Employee First Name': nameInFile(person.firstName),
+              'Employee Last Name': nameInFile(person.lastName),
+            },
+            '',
+          ).line,
+      );
+      const source = {
+        fileName: `W2-${input.year}-typed.txt`,
+        content: Buffer.from(records.map((line) => `${line}\r\n`).join(''), 'latin1'),
+        from: input.source,
+      };
+      const content = setAsFiled(input.year, forms, []);
+      const id = await this.keep(manager, actor, client, { kind: W2, period, content, source });
+      return taken(id, input.year, forms.length, forms, []);
+    });
+  }
+
+  private async clientOf(manager: EntityManager, clientId: string, ein: string): Promise<Client> {
+    const client = await findClient(manager, clientId);
+    if (ein !== normalDigits(client.ein))
+      throw refuse([problem('wage-file.other-ein', 'content', { tail: ein.slice(-4) })]);
+    return client;
+  }
+
+  private async periodOver(manager: EntityManager, year: number, field: string): Promise<FilingPeriod> {
+    const period = periodWith('year', date(`${year}-01-01`));
+    if (period.end >= (await this.clock.today(manager)))
+      throw refuseField(field, `The year ${year} is not over.`, 'Choose a year that was filed.');
+    return period;
+  }
+
+  private async refuseKnown(manager: EntityManager, clientId: string, { start, end }: FilingPeriod): Promise<void> {
+    if (await manager.findOneBy(Filing, { clientId, kind: W2.code, periodStart: start }))
+      throw conflict(`${W2.name} of ${end.slice(0, 4)} are here already. Correct those, or discard what was begun.`);
+  }
+
+  /** Keeps what somebody else filed as accepted, with what it was taken from. */
+  private async keep(
+    manager: EntityManager,
+    actor: Actor,
+    client: Client,
+    { kind, period, content, source }: Kept,
+  ): Promise<string> {
+    const before = await manager.find(Filing, {
+      where: { clientId: client.id, periodStart: period.start },
+      order: { sequence: 'ASC' },
+    });
+    const earlier = before.filter((row) => row.kind === kind.code);
+    if (earlier.some(({ status }) => status !== 'accepted'))
+      throw conflict(`A ${kind.name} of this period is under way. Finish it first.`);
+    const stored = this.contents.stored(kind, content);
+    const documentId = await this.documents.store(
+      manager,
+      actor,
+      client.id,
+      'filed-elsewhere',
+      source.fileName,
+      'text/plain',
+      source.content,
+    );
+    const id = randomUUID();
+    const original = before.find((row) => row.kind === kind.corrects);
+    await manager.insert(Filing, {
+      id,
+      firmId: actor.firmId,
+      clientId: client.id,
+      kind: kind.code,
+      jurisdiction: kind.jurisdiction,
+      periodStart: period.start,
+      periodEnd: period.end,
+      corrects: kind.corrects === undefined ? null : (earlier.at(-1)?.id ?? original?.id ?? null),
+      sequence: earlier.length + 1,
+      due: kind.due(period).due,
+      status: 'accepted',
+      version: 1,
+      attempt: 1,
+      entered: {},
+      answers: {},
+      snapshot: stored as object,
+      snapshotVersion: kind.snapshotVersion,
+      snapshotDigest: digestOf(stored),
+      documentId,
+      isElsewhere: true,
+      preparedBy: actor.userId ?? '',
+      createdAt: await this.clock.now(manager),
+    });
+    await this.audit.record(manager, actor, 'filing.take-in', 'filing', id, {
+      file: source.from ?? source.fileName,
+      year: Number(period.end.slice(0, 4)),
+    });
+    return id;
   }
 
   /** The boxes of one person on a correction that is typed. */
@@ -109,11 +263,18 @@ export class FiledByOthers {
       return {
         employeeId,
         name: nameOf(form),
-        boxes: boxesOf(form).map(({ box, amount }) => ({
-          box,
-          filed: amount,
-          correct: loaded.filing.entered[boxKey(employeeId, box)] ?? amount,
-        })),
+        boxes: [
+          ...boxesOf(form).map(({ box, amount }) => ({
+            box,
+            filed: amount,
+            correct: loaded.filing.entered[boxKey(employeeId, box)] ?? amount,
+          })),
+          ...Object.entries(loaded.filing.entered).flatMap(([key, correct]) => {
+            const box = key.slice(employeeId.length + 1);
+            const isNew = key === boxKey(employeeId, box) && !boxesOf(form).some((one) => one.box === box);
+            return isNew ? [{ box, filed: 0, correct }] : [];
+          }),
+        ],
       };
     });
   }
@@ -127,9 +288,14 @@ export class FiledByOthers {
       const known = new Map(boxesOf(form).map(({ box, amount }) => [box, amount]));
       const entered = { ...filing.entered };
       for (const [index, { box, correct }] of input.boxes.entries()) {
-        const filed = known.get(box);
-        if (filed === undefined || !BOX_FIELD.test(box))
-          throw refuseField(`boxes[${index}].box`, `This statement has no box ${box}.`, 'Leave it out.');
+        if (!BOX_FIELD.test(box))
+          throw refuseField(
+            `boxes[${index}].box`,
+            `There is no box “${box}”.`,
+            'Write it like 1, 12 D, 16 NY or 18 Philadelphia.',
+          );
+        // A box that the statement did not have was filed with nothing in it.
+        const filed = known.get(box) ?? ZERO;
         if (correct < 0)
           throw refuseField(`boxes[${index}].correct`, `Box ${box} is below zero.`, 'Give zero or more.');
         if (correct === filed) delete entered[boxKey(employeeId, box)];
@@ -151,7 +317,9 @@ export class FiledByOthers {
     const input = await this.source.input(manager, client, kind, period, filing, filing.sequence);
     if (kind.takesBoxes?.(input) !== true)
       throw conflict('The records of this year are here: put them right, and the correction follows from them.');
-    const form = (input.original as W2Set | null)?.forms.find(({ person }) => person.employeeId === employeeId);
+    const filed = (input.original as W2Set | null)?.forms.find(({ person }) => person.employeeId === employeeId);
+    const person = input.statements.people.find((one) => one.employeeId === employeeId);
+    const form = filed ?? (person && { ...noBoxes(), person });
     if (!form) throw notFound('statement');
     return { loaded, form };
   }
@@ -189,3 +357,33 @@ export class FiledByOthers {
 }
 
 const nameOf = ({ person }: FormW2): string => `${person.lastName}, ${person.firstName}`;
+
+const taken = (
+  id: string,
+  year: number,
+  statements: number,
+  forms: readonly FormW2[],
+  strangers: readonly string[],
+): TakenInWageFile => ({
+  id,
+  year,
+  statements,
+  strangers: forms.filter(({ person }) => strangers.includes(person.employeeId)).map(nameOf),
+});
+
+function readBoxes(boxes: readonly FiledBox[], at: string): Map<string, Cents> {
+  const found = new Map<string, Cents>();
+  for (const [index, { box, amount }] of boxes.entries()) {
+    if (!BOX_FIELD.test(box))
+      throw refuseField(
+        `${at}.boxes[${index}].box`,
+        `There is no box “${box}”.`,
+        'Write it like 1, 12 D, 16 NY or 18 Philadelphia.',
+      );
+    if (found.has(box)) throw refuseField(`${at}.boxes[${index}].box`, `Box ${box} is typed twice.`, 'Type it once.');
+    if (amount < 0)
+      throw refuseField(`${at}.boxes[${index}].amount`, `Box ${box} is below zero.`, 'Give zero or more.');
+    found.set(box, cents(amount));
+  }
+  return found;
+}

@@ -374,7 +374,8 @@ export class FilingSource {
     return found;
   }
 
-  private personOf(person: NamedPerson, isStatutory: boolean): W2Person {
+  /** A person as a statement has them, with the number. */
+  personOf(person: NamedPerson, isStatutory: boolean): W2Person {
     return {
       employeeId: person.id,
       ssn: this.secrets.open(person.ssnCipher),

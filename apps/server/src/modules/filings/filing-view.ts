@@ -115,9 +115,12 @@ export class FilingViews {
     if (!kind.takesBoxes) return null;
     const input = await this.source.input(manager, client, kind, period, filing, filing.sequence);
     if (!kind.takesBoxes(input)) return null;
-    return ((input.original as W2Set | null)?.forms ?? []).map(({ person }) => ({
+    const filed = ((input.original as W2Set | null)?.forms ?? []).map(({ person }) => person);
+    const known = new Set(filed.map(({ employeeId }) => employeeId));
+    // Somebody who had no statement may be given one.
+    return [...filed, ...input.statements.people.filter(({ employeeId }) => !known.has(employeeId))].map((person) => ({
       employeeId: person.employeeId,
-      name: `${person.lastName}, ${person.firstName}`,
+      name: `${person.lastName}, ${person.firstName}${known.has(person.employeeId) ? '' : ' (nothing filed)'}`,
     }));
   }
 

@@ -26,6 +26,7 @@ import {
   HandedOver,
   SignFiling,
   TakeInWageFile,
+  TypeFiledStatements,
   TakenInWageFile,
   TypeBoxes,
   TypedBoxes,
@@ -233,6 +234,16 @@ export class FilingsController {
     @Body() body: TakeInWageFile,
   ): Promise<TakenInWageFile> {
     return this.byOthers.takeIn(session, id, body);
+  }
+
+  @Post('clients/:id/filed-statements')
+  @Answers(TakenInWageFile, 'one', 201)
+  typeFiled(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: TypeFiledStatements,
+  ): Promise<TakenInWageFile> {
+    return this.byOthers.typeFiled(session, id, body);
   }
 
   @Get('filings/:id/boxes/:employeeId')

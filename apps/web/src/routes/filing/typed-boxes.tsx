@@ -8,6 +8,8 @@ import { ListHead } from '../../kit/list-head.js';
 import { RefusedNote } from '../../kit/problems.js';
 
 type Filing = Schemas['FilingView'];
+/** Boxes beside the first eleven, as the server takes them. */
+const BOX = /^(12 [A-Z]{1,2}|1[67] [A-Z]{2}|1[89] .+)$/;
 
 /** One statement, box by box: as it was filed, and what is right. */
 function Boxes({
@@ -20,7 +22,11 @@ function Boxes({
   const save = useTypeBoxes(filing.id, statement.employeeId);
   const [typed, setTyped] = useState<Readonly<Record<string, string>>>({});
   const valueOf = ({ box, correct }: Schemas['TypedBox']): string => typed[box] ?? toDollars(cents(correct));
-  const read = statement.boxes.map((one) => ({ box: one.box, correct: parseDollars(valueOf(one) || '0') }));
+  const [added, setAdded] = useState<readonly string[]>([]);
+  const [box, setBox] = useState('');
+  const shown = [...statement.boxes, ...added.map((one) => ({ box: one, filed: 0, correct: 0 }))];
+  const isBox = BOX.test(box.trim()) && !shown.some((one) => one.box === box.trim());
+  const read = shown.map((one) => ({ box: one.box, correct: parseDollars(valueOf(one) || '0') }));
   const isRead = read.every(({ correct }) => correct !== null);
   return (
     <form
@@ -31,14 +37,19 @@ function Boxes({
             version: filing.version,
             boxes: read.flatMap(({ box, correct }) => (correct === null ? [] : [{ box, correct }])),
           },
-          { onSuccess: () => setTyped({}) },
+          {
+            onSuccess: () => {
+              setTyped({});
+              setAdded([]);
+            },
+          },
         );
       }}
     >
       <table className="ruled" style={{ maxWidth: 620 }}>
         <ListHead columns={['Box', { number: 'As filed' }, { number: 'Correct' }, { number: 'Difference' }]} />
         <tbody>
-          {statement.boxes.map((one) => {
+          {shown.map((one) => {
             const correct = parseDollars(valueOf(one) || '0');
             return (
               <tr key={one.box}>
@@ -68,7 +79,26 @@ function Boxes({
           })}
         </tbody>
       </table>
-      <div className="actions">
+      <div className="actions" style={{ alignItems: 'end' }}>
+        <TextInput
+          label="A box that was not filed"
+          placeholder="12 D or 16 NY"
+          size="xs"
+          w={150}
+          value={box}
+          onChange={(event) => setBox(event.currentTarget.value)}
+        />
+        <button
+          type="button"
+          className="plain"
+          disabled={!isBox}
+          onClick={() => {
+            setAdded([...added, box.trim()]);
+            setBox('');
+          }}
+        >
+          add the box
+        </button>
         <Button type="submit" variant="outline" disabled={!isRead} loading={save.isPending}>
           Put them on the form
         </Button>

@@ -60,6 +60,25 @@ export interface FormW2 {
   readonly states: readonly W2StateLine[];
   readonly locals: readonly W2LocalLine[];
 }
+/** The boxes of a statement with nothing in them. */
+export const noBoxes = (): Omit<FormW2, 'person'> => ({
+  box1: ZERO,
+  box2: ZERO,
+  box3: ZERO,
+  box4: ZERO,
+  box5: ZERO,
+  box6: ZERO,
+  box7: ZERO,
+  box8: ZERO,
+  box10: ZERO,
+  box11: ZERO,
+  box12: [],
+  isThirdPartySickPay: false,
+  withheldByInsurer: { incomeTax: ZERO, oasdi: ZERO, hi: ZERO },
+  box14: [],
+  states: [],
+  locals: [],
+});
 /** Form W-3: the totals. */
 export interface FormW3 {
   readonly count: number;

@@ -144,7 +144,9 @@ export const US_W2C = defineKind<W2cSet>({
   compute: (input) => {
     const original = input.original as W2Set | null;
     const isTyped = original !== null && isYearElsewhere(input);
-    const corrected = isTyped ? withTypedBoxes(original, input.entered) : (US_W2.compute(input) as W2Set);
+    const corrected = isTyped
+      ? withTypedBoxes(original, input.entered, input.statements.people)
+      : (US_W2.compute(input) as W2Set);
     const on = parseDate(input.answers['discovered'] ?? '') ?? input.today ?? input.period.end;
     const set = w2cSet(original, corrected, {
       isLaterYear: yearOf(on) > yearOf(input.period.end),

@@ -94,11 +94,14 @@ export const RCW_MONEY: readonly (readonly [box: string, name: string, from: num
   ['12H', 'Deferred Compensation Contributions to Section 501(c)(18)(D)', 530],
   ['11', 'Nonqualified Plan Not Section 457 Distributions or Contributions', 640],
   ['12W', 'Employer Contributions to a Health Savings Account', 618],
+  ['12Q', 'Nontaxable Combat Pay', 662],
   ['12C', 'Employer Cost of Premiums for Group Term Life Insurance Over $50,000', 706],
   ['12V', 'Income from the Exercise of Nonstatutory Stock Options', 728],
+  ['12Y', 'Deferrals Under a Section 409A Nonqualified Deferred Compensation Plan', 750],
   ['12AA', 'Designated Roth Contributions Under a Section 401(k) Plan', 772],
   ['12BB', 'Designated Roth Contributions Under a Section 403(b) Salary Reduction Agreement', 794],
   ['12DD', 'Cost of Employer-Sponsored Health Coverage', 816],
+  ['12FF', 'Permitted Benefits Under a QSEHRA', 838],
 ];
 /** The rows of the pairs with blanks between them, from one position to another; each of two amounts so wide. */
 function moneyRows(pairs: typeof RCW_MONEY, from: number, to: number, width = 11): Rows {
@@ -149,8 +152,15 @@ export const RCO_MONEY: typeof RCW_MONEY = [
   // Codes A and B are one amount of the file.
   ['12A', 'Uncollected Employee Tax on Tips', 35],
   ['12B', 'Uncollected Employee Tax on Tips', 35],
+  ['12R', 'Medical Savings Account', 57],
   ['12S', 'Simple Retirement Account', 79],
+  ['12T', 'Qualified Adoption Expenses', 101],
+  ['12M', 'Uncollected Social Security or RRTA Tax on Cost of Group Term Life Insurance Over $50,000', 123],
+  ['12N', 'Uncollected Medicare Tax on Cost of Group Term Life Insurance Over $50,000', 145],
+  ['12Z', 'Income Under a Nonqualified Deferred Compensation Plan That Fails to Satisfy Section 409A', 167],
   ['12EE', 'Designated Roth Contributions Under a Governmental Section 457(b) Plan', 211],
+  ['12GG', 'Income from Qualified Equity Grants Under Section 83(i)', 233],
+  ['12HH', 'Aggregate Deferrals Under Section 83(i) Elections', 255],
 ];
 export const RCO = record('RCO', [
   ['Record Identifier', 1, 3, '=RCO'],
@@ -175,11 +185,14 @@ const TOTAL_AT: Readonly<Record<string, number>> = {
   '12H': 401,
   '12W': 521,
   '11': 551,
+  '12Q': 581,
   '12DD': 611,
   '12C': 641,
   '12V': 701,
+  '12Y': 731,
   '12AA': 761,
   '12BB': 791,
+  '12FF': 821,
 };
 const RCT_MONEY = RCW_MONEY.map(([box, name]) => [box, name, TOTAL_AT[box] ?? 0] as const);
 export const RCT = record('RCT', [

@@ -256,6 +256,17 @@ describe('statements that are typed from the paper', () => {
     const draft = await look(id);
     const body = { version: draft.version, boxes: [{ box: '1', correct: 2_900_000 }] };
     await preparer('PUT', `/filings/${id}/boxes/${client.employeeIds[1]}`, body);
+    // Filed for the wrong year, all of it would go to zero: the first of two sets.
+    const answer = async (withdrawn: string) =>
+      preparer('PUT', `/filings/${id}/answers`, {
+        version: (await look(id)).version,
+        answers: [{ name: 'withdrawn', answer: withdrawn }],
+      });
+    expect(((await answer('yes')).body as FilingView).tables[0]?.rows).toEqual([
+      ['SpragueB, Wil', '1', 3_000_000, 0, -3_000_000],
+      ['SpragueB, Wil', '16 NY', 3_000_000, 0, -3_000_000],
+    ]);
+    await answer('no');
     expect((await preparer('POST', `/filings/${id}/check`, { version: (await look(id)).version })).status).toBe(200);
     const slip = (await preparer('GET', `/filings/${id}/slip`)).body as { file: string };
     const record = slip.file.split('\r\n').find((one) => one.startsWith('RCW')) ?? '';

@@ -408,6 +408,10 @@ export const ISSUE_TEXTS = {
     'The file is of the employer with EIN ending {tail}, not of this client.',
     'Choose the file of this client, or correct its EIN.',
   ),
+  'check.reclassified': entry(
+    'Wages of workers who were not treated as employees are entered on Form {form}, and not whether they were reported on Forms 1099.',
+    'Answer it: the rates of section 3509 depend on it.',
+  ),
   'check.nothing-to-correct': entry(
     'Nothing differs from the {form} as it was accepted.',
     'Put the record right first; the correction follows from it.',

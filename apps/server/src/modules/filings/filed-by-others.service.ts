@@ -16,6 +16,7 @@ import { noBoxes, type FormW2, type W2Set } from '@zakat/core/filings/us-w2/form
 import { readEfw2, setAsFiled, type ReadStatement, type ReadWageFile } from '@zakat/core/filings/us-w2/read-file';
 import { correctedByFile, isEfw2c, readEfw2c, type ReadCorrectionFile } from '@zakat/core/filings/us-w2c/read-file';
 import { BOX_FIELD, boxKey, boxesOf, formOfBoxes } from '@zakat/core/filings/us-w2c/typed-boxes';
+import { moneyFields } from '@zakat/core/filings/us-w2/file';
 import { RW } from '@zakat/core/formats/efw2/layout';
 import { writeRecord } from '@zakat/core/formats/fixed-width/writer';
 import { NO_SSN_IN_FILE, normalDigits } from '@zakat/core/identity/numbers';
@@ -158,10 +159,11 @@ export class FiledByOthers {
       });
       // The numbers of the paper are kept as a file of others is: one record a person, sealed with the documents.
       const records = forms.map(
-        ({ person }) =>
+        ({ person, ...boxes }) =>
           writeRecord(
             RW,
             {
+              ...moneyFields(boxes),
               'Social Security Number (SSN)': person.ssn || NO_SSN_IN_FILE,
               'Employee First Name': nameInFile(person.firstName),
               'Employee Last Name': nameInFile(person.lastName),

@@ -126,7 +126,7 @@ export class FilingDrafts {
       version: 1,
       attempt: 1,
       // Amounts that were entered on the original are part of it until somebody changes them.
-      entered: earlier.at(-1)?.entered ?? original?.entered ?? {},
+      entered: ofOriginal(earlier.at(-1)?.entered ?? original?.entered ?? {}, kind),
       answers: { discovered: await this.clock.today(manager) },
       preparedBy: actor.userId ?? '',
       createdAt: await this.clock.now(manager),
@@ -203,4 +203,12 @@ export class FilingDrafts {
       });
     });
   }
+}
+
+/** Amounts that the original asks for; what a correction alone asks for is of that correction. */
+function ofOriginal(entered: Readonly<Record<string, number>>, kind: FilingKind): Record<string, number> {
+  const asked = new Set(kindOf(kind.corrects ?? '').asks.map(({ name }) => name));
+  return Object.fromEntries(
+    Object.entries(entered).filter(([name]) => kind.takesBoxes !== undefined || asked.has(name)),
+  );
 }

@@ -121,13 +121,16 @@ export function TypedStatements({
           />
         </fieldset>
       ))}
-      <button type="button" className="plain" onClick={() => setStatements([...statements, EMPTY])}>
-        another employee
-      </button>
-      <p className="note">
-        Only those that are to be corrected have to be typed. They stand as filed, under what they were typed from; put
-        them away and type them again while nothing corrects them.
-      </p>
+      <div className="whole">
+        <button type="button" className="plain" onClick={() => setStatements([...statements, EMPTY])}>
+          another employee
+        </button>
+        <p className="note">
+          Only those that are to be corrected have to be typed. They stand as filed, under what they were typed from;
+          put them away and type them again while nothing corrects them. Leave the boxes empty for somebody whose
+          statement went under another EIN or for another year.
+        </p>
+      </div>
     </EntryForm>
   );
 }

@@ -192,7 +192,7 @@ export function FilingPage(): ReactNode {
             {data.signedBy ? `, signature entered by ${data.signedBy}` : ''}.{' '}
             {data.isSnapshot
               ? data.isElsewhere
-                ? 'These are the figures of its file.'
+                ? 'These are the figures of what it was taken from.'
                 : 'These are the figures as they were checked.'
               : 'These figures follow the ledger until they are checked.'}
             {data.handedTo ? ` It is a page of ${data.handedTo}: nothing is sent from here.` : ''}
@@ -254,7 +254,11 @@ export function FilingPage(): ReactNode {
               </a>
             )}
             {data.lines.length > 0 && data.documentId && ', '}
-            {data.documentId && <a href={`/api/filings/${data.id}/file`}>the file as it was sent</a>}
+            {data.documentId && (
+              <a href={`/api/filings/${data.id}/file`}>
+                {data.isElsewhere ? 'what it was taken from' : 'the file as it was sent'}
+              </a>
+            )}
           </p>
         </>
       )}

@@ -79,7 +79,7 @@ describe('the wage statements of a year', () => {
     show([row({}), row({ employeeId: 'e2', name: 'Quill, Bartholomew', box1: 1_000_001 })]);
     const foot = within(screen.getByText('Form W-3').closest('tr') as HTMLElement);
     expect(foot.getByText('75,000.01')).toBeTruthy();
-    expect(screen.getByText('2 people; the totals are Form W-3')).toBeTruthy();
+    expect(screen.getByText('2 employees; the totals are Form W-3')).toBeTruthy();
     expect(screen.getAllByText('PDF').map((link) => link.getAttribute('href'))).toEqual([
       '/api/filings/f1/w2/e1',
       '/api/filings/f1/w2/e2',
@@ -123,7 +123,7 @@ describe('the wage statements of a year', () => {
       total: 450,
       answers: { page: pageOf([row({ employeeId: 'e9', name: 'Umbral, Ida' })], 1) },
     });
-    expect(screen.getByText('450 people; the totals are Form W-3')).toBeTruthy();
+    expect(screen.getByText('450 employees; the totals are Form W-3')).toBeTruthy();
     expect(screen.getByRole('button', { name: 'show more' })).toBeTruthy();
     fireEvent.change(screen.getByRole('searchbox'), { target: { value: 'umbral' } });
     expect(await screen.findByText('Umbral, Ida')).toBeTruthy();

@@ -49,7 +49,10 @@ export function WageStatements({
   return (
     <section className="section">
       <h2>
-        Forms W-2 <small>{many(first.total)} people; the totals are Form W-3</small>
+        Forms W-2{' '}
+        <small>
+          {many(first.total)} {first.total === 1 ? 'employee' : 'employees'}; the totals are Form W-3
+        </small>
       </h2>
       {first.total > PAGE && (
         <p className="filters">

@@ -1,4 +1,4 @@
-import { ZERO, cents, subtract, sum, type Cents } from '../../money/cents.js';
+import { ZERO, add, cents, subtract, sum, type Cents } from '../../money/cents.js';
 import { round, times } from '../../money/exact.js';
 import { rate, type Rate } from '../../money/rate.js';
 
@@ -24,8 +24,25 @@ export interface CorrectedRow {
   /** Where only the employer's share is corrected: half of the rate. */
   readonly hasShares?: true;
 }
+/**
+ * Workers who were not treated as employees (IRC § 3509): the employer owes a small part of what should have been withheld,
+ * and nobody is asked for it later. Each line takes its own wages.
+ */
+export interface ReclassifiedRow {
+  readonly id: string;
+  readonly label: string;
+  /** The name under which its wages are entered. */
+  readonly entered: string;
+  /** § 3509(a): the payments were reported on Form 1099. */
+  readonly reported: Rate;
+  /** § 3509(b): they were not. */
+  readonly unreported: Rate;
+  /** The row whose employer share the same wages owe, and its rate. */
+  readonly share?: { readonly row: string; readonly rate: Rate };
+}
 export interface CorrectionForm {
   readonly rows: readonly CorrectedRow[];
+  readonly reclassified?: readonly ReclassifiedRow[];
   /** Null: the form goes from its rows to the total. */
   readonly subtotal: string | null;
   readonly total: string;
@@ -35,6 +52,40 @@ const OASDI = rate('0.124');
 const HI = rate('0.029');
 const ADDITIONAL = rate('0.009');
 const half = ({ n, d }: Rate): Rate => ({ n, d: d * 2 });
+
+/** Special additions to wages, lines 19 to 22 of Form 941-X (recalled): 1.5 or 3 percent of wages, 20 or 40 percent of the employee's share. */
+const RECLASSIFIED: readonly ReclassifiedRow[] = [
+  {
+    id: '19',
+    label: 'Special addition to wages for federal income tax',
+    entered: 'reclassifiedIncome',
+    reported: rate('0.015'),
+    unreported: rate('0.03'),
+  },
+  {
+    id: '20',
+    label: 'Special addition to wages for social security taxes',
+    entered: 'reclassifiedOasdi',
+    reported: rate('0.0124'),
+    unreported: rate('0.0248'),
+    share: { row: '8', rate: rate('0.062') },
+  },
+  {
+    id: '21',
+    label: 'Special addition to wages for Medicare taxes',
+    entered: 'reclassifiedHi',
+    reported: rate('0.0029'),
+    unreported: rate('0.0058'),
+    share: { row: '12', rate: rate('0.0145') },
+  },
+  {
+    id: '22',
+    label: 'Special addition to wages for Additional Medicare Tax',
+    entered: 'reclassifiedAdditional',
+    reported: rate('0.0018'),
+    unreported: rate('0.0036'),
+  },
+];
 
 /** Form 941-X, Part 3 (recalled). Lines of the pandemic and of deferrals are left out: they are no longer filled in. */
 export const FORM_941_X: CorrectionForm = {
@@ -55,6 +106,7 @@ export const FORM_941_X: CorrectionForm = {
     { id: '15', label: 'Tax adjustments', from: ['7', '8', '9'], fourth: 'same' },
     { id: '16', label: 'Qualified small business payroll tax credit', from: ['11'], fourth: 'opposite' },
   ],
+  reclassified: RECLASSIFIED,
   subtotal: '23',
   total: '27',
 };
@@ -119,6 +171,8 @@ export interface CorrectionTerms {
   readonly isAdministrative: boolean;
   /** Employees cannot be repaid or have not consented: only the employer's share is corrected. */
   readonly isEmployerShare: boolean;
+  /** Wages by the names of the reclassified rows, and whether they were reported on Forms 1099. */
+  readonly reclassified?: { readonly wages: Readonly<Record<string, Cents>>; readonly isReported: boolean };
 }
 export interface Correction {
   readonly lines: readonly CorrectedLine[];
@@ -135,15 +189,36 @@ export function correctionOf(
   terms: CorrectionTerms,
 ): Correction {
   const held: string[] = [];
+  const special = terms.reclassified;
+  const wagesOf = (row: ReclassifiedRow): Cents => special?.wages[row.entered] ?? ZERO;
   const lines = form.rows.map((row): CorrectedLine => {
     const was = sum(row.from.map(reported));
     const is = sum(row.from.map(correct));
     const isHeld = row.ofYear === true && terms.isLaterYear && !terms.isAdministrative && was !== is;
     if (isHeld) held.push(row.id);
     const now = isHeld ? was : is;
-    const difference = subtract(now, was);
-    return { id: row.id, label: row.label, columns: [now, was, difference, fourthOf(row, difference, terms)] };
+    const own = subtract(now, was);
+    // Wages of those who were reclassified owe the employer's share in the row, and the small part in a row of their own.
+    const more = form.reclassified?.find(({ share }) => share?.row === row.id);
+    const added = more ? wagesOf(more) : ZERO;
+    const fourth = fourthOf(row, own, terms);
+    return {
+      id: row.id,
+      label: row.label,
+      columns: [
+        add(now, added),
+        was,
+        add(own, added),
+        fourth === null ? null : add(fourth, more?.share ? part(added, more.share.rate) : ZERO),
+      ],
+    };
   });
+  const reclassified = (form.reclassified ?? []).flatMap((row): CorrectedLine[] => {
+    const wages = wagesOf(row);
+    const tax = part(wages, special?.isReported === true ? row.reported : row.unreported);
+    return wages === 0 ? [] : [{ id: row.id, label: row.label, columns: [wages, ZERO, wages, tax] }];
+  });
+  lines.push(...reclassified);
   const taxes = lines.map(({ columns }) => columns[3] ?? ZERO);
   const total = sum(taxes);
   return {
@@ -158,6 +233,9 @@ export function correctionOf(
     held,
   };
 }
+
+/** A share of wages, half a cent up. */
+const part = (wages: Cents, by: Rate): Cents => round(times(wages, by), 'half-up');
 
 function fourthOf(row: CorrectedRow, difference: Cents, { isEmployerShare }: CorrectionTerms): Cents | null {
   if (row.fourth === 'none') return null;

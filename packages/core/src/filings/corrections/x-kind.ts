@@ -30,6 +30,8 @@ export interface XContent extends Correction {
   readonly corrected: unknown;
   readonly hasOriginal: boolean;
   readonly lineCount: number;
+  /** Wages of reclassified workers are entered, and it is not said whether they were reported. */
+  readonly isRateOpen?: true;
 }
 
 /** Part 2 of the form: what was done about the employees' shares (recalled). */
@@ -60,7 +62,8 @@ const drafted = (correction: Correction, discovered: LocalDate | null, what: str
 };
 
 export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
-  const rowIds = new Set(part3.rows.map(({ id }) => id));
+  const reclassified = part3.reclassified ?? [];
+  const rowIds = new Set([...part3.rows, ...reclassified].map(({ id }) => id));
   /** The lines of the form without its subtotal and total. */
   const rowsOf = <Line extends { readonly id: string }>(lines: readonly Line[]): Line[] =>
     lines.filter(({ id }) => rowIds.has(id));
@@ -82,9 +85,15 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
         isLaterYear,
         isAdministrative: input.answers['administrative'] === 'yes',
         isEmployerShare: certification === 'employer-share',
+        reclassified: {
+          wages: Object.fromEntries(reclassified.map(({ entered }) => [entered, input.entered[entered] ?? ZERO])),
+          isReported: input.answers['reclassified'] === 'reported',
+        },
       },
     );
     const { kind } = input.period;
+    const isRateOpen =
+      reclassified.some(({ entered }) => (input.entered[entered] ?? 0) !== 0) && !input.answers['reclassified'];
     const isTooLow = correction.total > 0;
     const chosen = input.answers['process'] === 'claim' && !isTooLow ? 'claim' : 'adjusted';
     const process = isTooLow || mayAdjust(input.period, on) ? chosen : 'claim';
@@ -101,17 +110,19 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
       corrected,
       hasOriginal: input.original !== null,
       lineCount: correction.lines.filter(({ columns }) => columns[2] !== 0).length,
+      ...(isRateOpen ? { isRateOpen } : {}),
     };
   };
   const something: Check<XContent> = ({ hasOriginal, lineCount }) => [
     ...(hasOriginal ? [] : [problem('check.no-original', 'original', { form: base.name })]),
     ...(hasOriginal && lineCount === 0 ? [problem('check.nothing-to-correct', 'lines', { form: base.name })] : []),
   ];
-  const answered: Check<XContent> = ({ discovered, certification, explanation, total, held }) => {
+  const answered: Check<XContent> = ({ discovered, certification, explanation, total, held, isRateOpen }) => {
     const issues: Issue[] = [];
     if (discovered === null) issues.push(problem('check.not-discovered', 'discovered', {}));
     if (hasShares && (certification === '' || (total < 0 && certification === 'underreported')))
       issues.push(problem('check.no-certification', 'certification', { form }));
+    if (isRateOpen) issues.push(problem('check.reclassified', 'reclassified', { form }));
     if (explanation === '') issues.push(problem('check.no-explanation', 'explanation', { form }));
     for (const id of held) issues.push(warning('check.not-correctable', `line.${id}`, { line: id }));
     return issues;
@@ -142,7 +153,15 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
       rule: `Form ${form}: without interest by the due date of the return for the period in which the error was found.`,
     }),
     needs: { ...base.needs, original: true },
-    asks: base.asks,
+    asks: [
+      ...base.asks,
+      ...reclassified.map(({ id, label, entered }) => ({
+        name: entered,
+        line: id,
+        label: `${label}: wages of workers who were not treated as employees`,
+        help: 'IRC § 3509. Not where the employer disregarded the rules on purpose, or withheld income tax only.',
+      })),
+    ],
     questions: [
       {
         name: 'discovered',
@@ -181,6 +200,21 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
           ['yes', 'Yes'],
         ],
       },
+      ...(reclassified.length > 0
+        ? [
+            {
+              name: 'reclassified',
+              label: 'Payments to workers who were not treated as employees',
+              help: 'Reported on Forms 1099, the lower rates of section 3509 apply; otherwise the doubled ones',
+              kind: 'choice' as const,
+              choices: [
+                ['', 'none'],
+                ['reported', 'Reported on Forms 1099'],
+                ['unreported', 'Not reported'],
+              ] as const,
+            },
+          ]
+        : []),
       {
         name: 'explanation',
         label: 'Explanation, Part 4',

@@ -86,7 +86,8 @@ const addressFields = (address: PostalAddress, prefix = ''): FieldValues => ({
       }),
 });
 
-function moneyFields(form: {
+/** Boxes 1 to 7 as fields of RW and RT. */
+export function moneyFields(form: {
   box1: Cents;
   box2: Cents;
   box3: Cents;

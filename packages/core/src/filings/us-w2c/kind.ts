@@ -131,6 +131,16 @@ export const US_W2C = defineKind<W2cSet>({
       kind: 'day',
     },
     {
+      name: 'withdrawn',
+      label: 'They were filed under the wrong EIN or for the wrong year',
+      help: 'Then all of them go to zero here; the other set is begun under the right EIN or year, from nothing filed',
+      kind: 'choice',
+      choices: [
+        ['no', 'No'],
+        ['yes', 'Yes'],
+      ],
+    },
+    {
       name: 'administrative',
       label: 'The form said something else than was withheld',
       help: 'Only then box 2 of an earlier year is corrected',
@@ -148,7 +158,9 @@ export const US_W2C = defineKind<W2cSet>({
       ? withTypedBoxes(original, input.entered, input.statements.people)
       : (US_W2.compute(input) as W2Set);
     const on = parseDate(input.answers['discovered'] ?? '') ?? input.today ?? input.period.end;
-    const set = w2cSet(original, corrected, {
+    // One set of two: what was reported in the first columns, zeros in the second (General Instructions for Forms W-2c and W-3c).
+    const isWithdrawn = input.answers['withdrawn'] === 'yes';
+    const set = w2cSet(original, isWithdrawn ? { ...corrected, forms: [] } : corrected, {
       isLaterYear: yearOf(on) > yearOf(input.period.end),
       isAdministrative: input.answers['administrative'] === 'yes',
     });

@@ -138,6 +138,7 @@ import { HoursFiles } from './modules/payrolls/hours-files.service.js';
 import { PayrollActs } from './modules/payrolls/payroll-acts.service.js';
 import { PayrollEntries } from './modules/payrolls/payroll-entries.service.js';
 import { PayrollQueries } from './modules/payrolls/payroll-queries.service.js';
+import { RecomputedChecks } from './modules/payrolls/recomputed.service.js';
 import { DepositSchedules } from './modules/deposit-schedules/deposit-schedules.js';
 import { Deposits } from './modules/remittances/deposits.js';
 import { PaymentFile } from './modules/remittances/payment-file.js';
@@ -291,6 +292,7 @@ const PROVIDERS = [
   PayrollActs,
   PayrollEntries,
   PayrollQueries,
+  RecomputedChecks,
   Documents,
   Outbox,
   Releases,

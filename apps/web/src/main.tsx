@@ -97,6 +97,10 @@ const router = createBrowserRouter([
             lazy: async () => ({ Component: (await import('./routes/reports/journal.js')).JournalPage }),
           },
           {
+            path: 'recomputed',
+            lazy: async () => ({ Component: (await import('./routes/clients/recomputed.js')).RecomputedPage }),
+          },
+          {
             path: 'checks',
             lazy: async () => ({ Component: (await import('./routes/checks/check-register.js')).CheckRegisterPage }),
           },

@@ -272,3 +272,38 @@ export class ReviewView {
   /** Gross pay, employer taxes and what the employer pays besides. */
   @Amount() cost!: number;
 }
+
+/** A tax of a posted check as it was posted, and as the records and rules of today work it out. Cents. */
+export class RecomputedTax {
+  @Text(40) tax!: string;
+  @Text(200) label!: string;
+  @Choice(['employee', 'employer']) payer!: 'employee' | 'employer';
+  @Amount() posted!: number;
+  @Amount() now!: number;
+}
+export class RecomputedCheck {
+  @Id() payrollId!: string;
+  @Id() employeeId!: string;
+  @Text(200) name!: string;
+  @Day() checkDate!: string;
+  @List(() => RecomputedTax) taxes!: RecomputedTax[];
+  /** What has changed in the records since: `Form W-4`, `unemployment rate`. */
+  @Texts() causes!: string[];
+  /** Why it cannot be worked out any more; blank: it can. */
+  @Text(500) problem!: string;
+}
+export class RecomputedTotal extends RecomputedTax {
+  /** Checks in which it moves. */
+  @Whole() checks!: number;
+}
+/** The posted checks of a year worked out again. Nothing that was posted changes. */
+export class RecomputedView {
+  @Whole() year!: number;
+  @Whole() looked!: number;
+  @List(() => RecomputedTotal) totals!: RecomputedTotal[];
+  @List(() => RecomputedCheck) checks!: RecomputedCheck[];
+  /** Checks that move and are not listed. */
+  @Whole() more!: number;
+  /** Returns that were filed with the posted figures. */
+  @List(() => ClosedPeriod) closed!: ClosedPeriod[];
+}

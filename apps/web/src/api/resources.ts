@@ -70,6 +70,14 @@ export const employeesQuery = (id: string, find = '') =>
     queryFn: () => take(api.GET('/api/clients/{id}/employees', { params: { path: { id }, query: { find } } })),
     placeholderData: keepPreviousData,
   });
+/** The posted checks of a year worked out again from the records and rules of today. */
+export const recomputedQuery = (id: string, year: number) =>
+  queryOptions({
+    queryKey: ['client', id, 'recomputed', year],
+    queryFn: () =>
+      take(api.GET('/api/clients/{id}/recomputed', { params: { path: { id }, query: { year: String(year) } } })),
+    staleTime: 0,
+  });
 export const payrollsQuery = (id: string) =>
   queryOptions({
     queryKey: ['client', id, 'payrolls'],

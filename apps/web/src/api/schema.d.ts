@@ -1376,6 +1376,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/recomputed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PayrollsController_recomputed"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/next-payroll": {
         parameters: {
             query?: never;
@@ -5121,6 +5137,43 @@ export interface components {
             isVoid: boolean;
             /** Format: uuid */
             voids: string | null;
+        };
+        RecomputedTotal: {
+            tax: string;
+            label: string;
+            /** @enum {string} */
+            payer: "employee" | "employer";
+            posted: number;
+            now: number;
+            checks: number;
+        };
+        RecomputedTax: {
+            tax: string;
+            label: string;
+            /** @enum {string} */
+            payer: "employee" | "employer";
+            posted: number;
+            now: number;
+        };
+        RecomputedCheck: {
+            /** Format: uuid */
+            payrollId: string;
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+            /** Format: date */
+            checkDate: string;
+            taxes: components["schemas"]["RecomputedTax"][];
+            causes: string[];
+            problem: string;
+        };
+        RecomputedView: {
+            year: number;
+            looked: number;
+            totals: components["schemas"]["RecomputedTotal"][];
+            checks: components["schemas"]["RecomputedCheck"][];
+            more: number;
+            closed: components["schemas"]["ClosedPeriod"][];
         };
         PayrollSuggestion: {
             schedule: string;
@@ -9135,6 +9188,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    PayrollsController_recomputed: {
+        parameters: {
+            query: {
+                year: unknown;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecomputedView"];
                 };
             };
         };

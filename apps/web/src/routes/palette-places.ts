@@ -58,6 +58,11 @@ export const CLIENT_PLACES: readonly (readonly [label: string, tail: string, wor
     'payroll register earnings record labor distribution workers compensation leave garnishments export csv xlsx pdf',
   ],
   ['journal', '/journal', 'general ledger export accounts books debit credit'],
+  [
+    'posted checks worked out again',
+    '/recomputed',
+    'recalculate recompute retroactive rate change late notice certificate difference',
+  ],
   ['check register', '/checks', 'printed checks numbers stop payment void reissue stock'],
   ['employees', '/people', 'people staff add employee new hire w-4 import ssn'],
   ['setup', '/facts', 'address ein bank accounts schedule tax accounts rates signer facts'],

@@ -49,7 +49,7 @@ describe('going to a place by its name', () => {
   it('finds a client in all its places, by the name and the place', async () => {
     const { type, press } = show([BOATYARD]);
     type('gannet');
-    await waitFor(() => expect(found()).toHaveLength(15));
+    await waitFor(() => expect(found()).toHaveLength(16));
     type('gannet dep');
     await waitFor(() => expect(found()[0]).toBe('Gannet Boatyard (BOAT): deposits'));
     // The place is no part of the name that is looked for.

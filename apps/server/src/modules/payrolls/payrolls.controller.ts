@@ -9,6 +9,7 @@ import {
   PayrollSuggestion,
   PayrollView,
   PostPayroll,
+  RecomputedView,
   ReviewPayroll,
   ReviewView,
   SavePayroll,
@@ -22,6 +23,7 @@ import { HoursFiles } from './hours-files.service.js';
 import { PayrollActs } from './payroll-acts.service.js';
 import { PayrollEntries } from './payroll-entries.service.js';
 import { PayrollQueries } from './payroll-queries.service.js';
+import { RecomputedChecks } from './recomputed.service.js';
 
 @Controller()
 export class PayrollsController {
@@ -32,6 +34,7 @@ export class PayrollsController {
     @Inject(HoursFiles) private readonly hours: HoursFiles,
     @Inject(ClientHours) private readonly clientHours: ClientHours,
     @Inject(PayrollReviews) private readonly reviews: PayrollReviews,
+    @Inject(RecomputedChecks) private readonly recomputedChecks: RecomputedChecks,
   ) {}
 
   @Get('payrolls/:id/review')
@@ -72,6 +75,17 @@ export class PayrollsController {
   @Answers(PayrollRow, 'list')
   list(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<PayrollRow[]> {
     return this.queries.list(session, id);
+  }
+
+  @Get('clients/:id/recomputed')
+  @ApiQuery({ name: 'year' })
+  @Answers(RecomputedView)
+  recomputed(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query('year') year = '',
+  ): Promise<RecomputedView> {
+    return this.recomputedChecks.ofYear(session, id, year);
   }
 
   @Get('clients/:id/next-payroll')

@@ -155,7 +155,10 @@ export function PayrollsPage(): ReactNode {
         <h2>
           Payrolls{' '}
           <small>
-            <Link to={`/clients/${client.id}/checks`}>check register</Link>
+            <Link to={`/clients/${client.id}/recomputed`}>worked out again</Link>{' '}
+            <Link to={`/clients/${client.id}/checks`} style={{ marginLeft: 10 }}>
+              check register
+            </Link>
           </small>
         </h2>
         <Waiting query={payrolls}>

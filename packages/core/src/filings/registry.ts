@@ -2,6 +2,7 @@ import type { EmployerFacts, FilingKind } from './kind.js';
 import { amendedKind } from './corrections/amended.js';
 import { US_941_X, US_943_X, US_944_X, US_945_X } from './corrections/kinds.js';
 import { STATE_KINDS } from './state/kind.js';
+import { US_8027 } from './us-8027/kind.js';
 import { US_940 } from './us-940/kind.js';
 import { US_941 } from './us-941/kind.js';
 import { US_943 } from './us-943/kind.js';
@@ -12,11 +13,21 @@ import { US_W2C } from './us-w2c/kind.js';
 import { US_W2 } from './us-w2/kind.js';
 
 /** Every kind of return and statement that is prepared here. A new one is a folder and a line in this list. */
-const ORIGINALS: readonly FilingKind[] = [US_941, US_943, US_944, US_945, US_940, US_SCHEDULE_H, US_W2, ...STATE_KINDS];
+const ORIGINALS: readonly FilingKind[] = [
+  US_941,
+  US_943,
+  US_944,
+  US_945,
+  US_940,
+  US_SCHEDULE_H,
+  US_8027,
+  US_W2,
+  ...STATE_KINDS,
+];
 /** Those that are corrected on forms of their own; every other one is filed again, marked as amended. */
 const CORRECTIONS: readonly FilingKind[] = [US_941_X, US_943_X, US_944_X, US_945_X, US_W2C];
 const CORRECTED = new Set(CORRECTIONS.map(({ corrects }) => corrects));
-const AMENDED = ORIGINALS.filter(({ code, owedFor }) => !CORRECTED.has(code) && owedFor.length > 0).map(amendedKind);
+const AMENDED = ORIGINALS.filter(({ code }) => !CORRECTED.has(code)).map(amendedKind);
 export const FILING_KINDS: readonly FilingKind[] = [...ORIGINALS, ...CORRECTIONS, ...AMENDED];
 
 const BY_CODE = new Map(FILING_KINDS.map((kind) => [kind.code, kind]));

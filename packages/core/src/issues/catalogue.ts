@@ -412,6 +412,26 @@ export const ISSUE_TEXTS = {
     'Wages of workers who were not treated as employees are entered on Form {form}, and not whether they were reported on Forms 1099.',
     'Answer it: the rates of section 3509 depend on it.',
   ),
+  'check.no-establishment': entry(
+    'It is not said which type of establishment this is.',
+    'Choose it: it is the first box of Form 8027.',
+  ),
+  'check.tip-rate': entry(
+    '“{rate}” is no rate at which tips are allocated.',
+    'Write percents from 2 to 8, as the IRS granted them, or leave it blank for 8 percent.',
+  ),
+  'check.no-receipts': entry(
+    'No gross receipts are entered.',
+    'Enter what food and beverages brought in the year: tips are allocated from it.',
+  ),
+  'check.indirect-tips': entry(
+    'Indirectly tipped employees would have more tips than all paychecks of the year.',
+    'Correct line 4a, or the tips in the paychecks.',
+  ),
+  'check.tips-allocated': entry(
+    'Line 7 allocates {form}, and the paychecks of the year have {paychecks} of allocated tips.',
+    'Put what is allocated into the employees’ checks: it belongs in box 8 of their Forms W-2.',
+  ),
   'check.nothing-to-correct': entry(
     'Nothing differs from the {form} as it was accepted.',
     'Put the record right first; the correction follows from it.',

@@ -7,14 +7,19 @@ import type {
   RecomputedView,
 } from '@zakat/contract/payrolls';
 import { isObject } from '@zakat/core/casefile/reader';
+import type { FilingKind } from '@zakat/core/filings/kind';
+import type { FilingPeriod } from '@zakat/core/filings/period';
+import { kindOf } from '@zakat/core/filings/registry';
 import { sentence } from '@zakat/core/issues/issue';
 import { ZERO, add, type Cents } from '@zakat/core/money/cents';
 import { isTaxCode, taxOf } from '@zakat/core/tax-registry/registry';
+import type { EntityManager } from 'typeorm';
 import { isDeepStrictEqual } from 'node:util';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { refuseField } from '../../http/refusal.js';
 import { findClient } from '../clients/index.js';
-import { ClosedPeriods } from './closed-periods.js';
+import { filedElsewhere } from '../filed-elsewhere/index.js';
+import { periodOf, titleOf } from '../filing-records/index.js';
 import { Payroll } from './entities.js';
 import { PeopleCases, computeEntry, type PersonCase } from './people-cases.js';
 import { entryOfRow, postedRows } from './posted-payroll.js';
@@ -51,7 +56,6 @@ export class RecomputedChecks {
   constructor(
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(PeopleCases) private readonly cases: PeopleCases,
-    @Inject(ClosedPeriods) private readonly closed: ClosedPeriods,
   ) {}
 
   ofYear(actor: Actor, clientId: string, asked: string): Promise<RecomputedView> {
@@ -69,7 +73,6 @@ export class RecomputedChecks {
         .getMany();
       let looked = 0;
       const moved: RecomputedCheck[] = [];
-      const closed = new Map<string, ClosedPeriod>();
       for (const payroll of payrolls) {
         const people = new Map(
           (await this.cases.forPayroll(manager, client, payroll)).map((person) => [person.employee.id, person]),
@@ -78,12 +81,7 @@ export class RecomputedChecks {
           (row) => row.lines !== null && row.base !== null && row.voided_by === null,
         );
         looked += rows.length;
-        const own = rows.flatMap((row) => checkOf(payroll, row, people.get(row.employee_id)) ?? []);
-        moved.push(...own);
-        const taxes = own.flatMap((check) => check.taxes.map(({ tax }) => tax)).filter(isTaxCode);
-        if (taxes.length > 0)
-          for (const period of await this.closed.of(manager, client, payroll.checkDate, taxes))
-            closed.set(period.what, period);
+        moved.push(...rows.flatMap((row) => checkOf(payroll, row, people.get(row.employee_id)) ?? []));
       }
       return {
         year: Number(asked),
@@ -91,10 +89,43 @@ export class RecomputedChecks {
         totals: totalsOf(moved),
         checks: moved.slice(0, MOST_LISTED),
         more: Math.max(0, moved.length - MOST_LISTED),
-        closed: [...closed.values()],
+        closed: filedWith(moved, await filedOf(manager, clientId)),
       };
     });
   }
+}
+
+interface Filed {
+  readonly kind: FilingKind;
+  readonly period: FilingPeriod;
+}
+/** The returns of a client that have left, or that the former provider filed. */
+async function filedOf(manager: EntityManager, clientId: string): Promise<Filed[]> {
+  const rows = (await manager.query(
+    `SELECT kind, period_start AS "periodStart" FROM filing WHERE client_id = $1 AND status IN ('released', 'received', 'accepted') ORDER BY period_start, kind`,
+    [clientId],
+  )) as { kind: string; periodStart: string }[];
+  return [
+    ...rows.map((filing): Filed => ({ kind: kindOf(filing.kind), period: periodOf(filing) })),
+    ...(await filedElsewhere(manager, clientId)).map(({ kind, period }): Filed => ({ kind: kindOf(kind), period })),
+  ];
+}
+
+/** Of those the ones that have a tax of a check that moves. */
+function filedWith(checks: readonly RecomputedCheck[], filed: readonly Filed[]): ClosedPeriod[] {
+  return filed
+    .filter(({ kind, period }) =>
+      checks.some(
+        ({ checkDate, taxes }) =>
+          checkDate >= period.start &&
+          checkDate <= period.end &&
+          taxes.some(({ tax }) => isTaxCode(tax) && kind.owedFor.includes(taxOf(tax).group)),
+      ),
+    )
+    .map(({ kind, period }) => ({
+      what: `Filed with the posted figures: ${titleOf(kind, period)}.`,
+      follows: `Put right with ${kind.amendedBy}.`,
+    }));
 }
 
 /** A check that comes to other taxes today; null: it does not move. What was paid before it is as it was then. */

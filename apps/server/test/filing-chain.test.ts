@@ -111,6 +111,26 @@ describe('Form 941', () => {
     expect((await entry({ ...terms, standing: 'revoked' })).status).toBeLessThan(300);
     expect((await preparer('GET', path)).status).toBe(409);
   });
+  it('draws no Form 8655 with blanks in it, and names what is missing', async () => {
+    const other = await takeOn(preparer, 'BLANKS', 0);
+    const terms = { returnsFrom: '2026-10-01', depositsFrom: '2026-11-01', standing: 'sent' };
+    const body = { kind: 'reporting-agent', from: '2026-10-01', value: terms };
+    expect((await preparer('POST', `/clients/${other.id}/facts`, body)).status).toBeLessThan(300);
+    await stack.dataSource.query(`UPDATE client SET signer_title = '', phone = '' WHERE id = $1`, [other.id]);
+    const { status, body: refused } = await preparer('GET', `/clients/${other.id}/reporting-agent.pdf`);
+    expect([status, refused.problems.map(({ field }: { field: string }) => field)]).toEqual([
+      422,
+      ['phone', 'signerTitle'],
+    ]);
+  });
+  it('counts the returns of the coming year over all kinds: from ten on they go electronically', async () => {
+    const { body } = await preparer('GET', `/clients/${client.id}/efile-duty?year=2026`);
+    const counts = Object.fromEntries(
+      (body as { returns: { code: string; count: number }[] }).returns.map(({ code, count }) => [code, count]),
+    );
+    expect(counts).toEqual({ 'us-941': 4, 'us-940': 1, 'us-w2': client.employeeIds.length });
+    expect(body).toMatchObject({ year: 2027, total: 5 + client.employeeIds.length, from: 10 });
+  });
   it('keeps no signature in the clear', async () => {
     const rows = (await stack.dataSource.query('SELECT row_to_json(f)::text AS row FROM filing f')) as {
       row: string;

@@ -310,6 +310,21 @@ export class FormOwed {
   @Id({ nullable: true }) filingId!: string | null;
   @Choice(FILING_STATUSES, { nullable: true }) status!: FilingStatus | null;
 }
+export class CountedReturn {
+  @Text(30) code!: string;
+  @Text(200) name!: string;
+  @Whole() count!: number;
+}
+/** How many returns are expected to fall due in a calendar year, and whether they must be filed electronically. */
+export class EfileDuty {
+  @Whole() year!: number;
+  @List(() => CountedReturn) returns!: CountedReturn[];
+  @Whole() total!: number;
+  @Whole() from!: number;
+  @Flag() mustEfile!: boolean;
+  /** What it rests on, and what is not counted. */
+  @Text(500) rule!: string;
+}
 export class LedgerEntryView {
   @Text() id!: string;
   @Text() tax!: string;

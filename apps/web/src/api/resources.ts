@@ -107,6 +107,12 @@ export const remittancesQuery = (id: string) =>
     queryFn: () => take(api.GET('/api/clients/{id}/remittances', path(id))),
     refetchInterval: ({ state }) => whileUnderWay(state.data),
   });
+/** How many federal returns are expected to fall due in the year after one. */
+export const efileDutyQuery = (id: string, year: number) =>
+  queryOptions({
+    queryKey: ['client', id, 'efile-duty', year],
+    queryFn: () => take(api.GET('/api/clients/{id}/efile-duty', { params: { path: { id }, query: { year } } })),
+  });
 export const formsQuery = (id: string, year: number) =>
   queryOptions({
     queryKey: ['client', id, 'forms', year],

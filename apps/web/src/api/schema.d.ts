@@ -2992,6 +2992,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/efile-duty": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_duty"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/corrections": {
         parameters: {
             query?: never;
@@ -6367,6 +6383,19 @@ export interface components {
             filingId: string | null;
             /** @enum {string|null} */
             status: "draft" | "checked" | "released" | "received" | "accepted" | "rejected" | null;
+        };
+        CountedReturn: {
+            code: string;
+            name: string;
+            count: number;
+        };
+        EfileDuty: {
+            year: number;
+            returns: components["schemas"]["CountedReturn"][];
+            total: number;
+            from: number;
+            mustEfile: boolean;
+            rule: string;
         };
         CorrectionDue: {
             /** Format: uuid */
@@ -11877,6 +11906,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["FormOwed"][];
+                };
+            };
+        };
+    };
+    FilingsController_duty: {
+        parameters: {
+            query: {
+                year: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EfileDuty"];
                 };
             };
         };

@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { FormOwed } from '@zakat/contract/filings';
+import type { EfileDuty, FormOwed } from '@zakat/contract/filings';
+import { EFILE_FROM, EFILE_SOURCE, expectedReturns, mustEfile } from '@zakat/core/filings/efile-duty';
 import { periodKey, periodsOfYear } from '@zakat/core/filings/period';
 import { FILING_KINDS, filesKind } from '@zakat/core/filings/registry';
 import type { EntityManager } from 'typeorm';
@@ -67,5 +68,33 @@ export class FilingForms {
         }),
       )
       .sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : 0));
+  }
+
+  /** The federal returns that are expected to fall due in the year after this one, counted over all kinds. */
+  async duty(manager: EntityManager, client: Client, year: number): Promise<EfileDuty> {
+    const facts = await this.store.ofClient(manager, client.id);
+    const { employer, choices } = formsOnDay(facts, `${year}-12-31`);
+    const paid = (await paidMonths(manager, year, client.id)).get(client.id) ?? NOTHING_PAID;
+    const whole = { start: `${year}-01-01`, end: `${year}-12-31` };
+    const kinds = FILING_KINDS.filter(
+      (kind) =>
+        kind.corrects === undefined &&
+        filesKind(kind, employer, choices).is &&
+        (kind.owedFor.length === 0 || isPaid(paid, kind.owedFor, whole)),
+    );
+    const [row] = (await manager.query(
+      `SELECT count(DISTINCT employee_id)::int AS people FROM standing_paycheck WHERE client_id = $1 AND check_date BETWEEN $2 AND $3`,
+      [client.id, whole.start, whole.end],
+    )) as { people: number }[];
+    const returns = expectedReturns(kinds, row?.people ?? 0);
+    const { source, doubt = '' } = EFILE_SOURCE;
+    return {
+      year: year + 1,
+      returns,
+      total: returns.reduce((total, { count }) => total + count, 0),
+      from: EFILE_FROM,
+      mustEfile: mustEfile(returns),
+      rule: `${typeof source === 'string' ? source : source.title}. ${doubt}`,
+    };
   }
 }

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { FilingRow, FilingView, FormOwed } from '@zakat/contract/filings';
+import type { EfileDuty, FilingRow, FilingView, FormOwed } from '@zakat/contract/filings';
 import type { ReleaseSlip } from '@zakat/contract/remittances';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { findClient } from '../clients/index.js';
@@ -30,6 +30,12 @@ export class FilingQueries {
   owed(actor: Actor, clientId: string, year: number): Promise<FormOwed[]> {
     return this.database.run(actor, async (manager) =>
       this.forms.ofYear(manager, await findClient(manager, clientId), year),
+    );
+  }
+
+  duty(actor: Actor, clientId: string, year: number): Promise<EfileDuty> {
+    return this.database.run(actor, async (manager) =>
+      this.forms.duty(manager, await findClient(manager, clientId), year),
     );
   }
 

@@ -22,6 +22,7 @@ import {
   EnterAmounts,
   FilingRow,
   FilingView,
+  EfileDuty,
   FormOwed,
   HandedOver,
   SignFiling,
@@ -80,6 +81,16 @@ export class FilingsController {
     @Query('year', ParseYearPipe) year: number,
   ): Promise<FormOwed[]> {
     return this.queries.owed(session, id, year);
+  }
+
+  @Get('clients/:id/efile-duty')
+  @Answers(EfileDuty)
+  duty(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Query('year', ParseYearPipe) year: number,
+  ): Promise<EfileDuty> {
+    return this.queries.duty(session, id, year);
   }
 
   @Get('clients/:id/corrections')

@@ -1,4 +1,3 @@
-import type { FilingPeriod } from '@zakat/core/filings/period';
 import { isTaxCode, taxOf, type TaxGroup } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 
@@ -43,7 +42,11 @@ function readMonths(key: string): PaidMonths {
 }
 
 /** Whether something was owed of any of the groups in a period of the year. */
-export function isPaid({ groups: paid }: PaidMonths, groups: readonly TaxGroup[], period: FilingPeriod): boolean {
+export function isPaid(
+  { groups: paid }: PaidMonths,
+  groups: readonly TaxGroup[],
+  period: { readonly start: string; readonly end: string },
+): boolean {
   const [first, last] = [Number(period.start.slice(5, 7)), Number(period.end.slice(5, 7))];
   const within = (1 << last) - (1 << (first - 1));
   return groups.some((group) => ((paid.get(group) ?? 0) & within) !== 0);

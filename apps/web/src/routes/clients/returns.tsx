@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
-import { formsQuery, useCreateFiling } from '../../api/resources.js';
+import { efileDutyQuery, formsQuery, useCreateFiling } from '../../api/resources.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
@@ -65,6 +65,22 @@ function FormRow({ form, clientId }: { readonly form: Form; readonly clientId: s
   );
 }
 
+/** Whether the client must file electronically: its returns counted over all kinds. */
+function Duty({ clientId, year }: { readonly clientId: string; readonly year: number }): ReactNode {
+  const { data } = useQuery({ ...efileDutyQuery(clientId, year), enabled: year > 0 });
+  if (!data || data.total === 0) return null;
+  const counted = data.returns.map(({ name, count }) => `${count} ${name}`).join(', ');
+  return (
+    <p className="note" style={{ maxWidth: 900 }} title={data.rule}>
+      {data.total} federal returns are expected to fall due in {data.year} ({counted}):{' '}
+      {data.mustEfile
+        ? `from ${data.from} on they must go electronically.`
+        : `fewer than ${data.from}, so they may go on paper.`}{' '}
+      Recalled, not yet verified; returns of the client’s own, such as Forms 1099, count as well.
+    </p>
+  );
+}
+
 /** The year of the last quarter that is over: until April the forms of last year are the ones to file. */
 const yearAtWork = ({ year, quarter }: Period): number => (quarter === '1' ? year - 1 : year);
 
@@ -112,6 +128,7 @@ export function ReturnsPage(): ReactNode {
             )
           }
         </Waiting>
+        <Duty clientId={client.id} year={year} />
       </section>
       <CorrectionsSection clientId={client.id} />
       <CorrectionCases clientId={client.id} />

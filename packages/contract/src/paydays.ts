@@ -11,6 +11,8 @@ export class Payday {
   @Id() clientId!: string;
   @Text() clientName!: string;
   @Text(30) schedule!: string;
+  /** Which part of a split payroll; blank: the whole. */
+  @Text(60) part!: string;
   @Choice(PAYROLL_KINDS) kind!: PayrollKind;
   @Choice(PAYDAY_STATUSES) status!: PaydayStatus;
   @Id({ nullable: true }) payrollId!: string | null;

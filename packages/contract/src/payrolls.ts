@@ -21,6 +21,12 @@ export class CreatePayroll {
   /** A payroll of the client whose lines are typed again: whom it pays and what they get. */
   @Id({ optional: true }) copyOf?: string;
 }
+/** Moves the people of a department, location or cost center into a payroll of their own, with what was typed for them. */
+export class SplitPayroll {
+  @Whole({ min: 1 }) version!: number;
+  @Choice(['department', 'location', 'costCentre']) by!: 'department' | 'location' | 'costCentre';
+  @Text(60, { min: 1 }) name!: string;
+}
 export class EntryEarning {
   @Text(40) item!: string;
   @Text(14, { optional: true }) hours?: string;
@@ -202,6 +208,8 @@ export class PayrollRow {
   @Whole() version!: number;
   /** The name of its pay schedule; blank for the main one. */
   @Text(30) schedule!: string;
+  /** Which part of a split payroll it is, like `Kitchen`; blank: the whole, or what is left of it. */
+  @Text(60) part!: string;
   /** Every check of it is void. */
   @Flag() isVoid!: boolean;
   /** The payroll that it takes back; of a void only. */

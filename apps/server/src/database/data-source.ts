@@ -25,6 +25,7 @@ import { AccountChanges1794000000000 } from './migrations/account-changes.js';
 import { AgendaVersion1797000000000 } from './migrations/agenda-version.js';
 import { CountedPeople1798000000000 } from './migrations/counted-people.js';
 import { OwedMonths1799000000000 } from './migrations/owed-months.js';
+import { SplitPayrolls1800000000000 } from './migrations/split-payrolls.js';
 import { CheckSignatures1796000000000 } from './migrations/check-signatures.js';
 import { DepositReversals1795000000000 } from './migrations/deposit-reversals.js';
 import { DebitEnrollments1793000000000 } from './migrations/debit-enrollments.js';
@@ -111,6 +112,7 @@ export const makeDataSource = (url: string): DataSource =>
       AgendaVersion1797000000000,
       CountedPeople1798000000000,
       OwedMonths1799000000000,
+      SplitPayrolls1800000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -70,6 +70,9 @@ export const employeesQuery = (id: string, find = '') =>
     queryFn: () => take(api.GET('/api/clients/{id}/employees', { params: { path: { id }, query: { find } } })),
     placeholderData: keepPreviousData,
   });
+/** Gives some people of an open payroll one of their own. */
+export const useSplitPayroll = (id: string) =>
+  useChange((body: Schemas['SplitPayroll']) => take(api.POST('/api/payrolls/{id}/split', { ...path(id), body })));
 /** The posted checks of a year worked out again from the records and rules of today. */
 export const recomputedQuery = (id: string, year: number) =>
   queryOptions({

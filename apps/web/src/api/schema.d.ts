@@ -1424,6 +1424,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/payrolls/{id}/split": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PayrollsController_split"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/payrolls/{id}/reopen": {
         parameters: {
             query?: never;
@@ -4446,6 +4462,7 @@ export interface components {
             clientId: string;
             clientName: string;
             schedule: string;
+            part: string;
             /** @enum {string} */
             kind: "regular" | "extra" | "recorded" | "brought-in" | "void";
             /** @enum {string} */
@@ -5068,6 +5085,7 @@ export interface components {
             net: number;
             version: number;
             schedule: string;
+            part: string;
             isVoid: boolean;
             /** Format: uuid */
             voids: string | null;
@@ -5150,6 +5168,7 @@ export interface components {
             net: number;
             version: number;
             schedule: string;
+            part: string;
             isVoid: boolean;
             /** Format: uuid */
             voids: string | null;
@@ -5214,6 +5233,12 @@ export interface components {
             schedule?: string;
             /** Format: uuid */
             copyOf?: string;
+        };
+        SplitPayroll: {
+            version: number;
+            /** @enum {string} */
+            by: "department" | "location" | "costCentre";
+            name: string;
         };
         PayrollEntry: {
             /** Format: uuid */
@@ -9309,6 +9334,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PayrollView"];
+                };
+            };
+        };
+    };
+    PayrollsController_split: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SplitPayroll"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
                 };
             };
         };

@@ -46,3 +46,24 @@ export const foreseen = (rows: readonly SheetRow[], line: string): Foreseen[] =>
       problem,
     };
   });
+
+const WORDS = { department: 'department', location: 'location', costCentre: 'cost center' } as const;
+export interface Group {
+  readonly sort: keyof typeof WORDS;
+  readonly word: string;
+  readonly name: string;
+  readonly people: number;
+}
+/** Departments, locations and cost centers of people, with how many of them are in each. */
+export function groupsOf(persons: readonly Readonly<Record<keyof typeof WORDS, string>>[]): Group[] {
+  return (Object.keys(WORDS) as (keyof typeof WORDS)[]).flatMap((sort) =>
+    [...new Set(persons.map((person) => person[sort]).filter((name) => name !== ''))]
+      .sort((a, b) => a.localeCompare(b))
+      .map((name) => ({
+        sort,
+        word: WORDS[sort],
+        name,
+        people: persons.filter((person) => person[sort] === name).length,
+      })),
+  );
+}

@@ -30,6 +30,7 @@ describe('the payrolls of every client', () => {
     clientId: 'c1',
     clientName: 'Gannet Boatyard',
     schedule: '',
+    part: '',
     kind: 'regular',
     status: 'due',
     payrollId: null,
@@ -364,6 +365,7 @@ describe('the payrolls of somebody of a client', () => {
     periodEnd: '2026-10-24',
     checkDate: '2026-10-30',
     schedule: '',
+    part: '',
     status: 'open',
     version: 3,
     items: [

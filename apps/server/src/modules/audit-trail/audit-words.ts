@@ -57,6 +57,7 @@ const ACTS: Readonly<Record<string, string>> = {
   'payroll.hours-sent': 'sent hours for {subject}',
   'payroll.hours-taken': 'took the hours the client sent into {subject}',
   'payroll.approved-by-client': 'approved {subject}, for the client',
+  'payroll.split': 'split {subject} off',
   'payroll.discard': 'discarded a payroll',
   'filing.discard': 'discarded a return',
   'proof.keep': 'kept a check of {subject} in the proof set',

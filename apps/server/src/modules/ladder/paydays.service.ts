@@ -32,6 +32,7 @@ interface Begun {
   readonly client_id: string;
   readonly name: string;
   readonly schedule: string;
+  readonly part: string;
   readonly kind: Payday['kind'];
   readonly status: 'open' | 'reviewed' | 'posted';
   readonly period_end: string;
@@ -117,6 +118,7 @@ export class PaydaysService {
         clientId: row.client_id,
         clientName: row.name,
         schedule: rest.slice(0, -'2026-01-01'.length).trim(),
+        part: '',
         kind: 'regular',
         status: 'due',
         payrollId: null,
@@ -135,7 +137,7 @@ export class PaydaysService {
 
   private async begun(manager: EntityManager, today: string): Promise<Payday[]> {
     const rows = (await manager.query(
-      `SELECT p.id, p.client_id, c.legal_name AS name, p.schedule, p.kind, p.status, p.period_end, p.check_date, l.people, l.waiting, n.net, r.move AS pay_move,
+      `SELECT p.id, p.client_id, c.legal_name AS name, p.schedule, p.part, p.kind, p.status, p.period_end, p.check_date, l.people, l.waiting, n.net, r.move AS pay_move,
          EXISTS (SELECT 1 FROM issued_check i WHERE i.payroll_id = p.id AND i.status = 'printed') AS to_print,
          EXISTS (SELECT 1 FROM client_hours h WHERE h.payroll_id = p.id AND h.taken_at IS NULL AND h.lines <> '{}') AS has_hours,
          EXISTS (SELECT 1 FROM payroll_approval a WHERE a.payroll_id = p.id AND a.digest = p.reviewed_digest) AS is_approved
@@ -155,6 +157,7 @@ export class PaydaysService {
         clientId: row.client_id,
         clientName: row.name,
         schedule: row.schedule,
+        part: row.part,
         kind: row.kind,
         status: row.status,
         payrollId: row.id,

@@ -12,6 +12,8 @@ export class Payroll {
   @Column('text') kind!: PayrollKind;
   /** The name of its pay schedule; blank for the main one. */
   @Column('text') schedule!: string;
+  /** Which part of a split payroll it is; blank: the whole, or what is left of it. */
+  @Column('text') part!: string;
   @Column('text') status!: PayrollStatus;
   @Column('int') version!: number;
   @Column('text', { name: 'reviewed_digest', nullable: true }) reviewedDigest!: string | null;

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { CreatePayroll, PayrollEntry, PayrollView, SavePayroll } from '@zakat/contract/payrolls';
+import type { CreatePayroll, PayrollEntry, PayrollView, SavePayroll, SplitPayroll } from '@zakat/contract/payrolls';
 import { problem } from '@zakat/core/issues/issue';
 import { amountForNet } from '@zakat/core/casefile/amount-for-net';
 import { parseDollars } from '@zakat/core/money/cents';
@@ -15,7 +15,7 @@ import { Payroll } from './entities.js';
 import { scheduleNames } from './next-payroll.js';
 import { FactStore } from '../facts/index.js';
 import { entryOfRow, postedRows } from './posted-payroll.js';
-import { PayrollViews, findPayroll } from './payroll-view.js';
+import { PayrollViews, findPayroll, postedPerson } from './payroll-view.js';
 import { PeopleCases, usualEntry, type PersonCase } from './people-cases.js';
 
 /** What is typed in a payroll that is not reviewed: begun, saved, thrown away. */
@@ -60,6 +60,7 @@ export class PayrollEntries {
         checkDate,
         kind: input.kind,
         schedule: input.kind === 'extra' ? '' : (input.schedule ?? ''),
+        part: '',
         status: 'open' as const,
         version: 1,
         createdBy: actor.userId ?? '',
@@ -127,6 +128,69 @@ export class PayrollEntries {
         ...(withheld > 0 && payroll.kind !== 'recorded' ? { overridden: overriddenWords(input.entries) } : {}),
       });
       return this.views.of(manager, id);
+    });
+  }
+
+  /**
+   * Splits people off an open regular payroll: those of a department, location or cost center get one of their own for the
+   * same period, with what was typed for them. The rest stays; a part that is discarded comes back to it.
+   */
+  split(actor: Actor, id: string, { version, by, name }: SplitPayroll): Promise<{ id: string }> {
+    return this.database.run(actor, async (manager) => {
+      const payroll = await findPayroll(manager, id);
+      if (payroll.status !== 'open')
+        throw conflict(`This payroll is ${payroll.status}; reopen it before splitting it.`);
+      if (payroll.kind !== 'regular' || payroll.part !== '')
+        throw conflict('Only a whole regular payroll is split; an off-cycle one pays whom you choose.');
+      const client = await findClient(manager, payroll.clientId);
+      const people = await this.peopleCases.forPayroll(manager, client, payroll);
+      const chosen = people.filter((person) => postedPerson(person)[by] === name).map(({ employee }) => employee.id);
+      if (chosen.length === 0)
+        throw refuseField('name', `Nobody of this payroll has ${name}.`, 'Choose one that somebody of it has.');
+      if (chosen.length === people.length)
+        throw refuseField('name', `Everybody of this payroll has ${name}.`, 'There is nothing to split.');
+      const result = await manager.update(Payroll, { id, version, status: 'open' }, { version: version + 1 });
+      if (result.affected !== 1) throw conflict('Somebody changed this payroll meanwhile. Look again before you act.');
+      const part = randomUUID();
+      await manager.insert(Payroll, {
+        id: part,
+        firmId: actor.firmId,
+        clientId: payroll.clientId,
+        periodStart: payroll.periodStart,
+        periodEnd: payroll.periodEnd,
+        checkDate: payroll.checkDate,
+        kind: 'regular',
+        schedule: payroll.schedule,
+        part: name,
+        status: 'open',
+        version: 1,
+        createdBy: actor.userId ?? '',
+        reviewedDigest: null,
+        voids: null,
+        isVoid: false,
+      });
+      await manager.query('UPDATE payroll_line SET payroll_id = $2 WHERE payroll_id = $1 AND employee_id = ANY($3)', [
+        id,
+        part,
+        chosen,
+      ]);
+      // Who had no line yet has one in the part: it pays those who have.
+      const typed = (await manager.query('SELECT employee_id AS id FROM payroll_line WHERE payroll_id = $1', [
+        part,
+      ])) as {
+        id: string;
+      }[];
+      const missing = people.filter(
+        ({ employee }) => chosen.includes(employee.id) && !typed.some((row) => row.id === employee.id),
+      );
+      await writeLines(
+        manager,
+        actor,
+        part,
+        missing.map((person) => usualEntry(person, 'regular')),
+      );
+      await this.audit.record(manager, actor, 'payroll.split', 'payroll', part, { part: name, people: chosen.length });
+      return { id: part };
     });
   }
 

@@ -56,6 +56,7 @@ export class PayrollQueries {
         version: Number(row['version']),
         isVoid: row['is_void'] as unknown as boolean,
         schedule: String(row['schedule']),
+        part: String(row['part']),
         voids: row['voids'] === null ? null : String(row['voids']),
       }));
     });

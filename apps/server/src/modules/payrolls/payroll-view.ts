@@ -149,6 +149,7 @@ export class PayrollViews {
       version: payroll.version,
       isVoid: payroll.isVoid,
       schedule: payroll.schedule,
+      part: payroll.part,
       voids: payroll.voids,
       people: persons.filter((person) => person.isPaid).length,
       gross: sum(persons.map((person) => cents(person.paycheck.gross))),

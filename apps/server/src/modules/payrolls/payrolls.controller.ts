@@ -13,6 +13,7 @@ import {
   ReviewPayroll,
   ReviewView,
   SavePayroll,
+  SplitPayroll,
   WorkingView,
 } from '@zakat/contract/payrolls';
 import { Answers } from '../../http/answers.js';
@@ -113,6 +114,16 @@ export class PayrollsController {
   @Answers(PayrollView)
   view(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<PayrollView> {
     return this.queries.view(session, id);
+  }
+
+  @Post('payrolls/:id/split')
+  @Answers(Accepted, 'one', 201)
+  async split(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: SplitPayroll,
+  ): Promise<Accepted> {
+    return { ...(await this.entries.split(session, id, body)), warnings: [] };
   }
 
   @Put('payrolls/:id')

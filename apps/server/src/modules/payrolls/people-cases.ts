@@ -134,7 +134,7 @@ export class PeopleCases {
     manager: EntityManager,
     client: Client,
     payroll: Pick<Payroll, 'id' | 'periodStart' | 'periodEnd' | 'checkDate'> &
-      Partial<Pick<Payroll, 'kind' | 'schedule'>>,
+      Partial<Pick<Payroll, 'kind' | 'schedule' | 'part'>>,
   ): Promise<PersonCase[]> {
     const people = await manager.find(Employee, {
       where: { clientId: client.id, kind: 'employee', isWithdrawn: false },
@@ -153,9 +153,16 @@ export class PeopleCases {
     const isHired = (person: Employee): boolean => person.hiredOn === null || person.hiredOn <= payroll.periodEnd;
     const employed = people.filter((person) => isHired(person) && lastDays.get(person.id) === null);
     const isOfSchedule = await this.scheduleTest(manager, client, payroll, facts);
+    // A part of a split payroll has those who were moved into it, and nobody is in two parts.
+    const isPart = (payroll.part ?? '') !== '';
+    const apart = isPart ? new Set<string>() : await peopleOfOtherParts(manager, client.id, payroll);
     const paid = people.filter(
       (person) =>
-        typed.has(person.id) || (isOfSchedule(person.id) && (employed.includes(person) || unpaid.has(person.id))),
+        typed.has(person.id) ||
+        (!isPart &&
+          !apart.has(person.id) &&
+          isOfSchedule(person.id) &&
+          (employed.includes(person) || unpaid.has(person.id))),
     );
     return this.forPeople(manager, client, payroll, paid, facts, employed.length);
   }
@@ -322,6 +329,27 @@ async function peopleOfLines(manager: EntityManager, payrollId: string): Promise
     payrollId,
   ])) as { id: string }[];
   return new Set(rows.map(({ id }) => id));
+}
+
+/** People whom another part of the same regular payroll pays, or will. */
+async function peopleOfOtherParts(
+  manager: EntityManager,
+  clientId: string,
+  {
+    id,
+    kind,
+    schedule = '',
+    periodStart,
+    periodEnd,
+  }: Pick<Payroll, 'id' | 'periodStart' | 'periodEnd'> & Partial<Pick<Payroll, 'kind' | 'schedule'>>,
+): Promise<ReadonlySet<string>> {
+  if (kind !== 'regular') return new Set();
+  const rows = (await manager.query(
+    `SELECT l.employee_id AS id FROM payroll p JOIN payroll_line l ON l.payroll_id = p.id
+     WHERE p.client_id = $1 AND p.kind = 'regular' AND NOT p.is_void AND p.schedule = $2 AND p.period_start = $3 AND p.period_end = $4 AND p.id <> $5 AND p.part <> ''`,
+    [clientId, schedule, periodStart, periodEnd, id],
+  )) as { id: string }[];
+  return new Set(rows.map((row) => row.id));
 }
 
 /** How many people a client employs on a day; who has left is none of them. */

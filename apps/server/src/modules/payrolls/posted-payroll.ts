@@ -164,6 +164,7 @@ export async function postedView(manager: EntityManager, payroll: Payroll): Prom
     version: payroll.version,
     isVoid: payroll.isVoid,
     schedule: payroll.schedule,
+    part: payroll.part,
     voids: payroll.voids,
     people: paid.length,
     gross: sum(paid.map((row) => rawCents(row.gross ?? 0))),

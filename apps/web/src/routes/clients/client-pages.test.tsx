@@ -27,6 +27,7 @@ describe('the payrolls of a client', () => {
     checkDate: '2026-10-30',
     why: 'Follows the period that ended on 10 October.',
     schedule: '',
+    part: '',
     schedules: [''],
   };
   const row = (more: object) => ({
@@ -42,6 +43,7 @@ describe('the payrolls of a client', () => {
     net: 380_000,
     version: 3,
     schedule: '',
+    part: '',
     isVoid: false,
     voids: null,
     ...more,

@@ -194,6 +194,7 @@ export function PayrollsPage(): ReactNode {
                       <td>
                         {KINDS[row.kind]}
                         {row.schedule !== '' && `, ${row.schedule}`}
+                        {row.part !== '' && `, ${row.part}`}
                       </td>
                       <td>
                         <Status word={row.isVoid ? 'void' : row.status} />

@@ -91,8 +91,11 @@ function Row({
       </td>
       <td>
         <Link to={path}>{row.clientName}</Link>
-        {(row.schedule !== '' || KINDS[row.kind] !== '') && (
-          <small className="soft"> {[row.schedule, KINDS[row.kind]].filter((word) => word !== '').join(', ')}</small>
+        {(row.schedule !== '' || row.part !== '' || KINDS[row.kind] !== '') && (
+          <small className="soft">
+            {' '}
+            {[row.schedule, row.part, KINDS[row.kind]].filter((word) => word !== '').join(', ')}
+          </small>
         )}
       </td>
       <td>

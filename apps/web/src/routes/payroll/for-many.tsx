@@ -1,7 +1,7 @@
 import { Button, NativeSelect, TextInput } from '@mantine/core';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
-import { chosenRows, foreseen, type Chosen } from '../../calc/for-many.js';
+import { chosenRows, foreseen, groupsOf, type Chosen } from '../../calc/for-many.js';
 import type { SheetRow } from '../../calc/sheet-row.js';
 
 interface Props {
@@ -10,20 +10,10 @@ interface Props {
   readonly onType: (cells: readonly { employeeId: string; column: string; value: string }[]) => void;
   readonly onClose: () => void;
 }
-const SORTS = [
-  ['department', 'department'],
-  ['location', 'location'],
-  ['costCentre', 'cost center'],
-] as const;
-
 /** Everybody, and every department, location and cost center that somebody of the payroll has. */
 const choicesOf = (persons: Props['persons']): { value: string; label: string }[] => [
   { value: ' ', label: 'everybody paid' },
-  ...SORTS.flatMap(([sort, word]) =>
-    [...new Set(persons.map((person) => person[sort]).filter((name) => name !== ''))]
-      .sort((a, b) => a.localeCompare(b))
-      .map((name) => ({ value: `${sort} ${name}`, label: `${word} ${name}` })),
-  ),
+  ...groupsOf(persons).map(({ sort, word, name }) => ({ value: `${sort} ${name}`, label: `${word} ${name}` })),
 ];
 function chosenOf(value: string): Chosen {
   const at = value.indexOf(' ');

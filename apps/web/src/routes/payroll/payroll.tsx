@@ -17,6 +17,7 @@ import { ClientNotes } from './client-notes.js';
 import { PayrollChecksView } from './checks.js';
 import { Costs } from './costs.js';
 import { ForMany } from './for-many.js';
+import { SplitOff } from './split.js';
 import { HoursFile } from './hours-file.js';
 import { HowPaid } from './how-paid.js';
 import { LeaveBalances } from './leave-balances.js';
@@ -49,6 +50,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
   const [isHelpOpen, setHelpOpen] = useState(false);
   const [isFileOpen, setFileOpen] = useState(false);
   const [isManyOpen, setManyOpen] = useState(false);
+  const [isSplitOpen, setSplitOpen] = useState(false);
   const [leftOut, setLeftOut] = useState(0);
   const [unmatched, setUnmatched] = useState<readonly string[]>([]);
   const [reason, setReason] = useState('');
@@ -105,6 +107,19 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
             <button type="button" className="plain" aria-expanded={isManyOpen} onClick={() => setManyOpen(!isManyOpen)}>
               a line for many
             </button>
+            {payroll.kind === 'regular' && payroll.part === '' && (
+              <>
+                {' · '}
+                <button
+                  type="button"
+                  className="plain"
+                  aria-expanded={isSplitOpen}
+                  onClick={() => setSplitOpen(!isSplitOpen)}
+                >
+                  split it
+                </button>
+              </>
+            )}
           </span>
         )}
       </div>
@@ -117,6 +132,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
         </p>
       )}
       <SentHours payroll={payroll} flush={sheet.flush} onTaken={onReload} />
+      {isOpen && isSplitOpen && <SplitOff payroll={payroll} flush={sheet.flush} onClose={() => setSplitOpen(false)} />}
       {isOpen && isManyOpen && (
         <ForMany
           persons={payroll.persons}
@@ -364,7 +380,8 @@ export function PayrollPage(): ReactNode {
             <p className="beside">
               <Status word={data.isVoid ? 'void' : data.status} />
               <br />
-              {data.kind}, {shortDay(data.periodStart)} to {shortDay(data.periodEnd)}
+              {data.kind}
+              {data.part === '' ? '' : `, ${data.part}`}, {shortDay(data.periodStart)} to {shortDay(data.periodEnd)}
             </p>
           </div>
           <Work key={`${data.id} ${data.status} ${round}`} payroll={data} onReload={reload} />

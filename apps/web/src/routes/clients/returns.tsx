@@ -69,7 +69,7 @@ function FormRow({ form, clientId }: { readonly form: Form; readonly clientId: s
 function Duty({ clientId, year }: { readonly clientId: string; readonly year: number }): ReactNode {
   const { data } = useQuery({ ...efileDutyQuery(clientId, year), enabled: year > 0 });
   if (!data || data.total === 0) return null;
-  const counted = data.returns.map(({ name, count }) => `${count} ${name}`).join(', ');
+  const counted = data.returns.map(({ name, count }) => `${name}: ${count}`).join(', ');
   return (
     <p className="note" style={{ maxWidth: 900 }} title={data.rule}>
       {data.total} federal returns are expected to fall due in {data.year} ({counted}):{' '}

@@ -76,43 +76,92 @@ const cellOf = (column: KindColumn, value: unknown): string | number | null => {
   return Number(value);
 };
 
-/** Reads one page of a report, its totals with it. `by` adds rows up; the columns that are not summed then fall away but the group's own. */
+interface Statement {
+  readonly columns: readonly KindColumn[];
+  readonly summed: readonly KindColumn[];
+  readonly text: string;
+  readonly totals: string;
+}
+/** `by` adds rows up; the columns that are not summed then fall away but the group's own. */
+function statementOf(kind: ReportKind, by: ReportGroup | null): Statement {
+  const summed = kind.columns.filter((column) => column.isSummed);
+  const kept = kind.columns.filter((column) => !column.isSummed && KEPT_WHEN_GROUPED.has(column.key));
+  const columns: readonly KindColumn[] =
+    by === null ? kind.columns : [{ key: 'group', label: GROUP_LABELS[by], cell: 'text' }, ...kept, ...summed];
+  const sums = summed.map(({ key }) => `sum("${key}")::bigint AS "${key}"`).join(', ');
+  const text =
+    by === null
+      ? `SELECT r.* FROM (${kind.relation}) r ORDER BY ordering`
+      : `SELECT ${GROUP_EXPRESSIONS[by]} AS "group"${kept.map(({ key }) => `, "${key}"`).join('')}, ${sums}, '' AS path
+         FROM (${kind.relation}) r GROUP BY 1${kept.map((_, index) => `, ${index + 2}`).join('')} ORDER BY ${GROUP_ORDER[by] ?? '1'}${kept.map((_, index) => `, ${index + 2}`).join('')}`;
+  const totals =
+    by === null
+      ? `SELECT count(*)::int AS count${sums === '' ? '' : `, ${sums}`} FROM (${kind.relation}) r`
+      : `SELECT (SELECT count(*)::int FROM (${text}) g) AS count, ${sums} FROM (${kind.relation}) r`;
+  return { columns, summed, text, totals };
+}
+
+type Stored = Record<string, unknown>;
+const cellsOf = (columns: readonly KindColumn[], row: Stored): Cells =>
+  Object.fromEntries(columns.map((column) => [column.key, cellOf(column, row[column.key])]));
+/** How many rows a report has, and what its columns come to. */
+async function totalsOf(
+  manager: EntityManager,
+  { summed, totals }: Statement,
+  scope: ReportScope,
+): Promise<Pick<PageOfRows, 'totals' | 'count'>> {
+  const [whole = {}] = (await manager.query(totals, valuesOf(scope))) as Stored[];
+  return {
+    totals: Object.fromEntries(summed.map((column) => [column.key, cellOf(column, whole[column.key] ?? 0)])),
+    count: Number(whole['count'] ?? 0),
+  };
+}
+
+/** Reads one page of a report, its totals with it. */
 export async function readReport(
   manager: EntityManager,
   kind: ReportKind,
   scope: ReportScope,
   { by, offset, limit }: { readonly by: ReportGroup | null; readonly offset: number; readonly limit: number },
 ): Promise<PageOfRows> {
-  const summed = kind.columns.filter((column) => column.isSummed);
-  const kept = kind.columns.filter((column) => !column.isSummed && KEPT_WHEN_GROUPED.has(column.key));
-  const columns: readonly KindColumn[] =
-    by === null ? kind.columns : [{ key: 'group', label: GROUP_LABELS[by], cell: 'text' }, ...kept, ...summed];
-  const sums = summed.map(({ key }) => `sum("${key}")::bigint AS "${key}"`).join(', ');
-  const statement =
-    by === null
-      ? `SELECT r.* FROM (${kind.relation}) r ORDER BY ordering`
-      : `SELECT ${GROUP_EXPRESSIONS[by]} AS "group"${kept.map(({ key }) => `, "${key}"`).join('')}, ${sums}, '' AS path
-         FROM (${kind.relation}) r GROUP BY 1${kept.map((_, index) => `, ${index + 2}`).join('')} ORDER BY ${GROUP_ORDER[by] ?? '1'}${kept.map((_, index) => `, ${index + 2}`).join('')}`;
-  const values = valuesOf(scope);
-  const rows = (await manager.query(`${statement} OFFSET $5 LIMIT $6`, [...values, offset, limit])) as Record<
-    string,
-    unknown
-  >[];
-  const [whole] = (await manager.query(
-    by === null
-      ? `SELECT count(*)::int AS count${sums === '' ? '' : `, ${sums}`} FROM (${kind.relation}) r`
-      : `SELECT (SELECT count(*)::int FROM (${statement}) g) AS count, ${sums} FROM (${kind.relation}) r`,
-    values,
-  )) as Record<string, unknown>[];
+  const statement = statementOf(kind, by);
+  const rows = (await manager.query(`${statement.text} OFFSET $5 LIMIT $6`, [
+    ...valuesOf(scope),
+    offset,
+    limit,
+  ])) as Stored[];
   return {
-    columns,
+    columns: statement.columns,
     rows: rows.map((row) => ({
-      cells: Object.fromEntries(columns.map((column) => [column.key, cellOf(column, row[column.key])])),
+      cells: cellsOf(statement.columns, row),
       path: String((row['path'] as string | null) ?? ''),
     })),
-    totals: Object.fromEntries(summed.map((column) => [column.key, cellOf(column, whole?.[column.key] ?? 0)])),
-    count: Number(whole?.['count'] ?? 0),
+    ...(await totalsOf(manager, statement, scope)),
   };
+}
+
+export interface WholeReport extends Pick<PageOfRows, 'columns' | 'totals' | 'count'> {
+  /** The rows, some at a time, through a cursor of the database: within the transaction that it was asked in. */
+  readonly parts: () => AsyncGenerator<readonly Cells[]>;
+}
+const PART = 1000;
+/** A report from the first row to the last, read as it is sent. */
+export async function openReport(
+  manager: EntityManager,
+  kind: ReportKind,
+  scope: ReportScope,
+  by: ReportGroup | null,
+): Promise<WholeReport> {
+  const statement = statementOf(kind, by);
+  async function* parts(): AsyncGenerator<readonly Cells[]> {
+    await manager.query(`DECLARE report_rows NO SCROLL CURSOR FOR ${statement.text}`, valuesOf(scope));
+    for (;;) {
+      const rows = (await manager.query(`FETCH ${PART} FROM report_rows`)) as Stored[];
+      if (rows.length > 0) yield rows.map((row) => cellsOf(statement.columns, row));
+      if (rows.length < PART) return;
+    }
+  }
+  return { columns: statement.columns, ...(await totalsOf(manager, statement, scope)), parts };
 }
 
 /** Columns that say of what the amount is: they stay when rows are added up. */

@@ -1,4 +1,4 @@
-import { Controller, Get, Inject, Param, ParseUUIDPipe, Query, Res } from '@nestjs/common';
+import { Controller, Get, Inject, Logger, Param, ParseUUIDPipe, Query, Res } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
 import { ReportListing, ReportView } from '@zakat/contract/reports';
 import type { Response } from 'express';
@@ -6,7 +6,6 @@ import { Answers } from '../../http/answers.js';
 import { dayFrom } from '../../http/day.js';
 import { refuseField } from '../../http/refusal.js';
 import { CurrentSession, type Session } from '../identity/index.js';
-import { sendTable } from '../tables/index.js';
 import { ReportsService, type AskedReport } from './reports.service.js';
 
 const ID = /^[0-9a-f-]{36}$/;
@@ -31,6 +30,8 @@ function askedOf(code: string, query: Readonly<Record<string, string | undefined
 
 @Controller()
 export class ReportsController {
+  private readonly log = new Logger('reports');
+
   constructor(@Inject(ReportsService) private readonly reports: ReportsService) {}
 
   @Get('reports')
@@ -66,13 +67,20 @@ export class ReportsController {
     const [, code, format] = /^([a-z-]{1,40})\.(csv|xlsx|pdf)$/.exec(file) ?? [];
     if (code === undefined || format === undefined)
       throw refuseField('file', 'A report is a file of CSV, XLSX or PDF.', 'Ask for .csv, .xlsx or .pdf.');
-    const made = await this.reports.file(session, id, askedOf(code, query), format as 'csv');
-    if (format === 'pdf')
-      response
-        .type('application/pdf')
-        .setHeader('Content-Disposition', `inline; filename="${made.name}"`)
-        .setHeader('Cache-Control', 'no-store')
-        .send(made.content);
-    else sendTable(response, format as 'csv', made);
+    const asked = askedOf(code, query);
+    if (format !== 'pdf') {
+      await this.reports.table(session, id, asked, format as 'csv', response).catch((error: unknown) => {
+        // Half of it was sent: the connection is cut, and nobody takes it for the whole.
+        if (!response.headersSent) throw error;
+        this.log.warn(`a report was cut off while it was sent: ${error instanceof Error ? error.message : ''}`);
+      });
+      return;
+    }
+    const made = await this.reports.pdf(session, id, asked);
+    response
+      .type('application/pdf')
+      .setHeader('Content-Disposition', `inline; filename="${made.name}"`)
+      .setHeader('Cache-Control', 'no-store')
+      .send(made.content);
   }
 }

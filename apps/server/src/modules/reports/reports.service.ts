@@ -3,12 +3,21 @@ import { REPORT_GROUPS, type ReportGroup, type ReportListing, type ReportView } 
 import { date, showShortDate } from '@zakat/core/calendar/local-date';
 import { showLeaveHours } from '@zakat/core/leave/accrual';
 import { cents, toDollars } from '@zakat/core/money/cents';
+import type { Response } from 'express';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { notFound, refuseField } from '../../http/refusal.js';
-import { findClient } from '../clients/index.js';
-import { type TableFormat, writeTable } from '../tables/index.js';
-import { GROUP_LABELS, PAGE, readReport, type KindColumn, type PageOfRows, type ReportScope } from './report-kind.js';
+import { findClient, type Client } from '../clients/index.js';
+import { streamTable, type TableFormat } from '../tables/index.js';
+import {
+  GROUP_LABELS,
+  PAGE,
+  openReport,
+  readReport,
+  type KindColumn,
+  type PageOfRows,
+  type ReportScope,
+} from './report-kind.js';
 import { REPORT_KINDS, findReport } from './report-kinds.js';
 import { reportPdf } from './report-pdf.js';
 
@@ -20,8 +29,10 @@ export interface AskedReport {
   readonly employeeId: string | null;
   readonly page: number;
 }
-/** Rows that a file is made of: what is more is asked for in parts. */
-const MOST_IN_FILE = 100_000;
+/** A sheet of a workbook has 1,048,576 rows. */
+const MOST_IN_TABLE = 1_000_000;
+/** A PDF is laid out whole. */
+const MOST_IN_PDF = 100_000;
 
 /** Reports over posted checks: each one statement, on the screen by pages, whole as a file. */
 @Injectable()
@@ -52,36 +63,51 @@ export class ReportsService {
     });
   }
 
-  /** The whole report as a file; the totals in its last row. */
-  file(
-    actor: Actor,
-    clientId: string,
-    asked: AskedReport,
-    format: TableFormat | 'pdf',
-  ): Promise<{ name: string; content: Buffer }> {
+  /** The whole report as a table, sent while it is read: however long it is, a part of it is in memory. */
+  table(actor: Actor, clientId: string, asked: AskedReport, format: TableFormat, response: Response): Promise<void> {
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
-      const page = await this.read(manager, clientId, asked, 0, MOST_IN_FILE);
-      if (page.count > MOST_IN_FILE)
+      const { kind, by, scope } = scopeOf(clientId, asked);
+      const report = await openReport(manager, kind, scope, by);
+      if (report.count > MOST_IN_TABLE)
         throw refuseField(
           'to',
-          `The report has ${page.count} rows; a file takes ${MOST_IN_FILE}.`,
+          `The report has ${report.count} rows; a table takes ${MOST_IN_TABLE}.`,
           'Ask for a shorter span of days, or add it up by something.',
         );
-      const kind = kindOf(asked);
-      const name = `${client.key.toLowerCase()}-${kind.code}-${asked.from}-${asked.to}.${format}`;
-      const table = tableOf(page, format === 'pdf' ? 'shown' : 'plain');
-      const content =
-        format === 'pdf'
-          ? await reportPdf({
-              title: kind.label,
-              client: client.legalName,
-              span: `Checks of ${showShortDate(date(asked.from))} to ${showShortDate(date(asked.to))}`,
-              columns: page.columns,
-              table,
-            })
-          : await writeTable(table, format);
-      return { name, content };
+      const { columns } = report;
+      async function* rows(): AsyncGenerator<readonly (readonly string[])[]> {
+        for await (const part of report.parts())
+          yield part.map((cells) => columns.map((column) => shown(column, cells[column.key], 'plain')));
+        yield [totalRow(report, 'plain')];
+      }
+      await streamTable(response, format, {
+        name: nameOf(client, asked, format),
+        columns: columns.map(({ label, cell }) => ({ label, isNumber: cell === 'amount' || cell === 'hours' })),
+        rows: rows(),
+      });
+    });
+  }
+
+  /** The whole report as a PDF; the totals in its last row. */
+  pdf(actor: Actor, clientId: string, asked: AskedReport): Promise<{ name: string; content: Buffer }> {
+    return this.database.run(actor, async (manager) => {
+      const client = await findClient(manager, clientId);
+      const page = await this.read(manager, clientId, asked, 0, MOST_IN_PDF);
+      if (page.count > MOST_IN_PDF)
+        throw refuseField(
+          'to',
+          `The report has ${page.count} rows; a PDF takes ${MOST_IN_PDF}.`,
+          'Ask for a shorter span of days, add it up by something, or take it as CSV or XLSX.',
+        );
+      const content = await reportPdf({
+        title: kindOf(asked).label,
+        client: client.legalName,
+        span: `Checks of ${showShortDate(date(asked.from))} to ${showShortDate(date(asked.to))}`,
+        columns: page.columns,
+        table: tableOf(page, 'shown'),
+      });
+      return { name: nameOf(client, asked, 'pdf'), content };
     });
   }
 
@@ -93,15 +119,23 @@ export class ReportsService {
     limit: number,
   ): Promise<PageOfRows> {
     await findClient(manager, clientId);
-    const kind = kindOf(asked);
-    if (asked.to < asked.from) throw refuseField('to', 'The last day is before the first.', 'Put the days in order.');
-    const by = groupOf(asked.by);
-    if (by !== null && !kind.groups.includes(by))
-      throw refuseField('by', `This report is not added up by ${GROUP_LABELS[by].toLowerCase()}.`, 'Choose another.');
-    const scope: ReportScope = { clientId, from: asked.from, to: asked.to, employeeId: asked.employeeId };
+    const { kind, by, scope } = scopeOf(clientId, asked);
     return readReport(manager, kind, scope, { by, offset, limit });
   }
 }
+
+/** What is read for what was asked; throws the refusal of what cannot be. */
+function scopeOf(clientId: string, asked: AskedReport) {
+  const kind = kindOf(asked);
+  if (asked.to < asked.from) throw refuseField('to', 'The last day is before the first.', 'Put the days in order.');
+  const by = groupOf(asked.by);
+  if (by !== null && !kind.groups.includes(by))
+    throw refuseField('by', `This report is not added up by ${GROUP_LABELS[by].toLowerCase()}.`, 'Choose another.');
+  const scope: ReportScope = { clientId, from: asked.from, to: asked.to, employeeId: asked.employeeId };
+  return { kind, by, scope };
+}
+const nameOf = ({ key }: Client, { code, from, to }: AskedReport, format: string): string =>
+  `${key.toLowerCase()}-${code}-${from}-${to}.${format}`;
 
 function kindOf({ code }: AskedReport) {
   const kind = findReport(code);
@@ -131,7 +165,9 @@ function shown(column: KindColumn, value: string | number | null | undefined, st
 const tableOf = (page: PageOfRows, style: 'plain' | 'shown'): string[][] => [
   page.columns.map(({ label }) => label),
   ...page.rows.map(({ cells }) => page.columns.map((column) => shown(column, cells[column.key], style))),
-  page.columns.map((column, index) =>
-    index === 0 ? 'Total' : column.isSummed ? shown(column, page.totals[column.key], style) : '',
-  ),
+  totalRow(page, style),
 ];
+const totalRow = ({ columns, totals }: Pick<PageOfRows, 'columns' | 'totals'>, style: 'plain' | 'shown'): string[] =>
+  columns.map((column, index) =>
+    index === 0 ? 'Total' : column.isSummed ? shown(column, totals[column.key], style) : '',
+  );

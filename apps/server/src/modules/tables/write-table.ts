@@ -3,7 +3,7 @@ import { stringify } from 'csv-stringify/sync';
 import writeXlsxFile from 'write-excel-file/node';
 
 export type TableFormat = 'csv' | 'xlsx';
-const MEDIA_TYPES: Readonly<Record<TableFormat, string>> = {
+export const MEDIA_TYPES: Readonly<Record<TableFormat, string>> = {
   csv: 'text/csv; charset=utf-8',
   xlsx: 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
 };

@@ -17,7 +17,7 @@ import { ClientNotes } from './client-notes.js';
 import { PayrollChecksView } from './checks.js';
 import { Costs } from './costs.js';
 import { ForMany } from './for-many.js';
-import { SplitOff } from './split.js';
+import { SplitOff, maySplit } from './split.js';
 import { HoursFile } from './hours-file.js';
 import { HowPaid } from './how-paid.js';
 import { LeaveBalances } from './leave-balances.js';
@@ -107,19 +107,6 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
             <button type="button" className="plain" aria-expanded={isManyOpen} onClick={() => setManyOpen(!isManyOpen)}>
               a line for many
             </button>
-            {payroll.kind === 'regular' && payroll.part === '' && (
-              <>
-                {' · '}
-                <button
-                  type="button"
-                  className="plain"
-                  aria-expanded={isSplitOpen}
-                  onClick={() => setSplitOpen(!isSplitOpen)}
-                >
-                  split it
-                </button>
-              </>
-            )}
           </span>
         )}
       </div>
@@ -132,7 +119,6 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
         </p>
       )}
       <SentHours payroll={payroll} flush={sheet.flush} onTaken={onReload} />
-      {isOpen && isSplitOpen && <SplitOff payroll={payroll} flush={sheet.flush} onClose={() => setSplitOpen(false)} />}
       {isOpen && isManyOpen && (
         <ForMany
           persons={payroll.persons}
@@ -251,11 +237,17 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           show what is there now
         </button>
       )}
+      {isOpen && isSplitOpen && <SplitOff payroll={payroll} flush={sheet.flush} onClose={() => setSplitOpen(false)} />}
       <div className="actions">
         {isOpen && (
           <Button onClick={() => start('review')} loading={act.isPending}>
             Review
           </Button>
+        )}
+        {isOpen && maySplit(payroll) && !isSplitOpen && (
+          <button type="button" className="plain" onClick={() => setSplitOpen(true)}>
+            split it
+          </button>
         )}
         {isOpen && <Discard payroll={payroll} flush={sheet.flush} />}
         {payroll.status === 'reviewed' && !isSlipOpen && <Button onClick={() => setSlipOpen(true)}>Post…</Button>}

@@ -4,7 +4,7 @@ import { Route } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { groupsOf } from '../../calc/for-many.js';
 import { asked, open, refusal, serve, startAnew, type Answers } from '../../testing/pages.js';
-import { SplitOff } from './split.js';
+import { SplitOff, maySplit } from './split.js';
 
 afterEach(startAnew);
 
@@ -44,8 +44,13 @@ describe('splitting a payroll', () => {
     fireEvent.click(screen.getByRole('button', { name: 'Split it off' }));
     expect(await screen.findByText(/Somebody changed this payroll meanwhile/)).toBeDefined();
   });
-  it('says where departments come from when there are none', () => {
-    show([person(''), person('')], { body: {} });
-    expect(screen.getByText(/They are entered on/)).toBeDefined();
+  it('is offered for a whole regular payroll whose people are not all alike', () => {
+    const payroll = (persons: readonly object[], part = '', kind = 'regular') =>
+      ({ persons, part, kind }) as unknown as Schemas['PayrollView'];
+    expect(maySplit(payroll(PEOPLE))).toBe(true);
+    expect(maySplit(payroll(PEOPLE, 'Kitchen'))).toBe(false);
+    expect(maySplit(payroll(PEOPLE, '', 'extra'))).toBe(false);
+    expect(maySplit(payroll([person(''), person('')]))).toBe(false);
+    expect(maySplit(payroll([person('Front'), person('Front')]))).toBe(false);
   });
 });

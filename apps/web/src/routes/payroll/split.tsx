@@ -3,8 +3,15 @@ import { useState, type FormEvent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { useSplitPayroll } from '../../api/resources.js';
-import { groupsOf } from '../../calc/for-many.js';
+import { groupsOf, type Group } from '../../calc/for-many.js';
 import { RefusedNote } from '../../kit/problems.js';
+
+/** Departments, locations and cost centers that some of the people have, and not all. */
+const partsOf = ({ persons }: Pick<Schemas['PayrollView'], 'persons'>): Group[] =>
+  groupsOf(persons).filter(({ people }) => people < persons.length);
+/** Whether there is something to split: a whole regular payroll whose people are not all alike. */
+export const maySplit = (payroll: Schemas['PayrollView']): boolean =>
+  payroll.kind === 'regular' && payroll.part === '' && partsOf(payroll).length > 0;
 
 /** Gives the people of a department, location or cost center a payroll of their own for the same period. */
 export function SplitOff({
@@ -19,7 +26,7 @@ export function SplitOff({
 }): ReactNode {
   const split = useSplitPayroll(payroll.id);
   const navigate = useNavigate();
-  const groups = groupsOf(payroll.persons).filter(({ people }) => people < payroll.persons.length);
+  const groups = partsOf(payroll);
   const [at, setAt] = useState(0);
   const chosen = groups[at];
   const submit = async (): Promise<void> => {
@@ -33,41 +40,31 @@ export function SplitOff({
       <h2>
         Split the payroll <small>the same period in two, each reviewed and posted by itself</small>
       </h2>
-      {groups.length === 0 ? (
-        <p className="note">
-          Nobody of this payroll has a department, location or cost center that others do not have. They are entered on
-          the page of each employee.{' '}
-          <button type="button" className="plain" onClick={onClose}>
-            close
-          </button>
-        </p>
-      ) : (
-        <form
-          className="actions"
-          style={{ alignItems: 'flex-end' }}
-          onSubmit={(event: FormEvent) => {
-            event.preventDefault();
-            // What is refused is shown from the mutation's own error.
-            void submit().catch(() => undefined);
-          }}
-        >
-          <NativeSelect
-            label="Into a payroll of its own"
-            value={String(at)}
-            onChange={(event) => setAt(Number(event.currentTarget.value))}
-            data={groups.map(({ word, name, people }, index) => ({
-              value: String(index),
-              label: `${word} ${name}, ${people} ${people === 1 ? 'employee' : 'employees'}`,
-            }))}
-          />
-          <Button type="submit" loading={split.isPending}>
-            Split it off
-          </Button>
-          <button type="button" className="plain" onClick={onClose}>
-            close
-          </button>
-        </form>
-      )}
+      <form
+        className="actions"
+        style={{ alignItems: 'flex-end' }}
+        onSubmit={(event: FormEvent) => {
+          event.preventDefault();
+          // What is refused is shown from the mutation's own error.
+          void submit().catch(() => undefined);
+        }}
+      >
+        <NativeSelect
+          label="Into a payroll of its own"
+          value={String(at)}
+          onChange={(event) => setAt(Number(event.currentTarget.value))}
+          data={groups.map(({ word, name, people }, index) => ({
+            value: String(index),
+            label: `${word} ${name}, ${people} ${people === 1 ? 'employee' : 'employees'}`,
+          }))}
+        />
+        <Button type="submit" loading={split.isPending}>
+          Split it off
+        </Button>
+        <button type="button" className="plain" onClick={onClose}>
+          close
+        </button>
+      </form>
       <RefusedNote error={split.error} />
     </section>
   );

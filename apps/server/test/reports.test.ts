@@ -69,6 +69,17 @@ describe('the payroll register', () => {
       expect(of('hours')).toBe(800_000);
     }
   });
+  it('gives a page without waiting for its totals, and those beside it', async () => {
+    for (const code of ['payroll-register', 'labor-distribution', 'taxes', 'leave']) {
+      const of = async (path: string) =>
+        (await preparer('GET', `/clients/${client.id}/${path}?${YEAR}`)).body as Report;
+      const whole = await of(`reports/${code}`);
+      const alone = (await preparer('GET', `/clients/${client.id}/reports/${code}?${YEAR}&totals=no`)).body as Report;
+      expect([alone.rows, alone.totals, alone.count]).toEqual([whole.rows, null, null]);
+      const { totals, count } = await of(`report-totals/${code}`);
+      expect([totals, count]).toEqual([whole.totals, whole.count]);
+    }
+  });
   it('added up by anything comes to the same totals', async () => {
     const whole = await report('payroll-register');
     for (const by of ['employee', 'department', 'location', 'payroll', 'month', 'quarter']) {

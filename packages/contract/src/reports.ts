@@ -40,9 +40,14 @@ export class ReportView {
   @Text() by!: string;
   @List(() => ReportColumn) columns!: ReportColumn[];
   @List(() => ReportRow) rows!: ReportRow[];
-  /** Of the whole report, not of the page. */
-  @Json() totals!: Record<string, string | number | null>;
-  @Whole() count!: number;
+  /** Of the whole report, not of the page; null where the page alone was asked for. */
+  @Json({ nullable: true }) totals!: Record<string, string | number | null> | null;
+  @Whole({ nullable: true }) count!: number | null;
   @Whole() page!: number;
   @Flag() hasMore!: boolean;
+}
+/** What a report comes to: asked for beside its pages, since adding up takes longer than reading a page. */
+export class ReportTotals {
+  @Json() totals!: Record<string, string | number | null>;
+  @Whole() count!: number;
 }

@@ -28,10 +28,21 @@ export const reportQuery = (clientId: string, asked: AskedReport) =>
     queryFn: () =>
       take(
         api.GET('/api/clients/{id}/reports/{code}', {
-          params: { path: { id: clientId, code: asked.code }, query: queryOf(asked) },
+          params: { path: { id: clientId, code: asked.code }, query: { ...queryOf(asked), totals: 'no' } },
         }),
       ),
     placeholderData: (before) => (before?.code === asked.code && before.by === asked.by ? before : undefined),
+  });
+/** What a report comes to; the same on each of its pages. */
+export const reportTotalsQuery = (clientId: string, asked: AskedReport) =>
+  queryOptions({
+    queryKey: ['client', clientId, 'report-totals', { ...asked, page: 0 }],
+    queryFn: () =>
+      take(
+        api.GET('/api/clients/{id}/report-totals/{code}', {
+          params: { path: { id: clientId, code: asked.code }, query: queryOf({ ...asked, page: 0 }) },
+        }),
+      ),
   });
 export const reportFilePath = (clientId: string, asked: AskedReport, format: string): string =>
   `/api/clients/${clientId}/report-files/${asked.code}.${format}?${new URLSearchParams(queryOf({ ...asked, page: 0 })).toString()}`;

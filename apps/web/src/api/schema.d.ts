@@ -1648,6 +1648,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/report-totals/{code}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ReportsController_totals"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/report-files/{file}": {
         parameters: {
             query?: never;
@@ -5429,10 +5445,16 @@ export interface components {
             rows: components["schemas"]["ReportRow"][];
             totals: {
                 [key: string]: unknown;
-            };
-            count: number;
+            } | null;
+            count: number | null;
             page: number;
             hasMore: boolean;
+        };
+        ReportTotals: {
+            totals: {
+                [key: string]: unknown;
+            };
+            count: number;
         };
         VoidableCheck: {
             /** Format: uuid */
@@ -9665,6 +9687,7 @@ export interface operations {
     ReportsController_view: {
         parameters: {
             query: {
+                totals?: unknown;
                 page?: unknown;
                 employee?: unknown;
                 by?: unknown;
@@ -9686,6 +9709,33 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ReportView"];
+                };
+            };
+        };
+    };
+    ReportsController_totals: {
+        parameters: {
+            query: {
+                employee?: unknown;
+                by?: unknown;
+                to: unknown;
+                from: unknown;
+            };
+            header?: never;
+            path: {
+                id: string;
+                code: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReportTotals"];
                 };
             };
         };

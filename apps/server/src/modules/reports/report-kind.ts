@@ -31,7 +31,13 @@ export interface ReportKind {
   readonly columns: readonly KindColumn[];
   /** A relation with the columns, `path`, what it may be grouped by, and `ordering`; $1 client, $2 from, $3 to, $4 employee or null. */
   readonly relation: string;
+  /** One row a check, in the order of `CHECK_ORDER`: a page is then read from its own checks alone. */
+  readonly isByCheck?: true;
 }
+/** Stands in a relation after the scope of its checks; a page of checks puts its own condition there. */
+export const MORE_SCOPE = '/* and of these */';
+/** How the checks of a report are ordered, of `paycheck` c and `employee` e. */
+const CHECK_ORDER = `c.check_date, lpad(e.number, 12, '0') COLLATE "C", c.id`;
 
 /** How many rows a page has on the screen. */
 export const PAGE = 200;
@@ -117,28 +123,60 @@ async function totalsOf(
   };
 }
 
-/** Reads one page of a report, its totals with it. */
-export async function readReport(
+export interface PageAsked {
+  readonly by: ReportGroup | null;
+  readonly offset: number;
+  readonly limit: number;
+}
+/** Reads one page of a report: its rows, and whether there are more. */
+export async function readPage(
   manager: EntityManager,
   kind: ReportKind,
   scope: ReportScope,
-  { by, offset, limit }: { readonly by: ReportGroup | null; readonly offset: number; readonly limit: number },
-): Promise<PageOfRows> {
-  const statement = statementOf(kind, by);
-  const rows = (await manager.query(`${statement.text} OFFSET $5 LIMIT $6`, [
-    ...valuesOf(scope),
-    offset,
-    limit,
-  ])) as Stored[];
+  { by, offset, limit }: PageAsked,
+): Promise<Pick<PageOfRows, 'columns' | 'rows'> & { readonly hasMore: boolean }> {
+  const { columns, text } = statementOf(kind, by);
+  // One more than is shown says whether there are more.
+  const window = [offset, limit + 1];
+  const rows =
+    by === null && kind.isByCheck
+      ? await rowsOfChecks(manager, text, scope, window)
+      : ((await manager.query(`${text} OFFSET $5 LIMIT $6`, [...valuesOf(scope), ...window])) as Stored[]);
   return {
-    columns: statement.columns,
-    rows: rows.map((row) => ({
-      cells: cellsOf(statement.columns, row),
+    columns,
+    rows: rows.slice(0, limit).map((row) => ({
+      cells: cellsOf(columns, row),
       path: String((row['path'] as string | null) ?? ''),
     })),
-    ...(await totalsOf(manager, statement, scope)),
+    hasMore: rows.length > limit,
   };
 }
+
+/** The rows of a page of checks: first which checks, by their narrowest columns, then what the report says of those. */
+async function rowsOfChecks(
+  manager: EntityManager,
+  text: string,
+  scope: ReportScope,
+  window: readonly number[],
+): Promise<Stored[]> {
+  const checks = (await manager.query(
+    `SELECT c.id FROM paycheck c JOIN employee e ON e.id = c.employee_id
+     WHERE c.client_id = $1 AND c.check_date BETWEEN $2 AND $3 AND ($4::uuid IS NULL OR c.employee_id = $4) ORDER BY ${CHECK_ORDER} OFFSET $5 LIMIT $6`,
+    [...valuesOf(scope), ...window],
+  )) as { id: string }[];
+  return manager.query(text.replaceAll(MORE_SCOPE, 'AND c.id = ANY($5::uuid[])'), [
+    ...valuesOf(scope),
+    checks.map(({ id }) => id),
+  ]);
+}
+
+/** What the whole of a report comes to. */
+export const readTotals = (
+  manager: EntityManager,
+  kind: ReportKind,
+  scope: ReportScope,
+  by: ReportGroup | null,
+): Promise<Pick<PageOfRows, 'totals' | 'count'>> => totalsOf(manager, statementOf(kind, by), scope);
 
 export interface WholeReport extends Pick<PageOfRows, 'columns' | 'totals' | 'count'> {
   /** The rows, some at a time, through a cursor of the database: within the transaction that it was asked in. */

@@ -1,6 +1,6 @@
 import { TAXES } from '@zakat/core/tax-registry/registry';
 import { REPORT_GROUPS, type ReportGroup } from '@zakat/contract/reports';
-import type { KindColumn, ReportKind } from './report-kind.js';
+import { MORE_SCOPE, type KindColumn, type ReportKind } from './report-kind.js';
 
 const quoted = (codes: readonly string[]): string => codes.map((code) => `'${code}'`).join(', ');
 const employeeTaxes = (keep: (tax: (typeof TAXES)[number]) => boolean): string =>
@@ -16,11 +16,11 @@ const POSTED = `
   SELECT c.id, c.payroll_id, c.employee_id, c.check_date, c.gross, c.net, c.lines, c.facts, c.reverses, p.period_start, p.period_end,
     CASE p.kind WHEN 'extra' THEN 'off-cycle' WHEN 'brought-in' THEN 'prior payroll' WHEN 'recorded' THEN 'paid elsewhere' ELSE p.kind END AS payroll_kind,
     coalesce(c.facts -> 'person' ->> 'name', concat_ws(' ', e.first_name, nullif(e.middle_name, ''), e.last_name, nullif(e.suffix, ''))) AS name,
-    e.number, e.number || ' ' || coalesce(c.facts -> 'person' ->> 'name', concat_ws(' ', e.first_name, e.last_name)) AS employee, lpad(e.number, 12, '0') AS employee_order,
+    e.number, e.number || ' ' || coalesce(c.facts -> 'person' ->> 'name', concat_ws(' ', e.first_name, e.last_name)) AS employee, lpad(e.number, 12, '0') COLLATE "C" AS employee_order,
     coalesce(c.facts -> 'person' ->> 'department', '') AS department, coalesce(c.facts -> 'person' ->> 'location', '') AS location,
     coalesce(c.facts -> 'person' ->> 'costCentre', '') AS cost_center, '/payrolls/' || c.payroll_id AS path
   FROM paycheck c JOIN payroll p ON p.id = c.payroll_id JOIN employee e ON e.id = c.employee_id
-  WHERE c.client_id = $1 AND c.check_date BETWEEN $2 AND $3 AND ($4::uuid IS NULL OR c.employee_id = $4)`;
+  WHERE c.client_id = $1 AND c.check_date BETWEEN $2 AND $3 AND ($4::uuid IS NULL OR c.employee_id = $4) ${MORE_SCOPE}`;
 const DIMENSIONS = 'employee, employee_order, department, location, cost_center, check_date, payroll_kind, path';
 
 /** Hours as they were typed, in ten-thousandths; of a void taken back. */
@@ -36,6 +36,7 @@ const ALL: readonly ReportGroup[] = REPORT_GROUPS;
 
 const PAYROLL_REGISTER: ReportKind = {
   code: 'payroll-register',
+  isByCheck: true,
   label: 'Payroll register',
   says: 'Every posted check: gross pay, what was withheld, net pay.',
   groups: ALL,
@@ -92,6 +93,7 @@ const TAX_REPORT: ReportKind = {
 
 const LABOR: ReportKind = {
   code: 'labor-distribution',
+  isByCheck: true,
   label: 'Labor distribution',
   says: 'What the checks cost the client: pay, employer taxes and what the employer pays besides, by where the work is booked.',
   groups: ALL,

@@ -1,6 +1,6 @@
 import { Controller, Get, Inject, Logger, Param, ParseUUIDPipe, Query, Res } from '@nestjs/common';
 import { ApiQuery } from '@nestjs/swagger';
-import { ReportListing, ReportView } from '@zakat/contract/reports';
+import { ReportListing, ReportTotals, ReportView } from '@zakat/contract/reports';
 import type { Response } from 'express';
 import { Answers } from '../../http/answers.js';
 import { dayFrom } from '../../http/day.js';
@@ -46,6 +46,7 @@ export class ReportsController {
   @ApiQuery({ name: 'by', required: false })
   @ApiQuery({ name: 'employee', required: false })
   @ApiQuery({ name: 'page', required: false })
+  @ApiQuery({ name: 'totals', required: false })
   @Answers(ReportView)
   view(
     @CurrentSession() session: Session,
@@ -53,7 +54,22 @@ export class ReportsController {
     @Param('code') code: string,
     @Query() query: Record<string, string>,
   ): Promise<ReportView> {
-    return this.reports.view(session, id, askedOf(code, query));
+    return this.reports.view(session, id, askedOf(code, query), query['totals'] === 'no');
+  }
+
+  @Get('clients/:id/report-totals/:code')
+  @ApiQuery({ name: 'from' })
+  @ApiQuery({ name: 'to' })
+  @ApiQuery({ name: 'by', required: false })
+  @ApiQuery({ name: 'employee', required: false })
+  @Answers(ReportTotals)
+  totals(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Param('code') code: string,
+    @Query() query: Record<string, string>,
+  ): Promise<ReportTotals> {
+    return this.reports.totals(session, id, askedOf(code, query));
   }
 
   @Get('clients/:id/report-files/:file')

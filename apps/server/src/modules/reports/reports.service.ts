@@ -1,10 +1,15 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { REPORT_GROUPS, type ReportGroup, type ReportListing, type ReportView } from '@zakat/contract/reports';
+import {
+  REPORT_GROUPS,
+  type ReportGroup,
+  type ReportListing,
+  type ReportTotals,
+  type ReportView,
+} from '@zakat/contract/reports';
 import { date, showShortDate } from '@zakat/core/calendar/local-date';
 import { showLeaveHours } from '@zakat/core/leave/accrual';
 import { cents, toDollars } from '@zakat/core/money/cents';
 import type { Response } from 'express';
-import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { notFound, refuseField } from '../../http/refusal.js';
 import { findClient, type Client } from '../clients/index.js';
@@ -13,7 +18,8 @@ import {
   GROUP_LABELS,
   PAGE,
   openReport,
-  readReport,
+  readPage,
+  readTotals,
   type KindColumn,
   type PageOfRows,
   type ReportScope,
@@ -43,10 +49,13 @@ export class ReportsService {
     return REPORT_KINDS.map(({ code, label, says, groups }) => ({ code, label, says, groups: [...groups] }));
   }
 
-  view(actor: Actor, clientId: string, asked: AskedReport): Promise<ReportView> {
+  /** A page; the totals with it unless only the page is asked for. */
+  view(actor: Actor, clientId: string, asked: AskedReport, isPageOnly: boolean): Promise<ReportView> {
     return this.database.run(actor, async (manager) => {
-      const page = await this.read(manager, clientId, asked, asked.page * PAGE, PAGE);
-      const kind = kindOf(asked);
+      await findClient(manager, clientId);
+      const { kind, by, scope } = scopeOf(clientId, asked);
+      const page = await readPage(manager, kind, scope, { by, offset: asked.page * PAGE, limit: PAGE });
+      const whole = isPageOnly ? null : await readTotals(manager, kind, scope, by);
       return {
         code: kind.code,
         label: kind.label,
@@ -55,11 +64,20 @@ export class ReportsService {
         by: asked.by,
         columns: page.columns.map(({ key, label, cell }) => ({ key, label, cell })),
         rows: page.rows.map(({ cells, path }) => ({ cells: { ...cells }, path })),
-        totals: { ...page.totals },
-        count: page.count,
+        totals: whole && { ...whole.totals },
+        count: whole && whole.count,
         page: asked.page,
-        hasMore: (asked.page + 1) * PAGE < page.count,
+        hasMore: page.hasMore,
       };
+    });
+  }
+
+  totals(actor: Actor, clientId: string, asked: AskedReport): Promise<ReportTotals> {
+    return this.database.run(actor, async (manager) => {
+      await findClient(manager, clientId);
+      const { kind, by, scope } = scopeOf(clientId, asked);
+      const { totals, count } = await readTotals(manager, kind, scope, by);
+      return { totals: { ...totals }, count };
     });
   }
 
@@ -93,15 +111,17 @@ export class ReportsService {
   pdf(actor: Actor, clientId: string, asked: AskedReport): Promise<{ name: string; content: Buffer }> {
     return this.database.run(actor, async (manager) => {
       const client = await findClient(manager, clientId);
-      const page = await this.read(manager, clientId, asked, 0, MOST_IN_PDF);
-      if (page.count > MOST_IN_PDF)
+      const { kind, by, scope } = scopeOf(clientId, asked);
+      const whole = await readTotals(manager, kind, scope, by);
+      if (whole.count > MOST_IN_PDF)
         throw refuseField(
           'to',
-          `The report has ${page.count} rows; a PDF takes ${MOST_IN_PDF}.`,
+          `The report has ${whole.count} rows; a PDF takes ${MOST_IN_PDF}.`,
           'Ask for a shorter span of days, add it up by something, or take it as CSV or XLSX.',
         );
+      const page = { ...(await readPage(manager, kind, scope, { by, offset: 0, limit: MOST_IN_PDF })), ...whole };
       const content = await reportPdf({
-        title: kindOf(asked).label,
+        title: kind.label,
         client: client.legalName,
         span: `Checks of ${showShortDate(date(asked.from))} to ${showShortDate(date(asked.to))}`,
         columns: page.columns,
@@ -109,18 +129,6 @@ export class ReportsService {
       });
       return { name: nameOf(client, asked, 'pdf'), content };
     });
-  }
-
-  private async read(
-    manager: EntityManager,
-    clientId: string,
-    asked: AskedReport,
-    offset: number,
-    limit: number,
-  ): Promise<PageOfRows> {
-    await findClient(manager, clientId);
-    const { kind, by, scope } = scopeOf(clientId, asked);
-    return readReport(manager, kind, scope, { by, offset, limit });
   }
 }
 

@@ -4,7 +4,7 @@ import { showLeaveHours } from '@zakat/core/leave/accrual';
 import type { ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
-import { reportFilePath, reportQuery, reportsQuery, type AskedReport } from '../../api/reports.js';
+import { reportFilePath, reportQuery, reportTotalsQuery, reportsQuery, type AskedReport } from '../../api/reports.js';
 import { employeesQuery, sessionQuery } from '../../api/resources.js';
 import { DateField } from '../../kit/date-field.js';
 import { shortDay } from '../../kit/day.js';
@@ -35,7 +35,16 @@ function Shown({ column, value }: { readonly column: Column; readonly value: Cel
   return value;
 }
 
-function Table({ report }: { readonly report: Schemas['ReportView'] }): ReactNode {
+type Totals = Schemas['ReportTotals'] | undefined;
+
+function Table({
+  report,
+  totals,
+}: {
+  readonly report: Schemas['ReportView'];
+  /** They come after the page: adding up a whole year takes longer. */
+  readonly totals: Totals;
+}): ReactNode {
   return (
     <div className="report-box" tabIndex={0} role="region" aria-label={report.label}>
       <table className="ruled many report">
@@ -67,10 +76,12 @@ function Table({ report }: { readonly report: Schemas['ReportView'] }): ReactNod
           <tr>
             {report.columns.map((column, at) => (
               <td key={column.key} className={isFigure(column) ? 'num' : undefined}>
-                {at === 0 ? (
-                  `Total of ${report.count} ${report.count === 1 ? 'row' : 'rows'}`
-                ) : column.key in report.totals ? (
-                  <Shown column={column} value={report.totals[column.key] as Cell} />
+                {totals === undefined ? (
+                  at === 0 && 'adding up'
+                ) : at === 0 ? (
+                  `Total of ${totals.count} ${totals.count === 1 ? 'row' : 'rows'}`
+                ) : column.key in totals.totals ? (
+                  <Shown column={column} value={totals.totals[column.key] as Cell} />
                 ) : null}
               </td>
             ))}
@@ -114,16 +125,19 @@ function useAsked(): { asked: AskedReport | null; put: (next: Readonly<Record<st
 
 function Pages({
   report,
+  totals,
   put,
 }: {
   readonly report: Schemas['ReportView'];
+  readonly totals: Totals;
   readonly put: (next: Readonly<Record<string, string>>) => void;
 }): ReactNode {
   if (report.page === 0 && !report.hasMore) return null;
   return (
     <div className="actions">
       <span className="note">
-        Rows {report.page * 200 + 1} to {report.page * 200 + report.rows.length} of {report.count}
+        Rows {report.page * 200 + 1} to {report.page * 200 + report.rows.length}
+        {totals && ` of ${totals.count}`}
       </span>
       {report.page > 0 && (
         <button type="button" className="plain" onClick={() => put({ page: String(report.page - 1) })}>
@@ -221,6 +235,7 @@ function Report({
 }): ReactNode {
   const isWhole = /^\d{4}-\d{2}-\d{2}$/.test(asked.from) && /^\d{4}-\d{2}-\d{2}$/.test(asked.to);
   const report = useQuery({ ...reportQuery(clientId, asked), enabled: isWhole });
+  const { data: totals } = useQuery({ ...reportTotalsQuery(clientId, asked), enabled: isWhole });
   if (!isWhole) return <p className="empty">Give the first and the last check date.</p>;
   return (
     <Waiting query={report}>
@@ -231,8 +246,8 @@ function Report({
           </p>
         ) : (
           <>
-            <Table report={data} />
-            <Pages report={data} put={put} />
+            <Table report={data} totals={totals} />
+            <Pages report={data} totals={totals} put={put} />
           </>
         )
       }

@@ -100,6 +100,46 @@ describe('one’s own pay', () => {
       { delivery: 'paper', name: 'Wil SpragueA' },
     ]);
   });
+  it('has each correction of one’s own Form W-2 beside it, and nobody else’s', async () => {
+    const [mine = '', others = ''] = client.employeeIds;
+    const correction = (employeeId: string, sequence: number) => {
+      const person = {
+        employeeId,
+        ssn: '',
+        ssnTail: '3401',
+        firstName: 'Wil',
+        middleName: '',
+        lastName: 'SpragueA',
+        suffix: '',
+      };
+      const place = { street: '1 Row', city: 'Saltmarsh', state: 'NY', zip: '13999', country: '', province: '' };
+      const form = {
+        person: { ...person, ...place, isRetirementPlan: false, isStatutory: false },
+        identity: [],
+        boxes: [{ box: '1', previous: 4_820_000, correct: 4_715_000 }],
+        stateBoxes: [],
+        marks: [],
+        previousPerson: null,
+        is: 'amounts',
+      };
+      const ledger = { incomeTax: 0, oasdiWages: 0, oasdiTax: 0, hiWages: 0, hiTax: 0 };
+      const snapshot = { year: 2025, forms: [form], corrected: { year: 2025, forms: [], ledger }, hasOriginal: true };
+      return stack.dataSource.query<{ id: string }[]>(
+        `INSERT INTO filing (id, firm_id, client_id, kind, jurisdiction, period_start, period_end, sequence, due, status, version, attempt, entered, answers, snapshot, snapshot_version, prepared_by, created_at)
+         SELECT gen_random_uuid(), c.firm_id, c.id, 'us-w2c', 'US', '2025-01-01', '2025-12-31', $3, '2029-04-15', 'accepted', 1, 1, '{}', '{}', $2, 1, (SELECT id FROM app_user LIMIT 1), now() FROM client c WHERE c.id = $1 RETURNING id`,
+        [client.id, JSON.stringify(snapshot), sequence],
+      );
+    };
+    const [own] = await correction(mine, 1);
+    const [other] = await correction(others, 2);
+    expect((await wil('GET', `/own-pay/wage-statements/${own?.id}/w2.pdf`)).status).toBe(404);
+    const { body } = await wil('PUT', '/own-pay/consent', { isElectronic: true });
+    expect(body.wageStatements).toEqual([{ filingId: own?.id, year: '2025', form: 'W-2c' }]);
+    const pdf = await wil('GET', `/own-pay/wage-statements/${own?.id}/w2.pdf`);
+    expect([pdf.status, wordsOf(pdf.body).includes('47,150.00')]).toEqual([200, true]);
+    expect((await wil('GET', `/own-pay/wage-statements/${other?.id}/w2.pdf`)).status).toBe(404);
+    await wil('PUT', '/own-pay/consent', { isElectronic: false });
+  });
   it('is all: every other route is closed, by whatever method, and nobody of the firm has pay of their own', async () => {
     const { paths } = openApiDocument(stack.app);
     const routes = Object.entries(paths).flatMap(([path, methods]) =>

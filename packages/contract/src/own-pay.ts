@@ -41,6 +41,7 @@ export class OwnStatement {
 export class OwnWageStatement {
   @Id() filingId!: string;
   @Text(4) year!: string;
+  @Choice(['W-2', 'W-2c']) form!: 'W-2' | 'W-2c';
 }
 export class OwnFact {
   @Text() label!: string;
@@ -52,7 +53,7 @@ export class OwnPay {
   @Text() name!: string;
   @Text() employer!: string;
   @List(() => OwnStatement) statements!: OwnStatement[];
-  /** Forms W-2 that were filed; shown once they are agreed to electronically. */
+  /** Forms W-2 that were filed, and what corrected them; shown once they are agreed to electronically. */
   @List(() => OwnWageStatement) wageStatements!: OwnWageStatement[];
   /** Agreed to Form W-2 and statements electronically, since when; null: on paper. */
   @Day({ nullable: true }) electronicSince!: string | null;

@@ -5952,6 +5952,8 @@ export interface components {
             /** Format: uuid */
             filingId: string;
             year: string;
+            /** @enum {string} */
+            form: "W-2" | "W-2c";
         };
         OwnFact: {
             label: string;

@@ -2,5 +2,6 @@ export { CorrectionsDue } from './corrections-due.js';
 export { type AgencyAnswer, FilingAnswers } from './filing-answers.js';
 export { FilingContent, type Loaded } from './filing-content.js';
 export { FilingForms } from './filing-forms.js';
+export { FilingPapers } from './filing-papers.service.js';
 export { FilingSource } from './filing-source.js';
 export { WageStatements } from './wage-statements.service.js';

@@ -1,5 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { OwnFact, OwnPay } from '@zakat/contract/own-pay';
+import type { OwnFact, OwnPay, OwnWageStatement } from '@zakat/contract/own-pay';
 import { EMPLOYEE_FACTS } from '@zakat/core/facts/employee-facts';
 import { text } from '@zakat/core/facts/fact-kind';
 import { inForceOn } from '@zakat/core/facts/in-force';
@@ -12,7 +12,7 @@ import { findClient } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { Employee, fullName } from '../employees/index.js';
 import { FactStore, withoutSecrets } from '../facts/index.js';
-import { WageStatements } from '../filings/index.js';
+import { FilingPapers, WageStatements } from '../filings/index.js';
 
 /** Kinds of facts that somebody sees of themselves: what they said on their certificates, and where their pay goes. */
 const SHOWN: readonly string[] = ['federal-certificate', 'state-certificate', 'bank', 'place', 'consent'];
@@ -32,6 +32,7 @@ export class OwnPayService {
     @Inject(FactStore) private readonly facts: FactStore,
     @Inject(CheckPrinting) private readonly printing: CheckPrinting,
     @Inject(WageStatements) private readonly wages: WageStatements,
+    @Inject(FilingPapers) private readonly papers: FilingPapers,
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
@@ -92,8 +93,11 @@ export class OwnPayService {
 
   async wageStatement(paid: Paid, filingId: string): Promise<{ name: string; content: Buffer }> {
     const { wageStatements } = await this.home(paid);
-    if (!wageStatements.some((one) => one.filingId === filingId)) throw notFound('Form W-2');
-    const { name, content } = await this.wages.pdf(asFirm(paid), filingId, paid.employeeId);
+    const found = wageStatements.find((one) => one.filingId === filingId);
+    if (!found) throw notFound('Form W-2');
+    const { name, content } = await (found.form === 'W-2'
+      ? this.wages.pdf(asFirm(paid), filingId, paid.employeeId)
+      : this.papers.w2cPdf(asFirm(paid), filingId, paid.employeeId));
     return { name, content };
   }
 
@@ -112,16 +116,23 @@ export class OwnPayService {
       .then(() => this.home(paid));
   }
 
-  /** Years whose Forms W-2 the agency has accepted, for somebody who was paid in them. */
-  private filed(paid: Paid): Promise<{ filingId: string; year: string }[]> {
+  /** Years whose Forms W-2 the agency has accepted, for somebody who was paid in them, and each correction of theirs. */
+  private filed(paid: Paid): Promise<OwnWageStatement[]> {
     return this.database.run(asFirm(paid), async (manager) => {
       const rows = (await manager.query(
-        `SELECT f.id, f.period_start FROM filing f WHERE f.client_id = $1 AND f.kind = 'us-w2' AND f.status = 'accepted' AND NOT f.is_elsewhere
-           AND EXISTS (SELECT 1 FROM standing_paycheck c JOIN payroll p ON p.id = c.payroll_id WHERE c.employee_id = $2 AND p.check_date BETWEEN f.period_start AND f.period_end)
-         ORDER BY f.period_start DESC`,
+        `SELECT f.id, f.period_start, f.kind FROM filing f WHERE f.client_id = $1 AND f.status = 'accepted' AND NOT f.is_elsewhere
+           AND CASE f.kind
+             WHEN 'us-w2' THEN EXISTS (SELECT 1 FROM standing_paycheck c JOIN payroll p ON p.id = c.payroll_id WHERE c.employee_id = $2 AND p.check_date BETWEEN f.period_start AND f.period_end)
+             WHEN 'us-w2c' THEN EXISTS (SELECT 1 FROM jsonb_array_elements(f.snapshot -> 'forms') AS o(form) WHERE o.form -> 'person' ->> 'employeeId' = $2::text)
+             ELSE false END
+         ORDER BY f.period_start DESC, f.kind, f.sequence`,
         [paid.clientId, paid.employeeId],
-      )) as { id: string; period_start: string }[];
-      return rows.map((row) => ({ filingId: row.id, year: row.period_start.slice(0, 4) }));
+      )) as { id: string; period_start: string; kind: string }[];
+      return rows.map((row) => ({
+        filingId: row.id,
+        year: row.period_start.slice(0, 4),
+        form: row.kind === 'us-w2' ? 'W-2' : 'W-2c',
+      }));
     });
   }
 }

@@ -46,12 +46,22 @@ describe('one’s own pay', () => {
     await waitFor(() => expect(sent()).toEqual(['PUT /api/own-pay/consent {"isElectronic":true}']));
   });
   it('has the Forms W-2, and the way back to paper', async () => {
-    show(pay({ electronicSince: '2026-10-22', wageStatements: [{ filingId: 'f1', year: '2025' }] }), {
-      'PUT /api/own-pay/consent': { body: pay() },
-    });
+    show(
+      pay({
+        electronicSince: '2026-10-22',
+        wageStatements: [
+          { filingId: 'f1', year: '2025', form: 'W-2' },
+          { filingId: 'f2', year: '2025', form: 'W-2c' },
+        ],
+      }),
+      {
+        'PUT /api/own-pay/consent': { body: pay() },
+      },
+    );
     expect((await screen.findByRole('link', { name: 'Form W-2 (PDF)' })).getAttribute('href')).toBe(
       '/api/own-pay/wage-statements/f1/w2.pdf',
     );
+    expect(screen.getByRole('link', { name: 'Form W-2c (PDF)' }).getAttribute('href')).toContain('/f2/');
     fireEvent.click(screen.getByRole('button', { name: 'have it on paper again' }));
     await waitFor(() => expect(sent()).toEqual(['PUT /api/own-pay/consent {"isElectronic":false}']));
   });

@@ -38,12 +38,12 @@ function WageStatements({ pay }: { readonly pay: Pay }): ReactNode {
             <table className="ruled" style={{ maxWidth: 420 }}>
               <ListHead columns={['Year', '']} />
               <tbody>
-                {pay.wageStatements.map(({ filingId, year }) => (
+                {pay.wageStatements.map(({ filingId, year, form }) => (
                   <tr key={filingId}>
                     <td>{year}</td>
                     <td>
                       <a href={wageStatementPath(filingId)} target="_blank" rel="noreferrer">
-                        Form W-2 (PDF)
+                        Form {form} (PDF)
                       </a>
                     </td>
                   </tr>

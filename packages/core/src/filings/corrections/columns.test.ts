@@ -1,4 +1,7 @@
 import { describe, expect, it } from '@jest/globals';
+import { date } from '../../calendar/local-date.js';
+import type { LedgerEntry } from '../../ledger/entry.js';
+import type { TaxCode } from '../../tax-registry/registry.js';
 import { ZERO, cents, dollars, sum, type Cents } from '../../money/cents.js';
 import { filingFacts, filingInput } from '../../testing/filings.js';
 import { kindOf } from '../registry.js';
@@ -82,4 +85,43 @@ describe('workers who were not treated as employees', () => {
       expect(sum(own.map(([, tax]) => tax ?? ZERO))).toBe(total);
     }
   });
+});
+
+describe('a return that was filed twice, for another quarter or under another EIN', () => {
+  const kind = kindOf('us-941-x');
+  const base = kindOf('us-941');
+  const entry = (tax: TaxCode, amount: string): LedgerEntry => ({
+    employeeId: 'a',
+    tax,
+    cause: 'payroll',
+    liabilityDate: date('2025-08-15'),
+    effectiveDate: date('2025-08-15'),
+    subject: dollars('10000.00'),
+    wages: dollars('10000.00'),
+    amount: dollars(amount),
+  });
+  const input = filingInput('2025-Q3', {
+    entries: [
+      entry('US-FIT', '1200.00'),
+      entry('US-OASDI-EE', '620.00'),
+      entry('US-OASDI-ER', '620.00'),
+      entry('US-HI-EE', '145.00'),
+      entry('US-HI-ER', '145.00'),
+    ],
+  });
+  const made = (withdrawn: string) =>
+    kind.compute({ ...input, original: base.compute(input), answers: { discovered: '2026-02-10', withdrawn } });
+  it('goes to zero in every line, income tax of an earlier year too', () => {
+    const content = made('yes');
+    const rows = kind.tables(content)[0]?.rows ?? [];
+    expect(rows.filter(([line]) => ['6', '7', '8', '12'].includes(String(line)))).toEqual([
+      ['6', expect.any(String), 0, 1_000_000, -1_000_000, 0],
+      ['7', expect.any(String), 0, 120_000, -120_000, -120_000],
+      ['8', expect.any(String), 0, 1_000_000, -1_000_000, -124_000],
+      ['12', expect.any(String), 0, 1_000_000, -1_000_000, -29_000],
+    ]);
+    expect(kind.amount(content)).toBe(-273_000);
+    expect(kind.tables(content)[1]?.rows[0]?.[0]).toMatch(/^The return was filed twice/);
+  });
+  it('stands as it was where that is not said', () => expect(kind.amount(made('no'))).toBe(0));
 });

@@ -42,6 +42,8 @@ const CERTIFICATIONS = [
   ['underreported', 'Tax was reported too low: no certification of repayment is needed (line 3)'],
 ] as const;
 
+const WITHDRAWN = 'The return was filed twice, or for another period or EIN, and all of it is taken back. ';
+
 interface XKind {
   readonly form: '941-X' | '943-X' | '944-X' | '945-X';
   readonly code: CorrectionCode;
@@ -70,7 +72,9 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
   /** Employees have a share of some line: Part 2 says what was done about it. */
   const hasShares = part3.rows.some((row) => row.hasShares === true);
   const compute = (input: FilingInput): XContent => {
-    const corrected = base.compute(input);
+    // A return that belongs to another quarter or EIN, or was filed twice: what it said is taken back line by line.
+    const isWithdrawn = input.answers['withdrawn'] === 'yes';
+    const corrected = base.compute(isWithdrawn ? { ...input, entries: [], tracked: {}, entered: {} } : input);
     const reportedLines = input.original === null ? [] : base.lines(input.original);
     const lines = base.lines(corrected);
     const discovered = parseDate(input.answers['discovered'] ?? '');
@@ -83,7 +87,8 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
       (line) => lineOf(lines, line),
       {
         isLaterYear,
-        isAdministrative: input.answers['administrative'] === 'yes',
+        // What was never owed under it was never withheld under it.
+        isAdministrative: isWithdrawn || input.answers['administrative'] === 'yes',
         isEmployerShare: certification === 'employer-share',
         reclassified: {
           wages: Object.fromEntries(reclassified.map(({ entered }) => [entered, input.entered[entered] ?? ZERO])),
@@ -105,7 +110,8 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
       isLaterYear,
       certification,
       explanation:
-        input.answers['explanation'] || drafted(correction, discovered, hasShares ? 'paychecks' : 'payments'),
+        input.answers['explanation'] ||
+        (isWithdrawn ? WITHDRAWN : '') + drafted(correction, discovered, hasShares ? 'paychecks' : 'payments'),
       due: isTooLow ? interestFreeDay(kind, on) : limitationOf(input.period),
       corrected,
       hasOriginal: input.original !== null,
@@ -190,6 +196,16 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
             },
           ]
         : []),
+      {
+        name: 'withdrawn',
+        label: 'It was filed twice, for another quarter or under another EIN',
+        help: 'Then all of it goes to zero here; what is owed is reported where it belongs',
+        kind: 'choice',
+        choices: [
+          ['no', 'No'],
+          ['yes', 'Yes'],
+        ],
+      },
       {
         name: 'administrative',
         label: 'The return said something else than was withheld',

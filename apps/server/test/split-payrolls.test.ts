@@ -78,6 +78,10 @@ describe('a payroll that is split', () => {
     const made = await split(whole, (await look(whole)).version, 'Front');
     const front = await look(String(made.body.id));
     expect(whoOf(await look(whole))).toEqual([client.employeeIds[0]]);
+    // The rest is not thrown away while a part of it stands: its people would be forgotten.
+    const rest = await look(whole);
+    const kept = await preparer('POST', `/payrolls/${whole}/discard`, { version: rest.version });
+    expect([kept.status, kept.body.detail]).toEqual([409, expect.stringContaining('Front was split off')]);
     const gone = await preparer('POST', `/payrolls/${front.id}/discard`, { version: front.version });
     expect(gone.status).toBe(204);
     expect(whoOf(await look(whole))).toEqual(client.employeeIds);

@@ -200,6 +200,7 @@ export class PayrollEntries {
       const payroll = await findPayroll(manager, id);
       if (payroll.status !== 'open')
         throw conflict(`This payroll is ${payroll.status}; only an open one can be discarded.`);
+      await refuseRestOfSplit(manager, payroll);
       await manager.query('DELETE FROM payroll_line WHERE payroll_id = $1', [id]);
       const result = await manager.delete(Payroll, { id, version, status: 'open' });
       if (result.affected !== 1) throw conflict('Somebody changed this payroll meanwhile. Look again before you act.');
@@ -209,6 +210,26 @@ export class PayrollEntries {
       });
     });
   }
+}
+
+/** The rest of a split payroll goes last: without it nobody would be asked for the people who are in no part. */
+async function refuseRestOfSplit(manager: EntityManager, payroll: Payroll): Promise<void> {
+  if (payroll.kind !== 'regular' || payroll.part !== '') return;
+  const parts = await manager.find(Payroll, {
+    where: {
+      clientId: payroll.clientId,
+      kind: 'regular',
+      schedule: payroll.schedule,
+      periodStart: payroll.periodStart,
+      periodEnd: payroll.periodEnd,
+      isVoid: false,
+    },
+  });
+  const names = parts.flatMap(({ part }) => (part === '' ? [] : [part]));
+  if (names.length > 0)
+    throw conflict(
+      `${names.join(', ')} was split off this payroll. Discard that first, or review and post this one too.`,
+    );
 }
 
 async function writeLines(

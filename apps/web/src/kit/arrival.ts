@@ -6,6 +6,11 @@ export const WORK = { 'data-work': '' } as const;
 /** A page may come in parts; after so many milliseconds it is left as it is. */
 const STAYS = 4000;
 
+/** Whether the last thing somebody did was press a key: who points at something is left where they are. */
+const last = { isKey: false };
+document.addEventListener('keydown', () => (last.isKey = true), true);
+document.addEventListener('pointerdown', () => (last.isKey = false), true);
+
 /** The innermost beginning of the work that is there; the page itself where nothing is marked. */
 export function beginningOf(page: HTMLElement): HTMLElement {
   const marked = [...page.querySelectorAll<HTMLElement>('[data-work]')].filter((part) => !part.matches(':disabled'));
@@ -20,7 +25,7 @@ export function useArrival(page: RefObject<HTMLElement | null>, isShown: boolean
   const { pathname } = useLocation();
   useEffect(() => {
     const root = page.current;
-    if (!root) return;
+    if (!root || !last.isKey) return;
     let placed: HTMLElement | null = null;
     const place = (): void => {
       const { activeElement } = document;

@@ -1,4 +1,4 @@
-import { afterEach, describe, expect, it } from '@jest/globals';
+import { afterEach, beforeEach, describe, expect, it } from '@jest/globals';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
 import { useRef, useState, type ReactNode } from 'react';
 import { MemoryRouter } from 'react-router';
@@ -66,6 +66,7 @@ describe('on arriving at a page', () => {
   );
   const settle = (): Promise<void> => new Promise((done) => setTimeout(done, 0));
 
+  beforeEach(() => void fireEvent.keyDown(document.body, { key: 'Enter' }));
   it('the focus is where its work begins, also when that comes later', async () => {
     const { rerender } = render(at(false));
     expect(document.activeElement).toBe(screen.getByTestId('below'));
@@ -86,5 +87,10 @@ describe('on arriving at a page', () => {
     rerender(at(true));
     await settle();
     expect(document.activeElement?.textContent).toBe('a place of the client');
+  });
+  it('whoever pointed at something is left where they are', () => {
+    fireEvent.pointerDown(document.body);
+    render(at(true));
+    expect(document.activeElement).toBe(document.body);
   });
 });

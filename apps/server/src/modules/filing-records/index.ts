@@ -1,2 +1,3 @@
 export { Filing } from './entities.js';
 export { periodOf, titleOf } from './titles.js';
+export { newFiling } from './new-filing.js';

@@ -33,7 +33,7 @@ import { findClient, type Client } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { Documents } from '../documents/index.js';
 import { Employee } from '../employees/index.js';
-import { Filing } from '../filing-records/index.js';
+import { Filing, newFiling } from '../filing-records/index.js';
 import { changeDraft } from './change-draft.js';
 import { FilingContent, digestOf, type Loaded } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
@@ -225,31 +225,19 @@ export class FiledByOthers {
       'text/plain',
       source.content,
     );
-    const id = randomUUID();
     const original = before.find((row) => row.kind === kind.corrects);
+    const made = newFiling(actor, client.id, kind, period, await this.clock.now(manager));
+    const { id } = made;
     await manager.insert(Filing, {
-      id,
-      firmId: actor.firmId,
-      clientId: client.id,
-      kind: kind.code,
-      jurisdiction: kind.jurisdiction,
-      periodStart: period.start,
-      periodEnd: period.end,
+      ...made,
       corrects: kind.corrects === undefined ? null : (earlier.at(-1)?.id ?? original?.id ?? null),
       sequence: earlier.length + 1,
-      due: kind.due(period).due,
       status: 'accepted',
-      version: 1,
-      attempt: 1,
-      entered: {},
-      answers: {},
       snapshot: stored as object,
       snapshotVersion: kind.snapshotVersion,
       snapshotDigest: digestOf(stored),
       documentId,
       isElsewhere: true,
-      preparedBy: actor.userId ?? '',
-      createdAt: await this.clock.now(manager),
     });
     await this.audit.record(manager, actor, 'filing.take-in', 'filing', id, {
       file: source.from ?? source.fileName,

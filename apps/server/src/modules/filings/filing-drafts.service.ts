@@ -4,7 +4,6 @@ import { parseDate } from '@zakat/core/calendar/local-date';
 import type { FilingKind } from '@zakat/core/filings/kind';
 import { parsePeriod, periodKey, type FilingPeriod } from '@zakat/core/filings/period';
 import { filesKind, findKind, kindOf } from '@zakat/core/filings/registry';
-import { randomUUID } from 'node:crypto';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, refuseField } from '../../http/refusal.js';
@@ -12,7 +11,7 @@ import { Audit } from '../audit/index.js';
 import { type Client, findClient } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { filedElsewhere } from '../filed-elsewhere/index.js';
-import { Filing, titleOf } from '../filing-records/index.js';
+import { Filing, newFiling, titleOf } from '../filing-records/index.js';
 import { changeDraft } from './change-draft.js';
 import { FilingContent } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
@@ -59,25 +58,9 @@ export class FilingDrafts {
           `${titleOf(kind, period)} was filed by the former provider.`,
           'Choose a period that is filed from here.',
         );
-      const id = randomUUID();
-      await manager.insert(Filing, {
-        id,
-        firmId: actor.firmId,
-        clientId,
-        kind: kind.code,
-        jurisdiction: kind.jurisdiction,
-        periodStart: period.start,
-        periodEnd: period.end,
-        sequence: 1,
-        due: kind.due(period).due,
-        status: 'draft',
-        version: 1,
-        attempt: 1,
-        entered: {},
-        answers: {},
-        preparedBy: actor.userId ?? '',
-        createdAt: await this.clock.now(manager),
-      });
+      const made = newFiling(actor, clientId, kind, period, await this.clock.now(manager));
+      const { id } = made;
+      await manager.insert(Filing, made);
       await this.audit.record(manager, actor, 'filing.create', 'filing', id, { kind: kind.code, period: input.period });
       return { id };
     });
@@ -110,26 +93,15 @@ export class FilingDrafts {
     const earlier = rows.filter((row) => row.kind === kind.code);
     if (earlier.some(({ status }) => status !== 'accepted'))
       throw conflict(`A ${kind.name} of this period is under way. Finish it first.`);
-    const id = randomUUID();
+    const made = newFiling(actor, client.id, kind, period, await this.clock.now(manager));
+    const { id } = made;
     await manager.insert(Filing, {
-      id,
-      firmId: actor.firmId,
-      clientId: client.id,
-      kind: kind.code,
-      jurisdiction: kind.jurisdiction,
-      periodStart: period.start,
-      periodEnd: period.end,
+      ...made,
       corrects: earlier.at(-1)?.id ?? original?.id ?? null,
       sequence: earlier.length + 1,
-      due: kind.due(period).due,
-      status: 'draft',
-      version: 1,
-      attempt: 1,
       // Amounts that were entered on the original are part of it until somebody changes them.
       entered: ofOriginal(earlier.at(-1)?.entered ?? original?.entered ?? {}, kind),
       answers: { discovered: await this.clock.today(manager) },
-      preparedBy: actor.userId ?? '',
-      createdAt: await this.clock.now(manager),
     });
     if (kind.dueFor) {
       const content = await this.contents.compute(manager, await this.contents.load(manager, id));

@@ -45,6 +45,8 @@ const PARTS: readonly (readonly [part: string, field: string | null, called: str
   ['employer', 'rates', 'employer tax rate'],
   ['employer', 'kind', 'kind of employer'],
   ['employer', 'employees', 'number of employees'],
+  ['employee', 'priorYearWages', 'wages of the year before'],
+  ['rates', null, 'other rates of pay'],
   ['items', null, 'earnings and deductions of the client'],
   ['settings', null, 'withholding method'],
   ['payFrequency', null, 'pay frequency'],

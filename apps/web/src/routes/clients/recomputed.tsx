@@ -54,7 +54,8 @@ function Moved({ view, clientId }: { readonly view: Schemas['RecomputedView']; r
   return (
     <>
       <p className="note">
-        {view.checks.length + view.more} of {view.looked} posted checks come to other taxes today. What was posted
+        {view.checks.length + view.more} of {view.looked} posted checks come to other taxes today
+        {view.checks.some(({ problem }) => problem !== '') && ', or cannot be worked out any more'}. What was posted
         stands: nothing changes until you put it right.
       </p>
       <table className="ruled">

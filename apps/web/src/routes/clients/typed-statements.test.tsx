@@ -62,6 +62,11 @@ describe('statements that somebody else filed', () => {
     expect(screen.getByText(/is no box with an amount/)).toBeDefined();
     expect(kept()).toEqual([]);
     fireEvent.change(screen.getByLabelText('Other boxes'), { target: { value: '12 D 500.00' } });
+    fireEvent.change(screen.getByLabelText('Box 2'), { target: { value: 'some' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Keep as filed' }));
+    expect(screen.getByText('Write it like 1234.56.')).toBeDefined();
+    expect(kept()).toEqual([]);
+    fireEvent.change(screen.getByLabelText('Box 2'), { target: { value: '' } });
     fireEvent.click(screen.getByRole('button', { name: 'Keep as filed' }));
     await screen.findByRole('link', { name: 'Forms W-2 of 2025, 1 statement' });
     expect(kept()).toEqual([

@@ -47,7 +47,11 @@ export function TypedStatements({
   const [statements, setStatements] = useState<readonly TypedStatement[]>([EMPTY]);
   const change = (index: number, next: Partial<TypedStatement>): void =>
     setStatements(statements.map((one, at) => (at === index ? { ...one, ...next } : one)));
-  const unread = statements.flatMap(({ others }) => readOthers(others).unread);
+  /** An amount that was typed and cannot be read; it is never left out in silence. */
+  const isUnread = (text: string): boolean => text.trim() !== '' && parseDollars(text) === null;
+  const isRead = statements.every(
+    ({ boxes, others }) => readOthers(others).unread.length === 0 && !Object.values(boxes).some(isUnread),
+  );
   const body: Schemas['TypeFiledStatements'] = {
     year: Number(year),
     source,
@@ -69,7 +73,7 @@ export function TypedStatements({
       isBusy={save.isPending}
       error={save.error}
       onClose={onClose}
-      onSave={() => unread.length === 0 && save.mutate(body, { onSuccess: onTaken })}
+      onSave={() => isRead && save.mutate(body, { onSuccess: onTaken })}
     >
       <TextInput
         label="Tax year"
@@ -105,6 +109,7 @@ export function TypedStatements({
               label={`Box ${box}`}
               typing={TYPINGS.amount}
               value={statement.boxes[box] ?? ''}
+              error={isUnread(statement.boxes[box] ?? '') && 'Write it like 1234.56.'}
               onChange={(value) => change(index, { boxes: { ...statement.boxes, [box]: value } })}
             />
           ))}

@@ -195,7 +195,7 @@ export function FilingPage(): ReactNode {
                 ? 'These are the figures of what it was taken from.'
                 : 'These are the figures as they were checked.'
               : 'These figures follow the ledger until they are checked.'}
-            {data.handedTo ? ` It is a page of ${data.handedTo}: nothing is sent from here.` : ''}
+            {data.handedTo ? ` It is filed with ${data.handedTo}: nothing is sent from here.` : ''}
             {data.correctsId && (
               <>
                 {' '}

@@ -41,7 +41,7 @@ export const US_8027 = defineKind<Form8027>({
   noun: 'return',
   agency: IRS,
   receiver: 'irs',
-  handedTo: 'the IRS on Form 8027',
+  handedTo: 'the IRS',
   edition: recalled(
     publication('Form 8027, Employer’s Annual Information Return of Tip Income and Allocated Tips', IRS.name, '2025'),
     'lines 1 to 8',

@@ -138,6 +138,7 @@ import { HoursFiles } from './modules/payrolls/hours-files.service.js';
 import { PayrollActs } from './modules/payrolls/payroll-acts.service.js';
 import { PayrollEntries } from './modules/payrolls/payroll-entries.service.js';
 import { PayrollQueries } from './modules/payrolls/payroll-queries.service.js';
+import { Differences } from './modules/payrolls/differences.service.js';
 import { RecomputedChecks } from './modules/payrolls/recomputed.service.js';
 import { DepositSchedules } from './modules/deposit-schedules/deposit-schedules.js';
 import { Deposits } from './modules/remittances/deposits.js';
@@ -293,6 +294,7 @@ const PROVIDERS = [
   PayrollEntries,
   PayrollQueries,
   RecomputedChecks,
+  Differences,
   Documents,
   Outbox,
   Releases,

@@ -143,6 +143,10 @@ const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./routes/void/choose-void.js')).ChooseVoidPage }),
       },
       {
+        path: 'payrolls/:payrollId/difference',
+        lazy: async () => ({ Component: (await import('./routes/payroll/difference.js')).DifferencePage }),
+      },
+      {
         path: 'voids/:voidId',
         lazy: async () => ({ Component: (await import('./routes/void/void.js')).VoidPage }),
       },

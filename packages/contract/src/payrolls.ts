@@ -21,6 +21,15 @@ export class CreatePayroll {
   /** A payroll of the client whose lines are typed again: whom it pays and what they get. */
   @Id({ optional: true }) copyOf?: string;
 }
+/** What the earnings of a posted check should have been. */
+export class AskDifference {
+  @Id() paycheckId!: string;
+  @List(() => EntryEarning, { most: 40 }) earnings!: EntryEarning[];
+}
+/** Pays what a posted check should have had more, in a payroll of its own. */
+export class PayDifference extends AskDifference {
+  @Day() checkDate!: string;
+}
 /** Moves the people of a department, location or cost center into a payroll of their own, with what was typed for them. */
 export class SplitPayroll {
   @Whole({ min: 1 }) version!: number;
@@ -66,6 +75,25 @@ export class WithheldLine {
   @Text(14, { min: 1 }) amount!: string;
   /** Why a tax of a payroll that is paid here is another than is computed. */
   @Text(120, { optional: true }) reason?: string;
+}
+export class CheckDifferenceRow {
+  @Text(200) label!: string;
+  @Choice(['pay', 'withheld', 'employer', 'deduction']) kind!: 'pay' | 'withheld' | 'employer' | 'deduction';
+  @Amount() posted!: number;
+  @Amount() should!: number;
+}
+/** A posted check beside the same check as it should have been, with the records and the year to date of then. */
+export class CheckDifference {
+  @Text(200) name!: string;
+  @Day() checkDate!: string;
+  /** What was typed. */
+  @List(() => EntryEarning) typed!: EntryEarning[];
+  @List(() => CheckDifferenceRow) rows!: CheckDifferenceRow[];
+  /** The lines that pay the difference; none where a line is less than was paid. */
+  @List(() => EntryEarning) lines!: EntryEarning[];
+  /** Less was owed than was paid, in a line or in all. */
+  @Flag() isOverpaid!: boolean;
+  @Texts() problems!: string[];
 }
 /** What was typed as a line and not understood. */
 export class UnreadLine {

@@ -5,12 +5,20 @@ import { ReleaseSlip } from './remittances.js';
 export const VOID_STATUSES = ['proposed', 'posted', 'withdrawn'] as const;
 export type VoidStatus = (typeof VOID_STATUSES)[number];
 
-export class ProposeVoid {
-  @Texts() paycheckIds!: string[];
-  @Text(300, { min: 1 }) reason!: string;
-}
 export class AskVoid {
   @Texts() paycheckIds!: string[];
+  /**
+   * Gross pay of one check of an earlier year that the employee gives back this year: the check stands, and social security
+   * and Medicare on it are taken back. Left out: the checks are void.
+   */
+  @Amount({ optional: true }) repaid?: number;
+}
+export class ProposeVoid extends AskVoid {
+  @Text(300, { min: 1 }) reason!: string;
+}
+/** The people of a posted void are paid again, with the lines they had, less what they kept. */
+export class PayAgain {
+  @Day() checkDate!: string;
 }
 /** A posted paycheck that may be voided, or that was. */
 export class VoidableCheck {
@@ -20,13 +28,15 @@ export class VoidableCheck {
   @Text() name!: string;
   @Amount() gross!: number;
   @Amount() net!: number;
-  @Choice(['stands', 'proposed', 'void']) standing!: 'stands' | 'proposed' | 'void';
+  @Choice(['stands', 'proposed', 'void', 'repaid']) standing!: 'stands' | 'proposed' | 'void' | 'repaid';
   /** The void that is proposed or posted. */
   @Id({ nullable: true }) voidId!: string | null;
   /** How it was paid, in words. */
   @Text(300) paid!: string;
   /** What of it was cashed as a check on paper. */
   @Amount() cashed!: number;
+  /** The pay that the person has: cashed, or in an account and not asked back. */
+  @Amount() kept!: number;
 }
 export class VoidFigure {
   @Text() label!: string;
@@ -70,8 +80,14 @@ export class VoidView extends VoidsOfPayroll {
   @Text(300) reason!: string;
   @Text() preparedBy!: string;
   @Text(200, { nullable: true }) postedBy!: string | null;
+  /** Gross pay that is given back; null: the checks are void. */
+  @Amount({ nullable: true }) repaid!: number | null;
+  /** The employee's part of the taxes taken back: it is theirs, and comes off what they give back. */
+  @Amount() refunded!: number;
   /** The payroll with the opposite amounts, once it is posted. */
   @Id({ nullable: true }) voidPayrollId!: string | null;
+  /** The payroll in which its people are paid again. */
+  @Id({ nullable: true }) againPayrollId!: string | null;
   @Part(() => VoidEffects) effects!: VoidEffects;
   @Part(() => ReleaseSlip) slip!: ReleaseSlip;
 }

@@ -1440,6 +1440,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/payrolls/{id}/difference": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PayrollsController_difference"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}/difference-payroll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["PayrollsController_payDifference"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/payrolls/{id}/reopen": {
         parameters: {
             query?: never;
@@ -1738,6 +1770,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["VoidsController_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/voids/{id}/pay-again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["VoidsController_payAgain"];
         delete?: never;
         options?: never;
         head?: never;
@@ -5256,6 +5304,35 @@ export interface components {
             by: "department" | "location" | "costCentre";
             name: string;
         };
+        AskDifference: {
+            /** Format: uuid */
+            paycheckId: string;
+            earnings: components["schemas"]["EntryEarning"][];
+        };
+        CheckDifferenceRow: {
+            label: string;
+            /** @enum {string} */
+            kind: "pay" | "withheld" | "employer" | "deduction";
+            posted: number;
+            should: number;
+        };
+        CheckDifference: {
+            name: string;
+            /** Format: date */
+            checkDate: string;
+            typed: components["schemas"]["EntryEarning"][];
+            rows: components["schemas"]["CheckDifferenceRow"][];
+            lines: components["schemas"]["EntryEarning"][];
+            isOverpaid: boolean;
+            problems: string[];
+        };
+        PayDifference: {
+            /** Format: uuid */
+            paycheckId: string;
+            earnings: components["schemas"]["EntryEarning"][];
+            /** Format: date */
+            checkDate: string;
+        };
         PayrollEntry: {
             /** Format: uuid */
             employeeId: string;
@@ -5466,11 +5543,12 @@ export interface components {
             gross: number;
             net: number;
             /** @enum {string} */
-            standing: "stands" | "proposed" | "void";
+            standing: "stands" | "proposed" | "void" | "repaid";
             /** Format: uuid */
             voidId: string | null;
             paid: string;
             cashed: number;
+            kept: number;
         };
         VoidsOfPayroll: {
             /** Format: uuid */
@@ -5486,6 +5564,7 @@ export interface components {
         };
         AskVoid: {
             paycheckIds: string[];
+            repaid?: number;
         };
         VoidFigure: {
             label: string;
@@ -5510,6 +5589,7 @@ export interface components {
         };
         ProposeVoid: {
             paycheckIds: string[];
+            repaid?: number;
             reason: string;
         };
         VoidView: {
@@ -5531,10 +5611,18 @@ export interface components {
             reason: string;
             preparedBy: string;
             postedBy: string | null;
+            repaid: number | null;
+            refunded: number;
             /** Format: uuid */
             voidPayrollId: string | null;
+            /** Format: uuid */
+            againPayrollId: string | null;
             effects: components["schemas"]["VoidEffects"];
             slip: components["schemas"]["ReleaseSlip"];
+        };
+        PayAgain: {
+            /** Format: date */
+            checkDate: string;
         };
         LateWayView: {
             label: string;
@@ -9387,6 +9475,56 @@ export interface operations {
             };
         };
     };
+    PayrollsController_difference: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AskDifference"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckDifference"];
+                };
+            };
+        };
+    };
+    PayrollsController_payDifference: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PayDifference"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
     PayrollsController_reopen: {
         parameters: {
             query?: never;
@@ -9875,6 +10013,31 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VoidView"];
+                };
+            };
+        };
+    };
+    VoidsController_payAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PayAgain"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
                 };
             };
         };

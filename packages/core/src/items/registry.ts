@@ -165,6 +165,12 @@ const LISTED: readonly PayItem[] = [
     outOf: ['social', 'unemployment', 'state-unemployment', 'local'],
   }),
   earning('fringe-benefit', 'Taxable fringe benefit', { isNoncash: true }),
+  // Pay that was not owed and is not asked back: wages of the day it is forgiven (IRC § 61(a)(11), § 3401(a)).
+  earning('overpayment-forgiven', 'Overpayment forgiven', {
+    kind: 'supplemental',
+    isNoncash: true,
+    ...NOT_FOR_THE_WEEK,
+  }),
   earning('third-party-sick-pay', 'Third-party sick pay', { isNoncash: true, isNotWithheldOn: true }),
   // Income tax that the insurer withheld and deposited itself: box 2 and Form W-3 box 14, no tax of this employer.
   earning('third-party-income-tax', 'Income tax withheld by the payer of sick pay', {

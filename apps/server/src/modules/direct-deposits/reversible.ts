@@ -17,7 +17,7 @@ export async function reversibleOf(manager: EntityManager, voidId: string): Prom
     `SELECT e.direct_deposit_id AS id, e.sequence FROM check_void v JOIN check_void_item i ON i.check_void_id = v.id
        JOIN direct_deposit_entry e ON e.paycheck_id = i.paycheck_id AND e.is_live AND e.return_code IS NULL
        JOIN direct_deposit d ON d.id = e.direct_deposit_id AND d.status IN ('released', 'settled')
-     WHERE v.id = $1 AND v.status = 'posted' AND i.is_live ORDER BY e.sequence`,
+     WHERE v.id = $1 AND v.status = 'posted' AND v.repaid IS NULL AND i.is_live ORDER BY e.sequence`,
     [voidId],
   )) as { id: string; sequence: number }[];
   const id = keys[0]?.id;

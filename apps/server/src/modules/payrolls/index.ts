@@ -6,3 +6,4 @@ export { PaycheckWriter } from './paycheck-writer.js';
 export { bookedAt, findPayroll, viewOf, workStates } from './payroll-view.js';
 export { PayrollEntries } from './payroll-entries.service.js';
 export { computeEntry, PeopleCases, type PersonCase, usualEntry } from './people-cases.js';
+export { entryOfRow, postedRows } from './posted-payroll.js';

@@ -9,6 +9,8 @@ export interface NewPaycheck {
   readonly employeeId: string;
   /** The posted paycheck that this one takes back. */
   readonly reverses?: string;
+  /** Takes back taxes on pay of an earlier year that was given back: no check that anybody was paid by. */
+  readonly isRepayment?: boolean;
   readonly gross: Cents;
   readonly net: Cents;
   readonly supplemental: Cents;
@@ -35,9 +37,9 @@ export class PaycheckWriter {
   ): Promise<void> {
     const rows = paychecks.map((paycheck) => ({ ...paycheck, id: randomUUID() }));
     await manager.query(
-      `INSERT INTO paycheck (id, firm_id, client_id, payroll_id, employee_id, check_date, gross, net, supplemental, lines, facts, reverses)
-       SELECT r.id, $1, $2, $3, r."employeeId", $4, r.gross, r.net, r.supplemental, r.lines, r.facts, r.reverses
-       FROM jsonb_to_recordset($5::jsonb) AS r(id uuid, "employeeId" uuid, gross bigint, net bigint, supplemental bigint, lines jsonb, facts jsonb, reverses uuid)`,
+      `INSERT INTO paycheck (id, firm_id, client_id, payroll_id, employee_id, check_date, gross, net, supplemental, lines, facts, reverses, is_repayment)
+       SELECT r.id, $1, $2, $3, r."employeeId", $4, r.gross, r.net, r.supplemental, r.lines, r.facts, r.reverses, coalesce(r."isRepayment", false)
+       FROM jsonb_to_recordset($5::jsonb) AS r(id uuid, "employeeId" uuid, gross bigint, net bigint, supplemental bigint, lines jsonb, facts jsonb, reverses uuid, "isRepayment" boolean)`,
       [
         actor.firmId,
         payroll.clientId,

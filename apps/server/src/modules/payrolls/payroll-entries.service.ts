@@ -10,13 +10,23 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { dayFrom } from '../../http/day.js';
 import { conflict, refuse, refuseField } from '../../http/refusal.js';
 import { Audit } from '../audit/index.js';
-import { findClient } from '../clients/index.js';
+import { findClient, type Client } from '../clients/index.js';
 import { Payroll } from './entities.js';
 import { scheduleNames } from './next-payroll.js';
 import { FactStore } from '../facts/index.js';
 import { entryOfRow, postedRows } from './posted-payroll.js';
 import { PayrollViews, findPayroll, postedPerson } from './payroll-view.js';
 import { PeopleCases, usualEntry, type PersonCase } from './people-cases.js';
+
+/** The days and the kind of a payroll that begins. */
+export interface NewPayroll {
+  readonly periodStart: string;
+  readonly periodEnd: string;
+  readonly checkDate: string;
+  readonly kind: 'regular' | 'extra' | 'recorded';
+  /** The name of the pay schedule; blank: the main one. */
+  readonly schedule: string;
+}
 
 /** What is typed in a payroll that is not reviewed: begun, saved, thrown away. */
 @Injectable()
@@ -50,46 +60,64 @@ export class PayrollEntries {
           'The client has no pay schedule of this name.',
           `Choose one of ${schedules.filter((name) => name !== '').join(', ') || 'its own: it has one, without a name'}.`,
         );
-      const id = randomUUID();
-      const payroll = {
-        id,
-        firmId: actor.firmId,
-        clientId,
-        periodStart,
-        periodEnd,
-        checkDate,
-        kind: input.kind,
-        schedule: input.kind === 'extra' ? '' : (input.schedule ?? ''),
-        part: '',
-        status: 'open' as const,
-        version: 1,
-        createdBy: actor.userId ?? '',
-        reviewedDigest: null,
-        voids: null,
-        isVoid: false,
-      };
-      await manager.insert(Payroll, payroll);
-      const people = await this.peopleCases.forPayroll(manager, client, payroll);
-      const before = input.copyOf === undefined ? null : await copied(manager, clientId, input.copyOf);
-      await writeLines(
+      return this.begin(
         manager,
         actor,
-        id,
-        people.map((person): PayrollEntry => {
-          if (before === null) return usualEntry(person, input.kind);
-          const employeeId = person.employee.id;
-          return before.get(employeeId) ?? { employeeId, isPaid: false, earnings: [], deductions: [] };
-        }),
+        client,
+        { periodStart, periodEnd, checkDate, kind: input.kind, schedule: input.schedule ?? '' },
+        input.copyOf === undefined ? null : await copied(manager, clientId, input.copyOf),
+        input.copyOf === undefined ? {} : { copyOf: input.copyOf },
       );
-      await this.audit.record(manager, actor, 'payroll.create', 'payroll', id, {
-        clientId,
-        periodEnd,
-        checkDate,
-        kind: input.kind,
-        ...(input.copyOf === undefined ? {} : { copyOf: input.copyOf }),
-      });
-      return { id };
     });
+  }
+
+  /** Begins a payroll: with what people are usually paid, or with these lines alone, by person. */
+  async begin(
+    manager: EntityManager,
+    actor: Actor,
+    client: Client,
+    { periodStart, periodEnd, checkDate, kind, schedule }: NewPayroll,
+    entries: ReadonlyMap<string, PayrollEntry> | null,
+    detail: object = {},
+  ): Promise<{ id: string }> {
+    const id = randomUUID();
+    const payroll = {
+      id,
+      firmId: actor.firmId,
+      clientId: client.id,
+      periodStart,
+      periodEnd,
+      checkDate,
+      kind,
+      schedule: kind === 'extra' ? '' : schedule,
+      part: '',
+      status: 'open' as const,
+      version: 1,
+      createdBy: actor.userId ?? '',
+      reviewedDigest: null,
+      voids: null,
+      isVoid: false,
+    };
+    await manager.insert(Payroll, payroll);
+    const people = await this.peopleCases.forPayroll(manager, client, payroll);
+    await writeLines(
+      manager,
+      actor,
+      id,
+      people.map((person): PayrollEntry => {
+        if (entries === null) return usualEntry(person, kind);
+        const employeeId = person.employee.id;
+        return entries.get(employeeId) ?? { employeeId, isPaid: false, earnings: [], deductions: [] };
+      }),
+    );
+    await this.audit.record(manager, actor, 'payroll.create', 'payroll', id, {
+      clientId: client.id,
+      periodEnd,
+      checkDate,
+      kind,
+      ...detail,
+    });
+    return { id };
   }
 
   save(actor: Actor, id: string, input: SavePayroll): Promise<PayrollView> {

@@ -3,8 +3,11 @@ import { ApiQuery } from '@nestjs/swagger';
 import { ClientHoursView, HoursFileView, ReadHoursFile } from '@zakat/contract/hours';
 import { Accepted } from '@zakat/contract/clients';
 import {
+  AskDifference,
   AtVersion,
   CreatePayroll,
+  CheckDifference,
+  PayDifference,
   PayrollRow,
   PayrollSuggestion,
   PayrollView,
@@ -24,6 +27,7 @@ import { HoursFiles } from './hours-files.service.js';
 import { PayrollActs } from './payroll-acts.service.js';
 import { PayrollEntries } from './payroll-entries.service.js';
 import { PayrollQueries } from './payroll-queries.service.js';
+import { Differences } from './differences.service.js';
 import { RecomputedChecks } from './recomputed.service.js';
 
 @Controller()
@@ -35,6 +39,7 @@ export class PayrollsController {
     @Inject(HoursFiles) private readonly hours: HoursFiles,
     @Inject(ClientHours) private readonly clientHours: ClientHours,
     @Inject(PayrollReviews) private readonly reviews: PayrollReviews,
+    @Inject(Differences) private readonly differences: Differences,
     @Inject(RecomputedChecks) private readonly recomputedChecks: RecomputedChecks,
   ) {}
 
@@ -124,6 +129,27 @@ export class PayrollsController {
     @Body() body: SplitPayroll,
   ): Promise<Accepted> {
     return { ...(await this.entries.split(session, id, body)), warnings: [] };
+  }
+
+  @Post('payrolls/:id/difference')
+  @HttpCode(200)
+  @Answers(CheckDifference)
+  difference(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: AskDifference,
+  ): Promise<CheckDifference> {
+    return this.differences.view(session, id, body);
+  }
+
+  @Post('payrolls/:id/difference-payroll')
+  @Answers(Accepted, 'one', 201)
+  async payDifference(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: PayDifference,
+  ): Promise<Accepted> {
+    return { ...(await this.differences.pay(session, id, body)), warnings: [] };
   }
 
   @Put('payrolls/:id')

@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { VoidEffects, VoidFigure, VoidLiability } from '@zakat/contract/voids';
 import { date, showDate, yearOf } from '@zakat/core/calendar/local-date';
 import { reversibleUntil } from '@zakat/core/direct-deposit/reversal';
-import { ZERO, add, negate, showDollars, sum, type Cents } from '@zakat/core/money/cents';
+import { ZERO, add, negate, showDollars, subtract, sum, type Cents } from '@zakat/core/money/cents';
 import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
@@ -10,9 +10,51 @@ import type { Client } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { ClosedPeriods, type Payroll } from '../payrolls/index.js';
 import { DepositSchedules } from '../deposit-schedules/index.js';
-import { paidParts, postedChecks, type PaidPart, type PostedCheckWhole } from './void-source.js';
+import { paidParts, postedChecks, repaidPart, type PaidPart, type PostedCheckWhole } from './void-source.js';
 
 type Follow = VoidEffects['follows'][number];
+
+/** Which checks are taken back; `repaid`: of one alone, the gross pay that was given back in a later year. */
+export interface Asked {
+  readonly paycheckIds: readonly string[];
+  readonly repaid: Cents | null;
+  /** The payroll that took it back already: it is no part of the year's wages as they were. */
+  readonly postedAs?: string | null;
+}
+
+/** What is taken back of each check: all of it, or the taxes on pay that was given back. */
+export async function takenBack(
+  manager: EntityManager,
+  payroll: Payroll,
+  { paycheckIds, repaid, postedAs = null }: Asked,
+): Promise<PostedCheckWhole[]> {
+  const checks = await postedChecks(manager, payroll.id, paycheckIds);
+  if (repaid === null) return checks;
+  return Promise.all(
+    checks.map((check) => repaidPart(manager, check, { repaid, checkDate: payroll.checkDate, postedAs })),
+  );
+}
+
+/** Pay of an earlier year that is given back (Publication 15, section 13, "Wage repayments"). */
+function repaymentFollows(checks: readonly PostedCheckWhole[], repaid: Cents): Follow[] {
+  const refunded = negate(sum(checks.map(({ net }) => net)));
+  const owed = subtract(repaid, refunded);
+  return [
+    {
+      what: `${showDollars(repaid)} of gross pay is given back; ${showDollars(refunded)} of it is the employee’s own social security and Medicare.`,
+      follows: `${showDollars(owed)} is to be paid back in all. Before Form 941-X is signed, have the employee’s statement that the tax was not claimed as a refund.`,
+    },
+    {
+      what: 'The pay stays in box 1 of Form W-2, and the income tax that was withheld stays withheld.',
+      follows:
+        'It was income of that year: the employee may deduct it, or take a credit, on their own return. Form W-2c corrects boxes 3 to 6.',
+    },
+    {
+      what: 'Form 940 and the state’s reports stay as they were filed.',
+      follows: 'Ask the state’s agencies whether they take such wages back.',
+    },
+  ];
+}
 
 /** What voiding posted checks would reverse, and what else follows from it: read only. */
 @Injectable()
@@ -23,13 +65,9 @@ export class VoidEffectsOf {
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
-  async of(
-    manager: EntityManager,
-    client: Client,
-    payroll: Payroll,
-    paycheckIds: readonly string[],
-  ): Promise<VoidEffects> {
-    const checks = await postedChecks(manager, payroll.id, paycheckIds);
+  async of(manager: EntityManager, client: Client, payroll: Payroll, asked: Asked): Promise<VoidEffects> {
+    const { paycheckIds, repaid } = asked;
+    const checks = await takenBack(manager, payroll, asked);
     const taxes = totalsByTax(checks);
     const others = (await manager.query(
       `SELECT count(*)::int AS count FROM standing_paycheck WHERE payroll_id = $1 AND NOT (id = ANY($2))`,
@@ -40,12 +78,15 @@ export class VoidEffectsOf {
       figures: figuresOf(checks, taxes),
       liabilities: await this.liabilities(manager, client, payroll, taxes),
       closed: await this.closed.of(manager, client, payroll.checkDate, [...taxes.keys()]),
-      follows: [
-        ...(await this.bank(manager, checks, parts, payroll)),
-        ...(await this.later(manager, checks, payroll)),
-        ...ordersOf(checks),
-      ],
-      isWhole: others[0]?.count === 0,
+      follows:
+        repaid === null
+          ? [
+              ...(await this.bank(manager, checks, parts, payroll)),
+              ...(await this.later(manager, checks, payroll)),
+              ...ordersOf(checks),
+            ]
+          : repaymentFollows(checks, repaid),
+      isWhole: repaid === null && others[0]?.count === 0,
     };
   }
 

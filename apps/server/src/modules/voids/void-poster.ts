@@ -41,7 +41,8 @@ const asPosted = ({ employeeId, gross, net, supplemental, lines, facts }: Posted
 
 /**
  * Writes the void of posted checks: a payroll of the same check date with the opposite of each check, of its ledger
- * lines and of its part of the journal. Nothing that was posted is touched.
+ * lines and of its part of the journal. Nothing that was posted is touched. Of wages that were paid back it is the opposite
+ * of the taxes on them alone, and the check stands.
  */
 @Injectable()
 export class VoidPoster {
@@ -56,7 +57,7 @@ export class VoidPoster {
     actor: Actor,
     payroll: Payroll,
     checks: readonly PostedCheckWhole[],
-    reason: string,
+    { reason, isRepayment }: { readonly reason: string; readonly isRepayment: boolean },
   ): Promise<string> {
     const id = randomUUID();
     const now = await this.clock.now(manager);
@@ -84,7 +85,7 @@ export class VoidPoster {
       { id, clientId: payroll.clientId, checkDate },
       checks.map((check) => ({
         employeeId: check.employeeId,
-        reverses: check.paycheckId,
+        ...(isRepayment ? { isRepayment } : { reverses: check.paycheckId }),
         gross: negate(check.gross),
         net: negate(check.net),
         supplemental: negate(check.supplemental),
@@ -111,7 +112,7 @@ export class VoidPoster {
     await this.ledger.writeJournal(manager, actor, {
       clientId: payroll.clientId,
       day: checkDate,
-      memo: 'Void',
+      memo: isRepayment ? 'Wages paid back' : 'Void',
       payrollId: id,
       remittanceId: null,
       lines: journal,

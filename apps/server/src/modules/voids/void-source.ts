@@ -1,8 +1,10 @@
+import { NOTHING } from '@zakat/core/paycheck/compute';
 import type { VoidableCheck, VoidsOfPayroll } from '@zakat/contract/voids';
 import { date, showDate } from '@zakat/core/calendar/local-date';
 import type { PostedLines, PostedTax } from '@zakat/core/ledger/opposite';
-import { showDollars, sum, type Cents } from '@zakat/core/money/cents';
-import type { TaxCode } from '@zakat/core/tax-registry/registry';
+import { repaidTaxes } from '@zakat/core/ledger/repayment';
+import { ZERO, negate, showDollars, sum, type Cents } from '@zakat/core/money/cents';
+import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { findClient } from '../clients/index.js';
@@ -30,6 +32,8 @@ export interface PaidPart {
   readonly settles: string | null;
   /** Of a check its number, of a deposit the account's last digits. */
   readonly mark: string;
+  /** A reversal takes it back, or did: nobody has said that it failed. */
+  readonly isAskedBack: boolean;
 }
 
 /** The posted checks of a payroll, in the order of their people. */
@@ -75,13 +79,60 @@ export async function postedChecks(
   }));
 }
 
+/** Of a check whose gross pay was given back in a later year, what is taken back: social security and Medicare on it. */
+export async function repaidPart(
+  manager: EntityManager,
+  check: PostedCheckWhole,
+  {
+    repaid,
+    checkDate,
+    postedAs,
+  }: { readonly repaid: Cents; readonly checkDate: string; readonly postedAs: string | null },
+): Promise<PostedCheckWhole> {
+  const year = checkDate.slice(0, 4);
+  const rows = (await manager.query(
+    `SELECT t.tax, sum(t.subject)::bigint AS subject, sum(t.wages)::bigint AS wages FROM paycheck_tax t JOIN paycheck c ON c.id = t.paycheck_id
+     WHERE t.employee_id = $1 AND t.check_date BETWEEN $2 AND $3 AND ($4::uuid IS NULL OR c.payroll_id <> $4) GROUP BY t.tax`,
+    [check.employeeId, `${year}-01-01`, `${year}-12-31`, postedAs],
+  )) as { tax: TaxCode; subject: string; wages: string }[];
+  const taxes = repaidTaxes(check.taxes, repaid, (tax) => {
+    const own = rows.find((row) => row.tax === tax);
+    return { subject: rawCents(own?.subject ?? 0), wages: rawCents(own?.wages ?? 0) };
+  });
+  const refunded = sum(taxes.filter(({ tax }) => taxOf(tax).payer === 'employee').map(({ amount }) => amount));
+  const lines = check.lines.taxes.flatMap((line) => {
+    const own = taxes.find(({ tax }) => tax === line.code);
+    return own ? [{ ...line, subject: own.subject, wages: own.wages, amount: own.amount }] : [];
+  });
+  return {
+    ...check,
+    gross: ZERO,
+    net: negate(refunded),
+    supplemental: ZERO,
+    lines: {
+      earnings: [],
+      deductions: [],
+      garnishments: [],
+      leave: [],
+      employerPaid: [],
+      tracked: NOTHING.tracked,
+      taxes: lines,
+    },
+    taxes,
+  };
+}
+
 /** How the net pay of the checks left: credits of files that stand, and checks on paper that are out. */
 export async function paidParts(manager: EntityManager, payrollId: string): Promise<PaidPart[]> {
   const rows = (await manager.query(
-    `SELECT e.paycheck_id, 'deposit' AS by, e.amount, d.status, d.settles, e.account_tail AS mark FROM direct_deposit_entry e
+    `SELECT e.paycheck_id, 'deposit' AS by, e.amount, d.status, d.settles, e.account_tail AS mark,
+       EXISTS (SELECT 1 FROM check_void_item i JOIN direct_deposit r ON r.void_id = i.check_void_id AND r.status IN ('planned', 'released', 'settled')
+         JOIN direct_deposit_entry x ON x.direct_deposit_id = r.id AND x.employee_id = e.employee_id AND x.amount = e.amount AND x.return_code IS NULL
+         WHERE i.paycheck_id = e.paycheck_id AND i.is_live) AS is_asked_back
+     FROM direct_deposit_entry e
        JOIN direct_deposit d ON d.id = e.direct_deposit_id WHERE d.payroll_id = $1 AND d.status IN ('planned', 'released', 'settled') AND e.is_live
      UNION ALL
-     SELECT paycheck_id, 'check', amount, status, NULL, number::text FROM issued_check
+     SELECT paycheck_id, 'check', amount, status, NULL, number::text, false FROM issued_check
        WHERE payroll_id = $1 AND status IN ('printed', 'issued', 'cleared')`,
     [payrollId],
   )) as {
@@ -91,6 +142,7 @@ export async function paidParts(manager: EntityManager, payrollId: string): Prom
     status: string;
     settles: string | null;
     mark: string;
+    is_asked_back: boolean;
   }[];
   return rows.map((row) => ({
     paycheckId: row.paycheck_id,
@@ -99,6 +151,7 @@ export async function paidParts(manager: EntityManager, payrollId: string): Prom
     status: row.status,
     settles: row.settles,
     mark: row.mark,
+    isAskedBack: row.is_asked_back,
   }));
 }
 
@@ -120,15 +173,27 @@ const partWords = ({ by, amount, status, settles, mark }: PaidPart): string =>
 export const paidWords = (parts: readonly PaidPart[]): string =>
   parts.length === 0 ? 'nothing has left yet' : parts.map(partWords).join('; ');
 
+/** The person has it: cashed, or in an account from which no reversal takes it back. */
+const isKept = ({ by, status, isAskedBack }: PaidPart): boolean =>
+  by === 'check' ? status === 'cleared' : status !== 'planned' && !isAskedBack;
+const standingOf = (
+  item: { readonly status: 'proposed' | 'posted'; readonly repaid: string | null } | undefined,
+): VoidableCheck['standing'] => {
+  if (item === undefined) return 'stands';
+  if (item.status === 'proposed') return 'proposed';
+  return item.repaid === null ? 'void' : 'repaid';
+};
+const amountOf = (parts: readonly PaidPart[]): Cents => sum(parts.map(({ amount }) => amount));
+
 /** What became of each check of a payroll. */
 export async function voidsOf(manager: EntityManager, payroll: Payroll): Promise<VoidsOfPayroll> {
   const client = await findClient(manager, payroll.clientId);
   const checks = await postedChecks(manager, payroll.id);
   const parts = await paidParts(manager, payroll.id);
   const items = (await manager.query(
-    `SELECT i.paycheck_id, v.id, v.status FROM check_void_item i JOIN check_void v ON v.id = i.check_void_id WHERE v.payroll_id = $1 AND i.is_live`,
+    `SELECT i.paycheck_id, v.id, v.status, v.repaid FROM check_void_item i JOIN check_void v ON v.id = i.check_void_id WHERE v.payroll_id = $1 AND i.is_live`,
     [payroll.id],
-  )) as { paycheck_id: string; id: string; status: 'proposed' | 'posted' }[];
+  )) as { paycheck_id: string; id: string; status: 'proposed' | 'posted'; repaid: string | null }[];
   const live = new Map(items.map((item) => [item.paycheck_id, item]));
   return {
     payrollId: payroll.id,
@@ -148,10 +213,11 @@ export async function voidsOf(manager: EntityManager, payroll: Payroll): Promise
         name,
         gross,
         net,
-        standing: item === undefined ? 'stands' : item.status === 'posted' ? 'void' : 'proposed',
+        standing: standingOf(item),
         voidId: item?.id ?? null,
         paid: payroll.kind === 'recorded' ? 'paid by another program' : paidWords(own),
-        cashed: sum(own.filter(({ by, status }) => by === 'check' && status === 'cleared').map(({ amount }) => amount)),
+        cashed: amountOf(own.filter(({ by, status }) => by === 'check' && status === 'cleared')),
+        kept: amountOf(own.filter(isKept)),
       };
     }),
   };

@@ -1,7 +1,7 @@
 import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post } from '@nestjs/common';
 import { Accepted } from '@zakat/contract/clients';
 import { AtVersion } from '@zakat/contract/payrolls';
-import { AskVoid, ProposeVoid, VoidEffects, VoidView, VoidsOfPayroll } from '@zakat/contract/voids';
+import { AskVoid, PayAgain, ProposeVoid, VoidEffects, VoidView, VoidsOfPayroll } from '@zakat/contract/voids';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession, type Session } from '../identity/index.js';
 import { VoidsService } from './voids.service.js';
@@ -24,7 +24,7 @@ export class VoidsController {
     @Param('id', ParseUUIDPipe) id: string,
     @Body() body: AskVoid,
   ): Promise<VoidEffects> {
-    return this.voids.preview(session, id, body.paycheckIds);
+    return this.voids.preview(session, id, body);
   }
 
   @Post('payrolls/:id/voids')
@@ -52,6 +52,16 @@ export class VoidsController {
     @Body() body: AtVersion,
   ): Promise<VoidView> {
     return this.voids.post(session, id, body.version);
+  }
+
+  @Post('voids/:id/pay-again')
+  @Answers(Accepted, 'one', 201)
+  async payAgain(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: PayAgain,
+  ): Promise<Accepted> {
+    return { ...(await this.voids.payAgain(session, id, body)), warnings: [] };
   }
 
   @Post('voids/:id/withdraw')

@@ -260,6 +260,9 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
         {payroll.status === 'posted' && payroll.kind !== 'void' && payroll.kind !== 'brought-in' && (
           <Link to={`/payrolls/${payroll.id}/void`}>void checks…</Link>
         )}
+        {payroll.status === 'posted' && paysHere(payroll) && (
+          <Link to={`/payrolls/${payroll.id}/difference`}>correct a check…</Link>
+        )}
         {payroll.status === 'posted' && payroll.kind !== 'void' && payroll.kind !== 'brought-in' && (
           <Link to={`/clients/${payroll.clientId}/payrolls?again=${payroll.id}`}>copy it to a new payroll</Link>
         )}
@@ -367,7 +370,7 @@ export function PayrollPage(): ReactNode {
           </p>
           <div className="lead">
             <h1>
-              {data.kind === 'void' ? 'Void' : 'Payroll'}, checks of <Day day={data.checkDate} />
+              {data.kind === 'void' ? 'Reversal' : 'Payroll'}, checks of <Day day={data.checkDate} />
             </h1>
             <p className="beside">
               <Status word={data.isVoid ? 'void' : data.status} />

@@ -1,12 +1,15 @@
-import { Button, Checkbox, TextInput } from '@mantine/core';
+import { Button, Checkbox, Radio, TextInput } from '@mantine/core';
+import { ZERO, parseDollars } from '@zakat/core/money/cents';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
+import { sessionQuery } from '../../api/resources.js';
 import { payrollVoidsQuery, useProposeVoid, voidEffectsQuery } from '../../api/voids.js';
 import { Day } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
+import { TYPINGS, TypedField } from '../../kit/typed-field.js';
 import { Waiting } from '../../kit/waiting.js';
 import { VoidEffectsView } from './effects.js';
 
@@ -14,6 +17,7 @@ const STANDING: Readonly<Record<Schemas['VoidableCheck']['standing'], string>> =
   stands: '',
   proposed: 'void proposed',
   void: 'void',
+  repaid: 'given back',
 };
 
 function Choose({ payroll }: { readonly payroll: Schemas['VoidsOfPayroll'] }): ReactNode {
@@ -24,14 +28,25 @@ function Choose({ payroll }: { readonly payroll: Schemas['VoidsOfPayroll'] }): R
   const standing = payroll.checks.filter((check) => check.standing === 'stands').map((check) => check.paycheckId);
   const [asked, setAsked] = useState<readonly string[]>(() => (search.get('checks') ?? '').split(','));
   const chosen = asked[0] === 'all' ? standing : standing.filter((id) => asked.includes(id));
-  const effects = useQuery(voidEffectsQuery(payroll.payrollId, chosen));
+  const { data: session } = useQuery(sessionQuery);
+  // Of an earlier year a check may stand, and part of its pay be given back now.
+  const mayBeRepaid = session !== undefined && payroll.checkDate.slice(0, 4) < session.today.slice(0, 4);
+  const [isRepaid, setRepaid] = useState(false);
+  const [typed, setTyped] = useState('');
+  const amount = parseDollars(typed);
+  const repaid = mayBeRepaid && isRepaid ? (amount ?? ZERO) : undefined;
+  const isReady = repaid === undefined || (repaid > 0 && chosen.length === 1);
+  const effects = useQuery(voidEffectsQuery(payroll.payrollId, isReady ? chosen : [], repaid));
   const choose = (ids: readonly string[]): void => {
     setAsked(ids);
     setSearch(ids.length === 0 ? {} : { checks: ids.join(',') }, { replace: true });
   };
   const submit = (event: FormEvent): void => {
     event.preventDefault();
-    propose.mutate({ paycheckIds: chosen, reason }, { onSuccess: ({ id }) => void navigate(`/voids/${id}`) });
+    propose.mutate(
+      { paycheckIds: chosen, reason, ...(repaid === undefined ? {} : { repaid }) },
+      { onSuccess: ({ id }) => void navigate(`/voids/${id}`) },
+    );
   };
   return (
     <>
@@ -101,17 +116,45 @@ function Choose({ payroll }: { readonly payroll: Schemas['VoidsOfPayroll'] }): R
       </table>
       {chosen.length > 0 && (
         <>
-          <Waiting query={effects}>{(data) => <VoidEffectsView effects={data} isPencil />}</Waiting>
+          {mayBeRepaid && (
+            <Radio.Group
+              label="What happened to the pay"
+              value={isRepaid ? 'repaid' : 'void'}
+              onChange={(value) => setRepaid(value === 'repaid')}
+            >
+              <Radio
+                value="void"
+                label="It never reached the employee, or was not theirs at all: the checks are void"
+              />
+              <Radio
+                value="repaid"
+                label="The employee had it as pay of that year, and gives some of it back this year: the check stands"
+              />
+            </Radio.Group>
+          )}
+          {mayBeRepaid && isRepaid && (
+            <TypedField
+              label="Gross pay given back (before taxes)"
+              typing={TYPINGS.amount}
+              w={240}
+              value={typed}
+              onChange={setTyped}
+              {...(chosen.length === 1 ? {} : { error: 'Pay is given back check by check: choose one.' })}
+            />
+          )}
+          {isReady && <Waiting query={effects}>{(data) => <VoidEffectsView effects={data} isPencil />}</Waiting>}
           <form className="actions" style={{ alignItems: 'flex-end' }} onSubmit={submit}>
             <TextInput
-              label="Reason (kept with the void)"
+              label="Reason (kept with it)"
               w={420}
               maxLength={300}
               value={reason}
               onChange={(event) => setReason(event.currentTarget.value)}
             />
-            <Button type="submit" loading={propose.isPending} disabled={reason.trim() === ''}>
-              Propose the void of {chosen.length === 1 ? 'one check' : `${chosen.length} checks`}
+            <Button type="submit" loading={propose.isPending} disabled={reason.trim() === '' || !isReady}>
+              {repaid === undefined
+                ? `Propose the void of ${chosen.length === 1 ? 'one check' : `${chosen.length} checks`}`
+                : 'Propose what is taken back'}
             </Button>
           </form>
         </>

@@ -74,8 +74,9 @@ export function Recover({
         </p>
       )}
       <p className="note">
-        A deduction after taxes that ends by itself. Have the person’s consent in writing first: many states ask for it,
-        and say how much of a check may be taken.
+        A deduction after taxes that ends by itself. What is not asked back is wages of the day it is forgiven: a line{' '}
+        <b>Overpayment forgiven</b> in the next payroll instead. Have the person’s consent in writing first: many states
+        ask for it, and say how much of a check may be taken.
       </p>
     </EntryForm>
   );

@@ -32,14 +32,17 @@ const posted = {
   checkDate: '2026-10-30',
   kind: 'regular',
   checks: [
-    { paycheckId: 'k1', employeeId: 'e1', number: '1', name: 'Wil Sprague', gross: 250_000, net: 180_000, standing: 'void', voidId: 'v1', paid: 'direct deposit' }, // prettier-ignore
+    { paycheckId: 'k1', employeeId: 'e1', number: '1', name: 'Wil Sprague', gross: 250_000, net: 180_000, standing: 'void', voidId: 'v1', paid: 'direct deposit', kept: 0 }, // prettier-ignore
   ],
   status: 'posted',
   version: 2,
   reason: 'Paid twice',
   preparedBy: 'Tobias',
   postedBy: 'Ines',
+  repaid: null as number | null,
+  refunded: 0,
   voidPayrollId: 'p2',
+  againPayrollId: null,
   effects: { figures: [], liabilities: [], closed: [], follows: [], isWhole: false },
   slip,
 };
@@ -118,6 +121,28 @@ describe('net pay that was not given back', () => {
       '/api/employees/e1/facts',
       { kind: 'standing', from: '2026-11-02', value: { item: 'overpayment', amount: '150.00', balance: '1800.00' } },
     ]);
+  });
+});
+
+describe('the people of a void', () => {
+  it('are paid again in one payroll, on the day of the check unless another is chosen', async () => {
+    show({ ...reversal, entries: [] });
+    fireEvent.click(await screen.findByRole('button', { name: 'today' }));
+    click('Pay again');
+    await waitFor(() => expect(changes()).toHaveLength(1));
+    expect(changes()[0]).toBe('POST /api/voids/v1/pay-again {"checkDate":"2026-11-02"}');
+  });
+});
+
+describe('pay of an earlier year that is given back', () => {
+  it('says what comes back in all: the gross pay less the employee’s own taxes on it', async () => {
+    serve({
+      'GET /api/session': { body: { ...session, today: '2026-11-02' } },
+      'GET /api/voids/v1': { body: { ...posted, repaid: 25_000, refunded: 1913 } },
+    });
+    open('/voids/v1', <Route path="/voids/:voidId" element={<VoidPage />} />);
+    expect((await screen.findByText(/Gross pay 250.00/)).textContent).toContain('230.87 comes back');
+    expect(screen.queryByRole('button', { name: 'Pay again' })).toBeNull();
   });
 });
 

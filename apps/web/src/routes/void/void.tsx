@@ -1,10 +1,12 @@
 import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import { useState, type ReactNode } from 'react';
-import { Link, useParams } from 'react-router';
+import { cents, showDollars, subtract } from '@zakat/core/money/cents';
+import { useState, type FormEvent, type ReactNode } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { sessionQuery } from '../../api/resources.js';
-import { useVoidAct, voidQuery } from '../../api/voids.js';
+import { usePayAgain, useVoidAct, voidQuery } from '../../api/voids.js';
+import { DateField } from '../../kit/date-field.js';
 import { Day, shortDay } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
@@ -24,7 +26,9 @@ function Acts({ data }: { readonly data: Schemas['VoidView'] }): ReactNode {
   return (
     <>
       <div className="actions">
-        {!isSlipOpen && <Button onClick={() => setSlipOpen(true)}>Void…</Button>}
+        {!isSlipOpen && (
+          <Button onClick={() => setSlipOpen(true)}>{data.repaid === null ? 'Void…' : 'Take it back…'}</Button>
+        )}
         <button type="button" className="plain" onClick={() => act.mutate({ act: 'withdraw', version })}>
           withdraw it
         </button>
@@ -33,13 +37,57 @@ function Acts({ data }: { readonly data: Schemas['VoidView'] }): ReactNode {
       {isSlipOpen && (
         <ReleaseSlip
           slip={data.slip}
-          actLabel={data.checks.length === 1 ? 'Void the check' : `Void the ${data.checks.length} checks`}
+          actLabel={actLabel(data)}
           isBusy={act.isPending}
           onClose={() => setSlipOpen(false)}
           onAct={() => act.mutateAsync({ act: 'post', version })}
         />
       )}
     </>
+  );
+}
+
+function actLabel({ repaid, checks }: Schemas['VoidView']): string {
+  if (repaid !== null) return 'Take the taxes back';
+  return checks.length === 1 ? 'Void the check' : `Void the ${checks.length} checks`;
+}
+
+/** The people of the void are paid again, with the lines they had, less what they kept. */
+function PayAgain({ data, today }: { readonly data: Schemas['VoidView']; readonly today: string }): ReactNode {
+  const again = usePayAgain(data.id);
+  const navigate = useNavigate();
+  const [day, setDay] = useState(data.checkDate);
+  const kept = data.checks.some((check) => check.kept > 0);
+  if (data.againPayrollId !== null)
+    return (
+      <p className="note">
+        <Link to={`/payrolls/${data.againPayrollId}`}>The payroll in which they are paid again</Link>.
+      </p>
+    );
+  const submit = (event: FormEvent): void => {
+    event.preventDefault();
+    again.mutate({ checkDate: day }, { onSuccess: ({ id }) => void navigate(`/payrolls/${id}`) });
+  };
+  return (
+    <form onSubmit={submit} className="section" aria-label="Pay again">
+      <h2>Pay again with the right amounts</h2>
+      <p className="note">
+        An off-cycle payroll with the lines they had, to be corrected there
+        {kept ? ', less the pay they kept. What was kept was wages of its own check date' : ''}.
+      </p>
+      <div className="actions" style={{ alignItems: 'flex-end' }}>
+        <DateField label="Check date" value={day} onChange={setDay} />
+        <Button type="submit" variant="outline" loading={again.isPending}>
+          Pay again
+        </Button>
+        {today !== data.checkDate && (
+          <button type="button" className="plain" onClick={() => setDay(today)}>
+            today
+          </button>
+        )}
+      </div>
+      <RefusedNote error={again.error} />
+    </form>
   );
 }
 
@@ -64,6 +112,24 @@ function Afterwards({ data }: { readonly data: Schemas['VoidView'] }): ReactNode
   );
 }
 
+/** Gross pay less the employee's own share of the taxes, which is theirs: what is to come back in all. */
+function GivenBack({ data, today }: { readonly data: Schemas['VoidView']; readonly today: string }): ReactNode {
+  const [check] = data.checks;
+  if (!check || data.repaid === null) return null;
+  const owed = subtract(cents(data.repaid), cents(data.refunded));
+  return (
+    <section className="section">
+      <h2>Given back</h2>
+      <p className="note">
+        Gross pay {showDollars(cents(data.repaid))}, less {showDollars(cents(data.refunded))} social security and
+        Medicare of the employee: {showDollars(owed)} comes back, at once or from later pay. The return and Form W-2 of
+        the year now differ from what was filed: see <Link to={`/clients/${data.clientId}/returns`}>Returns</Link>.
+      </p>
+      <Recover employeeId={check.employeeId} name={check.name} amount={owed} from={today} />
+    </section>
+  );
+}
+
 /** A void of posted checks: proposed, posted or withdrawn. */
 export function VoidPage(): ReactNode {
   const { voidId = '' } = useParams();
@@ -71,7 +137,8 @@ export function VoidPage(): ReactNode {
   const { data: session } = useQuery(sessionQuery);
   const today = session?.today ?? '';
   // What was cashed is owed back once the void is posted.
-  const isCashed = query.data?.status === 'posted' && query.data.checks.some(({ cashed }) => cashed > 0);
+  const isCashed =
+    query.data?.status === 'posted' && query.data.repaid === null && query.data.checks.some(({ cashed }) => cashed > 0);
   return (
     <Waiting query={query}>
       {(data) => (
@@ -81,7 +148,7 @@ export function VoidPage(): ReactNode {
           </p>
           <div className="lead">
             <h1>
-              Void, checks of <Day day={data.checkDate} />
+              {data.repaid === null ? 'Void' : 'Wages paid back'}, checks of <Day day={data.checkDate} />
             </h1>
             <p className="beside">
               <Status word={data.status} />
@@ -121,7 +188,13 @@ export function VoidPage(): ReactNode {
             </tbody>
           </table>
           <Acts data={data} />
-          {data.status === 'posted' && <Reversal voidId={data.id} today={today} />}
+          {data.status === 'posted' && data.repaid === null && (
+            <>
+              <Reversal voidId={data.id} today={today} />
+              <PayAgain key={today} data={data} today={today} />
+            </>
+          )}
+          {data.status === 'posted' && data.repaid !== null && <GivenBack data={data} today={today} />}
           <VoidEffectsView effects={data.effects} isPencil={data.status !== 'posted'} />
         </>
       )}

@@ -9,9 +9,9 @@ import { MONEY_BOXES, type FormW2c, type W2cSet } from '../../filings/us-w2c/for
 import type { FormW2, W2Set } from '../../filings/us-w2/form.js';
 import type { LedgerEntry } from '../../ledger/entry.js';
 import { problem, type Issue } from '../../issues/issue.js';
-import { ZERO, add, cents, showDollars, smaller, subtract, sum, toDollars, type Cents } from '../../money/cents.js';
-import { round, times } from '../../money/exact.js';
-import { rate } from '../../money/rate.js';
+import { ZERO, add, cents, showDollars, subtract, sum, toDollars, type Cents } from '../../money/cents.js';
+import { oppositeTax } from '../../ledger/opposite.js';
+import { repaidTaxes } from '../../ledger/repayment.js';
 import { taxOf, type TaxCode } from '../../tax-registry/registry.js';
 import { dueOf } from './correction-dues.js';
 import type { Change, Filed } from './read-corrections.js';
@@ -78,8 +78,6 @@ export function changedYear(year: YearCase, changes: readonly Change[]): YearCas
   };
 }
 
-const OASDI = rate('0.062');
-const HI = rate('0.0145');
 /**
  * Wages that were paid back. In the year they were paid they were never wages; later they stay wages for income tax, and
  * only social security and Medicare are taken back (Publication 15, section 13, "Wage repayments").
@@ -88,31 +86,29 @@ export function repaidEntries(year: YearCase, ledger: YearLedger, changes: reado
   return changes.flatMap(({ repaid, paycheck, on }): LedgerEntry[] => {
     const check = ledger.checks.find(({ path }) => path === `paychecks[${paycheck ?? -1}]`);
     if (repaid === null || !check) return [];
-    const isSameYear = yearOf(on) === year.year;
-    const entry = (tax: TaxCode, employeeId: string | null, wages: Cents, amount: Cents): LedgerEntry => ({
-      employeeId,
-      tax,
+    const linesOf = (tax: TaxCode) =>
+      ledger.checks
+        .filter(({ person }) => person === check.person)
+        .flatMap(({ result }) => result.taxes.filter(({ code }) => code === tax));
+    const back = repaidTaxes(
+      check.result.taxes.map(({ code, subject, wages, amount }) => ({ tax: code, subject, wages, amount })),
+      repaid,
+      (tax) => ({
+        subject: sum(linesOf(tax).map(({ subject }) => subject)),
+        wages: sum(linesOf(tax).map(({ wages }) => wages)),
+      }),
+    );
+    // Income tax that was withheld stays withheld.
+    const income = check.result.taxes
+      .filter(({ code }) => taxOf(code).kind === 'income' && taxOf(code).level !== 'local')
+      .map(({ code }) => ({ tax: code, subject: repaid, wages: repaid, amount: ZERO }));
+    return [...back, ...(yearOf(on) === year.year ? income : [])].map((line) => ({
+      ...oppositeTax(line),
+      employeeId: taxOf(line.tax).payer === 'employee' ? check.person : null,
       cause: 'reversal',
       liabilityDate: check.checkDate,
       effectiveDate: on,
-      subject: cents(-wages),
-      wages: cents(-wages),
-      amount: cents(-amount),
-    });
-    const taxed = (code: TaxCode): Cents => check.result.taxes.find((tax) => tax.code === code)?.wages ?? ZERO;
-    const oasdi = smaller(repaid, taxed('US-OASDI-EE'));
-    const hi = smaller(repaid, taxed('US-HI-EE'));
-    const of = (wages: Cents, by: typeof OASDI): Cents => round(times(wages, by), 'half-up');
-    const income = check.result.taxes.filter(
-      ({ code }) => taxOf(code).kind === 'income' && taxOf(code).level !== 'local',
-    );
-    return [
-      entry('US-OASDI-EE', check.person, oasdi, of(oasdi, OASDI)),
-      entry('US-OASDI-ER', null, oasdi, of(oasdi, OASDI)),
-      entry('US-HI-EE', check.person, hi, of(hi, HI)),
-      entry('US-HI-ER', null, hi, of(hi, HI)),
-      ...(isSameYear ? income.map(({ code }) => entry(code, check.person, repaid, ZERO)) : []),
-    ];
+    }));
   });
 }
 

@@ -89,6 +89,7 @@ import { CheckPrinting } from './modules/checks/check-printing.service.js';
 import { CheckRegister } from './modules/checks/check-register.service.js';
 import { CheckSamples } from './modules/checks/check-samples.js';
 import { CheckSignatures } from './modules/checks/check-signatures.js';
+import { MicrTypefaces } from './modules/checks/micr-typefaces.service.js';
 import { ChecksController } from './modules/checks/checks.controller.js';
 import { JobCostsController } from './modules/job-costs/job-costs.controller.js';
 import { JobCostsService } from './modules/job-costs/job-costs.service.js';
@@ -331,6 +332,7 @@ const PROVIDERS = [
   FilingAnswers,
   CheckSamples,
   CheckSignatures,
+  MicrTypefaces,
   JobCostsService,
   TieOutService,
   RulesService,

@@ -58,6 +58,21 @@ export class SaveSignature {
   @Text(400_000, { min: 1 }) content!: string;
   @Amount({ nullable: true }) most!: number | null;
 }
+/** The firm's typeface for the line of magnetic ink: TrueType or OpenType in base64. */
+export class SaveMicrTypeface {
+  @Text(120, { min: 1 }) name!: string;
+  @Text(2_000_000, { min: 1 }) content!: string;
+}
+export class MicrTypefaceView {
+  /** Null: the firm has none. */
+  @Text(120, { nullable: true }) name!: string | null;
+  /** Points at which it is E-13B. */
+  @Text(20, { nullable: true }) size!: string | null;
+}
+/** The bank has read a sample on this day; null: not any more. */
+export class MicrTest {
+  @Day({ nullable: true }) testedOn!: string | null;
+}
 /** Which checks of a run did not come out well; all others of it are then issued. */
 export class RunOutcome {
   @Texts() spoiled!: string[];

@@ -87,6 +87,8 @@ export class BankAccountView {
   @Flag() hasSignature!: boolean;
   /** Larger checks are signed by hand; null: none is too large. */
   @Amount({ nullable: true }) signatureMost!: number | null;
+  /** The day on which the bank said that it reads a sample of blank stock; null: nobody has said so. */
+  @Day({ nullable: true }) micrTestedOn!: string | null;
 }
 export class ClientRow {
   @Id() id!: string;

@@ -60,3 +60,14 @@ export const useSaveSignature = (bankAccountId: string) =>
   );
 export const useRemoveSignature = (bankAccountId: string) =>
   useChange(() => take(api.DELETE('/api/bank-accounts/{id}/signature', path(bankAccountId))));
+export const micrTypefaceQuery = queryOptions({
+  queryKey: ['micr-typeface'],
+  queryFn: () => take(api.GET('/api/micr-typeface')),
+});
+export const useSaveMicrTypeface = () =>
+  useChange((body: Schemas['SaveMicrTypeface']) => take(api.PUT('/api/micr-typeface', { body })));
+export const useRemoveMicrTypeface = () => useChange(() => take(api.DELETE('/api/micr-typeface')));
+export const useMicrTest = (bankAccountId: string) =>
+  useChange((body: Schemas['MicrTest']) =>
+    take(api.PUT('/api/bank-accounts/{id}/micr-test', { ...path(bankAccountId), body })),
+  );

@@ -3488,6 +3488,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/micr-typeface": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ChecksController_typeface"];
+        put: operations["ChecksController_saveTypeface"];
+        post?: never;
+        delete: operations["ChecksController_removeTypeface"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/bank-accounts/{id}/micr-test": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["ChecksController_micrTest"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/clients/{id}/bank-statements": {
         parameters: {
             query?: never;
@@ -4730,6 +4762,8 @@ export interface components {
             accountTail: string;
             hasSignature: boolean;
             signatureMost: number | null;
+            /** Format: date */
+            micrTestedOn: string | null;
         };
         PaysFromTrust: {
             /** Format: uuid */
@@ -6824,6 +6858,18 @@ export interface components {
         SaveSignature: {
             content: string;
             most: number | null;
+        };
+        MicrTypefaceView: {
+            name: string | null;
+            size: string | null;
+        };
+        SaveMicrTypeface: {
+            name: string;
+            content: string;
+        };
+        MicrTest: {
+            /** Format: date */
+            testedOn: string | null;
         };
         ReadBankStatement: {
             /** Format: uuid */
@@ -12835,6 +12881,90 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    ChecksController_typeface: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MicrTypefaceView"];
+                };
+            };
+        };
+    };
+    ChecksController_saveTypeface: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveMicrTypeface"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MicrTypefaceView"];
+                };
+            };
+        };
+    };
+    ChecksController_removeTypeface: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MicrTypefaceView"];
+                };
+            };
+        };
+    };
+    ChecksController_micrTest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MicrTest"];
+            };
+        };
         responses: {
             204: {
                 headers: {

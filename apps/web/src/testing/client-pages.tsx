@@ -36,6 +36,7 @@ export const ofClient = {
       accountTail: '2345',
       hasSignature: false,
       signatureMost: null,
+      micrTestedOn: null,
     },
   ],
 };

@@ -417,6 +417,16 @@ const CHECKS: FactKind = {
       ],
     },
     {
+      name: 'stock',
+      label: 'Stock',
+      kind: 'choice',
+      choices: [
+        ['printed', 'with the bank’s line of magnetic ink'],
+        ['blank', 'blank: the line is printed with the check'],
+      ],
+      help: 'Blank stock asks for magnetic toner, a typeface under Firm, and a sample that the bank has tested',
+    },
+    {
       name: 'right',
       label: 'Print farther right by',
       kind: 'text',
@@ -447,6 +457,7 @@ const CHECKS: FactKind = {
       text(value, 'layout') === ''
         ? ''
         : `check ${text(value, 'layout') === 'middle' ? 'in the middle' : `at the ${text(value, 'layout')}`}`,
+      text(value, 'stock') === 'blank' ? 'on blank stock' : '',
       ...(['right', 'down'] as const).map((name) =>
         text(value, name) === '' ? '' : `${text(value, name)} in ${name}`,
       ),

@@ -1,5 +1,6 @@
 import { showDollars, type Cents } from '@zakat/core/money/cents';
 import { amountInWords } from '@zakat/core/money/in-words';
+import { MICR_GRID } from '@zakat/core/micr/line';
 import { streetInOneLine } from '@zakat/core/identity/street';
 
 export const CHECK_LAYOUTS = ['top', 'middle', 'bottom'] as const;
@@ -35,6 +36,14 @@ export interface CheckSheet {
   readonly amount: Cents;
   /** The picture of a signature on the line; left out, the check is signed by hand. */
   readonly signature?: Buffer;
+  /** The line of magnetic ink, on blank stock. */
+  readonly micr?: MicrPrint;
+}
+/** A line of magnetic ink: its typeface in its size, and what is written in which cell. */
+export interface MicrPrint {
+  readonly typeface: Buffer;
+  readonly size: number;
+  readonly cells: readonly { readonly cell: number; readonly written: string }[];
 }
 
 /** A text on the page: points from the upper left corner of a letter page of 612 by 792. */
@@ -61,6 +70,11 @@ export interface CheckPage {
   readonly marks: readonly { readonly x: number; readonly y: number }[];
   /** Top of the check, and its height. */
   readonly check: { readonly y: number; readonly height: number };
+  /** The foot of the line of magnetic ink, and the left edge of each of its characters. */
+  readonly micr: {
+    readonly y: number;
+    readonly characters: readonly { readonly x: number; readonly written: string }[];
+  };
   /** Where a signature stands: on its line. */
   readonly signature: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
 }
@@ -104,18 +118,18 @@ function checkTexts(sheet: CheckSheet, top: number): { texts: Placed[]; rules: R
       text(payee.name, 128, 90, 320, { size: 10.5 }),
       text(`$ ${showDollars(amount)}`, 470, 90, 106, { size: 10.5, isBold: true, isRight: true }),
       text(`${amountInWords(amount)} dollars`, LEFT, 116, 500),
-      text(payee.name, 60, 146, 300),
-      text(streetInOneLine(payee.street), 60, 158, 300),
-      text(payee.place, 60, 170, 300),
-      text('For', LEFT, 207, 20, { size: 7.5 }),
-      text(`pay of ${sheet.period}`, 56, 205, 300),
-      text('Authorized signature', 380, 222, 196, { size: 7.5 }),
+      text(payee.name, 60, 138, 300),
+      text(streetInOneLine(payee.street), 60, 150, 300),
+      text(payee.place, 60, 162, 300),
+      text('For', LEFT, 185, 20, { size: 7.5 }),
+      text(`pay of ${sheet.period}`, 56, 183, 300),
+      text('Authorized signature', 380, 197, 196, { size: 7.5 }),
     ],
     rules: [
       { y: top + 104, from: 126, to: 456 },
       { y: top + 130, from: LEFT, to: RIGHT },
-      { y: top + 219, from: 54, to: 340 },
-      { y: top + 219, from: 380, to: RIGHT },
+      { y: top + 195, from: 54, to: 340 },
+      { y: top + 195, from: 380, to: RIGHT },
     ],
   };
 }
@@ -218,7 +232,14 @@ export function checkPage(sheet: CheckSheet): CheckPage {
       ...folds.map((y): Ruled => ({ y, from: 0, to: 612, isDashed: true })),
     ],
     check: { y: tops.check, height: CHECK_HEIGHT },
-    signature: { x: 384 + right, y: tops.check + 183 + down, width: 188, height: 34 },
+    micr: {
+      y: tops.check + CHECK_HEIGHT - MICR_GRID.foot + down,
+      characters: (sheet.micr?.cells ?? []).map(({ cell, written }) => ({
+        x: 612 - MICR_GRID.right - MICR_GRID.pitch * cell + right,
+        written,
+      })),
+    },
+    signature: { x: 384 + right, y: tops.check + 160 + down, width: 188, height: 34 },
     marks: sheet.isSample
       ? [MARK, CHECK_HEIGHT - MARK].flatMap((y) =>
           [MARK, 612 - MARK].map((x) => ({ x: x + right, y: tops.check + y + down })),

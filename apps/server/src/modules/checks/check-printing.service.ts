@@ -19,6 +19,7 @@ import { FactStore } from '../facts/index.js';
 import { findPayroll, type Payroll } from '../payrolls/index.js';
 import type { CheckSheet } from './check-page.js';
 import { CheckSignatures } from './check-signatures.js';
+import { MicrTypefaces } from './micr-typefaces.service.js';
 import { checkRows, nextNumbers } from './check-store.js';
 import { drawChecks, drawPlaced } from './draw-check.js';
 import { postedStubs, type PostedStub } from './posted-stubs.js';
@@ -45,6 +46,7 @@ export class CheckPrinting {
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(CheckSignatures) private readonly signatures: CheckSignatures,
+    @Inject(MicrTypefaces) private readonly typefaces: MicrTypefaces,
   ) {}
 
   ofPayroll(actor: Actor, payrollId: string): Promise<PayrollChecks> {
@@ -73,7 +75,9 @@ export class CheckPrinting {
           )
         ).map((stub) => [stub.paycheckId, stub]),
       );
-      const shift = shiftIn(await this.checkFacts(manager, payroll));
+      const checks = await this.checkFacts(manager, payroll);
+      const shift = shiftIn(checks);
+      const micrOf = checks['stock'] === 'blank' ? await this.typefaces.forChecks(manager, bank, false) : null;
       const signatureOf = await this.signatures.forChecks(manager, actor, bank);
       const made = chosen.map((check, index) => {
         const stub = stubs.get(check.paycheckId);
@@ -88,6 +92,7 @@ export class CheckPrinting {
             ...sheetOf(client, bank, payroll, stub, check.amount, number, input.position),
             shift,
             ...(signature ? { signature } : {}),
+            ...(micrOf ? { micr: micrOf(String(number)) } : {}),
           },
         };
       });

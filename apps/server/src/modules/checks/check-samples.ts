@@ -15,6 +15,7 @@ import { computeEntry, nextPayroll, PeopleCases, type PersonCase, usualEntry } f
 import type { CheckLayout, CheckSheet, StubLine } from './check-page.js';
 import { shiftIn } from './check-printing.service.js';
 import { CheckSignatures } from './check-signatures.js';
+import { MicrTypefaces } from './micr-typefaces.service.js';
 import { drawChecks } from './draw-check.js';
 import { linesOf, payeeOf, placeLine } from './sheet-lines.js';
 import { NO_CHECKS, yearsToDate } from './year-to-date.js';
@@ -34,6 +35,7 @@ export class CheckSamples {
     @Inject(FactStore) private readonly store: FactStore,
     @Inject(PeopleCases) private readonly peopleCases: PeopleCases,
     @Inject(CheckSignatures) private readonly signatures: CheckSignatures,
+    @Inject(MicrTypefaces) private readonly typefaces: MicrTypefaces,
   ) {}
 
   /** A page as it would be printed; without anybody who can be paid, the same page with nothing on its lines. */
@@ -56,6 +58,9 @@ export class CheckSamples {
     const facts = await this.checkFacts(manager, client, checkDate);
     // A sample is marked over the whole check: it shows where the signature stands.
     const signature = bank ? (await this.signatures.forChecks(manager, actor, bank))(ZERO) : null;
+    const number = text(facts, 'nextNumber');
+    const micrOf =
+      bank && text(facts, 'stock') === 'blank' ? await this.typefaces.forChecks(manager, bank, true) : null;
     const usual = await this.usual(manager, client, checkDate);
     const toDate = usual
       ? (await yearsToDate(manager, [usual.person.employee.id], checkDate))(usual.person.employee.id)
@@ -66,13 +71,14 @@ export class CheckSamples {
       shift: shiftIn(facts),
       client: { name: client.legalName, street: client.street, place: placeLine(client) },
       bankName: bank?.bankName ?? '',
-      number: text(facts, 'nextNumber') || 'number',
+      number: number || 'number',
       checkDate: showShortDate(date(checkDate)),
       period: next
         ? `${showShortDate(date(next.periodStart))} to ${showShortDate(date(next.periodEnd))}`
         : 'the pay period',
       amount: usual?.result.net ?? ZERO,
       ...(signature ? { signature } : {}),
+      ...(micrOf ? { micr: micrOf(number || '1001') } : {}),
       ...(usual
         ? {
             payee: payeeOf(usual.person.employee),

@@ -22,6 +22,9 @@ import {
   RecordCheck,
   ReadBankStatement,
   RunOutcome,
+  MicrTest,
+  MicrTypefaceView,
+  SaveMicrTypeface,
   SaveSignature,
   SpoilStock,
   StatementView,
@@ -39,6 +42,7 @@ import { CheckPrinting } from './check-printing.service.js';
 import { CheckRegister } from './check-register.service.js';
 import { CheckSamples } from './check-samples.js';
 import { CheckSignatures } from './check-signatures.js';
+import { MicrTypefaces } from './micr-typefaces.service.js';
 
 const given = (text: string | undefined): string | undefined => (text === undefined || text === '' ? undefined : text);
 
@@ -50,6 +54,7 @@ export class ChecksController {
     @Inject(CheckRegister) private readonly register: CheckRegister,
     @Inject(BankStatements) private readonly statements: BankStatements,
     @Inject(CheckSignatures) private readonly signatures: CheckSignatures,
+    @Inject(MicrTypefaces) private readonly typefaces: MicrTypefaces,
   ) {}
 
   @Put('bank-accounts/:id/signature')
@@ -66,6 +71,34 @@ export class ChecksController {
   @HttpCode(204)
   removeSignature(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
     return this.signatures.remove(session, id);
+  }
+
+  @Get('micr-typeface')
+  @Answers(MicrTypefaceView)
+  typeface(@CurrentSession() session: Session): Promise<MicrTypefaceView> {
+    return this.typefaces.view(session);
+  }
+
+  @Put('micr-typeface')
+  @Answers(MicrTypefaceView)
+  saveTypeface(@CurrentSession() session: Session, @Body() body: SaveMicrTypeface): Promise<MicrTypefaceView> {
+    return this.typefaces.save(session, body);
+  }
+
+  @Delete('micr-typeface')
+  @Answers(MicrTypefaceView)
+  removeTypeface(@CurrentSession() session: Session): Promise<MicrTypefaceView> {
+    return this.typefaces.remove(session);
+  }
+
+  @Put('bank-accounts/:id/micr-test')
+  @HttpCode(204)
+  micrTest(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: MicrTest,
+  ): Promise<void> {
+    return this.typefaces.tested(session, id, body.testedOn);
   }
 
   @Post('clients/:id/bank-statements')

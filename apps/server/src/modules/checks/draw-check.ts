@@ -20,7 +20,7 @@ export function drawPlaced(document: Pdf, texts: readonly Placed[], rules: reado
 }
 
 function addCheck(document: Pdf, sheet: CheckSheet): void {
-  const { texts, rules, check, marks, signature } = checkPage(sheet);
+  const { texts, rules, check, marks, signature, micr } = checkPage(sheet);
   document.addPage();
   drawPlaced(document, texts, rules);
   if (sheet.signature)
@@ -29,6 +29,11 @@ function addCheck(document: Pdf, sheet: CheckSheet): void {
       align: 'center',
       valign: 'bottom',
     });
+  if (sheet.micr) {
+    document.font(sheet.micr.typeface).fontSize(sheet.micr.size).fillColor('#000000');
+    for (const { x, written } of micr.characters)
+      document.text(written, x, micr.y, { lineBreak: false, baseline: 'alphabetic' });
+  }
   for (const { x, y } of marks)
     document
       .lineWidth(0.5)

@@ -385,4 +385,5 @@ const bankView = (bank: BankAccount): BankAccountView => ({
   accountTail: bank.accountTail,
   hasSignature: bank.signatureId !== null,
   signatureMost: bank.signatureMost,
+  micrTestedOn: bank.micrTestedOn,
 });

@@ -79,4 +79,6 @@ export class BankAccount {
   /** The image of a signature for its checks, and the largest amount that it signs; null signs nothing, or any amount. */
   @Column('uuid', { name: 'signature_id', nullable: true }) signatureId!: string | null;
   @Column('bigint', { name: 'signature_most', nullable: true, transformer: centsColumn }) signatureMost!: Cents | null;
+  /** The day on which the bank said that it reads the line of magnetic ink of a sample. */
+  @Column('date', { name: 'micr_tested_on', nullable: true }) micrTestedOn!: string | null;
 }

@@ -5,6 +5,7 @@ import { useState, type ReactNode } from 'react';
 import type { Schemas } from '../../api/client.js';
 import { useAddBankAccount } from '../../api/set-up.js';
 import { EntryForm } from '../../kit/entry-form.js';
+import { MicrTest } from './micr-test.js';
 import { Signature } from './signature.js';
 
 const BANK_FIELDS = [
@@ -43,6 +44,9 @@ export function BankAccounts({ client }: { readonly client: Schemas['ClientView'
               <td>account ending {bank.accountTail}</td>
               <td>
                 <Signature bank={bank} />
+              </td>
+              <td>
+                <MicrTest bank={bank} />
               </td>
             </tr>
           ))}

@@ -146,6 +146,7 @@ describe('a statement of the bank', () => {
         accountTail: '2345',
         hasSignature: false,
         signatureMost: null,
+        micrTestedOn: null,
       },
     ];
     open('/', <Route path="/" element={<BankStatement clientId="c1" banks={banks} />} />);

@@ -10,6 +10,7 @@ import { RefusedNote } from '../../kit/problems.js';
 import { Waiting } from '../../kit/waiting.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
 import { IdentityForm, type IdentityField } from '../identity-form.js';
+import { MicrTypeface } from './micr-typeface.js';
 import { OwnCalendar } from './own-calendar.js';
 import { OwnSignIn } from './own-sign-in.js';
 import { Users } from './users.js';
@@ -172,6 +173,7 @@ export function FirmPage(): ReactNode {
             )}
           </section>
           <SecondPerson firm={data} isAdministrator={isAdministrator} />
+          <MicrTypeface isAdministrator={isAdministrator} />
           <Users isAdministrator={isAdministrator} />
           <OwnSignIn />
           <OwnCalendar isOfClient={false} />

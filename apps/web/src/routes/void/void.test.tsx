@@ -157,7 +157,14 @@ describe('a second repayment of somebody', () => {
 });
 
 describe('the signature of an account', () => {
-  const bank = { id: 'b1', label: 'Operating', bankName: 'Harbor', routing: '000000123', accountTail: '2345' };
+  const bank = {
+    id: 'b1',
+    label: 'Operating',
+    bankName: 'Harbor',
+    routing: '000000123',
+    accountTail: '2345',
+    micrTestedOn: null,
+  };
   const at = (role: string, more: { hasSignature: boolean; signatureMost: number | null }): void => {
     serve({
       'GET /api/session': { body: { ...session, user: { ...session.user, role } } },

@@ -159,15 +159,39 @@ async function rowsOfChecks(
   scope: ReportScope,
   window: readonly number[],
 ): Promise<Stored[]> {
+  const [offset = 0, limit = 0] = window;
+  const days = await daysOfWindow(manager, scope, offset, limit);
+  const [first, last] = [days[0], days.at(-1)];
+  if (!first || !last) return [];
   const checks = (await manager.query(
     `SELECT c.id FROM paycheck c JOIN employee e ON e.id = c.employee_id
      WHERE c.client_id = $1 AND c.check_date BETWEEN $2 AND $3 AND ($4::uuid IS NULL OR c.employee_id = $4) ORDER BY ${CHECK_ORDER} OFFSET $5 LIMIT $6`,
-    [...valuesOf(scope), ...window],
+    [...valuesOf({ ...scope, from: first.day, to: last.day }), offset - first.before, limit],
   )) as { id: string }[];
   return manager.query(text.replaceAll(MORE_SCOPE, 'AND c.id = ANY($5::uuid[])'), [
     ...valuesOf(scope),
     checks.map(({ id }) => id),
   ]);
+}
+
+/** The check dates that a window of the checks lies in, each with how many checks are before it: the others are not sorted. */
+async function daysOfWindow(
+  manager: EntityManager,
+  scope: ReportScope,
+  offset: number,
+  limit: number,
+): Promise<{ readonly day: string; readonly before: number }[]> {
+  const days = (await manager.query(
+    `SELECT check_date AS day, count(*)::int AS count FROM paycheck
+     WHERE client_id = $1 AND check_date BETWEEN $2 AND $3 AND ($4::uuid IS NULL OR employee_id = $4) GROUP BY check_date ORDER BY check_date`,
+    valuesOf(scope),
+  )) as { day: string; count: number }[];
+  let before = 0;
+  return days.flatMap(({ day, count }) => {
+    const from = before;
+    before += count;
+    return before > offset && from < offset + limit ? [{ day, before: from }] : [];
+  });
 }
 
 /** What the whole of a report comes to. */

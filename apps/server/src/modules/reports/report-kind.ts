@@ -165,7 +165,7 @@ async function rowsOfChecks(
   if (!first || !last) return [];
   const checks = (await manager.query(
     `SELECT c.id FROM paycheck c JOIN employee e ON e.id = c.employee_id
-     WHERE c.client_id = $1 AND c.check_date BETWEEN $2 AND $3 AND ($4::uuid IS NULL OR c.employee_id = $4) ORDER BY ${CHECK_ORDER} OFFSET $5 LIMIT $6`,
+     WHERE c.client_id = $1 AND e.client_id = $1 AND c.check_date BETWEEN $2 AND $3 AND ($4::uuid IS NULL OR c.employee_id = $4) ORDER BY ${CHECK_ORDER} OFFSET $5 LIMIT $6`,
     [...valuesOf({ ...scope, from: first.day, to: last.day }), offset - first.before, limit],
   )) as { id: string }[];
   return manager.query(text.replaceAll(MORE_SCOPE, 'AND c.id = ANY($5::uuid[])'), [

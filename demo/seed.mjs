@@ -242,10 +242,10 @@ async function remit(client, nextDay) {
 async function debitsByAgency() {
   const { agency, filerNumber, client: key, askedOn } = ENROLLMENT;
   const rows = await administrator('GET', '/firm/agency-payments');
-  const { method, name, routing, account, identification, taxTypes, version } = rows.find(
+  const { method, name, routing, account, identification, taxTypes, mailTo, version } = rows.find(
     (row) => row.agency === agency,
   );
-  const said = { method, name, routing, account, identification, taxTypes, version };
+  const said = { method, name, routing, account, identification, taxTypes, mailTo, version };
   await administrator('PUT', `/firm/agency-payments/${agency}`, { ...said, filerNumber });
   const { id, bankId } = otherClients.find(({ client }) => client.key === key);
   await preparer('POST', `/clients/${id}/enrollments`, { agency, bankAccountId: bankId, askedOn });

@@ -20,6 +20,7 @@ const CORE: Readonly<Record<string, readonly string[]>> = {
   items: [],
   money: [],
   jurisdictions: ['calendar', 'money'],
+  micr: [],
   leave: ['calendar', 'money'],
   identity: ['calendar', 'issues', 'jurisdictions'],
   'direct-deposit': ['calendar', 'identity', 'money'],

@@ -89,6 +89,7 @@ import { CheckPrinting } from './modules/checks/check-printing.service.js';
 import { CheckRegister } from './modules/checks/check-register.service.js';
 import { CheckSamples } from './modules/checks/check-samples.js';
 import { CheckSignatures } from './modules/checks/check-signatures.js';
+import { AgencyChecks } from './modules/checks/agency-checks.service.js';
 import { MicrTypefaces } from './modules/checks/micr-typefaces.service.js';
 import { ChecksController } from './modules/checks/checks.controller.js';
 import { JobCostsController } from './modules/job-costs/job-costs.controller.js';
@@ -333,6 +334,7 @@ const PROVIDERS = [
   CheckSamples,
   CheckSignatures,
   MicrTypefaces,
+  AgencyChecks,
   JobCostsService,
   TieOutService,
   RulesService,

@@ -56,7 +56,7 @@ describe('an enrollment', () => {
       ({ agency }: { agency: string }) => agency === 'IRS',
     );
     const save = (
-      { method, name, routing, account, identification, taxTypes, version }: typeof said,
+      { method, name, routing, account, identification, taxTypes, mailTo, version }: typeof said,
       filerNumber: string,
     ) =>
       administrator('PUT', '/firm/agency-payments/IRS', {
@@ -66,6 +66,7 @@ describe('an enrollment', () => {
         account,
         identification,
         taxTypes,
+        mailTo,
         version,
         filerNumber,
       });

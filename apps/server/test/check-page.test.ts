@@ -19,6 +19,7 @@ const sheet: CheckSheet = {
   number: '1042',
   checkDate: '2026-10-30',
   period: '2026-10-11 to 2026-10-24',
+  memo: 'pay of the period',
   payee: { name: 'Wil Sprague', street: '1 Row', place: 'Saltmarsh, NY 13999' },
   earnings: [{ ...line('Regular', '2512.00', '52752.00'), hours: '80', rate: '31.40' }],
   taxes: [line('Federal income tax', '201.16', '4224.36')],

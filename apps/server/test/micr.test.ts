@@ -111,6 +111,7 @@ describe('a check page', () => {
     number: '1001',
     checkDate: '10/30/2026',
     period: '10/11/2026 to 10/24/2026',
+    memo: 'pay of the period',
     payee: { name: 'Somebody', street: '2 Quay', place: 'Harbor, WA 98000' },
     earnings: [],
     taxes: [],

@@ -84,6 +84,8 @@ export class AgencyPaymentFields {
   @Choice(IDENTIFICATIONS) identification!: Identification;
   /** The number under which the agency takes debit instructions from the firm; blank where it takes none. */
   @Text(10) filerNumber!: string;
+  /** Where checks are mailed, lines apart; blank where none is. */
+  @Text(200) mailTo!: string;
   /** Where the agency wants another code than the usual one. */
   @List(() => TaxTypeView, { most: 20 }) taxTypes!: TaxTypeView[];
 }
@@ -159,6 +161,17 @@ export class ReleaseSlip {
   @Flag() mayRelease!: boolean;
   @Text(60000) file!: string;
 }
+/** A check on paper that pays an agency. */
+export class CheckOfRemittance {
+  @Id() id!: string;
+  @Whole() number!: number;
+  @Text(20) status!: string;
+}
+/** Prints the check of an approved payment, with its voucher. */
+export class PrintAgencyCheck {
+  @Whole({ min: 1, max: 999_999_999 }) number!: number;
+  @Choice(['top', 'middle', 'bottom']) position!: 'top' | 'middle' | 'bottom';
+}
 export class RemittanceView extends RemittanceRow {
   @List(() => RemittanceItemView) items!: RemittanceItemView[];
   @Text() preparedBy!: string;
@@ -168,4 +181,7 @@ export class RemittanceView extends RemittanceRow {
   @Text(200, { nullable: true }) delivery!: string | null;
   @Choice(PAYMENT_METHODS) method!: PaymentMethod;
   @Day({ nullable: true }) paidElsewhereOn!: string | null;
+  /** A check for it that is out. */
+  @Id() bankAccountId!: string;
+  @Part(() => CheckOfRemittance, { nullable: true }) check!: CheckOfRemittance | null;
 }

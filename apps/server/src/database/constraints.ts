@@ -31,6 +31,7 @@ const CONSTRAINTS: Readonly<Record<string, () => Refusal>> = {
   payroll_reversed_once: () => conflict('These balances were taken back already.'),
   journal_export_entry_once: () => conflict('These entries were exported a moment ago. Look again.'),
   paycheck_reversed_once: () => conflict('One of these checks was voided a moment ago. Look again.'),
+  issued_check_of_remittance: () => conflict('A check for this payment is out already. Void or stop that one first.'),
   check_void_item_once: () => conflict('A void of one of these checks is proposed already. Open it instead.'),
   issued_check_number_unique: () =>
     refuseField('number', 'This account has a check of this number already.', 'Use the next free number.'),

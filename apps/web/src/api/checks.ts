@@ -71,3 +71,13 @@ export const useMicrTest = (bankAccountId: string) =>
   useChange((body: Schemas['MicrTest']) =>
     take(api.PUT('/api/bank-accounts/{id}/micr-test', { ...path(bankAccountId), body })),
   );
+export const nextNumbersQuery = (clientId: string) =>
+  queryOptions({
+    queryKey: ['client', clientId, 'next-check-numbers'],
+    queryFn: () => take(api.GET('/api/clients/{id}/next-check-numbers', path(clientId))),
+    staleTime: 0,
+  });
+export const usePrintAgencyCheck = (remittanceId: string) =>
+  useChange((body: Schemas['PrintAgencyCheck']) =>
+    take(api.POST('/api/remittances/{id}/check', { ...path(remittanceId), body })),
+  );

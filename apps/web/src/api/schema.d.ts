@@ -3488,6 +3488,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/remittances/{id}/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["ChecksController_printAgencyCheck"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/next-check-numbers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ChecksController_nextNumbers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/micr-typeface": {
         parameters: {
             query?: never;
@@ -5421,6 +5453,7 @@ export interface components {
             /** @enum {string} */
             identification: "account" | "ein";
             filerNumber: string;
+            mailTo: string;
             taxTypes: components["schemas"]["TaxTypeView"][];
             version: number;
             agency: string;
@@ -5438,6 +5471,7 @@ export interface components {
             /** @enum {string} */
             identification: "account" | "ein";
             filerNumber: string;
+            mailTo: string;
             taxTypes: components["schemas"]["TaxTypeView"][];
             version: number;
         };
@@ -5747,6 +5781,12 @@ export interface components {
             label: string;
             amount: number;
         };
+        CheckOfRemittance: {
+            /** Format: uuid */
+            id: string;
+            number: number;
+            status: string;
+        };
         RemittanceView: {
             /** Format: uuid */
             id: string;
@@ -5777,6 +5817,9 @@ export interface components {
             method: "ach-credit" | "agency-debit" | "elsewhere";
             /** Format: date */
             paidElsewhereOn: string | null;
+            /** Format: uuid */
+            bankAccountId: string;
+            check: components["schemas"]["CheckOfRemittance"] | null;
         };
         RecordPaid: {
             version: number;
@@ -6859,6 +6902,17 @@ export interface components {
             content: string;
             most: number | null;
         };
+        PrintAgencyCheck: {
+            number: number;
+            /** @enum {string} */
+            position: "top" | "middle" | "bottom";
+        };
+        NextCheckNumber: {
+            /** Format: uuid */
+            bankAccountId: string;
+            label: string;
+            next: number;
+        };
         MicrTypefaceView: {
             name: string | null;
             size: string | null;
@@ -6928,12 +6982,6 @@ export interface components {
             bankAccount: string;
             /** Format: uuid */
             runId: string | null;
-        };
-        NextCheckNumber: {
-            /** Format: uuid */
-            bankAccountId: string;
-            label: string;
-            next: number;
         };
         PayrollChecks: {
             toMake: components["schemas"]["CheckToMake"][];
@@ -12887,6 +12935,52 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    ChecksController_printAgencyCheck: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PrintAgencyCheck"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Accepted"];
+                };
+            };
+        };
+    };
+    ChecksController_nextNumbers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NextCheckNumber"][];
+                };
             };
         };
     };

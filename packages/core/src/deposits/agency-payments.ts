@@ -24,6 +24,8 @@ export interface AgencyPayment {
   readonly identification: Identification;
   /** The number under which the agency takes debit instructions from the firm; blank where it takes none. */
   readonly filerNumber: string;
+  /** Where a check is mailed, as the agency's own voucher has it; blank where it takes none. */
+  readonly mailTo: string;
   /** Tax type codes by deposit family, where the agency wants another than the usual one. */
   readonly taxTypes: Readonly<Record<string, string>>;
 }

@@ -38,6 +38,7 @@ const ACTS: Readonly<Record<string, string>> = {
   'client.identity': 'changed the identity of the client',
   'tax-account.add': 'added a tax account',
   'bank-account.add': 'added a bank account',
+  'check.print-agency': 'printed a check for {subject}',
   'micr-typeface.save': 'added the typeface of magnetic ink',
   'micr-typeface.remove': 'took the typeface of magnetic ink away',
   'micr-typeface.tested': 'recorded whether the bank reads the line of magnetic ink',

@@ -15,7 +15,8 @@ export interface StubLine {
   readonly amount: Cents;
   readonly toDate: Cents;
 }
-export interface CheckSheet {
+/** The check itself, whatever it pays. */
+export interface CheckFace {
   readonly layout: CheckLayout;
   /** A sample is marked across the check and is no order to pay. */
   readonly isSample: boolean;
@@ -25,19 +26,30 @@ export interface CheckSheet {
   readonly bankName: string;
   readonly number: string;
   readonly checkDate: string;
-  readonly period: string;
+  /** What it is for. */
+  readonly memo: string;
   readonly payee: { readonly name: string; readonly street: string; readonly place: string };
-  readonly earnings: readonly StubLine[];
-  readonly taxes: readonly StubLine[];
-  readonly deductions: readonly StubLine[];
-  readonly gross: StubLine;
-  readonly net: StubLine;
-  /** What the check is made out for: net pay, less what of it is deposited. */
+  /** What the check is made out for. */
   readonly amount: Cents;
   /** The picture of a signature on the line; left out, the check is signed by hand. */
   readonly signature?: Buffer;
   /** The line of magnetic ink, on blank stock. */
   readonly micr?: MicrPrint;
+}
+/** A check for the net pay of an employee, with its stubs. Of the amount what is deposited is taken off. */
+export interface CheckSheet extends CheckFace {
+  readonly period: string;
+  readonly earnings: readonly StubLine[];
+  readonly taxes: readonly StubLine[];
+  readonly deductions: readonly StubLine[];
+  readonly gross: StubLine;
+  readonly net: StubLine;
+}
+/** A check to an agency, with its payment voucher. */
+export interface VoucherSheet extends CheckFace {
+  readonly heading: string;
+  readonly pairs: readonly (readonly [label: string, value: string])[];
+  readonly lines: readonly { readonly label: string; readonly period: string; readonly amount: Cents }[];
 }
 /** A line of magnetic ink: its typeface in its size, and what is written in which cell. */
 export interface MicrPrint {
@@ -95,7 +107,7 @@ const LINE = 11;
 /** Lines of a column that fit a stub; what is more is added up in the last one. */
 const MOST_LINES = 13;
 
-function checkTexts(sheet: CheckSheet, top: number): { texts: Placed[]; rules: Ruled[] } {
+function checkTexts(sheet: CheckFace, top: number): Drawn {
   const { client, payee, amount } = sheet;
   const text = (words: string, x: number, y: number, width: number, more: Partial<Placed> = {}): Placed => ({
     text: words,
@@ -122,7 +134,7 @@ function checkTexts(sheet: CheckSheet, top: number): { texts: Placed[]; rules: R
       text(streetInOneLine(payee.street), 60, 150, 300),
       text(payee.place, 60, 162, 300),
       text('For', LEFT, 185, 20, { size: 7.5 }),
-      text(`pay of ${sheet.period}`, 56, 183, 300),
+      text(sheet.memo, 56, 183, 300),
       text('Authorized signature', 380, 197, 196, { size: 7.5 }),
     ],
     rules: [
@@ -132,6 +144,11 @@ function checkTexts(sheet: CheckSheet, top: number): { texts: Placed[]; rules: R
       { y: top + 195, from: 380, to: RIGHT },
     ],
   };
+}
+
+interface Drawn {
+  readonly texts: readonly Placed[];
+  readonly rules: readonly Ruled[];
 }
 
 /** As many lines as fit; the others together in the last. */
@@ -174,7 +191,7 @@ function columnTexts({ heading, lines, x, width }: Column, top: number): Placed[
   ];
 }
 
-function stubTexts(sheet: CheckSheet, top: number, whose: string): { texts: Placed[]; rules: Ruled[] } {
+function stubTexts(sheet: CheckSheet, top: number, whose: string): Drawn {
   const { client, payee, gross, net } = sheet;
   const columns: Column[] = [
     { heading: 'Earnings', lines: sheet.earnings, x: LEFT, width: 172 },
@@ -209,14 +226,56 @@ function stubTexts(sheet: CheckSheet, top: number, whose: string): { texts: Plac
   };
 }
 
+/** The voucher that goes with a check to an agency: what is paid, by whom, for which period. */
+function voucherTexts(sheet: VoucherSheet, top: number, whose: string): Drawn {
+  const small = { size: 8.5 } as const;
+  const at = top + 52 + sheet.pairs.length * 12;
+  const fit = Math.max(1, Math.floor((STUB_HEIGHT - 52 - 58 - sheet.pairs.length * 12) / LINE));
+  const lines = sheet.lines.length <= fit ? sheet.lines : withRest(sheet.lines, fit);
+  const foot = at + lines.length * LINE + 6;
+  return {
+    texts: [
+      { text: sheet.heading, x: LEFT, y: top + 18, width: 360, size: 11, isBold: true },
+      { text: `check ${sheet.number} of ${sheet.checkDate}`, x: 400, y: top + 20, width: 176, ...small, isRight: true },
+      ...sheet.pairs.flatMap(([label, value], index): Placed[] => [
+        { text: label, x: LEFT, y: top + 42 + index * 12, width: 130, ...small },
+        { text: value, x: LEFT + 136, y: top + 42 + index * 12, width: 400, ...small, isBold: true },
+      ]),
+      ...lines.flatMap(({ label, period, amount }, index): Placed[] => [
+        { text: label, x: LEFT, y: at + index * LINE, width: 300, ...small },
+        { text: period, x: 340, y: at + index * LINE, width: 120, ...small },
+        { text: showDollars(amount), x: 470, y: at + index * LINE, width: 106, ...small, isRight: true },
+      ]),
+      { text: 'Amount paid', x: LEFT, y: foot + 6, width: 200, size: 9.5, isBold: true },
+      { text: showDollars(sheet.amount), x: 470, y: foot + 6, width: 106, size: 9.5, isBold: true, isRight: true },
+      { text: whose, x: LEFT, y: top + STUB_HEIGHT - 18, width: 400, size: 6.5 },
+    ],
+    rules: [{ y: foot, from: LEFT, to: RIGHT }],
+  };
+}
+/** As many lines as fit, the others added up in the last. */
+function withRest(lines: VoucherSheet['lines'], most: number): VoucherSheet['lines'] {
+  const rest = lines.slice(most - 1);
+  const amount = rest.reduce((total, line) => total + line.amount, 0) as Cents;
+  return [...lines.slice(0, most - 1), { label: `${rest.length} more`, period: '', amount }];
+}
+
 /** Every text and line of the page. A net pay below zero has no check and throws. */
-export function checkPage(sheet: CheckSheet): CheckPage {
+export const checkPage = (sheet: CheckSheet): CheckPage =>
+  pageOf(sheet, [
+    (top) => stubTexts(sheet, top, 'For the person who is paid'),
+    (top) => stubTexts(sheet, top, 'For the files of the employer'),
+  ]);
+/** A check to an agency: the voucher is sent with it, a copy is kept. */
+export const voucherPage = (sheet: VoucherSheet): CheckPage =>
+  pageOf(sheet, [
+    (top) => voucherTexts(sheet, top, 'To be sent with the check'),
+    (top) => voucherTexts(sheet, top, 'For the files of the employer'),
+  ]);
+
+function pageOf(sheet: CheckFace, stubs: readonly [(top: number) => Drawn, (top: number) => Drawn]): CheckPage {
   const tops = TOPS[sheet.layout];
-  const parts = [
-    checkTexts(sheet, tops.check),
-    stubTexts(sheet, tops.stubs[0], 'For the person who is paid'),
-    stubTexts(sheet, tops.stubs[1], 'For the files of the employer'),
-  ];
+  const parts = [checkTexts(sheet, tops.check), stubs[0](tops.stubs[0]), stubs[1](tops.stubs[1])];
   const folds = [tops.check, ...tops.stubs].filter((top) => top > 0);
   const { right = 0, down = 0 } = sheet.shift ?? {};
   return {

@@ -1,5 +1,12 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { CheckPosition, CheckRow, PayrollChecks, PrintChecks, RecordCheck } from '@zakat/contract/checks';
+import type {
+  CheckPosition,
+  CheckRow,
+  NextCheckNumber,
+  PayrollChecks,
+  PrintChecks,
+  RecordCheck,
+} from '@zakat/contract/checks';
 import { date, showShortDate } from '@zakat/core/calendar/local-date';
 import { CLIENT_FACTS, shiftOf } from '@zakat/core/facts/client-facts';
 import { text } from '@zakat/core/facts/fact-kind';
@@ -49,6 +56,15 @@ export class CheckPrinting {
     @Inject(MicrTypefaces) private readonly typefaces: MicrTypefaces,
   ) {}
 
+  /** The next number of each account of a client. */
+  nextNumbers(actor: Actor, clientId: string): Promise<NextCheckNumber[]> {
+    return this.database.run(actor, async (manager) => {
+      await findClient(manager, clientId);
+      const checkDate = await this.clock.today(manager);
+      return nextNumbers(manager, clientId, await this.firstNumber(manager, { clientId, checkDate }));
+    });
+  }
+
   ofPayroll(actor: Actor, payrollId: string): Promise<PayrollChecks> {
     return this.database.run(actor, async (manager) => this.viewIn(manager, await findPayroll(manager, payrollId)));
   }
@@ -65,7 +81,7 @@ export class CheckPrinting {
       const chosen = toMake.filter(({ paycheckId }) => input.paycheckIds.includes(paycheckId));
       if (chosen.length === 0 || chosen.length !== new Set(input.paycheckIds).size)
         throw conflict('One of these checks is made out already, or paid another way. Look again.');
-      await this.refuseUsed(manager, bank, input.firstNumber, chosen.length);
+      await refuseUsed(manager, bank, { field: 'firstNumber', first: input.firstNumber, count: chosen.length });
       const stubs = new Map(
         (
           await postedStubs(
@@ -232,7 +248,10 @@ export class CheckPrinting {
     };
   }
 
-  private async checkFacts(manager: EntityManager, payroll: Payroll): Promise<Record<string, unknown>> {
+  private async checkFacts(
+    manager: EntityManager,
+    payroll: Pick<Payroll, 'clientId' | 'checkDate'>,
+  ): Promise<Record<string, unknown>> {
     const facts = inForceOn(
       await this.store.ofClient(manager, payroll.clientId),
       payroll.checkDate,
@@ -241,7 +260,7 @@ export class CheckPrinting {
     const { layout, ...value } = facts.find((fact) => fact.kind === 'checks')?.value ?? {};
     return layout === undefined || layout === '' ? value : { ...value, layout };
   }
-  private async firstNumber(manager: EntityManager, payroll: Payroll): Promise<number> {
+  private async firstNumber(manager: EntityManager, payroll: Pick<Payroll, 'clientId' | 'checkDate'>): Promise<number> {
     const said = Number(text((await this.checkFacts(manager, payroll)) as Record<string, string>, 'nextNumber'));
     return Number.isSafeInteger(said) && said > 0 ? said : 1001;
   }
@@ -261,20 +280,6 @@ export class CheckPrinting {
       const amount = subtract(cents(check), rawCents(row.made));
       return amount > 0 ? [{ paycheckId: row.id, employeeId, number, name, amount }] : [];
     });
-  }
-
-  private async refuseUsed(manager: EntityManager, bank: BankAccount, first: number, count: number): Promise<void> {
-    const used = (await manager.query(
-      'SELECT number::int AS number FROM issued_check WHERE bank_account_id = $1 AND number BETWEEN $2 AND $3 ORDER BY number LIMIT 1',
-      [bank.id, first, first + count - 1],
-    )) as { number: number }[];
-    const [taken] = used;
-    if (taken)
-      throw refuseField(
-        'firstNumber',
-        `Number ${taken.number} of this account is used already.`,
-        'Start after the last number of the account.',
-      );
   }
 
   private async insert(
@@ -315,6 +320,25 @@ export class CheckPrinting {
       ],
     );
   }
+}
+
+/** A number of an account is used once, whatever becomes of the sheet. `field`: where it was typed. */
+export async function refuseUsed(
+  manager: EntityManager,
+  bank: BankAccount,
+  { field, first, count }: { readonly field: string; readonly first: number; readonly count: number },
+): Promise<void> {
+  const used = (await manager.query(
+    'SELECT number::int AS number FROM issued_check WHERE bank_account_id = $1 AND number BETWEEN $2 AND $3 ORDER BY number LIMIT 1',
+    [bank.id, first, first + count - 1],
+  )) as { number: number }[];
+  const [taken] = used;
+  if (taken)
+    throw refuseField(
+      field,
+      `Number ${taken.number} of this account is used already.`,
+      'Start after the last number of the account.',
+    );
 }
 
 const isOut = ({ status }: CheckRow): boolean => status === 'printed' || status === 'issued' || status === 'cleared';
@@ -363,6 +387,7 @@ function sheetOf(
     number: String(number),
     checkDate: showShortDate(date(payroll.checkDate)),
     period: periodOf(payroll),
+    memo: `pay of ${periodOf(payroll)}`,
     payee,
     earnings,
     taxes,

@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { CheckRow, EndCheck, SpoilStock } from '@zakat/contract/checks';
 import { randomUUID } from 'node:crypto';
+import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict, notFound, refuseField } from '../../http/refusal.js';
 import { Executor } from '../../state-machines/executor.js';
@@ -59,6 +60,7 @@ export class CheckRegister {
     return this.database.run(actor, async (manager) => {
       if (reason.trim() === '')
         throw refuseField('reason', 'There is no reason.', 'Say why: it is kept with the check.');
+      await refuseRecorded(manager, id);
       await this.executor.apply(manager, actor, CHECK_MACHINE, {
         id,
         act,
@@ -129,4 +131,14 @@ export class CheckRegister {
       return this.documents.load(manager, row.document_id);
     });
   }
+}
+
+/** A check to an agency whose payment is recorded as made: the record goes first, so that what is owed is open again. */
+async function refuseRecorded(manager: EntityManager, id: string): Promise<void> {
+  const [paid] = (await manager.query(
+    `SELECT r.reference FROM issued_check i JOIN remittance r ON r.id = i.remittance_id WHERE i.id = $1 AND r.status = 'settled'`,
+    [id],
+  )) as { reference: string }[];
+  if (paid)
+    throw conflict(`The payment ${paid.reference} is recorded as made with this check. Take that record back first.`);
 }

@@ -76,6 +76,7 @@ export class CheckSamples {
       period: next
         ? `${showShortDate(date(next.periodStart))} to ${showShortDate(date(next.periodEnd))}`
         : 'the pay period',
+      memo: next ? `pay of ${showShortDate(date(next.periodStart))} to ${showShortDate(date(next.periodEnd))}` : 'pay',
       amount: usual?.result.net ?? ZERO,
       ...(signature ? { signature } : {}),
       ...(micrOf ? { micr: micrOf(number || '1001') } : {}),

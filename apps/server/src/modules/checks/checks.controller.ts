@@ -23,6 +23,7 @@ import {
   ReadBankStatement,
   RunOutcome,
   MicrTest,
+  NextCheckNumber,
   MicrTypefaceView,
   SaveMicrTypeface,
   SaveSignature,
@@ -30,6 +31,8 @@ import {
   StatementView,
 } from '@zakat/contract/checks';
 import type { Response } from 'express';
+import { Accepted } from '@zakat/contract/clients';
+import { PrintAgencyCheck } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
 import { dayFrom } from '../../http/day.js';
 import { refuseField } from '../../http/refusal.js';
@@ -42,6 +45,7 @@ import { CheckPrinting } from './check-printing.service.js';
 import { CheckRegister } from './check-register.service.js';
 import { CheckSamples } from './check-samples.js';
 import { CheckSignatures } from './check-signatures.js';
+import { AgencyChecks } from './agency-checks.service.js';
 import { MicrTypefaces } from './micr-typefaces.service.js';
 
 const given = (text: string | undefined): string | undefined => (text === undefined || text === '' ? undefined : text);
@@ -55,6 +59,7 @@ export class ChecksController {
     @Inject(BankStatements) private readonly statements: BankStatements,
     @Inject(CheckSignatures) private readonly signatures: CheckSignatures,
     @Inject(MicrTypefaces) private readonly typefaces: MicrTypefaces,
+    @Inject(AgencyChecks) private readonly agencyChecks: AgencyChecks,
   ) {}
 
   @Put('bank-accounts/:id/signature')
@@ -71,6 +76,22 @@ export class ChecksController {
   @HttpCode(204)
   removeSignature(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<void> {
     return this.signatures.remove(session, id);
+  }
+
+  @Post('remittances/:id/check')
+  @Answers(Accepted, 'one', 201)
+  async printAgencyCheck(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: PrintAgencyCheck,
+  ): Promise<Accepted> {
+    return { ...(await this.agencyChecks.print(session, id, body)), warnings: [] };
+  }
+
+  @Get('clients/:id/next-check-numbers')
+  @Answers(NextCheckNumber, 'list')
+  nextNumbers(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<NextCheckNumber[]> {
+    return this.printing.nextNumbers(session, id);
   }
 
   @Get('micr-typeface')

@@ -1,5 +1,14 @@
 import { type Pdf, pdfOf } from '../documents/index.js';
-import { checkPage, type CheckSheet, type Placed, type Ruled } from './check-page.js';
+import {
+  checkPage,
+  voucherPage,
+  type CheckFace,
+  type CheckPage,
+  type CheckSheet,
+  type Placed,
+  type Ruled,
+  type VoucherSheet,
+} from './check-page.js';
 
 export function drawPlaced(document: Pdf, texts: readonly Placed[], rules: readonly Ruled[]): void {
   for (const { y, from, to, isDashed } of rules) {
@@ -19,8 +28,8 @@ export function drawPlaced(document: Pdf, texts: readonly Placed[], rules: reado
       .text(text, x, y, { width, height: size + 1, ellipsis: true, align: isRight ? 'right' : 'left' });
 }
 
-function addCheck(document: Pdf, sheet: CheckSheet): void {
-  const { texts, rules, check, marks, signature, micr } = checkPage(sheet);
+function addCheck(document: Pdf, sheet: CheckFace, page: CheckPage): void {
+  const { texts, rules, check, marks, signature, micr } = page;
   document.addPage();
   drawPlaced(document, texts, rules);
   if (sheet.signature)
@@ -70,5 +79,9 @@ function addCheck(document: Pdf, sheet: CheckSheet): void {
 /** Checks with their two stubs, one on each letter page, as a PDF. */
 export const drawChecks = (sheets: readonly CheckSheet[]): Promise<Buffer> =>
   pdfOf(sheets.length === 1 ? `Check ${sheets[0]?.number ?? ''}` : `${sheets.length} checks`, (document) => {
-    for (const sheet of sheets) addCheck(document, sheet);
+    for (const sheet of sheets) addCheck(document, sheet, checkPage(sheet));
   });
+
+/** A check to an agency with its voucher, as a PDF. */
+export const drawVoucherCheck = (sheet: VoucherSheet): Promise<Buffer> =>
+  pdfOf(`Check ${sheet.number}`, (document) => addCheck(document, sheet, voucherPage(sheet)));

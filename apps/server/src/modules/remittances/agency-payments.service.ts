@@ -25,6 +25,7 @@ interface Stored {
   readonly account: string;
   readonly identification: Identification;
   readonly filer_number: string;
+  readonly mail_to: string;
   readonly tax_types: Record<string, string>;
   readonly version: number;
 }
@@ -33,7 +34,7 @@ interface Stored {
 export async function agencyPaymentOf(manager: EntityManager, agency: string): Promise<AgencyPayment | null> {
   const rows = (await manager.query('SELECT * FROM agency_payee WHERE agency = $1', [agency])) as Stored[];
   const row = rows[0];
-  return row ? { ...row, filerNumber: row.filer_number, taxTypes: row.tax_types } : null;
+  return row ? { ...row, filerNumber: row.filer_number, mailTo: row.mail_to, taxTypes: row.tax_types } : null;
 }
 /** Agencies that the firm has said how to pay. */
 export async function agenciesSetUp(manager: EntityManager): Promise<ReadonlySet<string>> {
@@ -80,19 +81,20 @@ export class AgencyPaymentsService {
         input.identification,
         JSON.stringify(taxTypes),
         input.filerNumber,
+        input.mailTo.trim(),
       ];
       const [rows] =
         version === 0
           ? [
               (await manager.query(
-                `INSERT INTO agency_payee (agency, name, routing, account, method, identification, tax_types, filer_number, id, firm_id)
-                 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10) ON CONFLICT (firm_id, agency) DO NOTHING RETURNING id`,
+                `INSERT INTO agency_payee (agency, name, routing, account, method, identification, tax_types, filer_number, mail_to, id, firm_id)
+                 VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11) ON CONFLICT (firm_id, agency) DO NOTHING RETURNING id`,
                 [...values, randomUUID(), actor.firmId],
               )) as unknown[],
             ]
           : ((await manager.query(
-              `UPDATE agency_payee SET name = $2, routing = $3, account = $4, method = $5, identification = $6, tax_types = $7, filer_number = $8, version = version + 1
-               WHERE agency = $1 AND version = $9 RETURNING id`,
+              `UPDATE agency_payee SET name = $2, routing = $3, account = $4, method = $5, identification = $6, tax_types = $7, filer_number = $8, mail_to = $9, version = version + 1
+               WHERE agency = $1 AND version = $10 RETURNING id`,
               [...values, version],
             )) as [unknown[], number]);
       if (rows.length !== 1)
@@ -129,6 +131,7 @@ export class AgencyPaymentsService {
         account: row?.account ?? '',
         identification: row?.identification ?? (agency === 'IRS' ? 'ein' : 'account'),
         filerNumber: row?.filer_number ?? '',
+        mailTo: row?.mail_to ?? '',
         taxTypes: Object.entries(row?.tax_types ?? {}).map(([family, code]) => ({ family, code })),
         version: row?.version ?? 0,
         families: familiesOf(agency).map(({ code, label, taxType }) => ({

@@ -1,4 +1,4 @@
-export { agenciesSetUp } from './agency-payments.service.js';
+export { agenciesSetUp, agencyPaymentOf } from './agency-payments.service.js';
 export { Deposits } from './deposits.js';
 export { Remittance, RemittanceItem } from './entities.js';
 export { PaymentFile } from './payment-file.js';

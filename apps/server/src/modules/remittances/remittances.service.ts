@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type {
+  CheckOfRemittance,
   DepositView,
   PlanRemittance,
   RecordPaid,
@@ -160,6 +161,12 @@ export class RemittancesService {
 
   withdraw(actor: Actor, id: string, version: number): Promise<RemittanceView> {
     return this.database.run(actor, async (manager) => {
+      await manager.query('SELECT id FROM remittance WHERE id = $1 FOR UPDATE', [id]);
+      const check = await checkOf(manager, id);
+      if (check)
+        throw conflict(
+          `Check ${check.number} pays it. Void or stop that in the check register before you withdraw it.`,
+        );
       await this.executor.apply(manager, actor, REMITTANCE_MACHINE, { id, act: 'withdraw', version });
       await manager.update(RemittanceItem, { remittanceId: id }, { isLive: false });
       return this.viewIn(manager, id);
@@ -258,6 +265,7 @@ export class RemittancesService {
     const whose = bank.isTrust
       ? `what the trust account holds for ${client.legalName}`
       : `${client.legalName}'s account`;
+    const check = await checkOf(manager, id);
     const isOver = remittance.status === 'settled' || remittance.status === 'released';
     // What is on its way or settled is told, not checked: there is nothing to do about it any more.
     const checks: SlipCheck[] = isOver
@@ -279,6 +287,15 @@ export class RemittancesService {
             isDebit ? AGENCY_HANDS : BANK_HANDS,
           ),
           ...(await this.trust.checks(manager, bank, remittance)),
+          ...(check
+            ? [
+                {
+                  label: 'Nothing else pays it',
+                  isPassed: false,
+                  says: `Check ${check.number} is out for it: record that as paid, or void it in the check register.`,
+                },
+              ]
+            : []),
           {
             label: 'Another person approved it',
             isPassed: remittance.status === 'approved',
@@ -344,6 +361,8 @@ export class RemittancesService {
       delivery: await this.outbox.standing(manager, id),
       method: await this.paymentFile.methodOf(manager, remittance),
       paidElsewhereOn: remittance.paidElsewhereOn,
+      bankAccountId: remittance.bankAccountId,
+      check: await checkOf(manager, id),
     };
   }
 }
@@ -355,6 +374,15 @@ const statusCheck = ({ status, confirmation, paidElsewhereOn }: Remittance): Sli
     ? `Paid elsewhere ${showDate(date(paidElsewhereOn))}, confirmation ${confirmation ?? ''}.`
     : (confirmation ?? 'The bank has the file; its answer is still to come.'),
 });
+
+/** The check on paper that is out for a payment; null: none. */
+async function checkOf(manager: EntityManager, id: string): Promise<CheckOfRemittance | null> {
+  const [row] = (await manager.query(
+    `SELECT id, number::int AS number, status FROM issued_check WHERE remittance_id = $1 AND status IN ('printed', 'issued', 'cleared')`,
+    [id],
+  )) as CheckOfRemittance[];
+  return row ?? null;
+}
 
 export const rowOf = (row: Remittance, client: Client): RemittanceRow => ({
   id: row.id,

@@ -1,4 +1,4 @@
-import { Checkbox, NativeSelect, TextInput } from '@mantine/core';
+import { Checkbox, NativeSelect, TextInput, Textarea } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { Fragment, useState, type ReactNode } from 'react';
 import { Link, useSearchParams } from 'react-router';
@@ -13,11 +13,22 @@ type Payment = Schemas['AgencyPaymentView'];
 const METHODS = [
   { value: 'ach-credit', label: 'ACH credit' },
   { value: 'agency-debit', label: 'debit by the agency' },
-  { value: 'elsewhere', label: 'paid elsewhere, recorded here' },
+  { value: 'elsewhere', label: 'by check or elsewhere, recorded here' },
 ];
 const methodWords = ({ version, method }: Payment): string =>
   version === 0 ? 'not said' : (METHODS.find(({ value }) => value === method)?.label ?? method);
-const ofPayment = ({ method, name, routing, account, identification, filerNumber, taxTypes, version }: Payment) => ({
+const ofPayment = ({
+  method,
+  name,
+  routing,
+  account,
+  identification,
+  filerNumber,
+  taxTypes,
+  version,
+  mailTo,
+}: Payment) => ({
+  mailTo,
   method,
   name,
   routing,
@@ -56,6 +67,15 @@ function PaymentForm({ payment, onClose }: { readonly payment: Payment; readonly
         maxLength={10}
         value={draft.filerNumber}
         onChange={(event) => put({ filerNumber: event.currentTarget.value.trim() })}
+      />
+      <Textarea
+        label="Checks are mailed to"
+        description="As on the agency’s own voucher; blank where no check is sent"
+        maxLength={200}
+        autosize
+        minRows={2}
+        value={draft.mailTo}
+        onChange={(event) => put({ mailTo: event.currentTarget.value })}
       />
       {isCredit && (
         <>

@@ -5,7 +5,7 @@ import { useRecordPaid, useUnrecordPaid } from '../../api/resources.js';
 import { EntryForm } from '../../kit/entry-form.js';
 import { DateField } from '../../kit/date-field.js';
 
-type Remittance = Pick<Schemas['RemittanceView'], 'id' | 'version'>;
+type Remittance = Pick<Schemas['RemittanceView'], 'id' | 'version' | 'check'>;
 
 /** A payment that was made on the agency's own site, by check or by somebody else: its day and its confirmation. */
 export function RecordPaid({
@@ -16,7 +16,7 @@ export function RecordPaid({
   readonly onClose: () => void;
 }): ReactNode {
   const [paidOn, setPaidOn] = useState('');
-  const [confirmation, setConfirmation] = useState('');
+  const [confirmation, setConfirmation] = useState(remittance.check === null ? '' : `Check ${remittance.check.number}`);
   const record = useRecordPaid(remittance.id);
   return (
     <EntryForm

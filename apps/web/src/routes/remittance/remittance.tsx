@@ -10,6 +10,7 @@ import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { Papers } from '../papers/papers.js';
+import { CheckOut, PrintCheck } from './agency-check.js';
 import { RecordPaid, UnrecordPaid } from './record-paid.js';
 import { Day, ShortDay } from '../../kit/day.js';
 import { ListHead } from '../../kit/list-head.js';
@@ -34,6 +35,7 @@ function Acts({ remittance }: { readonly remittance: Remittance }): ReactNode {
   const act = useRemittanceAct(remittance.id);
   const [isSlipOpen, setSlipOpen] = useState(false);
   const [isRecording, setRecording] = useState(false);
+  const [isPrinting, setPrinting] = useState(false);
   const { status, version } = remittance;
   if (status === 'settled' && remittance.paidElsewhereOn !== null) return <UnrecordPaid remittance={remittance} />;
   if (status !== 'planned' && status !== 'approved') return null;
@@ -45,22 +47,29 @@ function Acts({ remittance }: { readonly remittance: Remittance }): ReactNode {
             Approve
           </Button>
         )}
-        {!isSlipOpen && remittance.method !== 'elsewhere' && (
+        {!isSlipOpen && remittance.method !== 'elsewhere' && remittance.check === null && (
           <Button variant={status === 'approved' ? 'filled' : 'outline'} onClick={() => setSlipOpen(true)}>
             {status === 'approved' ? 'Release…' : 'Rehearse the release'}
           </Button>
+        )}
+        {status === 'approved' && remittance.check === null && !isPrinting && (
+          <button type="button" className="plain" onClick={() => setPrinting(true)}>
+            print a check with its voucher
+          </button>
         )}
         <a href={`/api/remittances/${remittance.id}/instructions.pdf`} target="_blank" rel="noreferrer">
           what to enter, for whoever pays it (PDF)
         </a>
         <button type="button" className="plain" onClick={() => setRecording(true)}>
-          it was paid elsewhere
+          {remittance.check === null ? 'it was paid elsewhere' : 'the check was mailed'}
         </button>
         <button type="button" className="plain" onClick={() => act.mutate({ act: 'withdraw', version })}>
           withdraw it
         </button>
       </div>
       <RefusedNote error={act.error} />
+      {remittance.check && <CheckOut remittance={remittance} check={remittance.check} />}
+      {isPrinting && <PrintCheck remittance={remittance} onClose={() => setPrinting(false)} />}
       {isRecording && <RecordPaid remittance={remittance} onClose={() => setRecording(false)} />}
       {isSlipOpen && <Slip remittance={remittance} onClose={() => setSlipOpen(false)} />}
     </>

@@ -531,6 +531,14 @@ export const ISSUE_TEXTS = {
   'funding.tail': entry('{value} is not the end of an account number.', 'Give its last four digits.'),
   'funding.days': entry('{value} is not a number of banking days from 0 to 10.', 'Give 0 to 10.'),
   'penalty.no-rule': entry('No rule on penalties is loaded for {day}.', 'Ask for a day from 1990 on.'),
+  'penalty.no-rule-of-agency': entry(
+    'What the agency fines for a late deposit of {deposit} is not loaded.',
+    'Ask the agency; nothing is estimated without its rule.',
+  ),
+  'penalty.no-interest-of-agency': entry(
+    'The interest of the agency on {deposit}, and what it asks of a late return, are not loaded.',
+    'The penalty for the late deposit stands alone.',
+  ),
   'penalty.no-interest-rate': entry(
     'The interest rate for {day} is not loaded.',
     'Ask for an earlier day; the penalties stand without the interest.',

@@ -18,6 +18,8 @@ export interface DepositOwed {
 export interface DepositMade {
   readonly date: LocalDate;
   readonly amount: Cents;
+  /** The last day of the deposit period that the employer designated; left out: none. */
+  readonly designated?: LocalDate;
 }
 /** A part of a deposit with what became of it; `paid` null: it is not deposited yet. */
 export interface DepositPart {
@@ -44,9 +46,9 @@ interface Open {
 }
 
 /**
- * Applies deposits as the Service does without a designation: to the deposit periods that have ended, the most recent
- * first, then to what is still to end, in its order (Rev. Proc. 2001-58; Publication 15, section 11, "Order in which
- * deposits are applied").
+ * Applies deposits as the Service does: to the deposit period that the employer designated (within 90 days of the notice),
+ * then to the periods that have ended, the most recent first, then to what is still to end, in its order (Rev. Proc. 2001-58;
+ * Publication 15, section 11, "Order in which deposits are applied").
  */
 function applied(owed: readonly DepositOwed[], made: readonly DepositMade[]): { open: Open[]; unapplied: Cents } {
   const open = owed
@@ -57,7 +59,8 @@ function applied(owed: readonly DepositOwed[], made: readonly DepositMade[]): { 
     const ended = open.filter((one) => one.owed.ended <= deposit.date).reverse();
     const ahead = open.filter((one) => one.owed.ended > deposit.date);
     let rest = deposit.amount;
-    for (const one of [...ended, ...ahead]) {
+    const chosen = open.filter((one) => one.owed.ended === deposit.designated);
+    for (const one of [...chosen, ...ended, ...ahead]) {
       const part = smaller(rest, one.left);
       if (part <= 0) continue;
       one.left = subtract(one.left, part);

@@ -1,15 +1,21 @@
 import { onOrAfter } from '../../calendar/business-days.js';
 import { LEGAL } from '../../calendar/holidays.js';
-import { date, endOfMonth, showDate, type LocalDate } from '../../calendar/local-date.js';
+import { date, daysBetween, endOfMonth, showDate, type LocalDate } from '../../calendar/local-date.js';
 import { lastDayOf, quarterOf } from '../../calendar/quarter.js';
 import { depositDates, type Accrued } from '../../deposits/deposit-dates.js';
 import { lastDayOfMonthAfter, semiweeklyPeriodEnd } from '../../deposits/due-rules.js';
 import { findFamily, type DepositFamily } from '../../deposits/family.js';
 import { parsePeriod } from '../../filings/period.js';
 import { problem, type Issue } from '../../issues/issue.js';
-import { ZERO, add, sum, toDollars, type Cents } from '../../money/cents.js';
+import { ZERO, add, smaller, subtract, sum, toDollars, type Cents } from '../../money/cents.js';
 import { showPercent } from '../../money/rate.js';
-import { depositPenalty, type DepositOwed, type DepositPart } from '../../penalties/deposit-penalty.js';
+import {
+  depositPenalty,
+  type DepositMade,
+  type DepositOwed,
+  type DepositPart,
+} from '../../penalties/deposit-penalty.js';
+import { hasLateRule, lateEstimate } from '../../penalties/late-estimate.js';
 import { interestOn, returnPenalty, type MonthlyPenalty } from '../../penalties/return-penalty.js';
 import { Reader, type JsonObject } from '../reader.js';
 import { shownProblem, type CaseProblem } from '../run-case.js';
@@ -109,6 +115,57 @@ const shownMonths = ({ months, penalty, rule }: MonthlyPenalty): ShownMonths => 
 });
 
 /**
+ * Late deposits of a state: payments go to the oldest due date first (common practice), each part with its own penalty. Its
+ * interest and what it asks of a late return are not loaded.
+ */
+function ofState(
+  id: string,
+  family: DepositFamily,
+  owed: readonly DepositOwed[],
+  payments: readonly DepositMade[],
+  asOf: LocalDate,
+): PenaltyAnswer {
+  const without = owed.find(({ due }) => !hasLateRule(family, due));
+  if (without) return nothing(id, [problem('penalty.no-rule-of-agency', 'group', { deposit: family.label })]);
+  const open = [...owed].sort((a, b) => (a.due < b.due ? -1 : 1)).map((one) => ({ one, left: one.amount }));
+  const made = payments.filter(({ date: day }) => day <= asOf).sort((a, b) => (a.date < b.date ? -1 : 1));
+  const parts: (ShownPart & { cents: Cents })[] = [];
+  const keep = ({ due, ended }: DepositOwed, amount: Cents, paid: LocalDate | null): void => {
+    const late = lateEstimate(family, amount, due, paid ?? asOf);
+    const days = Math.max(0, daysBetween(due, paid ?? asOf));
+    parts.push({
+      periodEnded: ended,
+      due,
+      amount: toDollars(amount),
+      paid,
+      days,
+      rate: '',
+      penalty: toDollars(late?.penalty ?? ZERO),
+      rule: late?.rule ?? (paid === null && days === 0 ? 'not due yet' : 'in time'),
+      cents: late?.penalty ?? ZERO,
+    });
+  };
+  for (const payment of made) {
+    let rest = payment.amount;
+    for (const line of open) {
+      const part = smaller(rest, line.left);
+      if (part <= 0) continue;
+      line.left = subtract(line.left, part);
+      rest = subtract(rest, part);
+      keep(line.one, part, payment.date);
+    }
+  }
+  for (const { one, left } of open) if (left > 0) keep(one, left, null);
+  return {
+    ...nothing(id, [problem('penalty.no-interest-of-agency', 'group', { deposit: family.label })]),
+    deposit: {
+      penalty: toDollars(sum(parts.map((part) => part.cents))),
+      parts: parts.map(({ cents: _cents, ...part }) => part),
+    },
+  };
+}
+
+/**
  * `{"kind":"penalty","group":"us-941","period":"2026-Q1","liabilities":[{"date","amount"}],"payments":[...],"filedOn":...,
  * "asOf":...}`: what late deposits, a late return and late payment of it are fined, and the interest, as of a day.
  */
@@ -128,16 +185,25 @@ export function runPenalty(value: JsonObject): PenaltyAnswer {
     'asOf',
     'source',
   ]);
-  const group = reader.oneOf('group', FEDERAL);
+  const group = reader.text('group');
   const family = group === null ? null : findFamily(group);
-  const period = parsePeriod(reader.text('period') ?? '');
+  if (group !== null && (!family || (family.agency === 'IRS' && !FEDERAL.includes(group.toLowerCase()))))
+    issues.push(
+      problem('input.not-one-of', 'group', {
+        value: group,
+        choices: `${FEDERAL.join(', ')}, or a deposit of a state like CA-SIT`,
+      }),
+    );
+  const isFederal = family?.agency === 'IRS';
+  const period = parsePeriod(isFederal || reader.has('period') ? (reader.text('period') ?? '') : '');
   const asOf = reader.date('asOf');
-  const amounts = (field: string): { date: LocalDate; amount: Cents }[] =>
+  const amounts = (field: string): DepositMade[] =>
     reader.list(field, field === 'liabilities').flatMap((one) => {
-      one.only(['date', 'amount']);
+      one.only(field === 'payments' && isFederal ? ['date', 'amount', 'for'] : ['date', 'amount']);
       const day = one.date('date');
       const amount = one.amount('amount');
-      return day ? [{ date: day, amount }] : [];
+      const designated = one.has('for') ? one.date('for') : null;
+      return day ? [{ date: day, amount, ...(designated ? { designated } : {}) }] : [];
     });
   const liabilities = amounts('liabilities');
   const payments = amounts('payments');
@@ -145,7 +211,7 @@ export function runPenalty(value: JsonObject): PenaltyAnswer {
   const noticeOn = reader.has('noticeOn') ? reader.date('noticeOn') : null;
   const classes = family?.calendar?.rules.at(-1)?.value.classes.map(({ code }) => code) ?? [];
   const said = reader.has('class') ? reader.oneOf('class', classes) : null;
-  if (family && period?.kind !== family.period)
+  if (family && isFederal && period?.kind !== family.period)
     issues.push(
       problem('input.not-one-of', 'period', {
         value: reader.text('period') ?? '',
@@ -160,9 +226,23 @@ export function runPenalty(value: JsonObject): PenaltyAnswer {
           choices: `days of ${showDate(period.start)} to ${showDate(period.end)}`,
         }),
       );
-  if (!family || !period || !asOf || issues.length > 0) return nothing(idOf(value), issues);
+  if (!isFederal)
+    for (const field of ['filedOn', 'noticeOn'])
+      if (reader.has(field) && value[field] !== null) issues.push(problem('input.unknown-field', field, { name: field }));
+  if (!family || !asOf || (isFederal && !period) || issues.length > 0) return nothing(idOf(value), issues);
   const { owed, question } = owedBy(family, said, liabilities);
   if (question) return nothing(idOf(value), [{ ...question, field: 'class' }]);
+  const isUndated = payments.findIndex(
+    ({ designated }) => designated !== undefined && !owed.some(({ ended }) => ended === designated),
+  );
+  if (isUndated >= 0)
+    return nothing(idOf(value), [
+      problem('input.not-one-of', `payments[${isUndated}].for`, {
+        value: payments[isUndated]?.designated ?? '',
+        choices: owed.map(({ ended }) => ended).join(', '),
+      }),
+    ]);
+  if (!isFederal || !period) return ofState(idOf(value), family, owed, payments, asOf);
   const returnDue = onOrAfter(lastDayOfMonthAfter(period.end), LEGAL);
   const deposits = depositPenalty(owed, payments, { asOf, noticeOn });
   const late = {

@@ -71,7 +71,7 @@ describe('a late deposit of a state', () => {
       ['600.00', null, '90.00'],
     ]);
     expect([answer.deposit?.penalty, answer.interest, answer.total, answer.filing]).toEqual([
-      '100.00',
+      '150.00',
       null,
       null,
       null,

@@ -31,12 +31,18 @@ function amountWords(amount) {
   }
 }
 
+/** Who files it, where the period follows the deposit frequency. */
+function whoWords({ frequency, follows }) {
+  if (frequency) return `; by who deposits ${frequency}`;
+  return follows ? `; not by who deposits ${Object.keys(follows).join(' or ')}` : '';
+}
+
 function returnPage(spec, { ruleWords, sourceOf }) {
   const source = sourceOf(spec.edition.source);
   return [
     `### \`${spec.code}\`, ${spec.form}`,
     '',
-    `${spec.title}. To \`${spec.agency}\`, each ${spec.period}, due ${ruleWords(spec.due)}. File: ${FAMILIES[spec.file]}${spec.detail ? `; of each person ${spec.detail.join(', ')}` : ''}.`,
+    `${spec.title}. To \`${spec.agency}\`, each ${spec.period}, due ${ruleWords(spec.due)}${whoWords(spec)}. File: ${FAMILIES[spec.file]}${spec.detail ? `; of each person ${spec.detail.join(', ')}` : ''}.`,
     '',
     '| Line | What it is | From |',
     '|---|---|---|',
@@ -71,6 +77,8 @@ export function returnsPage(kinds, states, tools) {
     "      { code: 'xx-ui-1', form: 'Form UI-1', title: 'Quarterly report of wages', agency: 'XX-DOL', publisher: 'Department of Labor' },",
     "      { programs: [{ tax: 'ADM', label: 'Administrative assessment', how: 'rate' }], file: '512' },",
     '    )',
+    '',
+    'A withholding return whose period follows the deposit frequency has `follows`: a return of its own for each frequency named there, due as that frequency deposits. The frequency is the one recorded with the account at the end of the period; without one the usual return is filed.',
     '',
     'The wages of each person must add up to the return, and wages times the rate is what the return says; what that differs from the payrolls by is told, and joins the ledger when the return is accepted.',
     '',

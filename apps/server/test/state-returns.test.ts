@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
-import { Stack, postPayroll, takeOn, until, type Caller } from './stack.js';
+import { Stack, employee, postPayroll, takeOn, until, type Caller } from './stack.js';
 
 let stack: Stack;
 let preparer: Caller;
@@ -194,5 +194,57 @@ describe('the returns of a quarter of every client', () => {
       ({ status }) => status === 'accepted',
     );
     expect(done.status).toBe('accepted');
+  });
+});
+
+describe('a withholding return that follows the deposit frequency', () => {
+  it('is due for each month while the account says monthly, and for the quarter once it says otherwise', async () => {
+    const far = await takeOn(preparer, 'MONTHS', 0);
+    const account = (depositFrequency: string, from: string) =>
+      preparer('POST', `/clients/${far.id}/tax-accounts`, {
+        agency: 'CO-DOR',
+        accountNumber: '12345678',
+        unemploymentRate: null,
+        from,
+        depositFrequency,
+      });
+    expect((await account('monthly', '2026-01-01')).status).toBe(201);
+    await preparer('POST', `/clients/${far.id}/tax-accounts`, {
+      agency: 'CO-DLE',
+      accountNumber: '123456.00-7',
+      unemploymentRate: '1.7',
+      from: '2026-01-01',
+      depositFrequency: '',
+    });
+    const person = employee('1') as { facts: { kind: string; value: Record<string, unknown> }[] };
+    const added = await preparer('POST', `/clients/${far.id}/employees`, {
+      ...person,
+      facts: person.facts
+        .filter(({ kind }) => kind !== 'state-certificate')
+        .map((fact) => (fact.kind === 'place' ? { ...fact, value: { work: 'CO', residence: 'CO' } } : fact)),
+    });
+    expect([added.status, added.body.detail]).toEqual([201, undefined]);
+    await postPayroll(preparer, far.id, {
+      periodStart: '2026-09-13',
+      periodEnd: '2026-09-26',
+      checkDate: '2026-10-09',
+    });
+    const owed = async (): Promise<string[]> =>
+      (
+        (await preparer('GET', '/due-returns?quarter=2026-Q4')).body as {
+          rows: { clientId: string; kind: string; period: string; due: string }[];
+        }
+      ).rows
+        .filter(({ clientId, kind }) => clientId === far.id && kind.startsWith('co-dr'))
+        .map(({ kind, period, due }) => `${kind} ${period} ${due}`);
+    expect(await owed()).toEqual(['co-dr-1094-monthly 2026-10 2026-11-16']);
+    const wrong = await preparer('POST', `/clients/${far.id}/filings`, { kind: 'co-dr-1094', period: '2026-Q4' });
+    expect([wrong.status, wrong.body.problems[0].field]).toEqual([422, 'kind']);
+    expect(
+      (await preparer('POST', `/clients/${far.id}/filings`, { kind: 'co-dr-1094-monthly', period: '2026-10' })).status,
+    ).toBe(201);
+    expect((await account('quarterly', '2026-10-02')).status).toBe(201);
+    // What was begun stays in sight.
+    expect(await owed()).toEqual(['co-dr-1094-monthly 2026-10 2026-11-16', 'co-dr-1094 2026-Q4 2027-02-01']);
   });
 });

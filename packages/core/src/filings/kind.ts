@@ -74,6 +74,8 @@ export interface EmployerFacts {
   readonly lastWages: LocalDate | null;
   /** Took over a business and its people in the year (Form 940, box b). */
   readonly isSuccessor: boolean;
+  /** The deposit frequency that is recorded with each agency, by its code; an agency without one is left out. */
+  readonly frequencies?: Readonly<Record<string, string>>;
 }
 
 /** What a kind asks of the ledger and the records; whoever runs it gathers that and nothing else. */

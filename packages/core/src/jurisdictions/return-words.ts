@@ -115,6 +115,7 @@ export function withholdingReturn(
   more: {
     readonly period?: StateReturn['period'];
     readonly due?: DayRule;
+    readonly follows?: StateReturn['follows'];
     /** Taxes besides the state's own: `LOCAL` for those of its places. */
     readonly with?: readonly { readonly tax: ReturnTax; readonly label: string }[];
     readonly lines?: readonly StateLine[];
@@ -144,6 +145,7 @@ export function withholdingReturn(
     edition: editionOf(form, publisher, more.lines ? OWN_NUMBERS : NOT_COMPARED),
     period,
     due,
+    ...(more.follows ? { follows: more.follows } : {}),
     taxes,
     lines,
     total: more.total ?? 'total',

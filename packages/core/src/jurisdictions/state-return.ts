@@ -1,4 +1,4 @@
-import type { DayRule } from './deposit-calendar.js';
+import type { DayRule, DepositCalendar } from './deposit-calendar.js';
 import type { Provenance } from './dated.js';
 
 /** How long a return is for. */
@@ -62,6 +62,13 @@ export interface StateReturn {
   readonly edition: Provenance;
   readonly period: PeriodOfReturn;
   readonly due: DayRule;
+  /**
+   * Deposit frequencies of the agency under which it is filed for a period of its own, with the form that is used then.
+   * Whoever deposits otherwise, or of whom no frequency is recorded, files it for `period`.
+   */
+  readonly follows?: Readonly<Record<string, string>>;
+  /** Filed under one deposit frequency alone: set where `follows` is written out. */
+  readonly frequency?: string;
   /** The taxes that it reports: it is owed for a period with any of them. */
   readonly taxes: readonly ReturnTax[];
   readonly lines: readonly StateLine[];
@@ -73,4 +80,24 @@ export interface StateReturn {
   /** Wages and tax by place, where the return is of many places. */
   readonly byPlace?: true;
   readonly file: ReturnFile;
+}
+
+/** For what period each deposit frequency files, where a return follows it. */
+const PERIODS: Readonly<Record<string, PeriodOfReturn>> = { monthly: 'month', quarterly: 'quarter', yearly: 'year' };
+
+/** The returns of a state, each that follows the deposit frequency once for every period it is filed for. */
+export function writtenOut(returns: readonly StateReturn[], calendars: readonly DepositCalendar[]): StateReturn[] {
+  return returns.flatMap((spec): StateReturn[] => [
+    spec,
+    ...Object.entries(spec.follows ?? {}).map(([frequency, form]): StateReturn => {
+      const classes = calendars.flatMap(({ rules }) => rules.at(-1)?.value.classes ?? []);
+      const due = classes.find(({ code }) => code === frequency)?.due;
+      const period = PERIODS[frequency];
+      if (!due || due.is === 'accumulated' || due.is === 'carried' || !period)
+        throw new Error(`${spec.code} follows ${frequency}, and no calendar has it`);
+      const { follows: _follows, ...same } = spec;
+      const name = form === spec.form ? `${form} (${frequency})` : form;
+      return { ...same, code: `${spec.code}-${frequency}`, form: name, period, due, frequency };
+    }),
+  ]);
 }

@@ -1,3 +1,4 @@
+import { writtenOut } from './state-return.js';
 import { STATE_CODES, type StateCode, type StateRules } from './state.js';
 import { ALASKA } from './us-ak/rules.js';
 import { ALABAMA } from './us-al/rules.js';
@@ -52,7 +53,7 @@ import { WEST_VIRGINIA } from './us-wv/rules.js';
 import { WYOMING } from './us-wy/rules.js';
 
 /** The one place that names the state folders. */
-export const STATES: Readonly<Record<StateCode, StateRules>> = {
+const FOLDERS: Readonly<Record<StateCode, StateRules>> = {
   AK: ALASKA,
   AL: ALABAMA,
   AR: ARKANSAS,
@@ -105,6 +106,20 @@ export const STATES: Readonly<Record<StateCode, StateRules>> = {
   WV: WEST_VIRGINIA,
   WY: WYOMING,
 };
+
+/** Every state, its returns written out by the deposit frequencies that they follow. */
+export const STATES: Readonly<Record<StateCode, StateRules>> = Object.fromEntries(
+  Object.entries(FOLDERS).map(([code, state]) => [
+    code,
+    {
+      ...state,
+      returns: writtenOut(
+        state.returns,
+        (state.deposits ?? []).filter(({ family }) => family === `${code}-SIT`),
+      ),
+    },
+  ]),
+) as unknown as Record<StateCode, StateRules>;
 
 const BY_CODE: ReadonlyMap<string, StateRules> = new Map(Object.entries(STATES));
 export const findState = (code: string): StateRules | null => BY_CODE.get(code) ?? null;

@@ -1,6 +1,6 @@
 export { clientIssues, emailIssues, phoneIssues } from './client-checks.js';
 export { ClientFactsService } from './client-facts.service.js';
-export { formsOnDay } from './client-forms.js';
+export { formsOnDay, recordedFrequencies, type RecordedFrequency } from './client-forms.js';
 export { accountNumberOn, findClient, unemploymentRatesOn } from './clients.service.js';
 export { BankAccount, Client, Firm, TaxAccount } from './entities.js';
 export { accountWords, findPayingAccount, senderOf } from './paying-account.js';

@@ -4,14 +4,21 @@ import type { BeginReturn, DueReturn, DueReturnView, ReturnAtVersion } from '@za
 import type { ReleaseSlip } from '@zakat/contract/remittances';
 import type { LocalDate } from '@zakat/core/calendar/local-date';
 import type { DatedFact } from '@zakat/core/facts/in-force';
-import type { FilingKind } from '@zakat/core/filings/kind';
+import type { EmployerFacts, FilingKind } from '@zakat/core/filings/kind';
 import { parsePeriod, periodKey, periodsOfYear, type FilingPeriod } from '@zakat/core/filings/period';
 import { FILING_KINDS, filesKind, findKind } from '@zakat/core/filings/registry';
 import { AGENCIES, type AgencyCode, type TaxGroup } from '@zakat/core/tax-registry/registry';
 import { In, type EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { refuseField } from '../../http/refusal.js';
-import { Client, findClient, formsOnDay, toldApart } from '../clients/index.js';
+import {
+  Client,
+  findClient,
+  formsOnDay,
+  recordedFrequencies,
+  toldApart,
+  type RecordedFrequency,
+} from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { FactStore } from '../facts/index.js';
 import { checksOfMany, outcome } from '../outbox/index.js';
@@ -51,6 +58,7 @@ interface Standing {
   readonly filings: readonly Filing[];
   readonly facts: readonly DatedFact[];
   readonly elsewhere: readonly FiledElsewhere[];
+  readonly recorded: readonly RecordedFrequency[];
 }
 
 /** A client as the list names it, with its place in it: namesakes are told apart. */
@@ -105,6 +113,7 @@ export class DueReturnsService {
       for (const filing of filings) filingsOf.set(filing.clientId, [...(filingsOf.get(filing.clientId) ?? []), filing]);
       const facts = await this.store.ofClients(manager, FORM_FACTS);
       const elsewhere = await filedElsewhereByClient(manager);
+      const recorded = await recordedFrequencies(manager);
       const found = clients.flatMap((client) =>
         foundOf(client, {
           quarter: asked,
@@ -112,6 +121,7 @@ export class DueReturnsService {
           filings: filingsOf.get(client.id) ?? [],
           facts: facts.get(client.id) ?? [],
           elsewhere: elsewhere.get(client.id) ?? [],
+          recorded: recorded.get(client.id) ?? [],
         }),
       );
       found.sort((a, b) => (a.due < b.due ? -1 : a.due > b.due ? 1 : a.client.place - b.client.place));
@@ -288,17 +298,30 @@ interface OwedReturn extends Ending {
 const owedAlike = new Map<string, readonly OwedReturn[]>();
 const MOST_ALIKE = 5000;
 /** The returns of a quarter that follow from what was paid and from what the client is. */
-function owedReturns({ quarter, paid, facts }: Pick<Standing, 'quarter' | 'paid' | 'facts'>): readonly OwedReturn[] {
+function owedReturns({
+  quarter,
+  paid,
+  facts,
+  recorded,
+}: Pick<Standing, 'quarter' | 'paid' | 'facts' | 'recorded'>): readonly OwedReturn[] {
   if (paid.groups.size === 0 && !facts.some(({ kind }) => kind === 'form')) return [];
-  const key = `${quarter.start}|${paid.key}|${JSON.stringify(facts.map(({ kind, from, value }) => [kind, from, value]))}`;
+  const key = `${quarter.start}|${paid.key}|${JSON.stringify([recorded, ...facts.map(({ kind, from, value }) => [kind, from, value])])}`;
   const known = owedAlike.get(key);
   if (known) return known;
-  const { employer, choices } = formsOnDay(facts, quarter.end);
+  const { choices } = formsOnDay(facts, quarter.end);
+  // A frequency may change within the quarter: each period asks its own end.
+  const onDay = new Map<string, EmployerFacts>();
+  const employerOn = (day: string): EmployerFacts => {
+    const known = onDay.get(day) ?? formsOnDay(facts, day > quarter.end ? quarter.end : day, recorded).employer;
+    onDay.set(day, known);
+    return known;
+  };
   const kinds = new Set([...[...paid.groups.keys()].flatMap((group) => BY_GROUP.get(group) ?? []), ...ON_REQUEST]);
   const found = [...kinds]
     .sort((a, b) => (ORDER.get(a) ?? 0) - (ORDER.get(b) ?? 0))
-    .filter((kind) => kind.corrects === undefined && filesKind(kind, employer, choices).is)
+    .filter((kind) => kind.corrects === undefined)
     .flatMap((kind) => periodsEndingIn(kind, quarter).map((ending) => ({ kind, ...ending })))
+    .filter(({ kind, period }) => filesKind(kind, employerOn(period.end), choices).is)
     .filter(({ kind, period }) => kind.owedFor.length === 0 || isPaid(paid, kind.owedFor, period));
   if (owedAlike.size >= MOST_ALIKE) owedAlike.clear();
   owedAlike.set(key, found);

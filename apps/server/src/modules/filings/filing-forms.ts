@@ -4,7 +4,7 @@ import { EFILE_FROM, EFILE_SOURCE, expectedReturns, mustEfile } from '@zakat/cor
 import { periodKey, periodsOfYear } from '@zakat/core/filings/period';
 import { FILING_KINDS, filesKind } from '@zakat/core/filings/registry';
 import type { EntityManager } from 'typeorm';
-import { type Client, formsOnDay } from '../clients/index.js';
+import { type Client, formsOnDay, recordedFrequencies } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { FactStore } from '../facts/index.js';
 import { filedElsewhere } from '../filed-elsewhere/index.js';
@@ -26,6 +26,7 @@ export class FilingForms {
     const filings = await manager.find(Filing, { where: { clientId: client.id }, order: { sequence: 'ASC' } });
     const elsewhere = await filedElsewhere(manager, client.id);
     const paid = (await paidMonths(manager, year, client.id)).get(client.id) ?? NOTHING_PAID;
+    const recorded = (await recordedFrequencies(manager, client.id)).get(client.id) ?? [];
     const begun = new Set(filings.map((one) => one.kind));
     // A correction is among them once it is begun.
     return FILING_KINDS.filter(({ code, corrects }) => corrects === undefined || begun.has(code))
@@ -35,7 +36,7 @@ export class FilingForms {
           // What no paycheck shows is owed by whoever says so.
           const asksNoLedger = kind.owedFor.length === 0 && kind.corrects === undefined && today > period.start;
           if (filing === undefined && !asksNoLedger && !isPaid(paid, kind.owedFor, period)) return [];
-          const { employer, choices } = formsOnDay(facts, period.end);
+          const { employer, choices } = formsOnDay(facts, period.end, recorded);
           const files = filesKind(kind, employer, choices);
           // A return that another one stands in for is not worth a line.
           const isElsewhereReported =

@@ -30,7 +30,14 @@ import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { Secrets } from '../../database/secrets.js';
 import { Clock } from '../clock/index.js';
-import { accountNumberOn, type Client, Firm, formsOnDay, unemploymentRatesOn } from '../clients/index.js';
+import {
+  accountNumberOn,
+  type Client,
+  Firm,
+  formsOnDay,
+  recordedFrequencies,
+  unemploymentRatesOn,
+} from '../clients/index.js';
 import { Documents } from '../documents/index.js';
 import type { Employee } from '../employees/index.js';
 import { FactStore } from '../facts/index.js';
@@ -58,7 +65,8 @@ export class FilingSource {
     client: Client,
     period: FilingPeriod,
   ): Promise<{ employer: EmployerFacts; choices: FormChoice[] }> {
-    return formsOnDay(await this.store.ofClient(manager, client.id), period.end);
+    const recorded = (await recordedFrequencies(manager, client.id)).get(client.id) ?? [];
+    return formsOnDay(await this.store.ofClient(manager, client.id), period.end, recorded);
   }
 
   async input(

@@ -102,7 +102,7 @@ export function stateKind(state: StateCode, spec: StateReturn): FilingKind {
     receiver: 'states',
     edition: spec.edition,
     period: spec.period,
-    files: () => ({ is: true, why: `It owes ${spec.title.toLowerCase()} there.` }),
+    files: ({ frequencies = {} }) => whoFiles(spec, agency.name, frequencies[spec.agency] ?? null),
     owedFor: groups,
     due: ({ end }) => {
       const { due, rule } = dueBy(spec.due, end, holidays);
@@ -150,6 +150,22 @@ export function stateKind(state: StateCode, spec: StateReturn): FilingKind {
     amendedBy: `an amended ${spec.form}`,
     paymentLines: paymentLines(spec),
   });
+}
+
+/** Where a return follows the deposit frequency, each frequency has its own; the others file the usual one. */
+function whoFiles(
+  { title, form, period, follows = {}, frequency }: StateReturn,
+  agency: string,
+  recorded: string | null,
+): { readonly is: boolean; readonly why: string } {
+  const said = recorded === null ? `no deposit frequency is recorded with the ${agency}` : `it deposits ${recorded}`;
+  if (frequency !== undefined)
+    return recorded === frequency
+      ? { is: true, why: `It deposits ${recorded} with the ${agency}, and files ${form} by the ${period}.` }
+      : { is: false, why: `It is filed by who deposits ${frequency}; ${said}.` };
+  if (recorded !== null && recorded in follows)
+    return { is: false, why: `It deposits ${recorded} with the ${agency}, and files for other periods.` };
+  return { is: true, why: `It owes ${title.toLowerCase()} there.` };
 }
 
 /** `, line 9`, where the form numbers it. */

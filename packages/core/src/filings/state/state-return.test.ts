@@ -10,11 +10,13 @@ import { rate } from '../../money/rate.js';
 import { TAXES, type TaxCode } from '../../tax-registry/registry.js';
 import { filingFacts, filingInput, sendingOf } from '../../testing/filings.js';
 import { w2Person } from '../../testing/people.js';
-import type { FilingInput, ReportedCheck } from '../kind.js';
+import type { EmployerFacts, FilingInput, ReportedCheck } from '../kind.js';
+import { parsePeriod } from '../period.js';
 import { changesOf } from '../corrections/amended.js';
 import { kindOf } from '../registry.js';
 import { lineOf } from '../return-lines.js';
 import { codesOf, type StateContent } from './compute.js';
+import { STATE_KINDS } from './kind.js';
 
 const entry = (tax: string, wages: string, amount: string, more: Partial<LedgerEntry> = {}): LedgerEntry => ({
   employeeId: null,
@@ -264,7 +266,8 @@ describe('every return of every state', () => {
   });
   it('every tax of a state that its agencies take is on one return, or has a reason to be on none', () => {
     const reported = new Map<string, string[]>();
-    for (const { state, spec } of specs)
+    // Of those that follow the deposit frequency a client files one.
+    for (const { state, spec } of specs.filter((one) => one.spec.frequency === undefined))
       for (const tax of codesOf(state.code, spec, spec.taxes))
         reported.set(tax, [...(reported.get(tax) ?? []), spec.code]);
     const twice = [...reported].filter(([, codes]) => codes.length > 1);
@@ -284,4 +287,44 @@ describe('every return of every state', () => {
   it.each(
     [A_275, B_275, E_275, S_275, T_275, F_275, RS].map((layout): [string, RecordLayout] => [layout.name, layout]),
   )('the layout %s has no hole', (_, layout) => expect(layoutFaults(layout)).toEqual([]));
+});
+
+describe('a withholding return that follows the deposit frequency', () => {
+  const EMPLOYER: EmployerFacts = {
+    kind: 'business',
+    form: '941',
+    isSeasonal: false,
+    isWithoutUnemployment: false,
+    lastWages: null,
+    isSuccessor: false,
+  };
+  const filed = (state: string, frequencies: Record<string, string>): string[] =>
+    STATE_KINDS.filter(
+      ({ jurisdiction, owedFor }) => jurisdiction === state && owedFor.includes(`${state}-SIT` as never),
+    )
+      .filter((kind) => kind.files({ ...EMPLOYER, frequencies }).is)
+      .map(({ code }) => code);
+  // Recalled: Georgia's Form G-7 is filed by the month, the quarter or the year; Massachusetts has Form M-942 for the month.
+  it.each<[string, string, string, string, string, string]>([
+    ['GA', 'GA-DOR', 'monthly', 'ga-g-7-monthly', '2026-03', '2026-04-15'],
+    ['GA', 'GA-DOR', 'quarterly', 'ga-g-7', '2026-Q1', '2026-04-30'],
+    ['GA', 'GA-DOR', 'semiweekly', 'ga-g-7', '2026-Q1', '2026-04-30'],
+    ['GA', 'GA-DOR', 'yearly', 'ga-g-7-yearly', '2026', '2027-02-01'],
+    ['MA', 'MA-DOR', 'monthly', 'ma-m-941-monthly', '2026-02', '2026-03-16'],
+    ['MA', 'MA-DOR', 'monthly', 'ma-m-941-monthly', '2026-03', '2026-04-30'],
+    ['MI', 'MI-TREAS', 'monthly', 'mi-5080-monthly', '2026-06', '2026-07-20'],
+  ])('%s, %s %s: %s of %s due %s', (state, agency, frequency, code, period, due) => {
+    expect(filed(state, { [agency]: frequency })).toEqual([code]);
+    const kind = STATE_KINDS.find((one) => one.code === code);
+    const of = parsePeriod(period);
+    expect([of?.kind, of && kind?.due(of).due]).toEqual([kind?.period, due]);
+  });
+  it('is the usual one while no frequency is recorded, and one in every state', () => {
+    expect(filed('GA', {})).toEqual(['ga-g-7']);
+    for (const { code, returns } of ALL_STATES) {
+      if (!returns.some(({ follows }) => follows)) continue;
+      for (const frequency of ['yearly', 'quarterly', 'monthly', 'semiweekly'])
+        expect(filed(code, Object.fromEntries(returns.map(({ agency }) => [agency, frequency])))).toHaveLength(1);
+    }
+  });
 });

@@ -18,6 +18,6 @@ export const ARKANSAS_RETURNS: readonly StateReturn[] = [
       agency: 'AR-DFA',
       publisher: 'Arkansas Department of Finance and Administration',
     },
-    { period: 'month', due: afterMonth(15) },
+    { follows: { yearly: 'Form AR3MAR' }, period: 'month', due: afterMonth(15) },
   ),
 ];

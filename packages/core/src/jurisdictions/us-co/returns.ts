@@ -12,13 +12,16 @@ export const COLORADO_RETURNS: readonly StateReturn[] = [
     },
     { file: 'delimited' },
   ),
-  withholdingReturn({
-    code: 'co-dr-1094',
-    form: 'Form DR 1094',
-    title: 'Wage withholding tax return',
-    agency: 'CO-DOR',
-    publisher: 'Colorado Department of Revenue',
-  }),
+  withholdingReturn(
+    {
+      code: 'co-dr-1094',
+      form: 'Form DR 1094',
+      title: 'Wage withholding tax return',
+      agency: 'CO-DOR',
+      publisher: 'Colorado Department of Revenue',
+    },
+    { follows: { monthly: 'Form DR 1094' } },
+  ),
   programReport(
     {
       code: 'co-famli-quarterly-report',

@@ -12,13 +12,16 @@ export const DISTRICT_OF_COLUMBIA_RETURNS: readonly StateReturn[] = [
     },
     { programs: [{ tax: 'ADM', label: 'Administrative assessment', how: 'rate' }] },
   ),
-  withholdingReturn({
-    code: 'dc-fr-900q',
-    form: 'Form FR-900Q',
-    title: 'Employer withholding tax quarterly return',
-    agency: 'DC-OTR',
-    publisher: 'DC Office of Tax and Revenue',
-  }),
+  withholdingReturn(
+    {
+      code: 'dc-fr-900q',
+      form: 'Form FR-900Q',
+      title: 'Employer withholding tax quarterly return',
+      agency: 'DC-OTR',
+      publisher: 'DC Office of Tax and Revenue',
+    },
+    { follows: { monthly: 'Form FR-900M', yearly: 'Form FR-900A' } },
+  ),
   programReport(
     {
       code: 'dc-pfl-30',

@@ -10,13 +10,16 @@ export const DELAWARE_RETURNS: readonly StateReturn[] = [
     agency: 'DE-DOL',
     publisher: 'Delaware Department of Labor',
   }),
-  withholdingReturn({
-    code: 'de-w1q',
-    form: 'Form W1Q',
-    title: 'Quarterly withholding return',
-    agency: 'DE-DOR',
-    publisher: 'Delaware Division of Revenue',
-  }),
+  withholdingReturn(
+    {
+      code: 'de-w1q',
+      form: 'Form W1Q',
+      title: 'Quarterly withholding return',
+      agency: 'DE-DOR',
+      publisher: 'Delaware Division of Revenue',
+    },
+    { follows: { monthly: 'Form W1' } },
+  ),
   programReport(
     {
       code: 'de-paid-leave-quarterly-report',

@@ -12,11 +12,14 @@ export const GEORGIA_RETURNS: readonly StateReturn[] = [
     },
     { programs: [{ tax: 'ADM', label: 'Administrative assessment', how: 'rate' }] },
   ),
-  withholdingReturn({
-    code: 'ga-g-7',
-    form: 'Form G-7',
-    title: 'Quarterly return of withholding tax',
-    agency: 'GA-DOR',
-    publisher: 'Georgia Department of Revenue',
-  }),
+  withholdingReturn(
+    {
+      code: 'ga-g-7',
+      form: 'Form G-7',
+      title: 'Quarterly return of withholding tax',
+      agency: 'GA-DOR',
+      publisher: 'Georgia Department of Revenue',
+    },
+    { follows: { monthly: 'Form G-7', yearly: 'Form G-7' } },
+  ),
 ];

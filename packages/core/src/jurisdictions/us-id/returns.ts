@@ -12,11 +12,14 @@ export const IDAHO_RETURNS: readonly StateReturn[] = [
     },
     { file: '512' },
   ),
-  withholdingReturn({
-    code: 'id-910',
-    form: 'Form 910',
-    title: 'Withholding payment voucher and report',
-    agency: 'ID-STC',
-    publisher: 'Idaho State Tax Commission',
-  }),
+  withholdingReturn(
+    {
+      code: 'id-910',
+      form: 'Form 910',
+      title: 'Withholding payment voucher and report',
+      agency: 'ID-STC',
+      publisher: 'Idaho State Tax Commission',
+    },
+    { follows: { monthly: 'Form 910', yearly: 'Form 910' } },
+  ),
 ];

@@ -21,6 +21,11 @@ export const INDIANA_RETURNS: readonly StateReturn[] = [
       agency: 'IN-DOR',
       publisher: 'Indiana Department of Revenue',
     },
-    { period: 'month', due: afterMonth(20), with: [{ tax: 'LOCAL', label: 'County income tax withheld' }] },
+    {
+      follows: { yearly: 'Form WH-1' },
+      period: 'month',
+      due: afterMonth(20),
+      with: [{ tax: 'LOCAL', label: 'County income tax withheld' }],
+    },
   ),
 ];

@@ -18,6 +18,6 @@ export const KANSAS_RETURNS: readonly StateReturn[] = [
       agency: 'KS-DOR',
       publisher: 'Kansas Department of Revenue',
     },
-    { due: afterQuarter(25) },
+    { follows: { monthly: 'Form KW-5', yearly: 'Form KW-5' }, due: afterQuarter(25) },
   ),
 ];

@@ -9,13 +9,16 @@ export const KENTUCKY_RETURNS: readonly StateReturn[] = [
     agency: 'KY-OUI',
     publisher: 'Kentucky Office of Unemployment Insurance',
   }),
-  withholdingReturn({
-    code: 'ky-k-1',
-    form: 'Form K-1',
-    title: 'Employer’s income tax withheld return',
-    agency: 'KY-DOR',
-    publisher: 'Kentucky Department of Revenue',
-  }),
+  withholdingReturn(
+    {
+      code: 'ky-k-1',
+      form: 'Form K-1',
+      title: 'Employer’s income tax withheld return',
+      agency: 'KY-DOR',
+      publisher: 'Kentucky Department of Revenue',
+    },
+    { follows: { monthly: 'Form K-1', yearly: 'Form K-1' } },
+  ),
   placesReturn({
     code: 'ky-occupational-license-fee-return',
     form: 'Occupational license fee return',

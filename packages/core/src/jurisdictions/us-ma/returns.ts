@@ -18,13 +18,16 @@ export const MASSACHUSETTS_RETURNS: readonly StateReturn[] = [
       file: 'delimited',
     },
   ),
-  withholdingReturn({
-    code: 'ma-m-941',
-    form: 'Form M-941',
-    title: 'Quarterly return of income taxes withheld',
-    agency: 'MA-DOR',
-    publisher: 'Massachusetts Department of Revenue',
-  }),
+  withholdingReturn(
+    {
+      code: 'ma-m-941',
+      form: 'Form M-941',
+      title: 'Quarterly return of income taxes withheld',
+      agency: 'MA-DOR',
+      publisher: 'Massachusetts Department of Revenue',
+    },
+    { follows: { monthly: 'Form M-942', yearly: 'Form M-941' } },
+  ),
   programReport(
     {
       code: 'ma-pfml-quarterly-return',

@@ -18,6 +18,10 @@ export const MARYLAND_RETURNS: readonly StateReturn[] = [
       agency: 'MD-COMP',
       publisher: 'Comptroller of Maryland',
     },
-    { due: afterQuarter(15), with: [{ tax: 'LOCAL', label: 'County income tax withheld' }] },
+    {
+      follows: { monthly: 'Form MW506', yearly: 'Form MW506' },
+      due: afterQuarter(15),
+      with: [{ tax: 'LOCAL', label: 'County income tax withheld' }],
+    },
   ),
 ];

@@ -21,7 +21,7 @@ export const MICHIGAN_RETURNS: readonly StateReturn[] = [
       agency: 'MI-TREAS',
       publisher: 'Michigan Department of Treasury',
     },
-    { due: afterQuarter(20) },
+    { follows: { monthly: 'Form 5080' }, due: afterQuarter(20) },
   ),
   placesReturn({
     code: 'mi-city-income-tax-withholding-return',

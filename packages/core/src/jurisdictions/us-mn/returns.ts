@@ -20,11 +20,14 @@ export const MINNESOTA_RETURNS: readonly StateReturn[] = [
       file: 'delimited',
     },
   ),
-  withholdingReturn({
-    code: 'mn-withholding-tax-return',
-    form: 'Withholding tax return',
-    title: 'Quarterly withholding tax return',
-    agency: 'MN-DOR',
-    publisher: 'Minnesota Department of Revenue',
-  }),
+  withholdingReturn(
+    {
+      code: 'mn-withholding-tax-return',
+      form: 'Withholding tax return',
+      title: 'Quarterly withholding tax return',
+      agency: 'MN-DOR',
+      publisher: 'Minnesota Department of Revenue',
+    },
+    { follows: { yearly: 'Withholding tax return' } },
+  ),
 ];

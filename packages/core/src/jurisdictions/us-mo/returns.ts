@@ -9,13 +9,16 @@ export const MISSOURI_RETURNS: readonly StateReturn[] = [
     agency: 'MO-DES',
     publisher: 'Missouri Division of Employment Security',
   }),
-  withholdingReturn({
-    code: 'mo-mo-941',
-    form: 'Form MO-941',
-    title: 'Employer’s return of income taxes withheld',
-    agency: 'MO-DOR',
-    publisher: 'Missouri Department of Revenue',
-  }),
+  withholdingReturn(
+    {
+      code: 'mo-mo-941',
+      form: 'Form MO-941',
+      title: 'Employer’s return of income taxes withheld',
+      agency: 'MO-DOR',
+      publisher: 'Missouri Department of Revenue',
+    },
+    { follows: { monthly: 'Form MO-941', yearly: 'Form MO-941' } },
+  ),
   placesReturn({
     code: 'mo-earnings-tax-withholding-return',
     form: 'Earnings tax withholding return',

@@ -21,6 +21,6 @@ export const MISSISSIPPI_RETURNS: readonly StateReturn[] = [
       agency: 'MS-DOR',
       publisher: 'Mississippi Department of Revenue',
     },
-    { due: afterQuarter(15) },
+    { follows: { monthly: 'Form 89-105' }, due: afterQuarter(15) },
   ),
 ];

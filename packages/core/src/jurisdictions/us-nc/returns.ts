@@ -39,11 +39,14 @@ export const NORTH_CAROLINA_RETURNS: readonly StateReturn[] = [
       balance: '9',
     },
   ),
-  withholdingReturn({
-    code: 'nc-nc-5',
-    form: 'Form NC-5',
-    title: 'Withholding return',
-    agency: 'NC-DOR',
-    publisher: 'North Carolina Department of Revenue',
-  }),
+  withholdingReturn(
+    {
+      code: 'nc-nc-5',
+      form: 'Form NC-5',
+      title: 'Withholding return',
+      agency: 'NC-DOR',
+      publisher: 'North Carolina Department of Revenue',
+    },
+    { follows: { monthly: 'Form NC-5' } },
+  ),
 ];

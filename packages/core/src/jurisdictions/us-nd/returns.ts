@@ -9,11 +9,14 @@ export const NORTH_DAKOTA_RETURNS: readonly StateReturn[] = [
     agency: 'ND-JSND',
     publisher: 'Job Service North Dakota',
   }),
-  withholdingReturn({
-    code: 'nd-306',
-    form: 'Form 306',
-    title: 'Income tax withholding return',
-    agency: 'ND-OSTC',
-    publisher: 'North Dakota Office of State Tax Commissioner',
-  }),
+  withholdingReturn(
+    {
+      code: 'nd-306',
+      form: 'Form 306',
+      title: 'Income tax withholding return',
+      agency: 'ND-OSTC',
+      publisher: 'North Dakota Office of State Tax Commissioner',
+    },
+    { follows: { yearly: 'Form 306' } },
+  ),
 ];

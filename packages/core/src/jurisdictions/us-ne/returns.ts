@@ -9,11 +9,14 @@ export const NEBRASKA_RETURNS: readonly StateReturn[] = [
     agency: 'NE-DOL',
     publisher: 'Nebraska Department of Labor',
   }),
-  withholdingReturn({
-    code: 'ne-941n',
-    form: 'Form 941N',
-    title: 'Nebraska income tax withholding return',
-    agency: 'NE-DOR',
-    publisher: 'Nebraska Department of Revenue',
-  }),
+  withholdingReturn(
+    {
+      code: 'ne-941n',
+      form: 'Form 941N',
+      title: 'Nebraska income tax withholding return',
+      agency: 'NE-DOR',
+      publisher: 'Nebraska Department of Revenue',
+    },
+    { follows: { yearly: 'Form 941N' } },
+  ),
 ];

@@ -21,7 +21,7 @@ export const NEW_MEXICO_RETURNS: readonly StateReturn[] = [
       agency: 'NM-TRD',
       publisher: 'New Mexico Taxation and Revenue Department',
     },
-    { due: afterQuarter(25) },
+    { follows: { monthly: 'Form TRD-41414' }, due: afterQuarter(25) },
   ),
   programReport(
     {

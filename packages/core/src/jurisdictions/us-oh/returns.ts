@@ -21,7 +21,7 @@ export const OHIO_RETURNS: readonly StateReturn[] = [
       agency: 'OH-TAX',
       publisher: 'Ohio Department of Taxation',
     },
-    { period: 'month', due: afterMonth(15) },
+    { follows: { quarterly: 'Form IT 501' }, period: 'month', due: afterMonth(15) },
   ),
   placesReturn({
     code: 'oh-municipal-and-school-district-withholding-return',

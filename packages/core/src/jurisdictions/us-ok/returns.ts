@@ -18,6 +18,6 @@ export const OKLAHOMA_RETURNS: readonly StateReturn[] = [
       agency: 'OK-TAX',
       publisher: 'Oklahoma Tax Commission',
     },
-    { due: afterQuarter(20) },
+    { follows: { monthly: 'Form WTH 10001' }, due: afterQuarter(20) },
   ),
 ];

@@ -12,11 +12,14 @@ export const UTAH_RETURNS: readonly StateReturn[] = [
     },
     { file: '512' },
   ),
-  withholdingReturn({
-    code: 'ut-tc-941',
-    form: 'Form TC-941',
-    title: 'Utah withholding return',
-    agency: 'UT-TC',
-    publisher: 'Utah State Tax Commission',
-  }),
+  withholdingReturn(
+    {
+      code: 'ut-tc-941',
+      form: 'Form TC-941',
+      title: 'Utah withholding return',
+      agency: 'UT-TC',
+      publisher: 'Utah State Tax Commission',
+    },
+    { follows: { yearly: 'Form TC-941' } },
+  ),
 ];

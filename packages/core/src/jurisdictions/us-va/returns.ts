@@ -39,11 +39,14 @@ export const VIRGINIA_RETURNS: readonly StateReturn[] = [
       balance: '8',
     },
   ),
-  withholdingReturn({
-    code: 'va-va-5',
-    form: 'Form VA-5',
-    title: 'Employer’s return of income tax withheld',
-    agency: 'VA-TAX',
-    publisher: 'Virginia Department of Taxation',
-  }),
+  withholdingReturn(
+    {
+      code: 'va-va-5',
+      form: 'Form VA-5',
+      title: 'Employer’s return of income tax withheld',
+      agency: 'VA-TAX',
+      publisher: 'Virginia Department of Taxation',
+    },
+    { follows: { monthly: 'Form VA-5' } },
+  ),
 ];

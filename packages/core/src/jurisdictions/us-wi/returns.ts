@@ -12,11 +12,14 @@ export const WISCONSIN_RETURNS: readonly StateReturn[] = [
     },
     { file: 'delimited' },
   ),
-  withholdingReturn({
-    code: 'wi-wt-6',
-    form: 'Form WT-6',
-    title: 'Withholding tax deposit report',
-    agency: 'WI-DOR',
-    publisher: 'Wisconsin Department of Revenue',
-  }),
+  withholdingReturn(
+    {
+      code: 'wi-wt-6',
+      form: 'Form WT-6',
+      title: 'Withholding tax deposit report',
+      agency: 'WI-DOR',
+      publisher: 'Wisconsin Department of Revenue',
+    },
+    { follows: { monthly: 'Form WT-6', yearly: 'Form WT-6' } },
+  ),
 ];

@@ -9,13 +9,16 @@ export const WEST_VIRGINIA_RETURNS: readonly StateReturn[] = [
     agency: 'WV-WF',
     publisher: 'WorkForce West Virginia',
   }),
-  withholdingReturn({
-    code: 'wv-wv-it-101q',
-    form: 'Form WV/IT-101Q',
-    title: 'Employer’s quarterly return of income tax withheld',
-    agency: 'WV-TAX',
-    publisher: 'West Virginia Tax Division',
-  }),
+  withholdingReturn(
+    {
+      code: 'wv-wv-it-101q',
+      form: 'Form WV/IT-101Q',
+      title: 'Employer’s quarterly return of income tax withheld',
+      agency: 'WV-TAX',
+      publisher: 'West Virginia Tax Division',
+    },
+    { follows: { monthly: 'Form WV/IT-101' } },
+  ),
   placesReturn({
     code: 'wv-city-service-fee-return',
     form: 'City service fee return',

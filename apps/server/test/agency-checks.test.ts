@@ -57,8 +57,8 @@ describe('a check to an agency', () => {
     expect([nowhere.status, nowhere.body.problems[0].field]).toEqual([422, 'mailTo']);
     const said = (
       (await administrator('GET', '/firm/agency-payments')).body as ({ agency: string } & Record<string, unknown>)[]
-    ).find(({ agency }) => agency === 'IRS');
-    const { method, name, routing, account, identification, filerNumber, taxTypes, version } = said ?? {};
+    ).find(({ agency }) => agency === 'IRS') as Record<string, unknown>;
+    const { method, name, routing, account, identification, filerNumber, taxTypes, version } = said;
     const saved = await administrator('PUT', '/firm/agency-payments/IRS', {
       method,
       name,

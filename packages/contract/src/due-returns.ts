@@ -32,6 +32,8 @@ export class DueReturnView {
   @List(() => DueReturn) rows!: DueReturn[];
   /** Returns that are due later than those that are shown. */
   @Whole() more!: number;
+  /** Clients whose agent files an aggregate Form 941: Schedule R has their parts. */
+  @Whole() aggregated!: number;
 }
 export class BeginReturn {
   @Id() clientId!: string;

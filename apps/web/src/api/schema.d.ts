@@ -928,6 +928,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/due-returns/schedule-r.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["DueReturnsController_scheduleR"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/due-returns/begin": {
         parameters: {
             query?: never;
@@ -3995,7 +4011,7 @@ export interface components {
         };
         ClientFactView: {
             /** @enum {string} */
-            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment" | "reporting-agent" | "funding" | "service-fee";
+            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment" | "reporting-agent" | "aggregate-filer" | "funding" | "service-fee";
             /** Format: date */
             from: string;
             value: {
@@ -4048,7 +4064,7 @@ export interface components {
         };
         ClientFact: {
             /** @enum {string} */
-            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment" | "reporting-agent" | "funding" | "service-fee";
+            kind: "employer" | "form" | "schedule" | "lookback" | "withholding" | "overtime" | "tax-exemption" | "own-rate" | "local-registration" | "pay-item" | "work-class" | "department" | "checks" | "contact" | "note" | "enrollment" | "reporting-agent" | "aggregate-filer" | "funding" | "service-fee";
             /** Format: date */
             from: string;
             value: {
@@ -4738,6 +4754,7 @@ export interface components {
             quarter: string;
             rows: components["schemas"]["DueReturn"][];
             more: number;
+            aggregated: number;
         };
         BeginReturn: {
             /** Format: uuid */
@@ -8677,6 +8694,25 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["DueReturnView"];
                 };
+            };
+        };
+    };
+    DueReturnsController_scheduleR: {
+        parameters: {
+            query: {
+                quarter: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -660,6 +660,27 @@ const AGENT: FactKind = {
   },
 };
 
+/** An agent of the client files in its own name for several employers at once (IRC § 3504, Form 2678). */
+const AGGREGATE: FactKind = {
+  kind: 'aggregate-filer',
+  label: 'Form 2678, agent that files an aggregate Form 941',
+  fields: [
+    {
+      name: 'standing',
+      label: 'Status',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['approved', 'approved by the IRS'],
+        ['revoked', 'revoked'],
+      ],
+    },
+    { name: 'agent', label: 'Agent', kind: 'text', isRequired: true, most: 57, help: 'As on the approval letter' },
+  ],
+  says: (value) =>
+    text(value, 'standing') === 'revoked' ? 'Revoked' : `${text(value, 'agent')} files an aggregate Form 941 for it`,
+};
+
 /** Every kind of fact about a client, in the order in which its page shows them. */
 export const CLIENT_FACTS = new FactKinds([
   EMPLOYER,
@@ -679,6 +700,7 @@ export const CLIENT_FACTS = new FactKinds([
   NOTE,
   ENROLMENT,
   AGENT,
+  AGGREGATE,
   FUNDING,
   SERVICE_FEE,
 ]);

@@ -46,6 +46,8 @@ export interface ClientOnDay {
   readonly forms: readonly FactValue[];
   /** Form 8655: how its authorization stands. */
   readonly agent: FactValue | null;
+  /** The agent that files an aggregate Form 941 for it. */
+  readonly aggregateFiler: FactValue | null;
 }
 
 /** The share that is left for the first place of work: the others are written down with theirs. One that cannot be read is told by the reader of the case, which gets it as it is. */
@@ -135,5 +137,6 @@ export function clientOnDay(facts: readonly DatedFact[], day: string): ClientOnD
     departments: all('department'),
     forms: all('form'),
     agent: one('reporting-agent'),
+    aggregateFiler: one('aggregate-filer'),
   };
 }

@@ -7,6 +7,7 @@ const FEDERAL_NAMES = {
   'us-945': 'Form 945',
   'us-940': 'Form 940',
   'us-schedule-h': 'Schedule H',
+  'us-schedule-d': 'Schedule D (Form 941)',
   'us-8027': 'Form 8027',
   'us-w2': 'Forms W-2 and W-3',
 } as const;

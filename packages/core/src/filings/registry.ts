@@ -8,6 +8,7 @@ import { US_941 } from './us-941/kind.js';
 import { US_943 } from './us-943/kind.js';
 import { US_944 } from './us-944/kind.js';
 import { US_945 } from './us-945/kind.js';
+import { US_SCHEDULE_D } from './us-schedule-d/kind.js';
 import { US_SCHEDULE_H } from './us-schedule-h/kind.js';
 import { US_W2C } from './us-w2c/kind.js';
 import { US_W2 } from './us-w2/kind.js';
@@ -20,6 +21,7 @@ const ORIGINALS: readonly FilingKind[] = [
   US_945,
   US_940,
   US_SCHEDULE_H,
+  US_SCHEDULE_D,
   US_8027,
   US_W2,
   ...STATE_KINDS,

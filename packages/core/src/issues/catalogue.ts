@@ -416,6 +416,15 @@ export const ISSUE_TEXTS = {
     'It is not said which type of establishment this is.',
     'Choose it: it is the first box of Form 8027.',
   ),
+  'check.schedule-d': entry('Part 1 does not have {what}.', 'Answer it on the schedule.'),
+  'check.schedule-d-nothing': entry(
+    'Forms W-2 and Forms 941 do not differ.',
+    'Enter what of these Forms W-2 is on the Forms 941 of the other party; without a difference no schedule is filed.',
+  ),
+  'check.schedule-d-above': entry(
+    'More is entered than the Forms W-2 have: {label}.',
+    'Enter what of these Forms W-2 is on the Forms 941 of the other party.',
+  ),
   'check.tip-rate': entry(
     '“{rate}” is no rate at which tips are allocated.',
     'Write percents from 2 to 8, as the IRS granted them, or leave it blank for 8 percent.',

@@ -1,19 +1,33 @@
-import { Body, Controller, Get, HttpCode, Inject, Post, Query } from '@nestjs/common';
+import { Body, Controller, Get, HttpCode, Inject, Post, Query, Res } from '@nestjs/common';
 import { DoneOfMany } from '@zakat/contract/due-deposits';
 import { BeginReturns, DueReturnView, ReturnsAtVersion } from '@zakat/contract/due-returns';
 import { ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession, type Session } from '../identity/index.js';
+import type { Response } from 'express';
+import { AggregateFilers } from './aggregate-filers.service.js';
 import { DueReturnsService } from './due-returns.service.js';
 
 @Controller('due-returns')
 export class DueReturnsController {
-  constructor(@Inject(DueReturnsService) private readonly returns: DueReturnsService) {}
+  constructor(
+    @Inject(DueReturnsService) private readonly returns: DueReturnsService,
+    @Inject(AggregateFilers) private readonly aggregate: AggregateFilers,
+  ) {}
 
   @Get()
   @Answers(DueReturnView)
   view(@CurrentSession() session: Session, @Query('quarter') quarter: string): Promise<DueReturnView> {
     return this.returns.view(session, String(quarter));
+  }
+
+  @Get('schedule-r.csv')
+  scheduleR(
+    @CurrentSession() session: Session,
+    @Query('quarter') quarter: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.aggregate.table(session, String(quarter), response);
   }
 
   @Post('begin')

@@ -5,6 +5,8 @@ import type { ReleaseSlip } from '@zakat/contract/remittances';
 import type { LocalDate } from '@zakat/core/calendar/local-date';
 import type { DatedFact } from '@zakat/core/facts/in-force';
 import type { EmployerFacts, FilingKind } from '@zakat/core/filings/kind';
+import { text } from '@zakat/core/facts/fact-kind';
+import { clientOnDay } from '@zakat/core/facts/on-day';
 import { parsePeriod, periodKey, periodsOfYear, type FilingPeriod } from '@zakat/core/filings/period';
 import { FILING_KINDS, filesKind, findKind } from '@zakat/core/filings/registry';
 import { AGENCIES, type AgencyCode, type TaxGroup } from '@zakat/core/tax-registry/registry';
@@ -48,7 +50,7 @@ for (const kind of FILING_KINDS)
   for (const group of kind.owedFor) BY_GROUP.set(group, [...(BY_GROUP.get(group) ?? []), kind]);
 const ORDER = new Map(FILING_KINDS.map((kind, index) => [kind, index]));
 /** What the forms of a client follow from. */
-const FORM_FACTS = ['employer', 'form'];
+const FORM_FACTS = ['employer', 'form', 'aggregate-filer'];
 const ON_REQUEST = FILING_KINDS.filter(({ owedFor, corrects }) => owedFor.length === 0 && corrects === undefined);
 
 /** What a client's returns of a quarter follow from. */
@@ -133,7 +135,10 @@ export class DueReturnsService {
       );
       const rows: DueReturn[] = [];
       for (const one of shown) rows.push(await this.rowOf(manager, one, whole.get(one.filingId ?? '') ?? null, today));
-      return { quarter, rows, more: found.length - shown.length };
+      const aggregated = [...facts.values()].filter(
+        (own) => text(clientOnDay(own, asked.end).aggregateFiler ?? {}, 'standing') === 'approved',
+      ).length;
+      return { quarter, rows, more: found.length - shown.length, aggregated };
     });
   }
 

@@ -52,7 +52,7 @@ const SLIP = {
 const show = (answers: Answers = {}, path = '/returns'): void => {
   serve({
     'GET /api/session': { body: { ...session, today: '2026-10-22' } },
-    'GET /api/due-returns': { body: { quarter: '2026-Q3', rows: ROWS, more: 0 } },
+    'GET /api/due-returns': { body: { quarter: '2026-Q3', rows: ROWS, more: 0, aggregated: 0 } },
     ...answers,
   });
   open(path, <Route path="/returns" element={<DueReturnsPage />} />);
@@ -116,7 +116,7 @@ describe('the returns of a quarter of every client', () => {
     expect(screen.getAllByRole('link').map(({ textContent }) => textContent)).toEqual(['NY Form NYS-45, Q3 2026']);
   });
   it('an empty quarter says what brings returns there', async () => {
-    show({ 'GET /api/due-returns': { body: { quarter: '2026-Q3', rows: [], more: 0 } } });
+    show({ 'GET /api/due-returns': { body: { quarter: '2026-Q3', rows: [], more: 0, aggregated: 0 } } });
     expect(await screen.findByText(/No client paid anything in Q3 2026/)).toBeDefined();
   });
 });

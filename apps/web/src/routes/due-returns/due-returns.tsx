@@ -133,7 +133,7 @@ export function DueReturnsPage(): ReactNode {
   if (now === null) return null;
   return (
     <Waiting query={due}>
-      {({ rows, more }) => {
+      {({ rows, more, aggregated }) => {
         const shown = rows.filter((row) => isNamed(row, find) && (status === '' || row.status === status));
         const chosen = shown.filter(isTicked);
         const all = shown.filter((row) => actOf(row) !== null);
@@ -175,6 +175,11 @@ export function DueReturnsPage(): ReactNode {
                   ...[...new Set(rows.map((row) => row.status))].map((value) => ({ value, label: value })),
                 ]}
               />
+              {aggregated > 0 && (
+                <a href={`/api/due-returns/schedule-r.csv?quarter=${quarter}`}>
+                  Schedule R of {aggregated === 1 ? 'one client' : `${aggregated} clients`} (CSV)
+                </a>
+              )}
               {ACTS.filter((act) => of(act).length > 0).map((act) => (
                 <Button
                   key={act}

@@ -149,6 +149,8 @@ export class TakenInWageFile {
   @Whole() statements!: number;
   /** People of the file who are nobody's employee here. */
   @Texts() strangers!: string[];
+  /** Records of states that are in the file and were not read: boxes 15 to 17 stand as they stood. */
+  @Whole() stateRecords!: number;
 }
 /** One box of a statement as it was filed, in cents: `1`, `12 D`, `16 NY`. */
 export class FiledBox {

@@ -6870,6 +6870,7 @@ export interface components {
             year: number;
             statements: number;
             strangers: string[];
+            stateRecords: number;
         };
         FiledBox: {
             box: string;

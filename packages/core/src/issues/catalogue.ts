@@ -368,10 +368,6 @@ export const ISSUE_TEXTS = {
     'Record {line} has something at positions {from} to {to}, which are not read here.',
     'Type what stands now as the statements that were filed, and correct those.',
   ),
-  'wage-file.state-corrections': entry(
-    'The file has records of states (RCS), which are not read here.',
-    'Take in a copy without them, and type the boxes of the states where a correction needs them.',
-  ),
   'wage-file.ein-corrected': entry(
     'The file moves statements from the EIN ending {tail} to another one.',
     'Type the statements as they stand under this client’s EIN.',

@@ -136,7 +136,7 @@ export class FiledByOthers {
       });
       if (issues.length > 0) throw refuse(issues);
       const id = await this.keep(manager, actor, client, { kind: W2C, period, content: set, source });
-      return taken(id, file.year, set.forms.length, set.corrected.forms, set.corrected.strangers ?? []);
+      return taken(id, file.year, set.forms.length, set.corrected.forms, set.corrected.strangers ?? [], file.stateRecords);
     });
   }
 
@@ -354,10 +354,12 @@ const taken = (
   statements: number,
   forms: readonly FormW2[],
   strangers: readonly string[],
+  stateRecords = 0,
 ): TakenInWageFile => ({
   id,
   year,
   statements,
+  stateRecords,
   strangers: forms.filter(({ person }) => strangers.includes(person.employeeId)).map(nameOf),
 });
 

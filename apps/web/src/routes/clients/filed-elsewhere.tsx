@@ -45,6 +45,8 @@ export function FiledElsewhere({ clientId }: { readonly clientId: string }): Rea
           <Link to={`/filings/${taken.id}`}>
             Forms W-2 of {taken.year}, {taken.statements} {taken.statements === 1 ? 'statement' : 'statements'}
           </Link>
+          {taken.stateRecords > 0 &&
+            `. ${taken.stateRecords} ${taken.stateRecords === 1 ? 'record of a state is' : 'records of states are'} not read: boxes 15 to 17 stand as they stood; compare them with the paper`}
           {taken.strangers.length > 0 &&
             `. Nobody's employee here, and taken in all the same: ${taken.strangers.slice(0, 12).join('; ')}${taken.strangers.length > 12 ? ` and ${taken.strangers.length - 12} more` : ''}`}
           .

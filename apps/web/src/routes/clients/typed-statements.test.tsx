@@ -56,7 +56,7 @@ describe('statements that somebody else filed', () => {
   };
 
   it('are kept as typed, each box with its amount', async () => {
-    await show({ status: 201, body: { id: 'f1', year: 2025, statements: 1, strangers: [] } });
+    await show({ status: 201, body: { id: 'f1', year: 2025, statements: 1, strangers: [], stateRecords: 0 } });
     fireEvent.change(screen.getByLabelText('Other boxes'), { target: { value: '12 D' } });
     fireEvent.click(screen.getByRole('button', { name: 'Keep as filed' }));
     expect(screen.getByText(/is no box with an amount/)).toBeDefined();

@@ -112,6 +112,40 @@ describe('found after the year', () => {
   });
 });
 
+// IRC § 3509(a), (b) and § 3111 by hand, on 10,000.00: 1.5%, 20% of 6.2% and of 1.45%, and the employer's own 6.2% and 1.45%.
+describe('workers who were not treated as employees', () => {
+  const workers = (more: Given = {}): Given => ({
+    on: '2026-03-02',
+    reclassified: {
+      period: '2025-Q1',
+      income: '10000.00',
+      oasdi: '10000.00',
+      hi: '10000.00',
+      forms1099: true,
+      ...more,
+    },
+  });
+  const taxOf = (change: Given): (string | null | undefined)[] => {
+    const { lines, total } = of(run(year([change])), 'us-941-x') ?? {};
+    return [...['8', '12', '19', '20', '21'].map((id) => lines?.[id]?.[3]), total];
+  };
+  it('owe the lower rates where Forms 1099 were filed, and the doubled ones where not', () => {
+    expect(taxOf(workers())).toEqual(['620.00', '145.00', '150.00', '124.00', '29.00', '1068.00']);
+    expect(taxOf(workers({ forms1099: false }))).toEqual(['620.00', '145.00', '300.00', '248.00', '58.00', '1371.00']);
+  });
+  it.each<[string, Given, string]>([
+    ['not said whether Forms 1099 were filed', { forms1099: undefined }, 'changes[0].reclassified.forms1099'],
+    ['of a quarter that was not filed', { period: '2025-Q2' }, 'changes[0].reclassified.period'],
+    ['with an unknown field', { fit: '1.00' }, 'changes[0].reclassified.fit'],
+  ])('%s, are refused, and the field named', (_what, more, field) =>
+    expect(run(year([workers(more)])).problems.map((one) => one.field)).toContain(field),
+  );
+  it('have one set of rates in a quarter', () =>
+    expect(run(year([workers(), workers({ forms1099: false })])).problems.map((one) => one.field)).toContain(
+      'changes[1].reclassified.forms1099',
+    ));
+});
+
 describe('a person', () => {
   it('whose name and number were wrong gets a form without a box of money', () => {
     const answer = run(

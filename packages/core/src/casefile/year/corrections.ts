@@ -14,7 +14,7 @@ import { oppositeTax } from '../../ledger/opposite.js';
 import { repaidTaxes } from '../../ledger/repayment.js';
 import { taxOf, type TaxCode } from '../../tax-registry/registry.js';
 import { dueOf } from './correction-dues.js';
-import type { Change, Filed } from './read-corrections.js';
+import type { Change, Filed, Reclassified } from './read-corrections.js';
 import { changedCheck, changedPerson, type YearCase } from './read-year.js';
 import type { YearLedger } from './year-ledger.js';
 
@@ -123,7 +123,7 @@ export function correctionsOf(
   readonly consequences: Consequence[];
   readonly issues: Issue[];
 } {
-  const issues: Issue[] = repaidTooMuch(changes, was.ledger);
+  const issues: Issue[] = [...repaidTooMuch(changes, was.ledger), ...reclassifiedIssues(filed, changes)];
   const on =
     changes
       .map((change) => change.on)
@@ -143,7 +143,16 @@ export function correctionsOf(
     const computed = base.compute(was.inputOf(base, period));
     issues.push(...parts.flatMap((part) => unknownNames(base, computed, part)));
     const original = base.statements ? statementsFiled(computed as W2Set, parts) : linesFiled(computed, parts);
-    const input: FilingInput = { ...is.inputOf(base, period), original, answers, today: on };
+    const workers = changes.flatMap(({ reclassified }) =>
+      reclassified && periodKey(reclassified.period) === periodKey(period) ? [reclassified] : [],
+    );
+    const input: FilingInput = {
+      ...is.inputOf(base, period),
+      original,
+      answers: { ...answers, ...reclassifiedAnswers(workers) },
+      entered: reclassifiedWages(workers),
+      today: on,
+    };
     const content = correction.compute(input);
     if (base.statements) return w2cOf(correction, content as W2cSet, period);
     if (correction.questions?.some(({ name }) => name === 'certification'))
@@ -151,6 +160,36 @@ export function correctionsOf(
     return amendedOf(correction, base, original, base.compute(input), period, on);
   });
   return { corrections, consequences: consequencesOf(corrections, was.ledger, is.ledger), issues };
+}
+
+/** Under the names by which the correction asks for them. */
+const reclassifiedWages = (workers: readonly Reclassified[]): Readonly<Record<string, Cents>> => {
+  const total = (of: (one: Reclassified) => Cents): Cents => sum(workers.map(of));
+  return {
+    reclassifiedIncome: total(({ income }) => income),
+    reclassifiedOasdi: total(({ oasdi }) => oasdi),
+    reclassifiedHi: total(({ hi }) => hi),
+    reclassifiedAdditional: total(({ additional }) => additional),
+  };
+};
+const reclassifiedAnswers = ([first]: readonly Reclassified[]): Record<string, string> =>
+  first ? { reclassified: first.isReported ? 'reported' : 'unreported' } : {};
+/** One return has one set of rates: some reported and some not are two corrections, and none of a form that has no such lines. */
+function reclassifiedIssues(filed: readonly Filed[], changes: readonly Change[]): Issue[] {
+  const first = new Map<string, Reclassified>();
+  return changes.flatMap(({ reclassified }, index): Issue[] => {
+    if (!reclassified) return [];
+    const key = periodKey(reclassified.period);
+    const field = `changes[${index}].reclassified`;
+    const of = filed.find((one) => periodKey(one.period) === key && correctionFor(one.kind)?.asks.some(({ name }) => name === 'reclassifiedIncome')); // prettier-ignore
+    if (!of)
+      return [problem('input.not-one-of', `${field}.period`, { value: key, choices: 'the period of a Form 941 that was filed' })]; // prettier-ignore
+    const before = first.get(key) ?? reclassified;
+    first.set(key, before);
+    return before.isReported === reclassified.isReported
+      ? []
+      : [problem('input.not-one-of', `${field}.forms1099`, { value: String(reclassified.isReported), choices: String(before.isReported) })]; // prettier-ignore
+  });
 }
 
 const BOX = new RegExp(`^(${Object.keys(MONEY_BOXES).join('|')}|12[A-Z]{1,2}|1[67] [A-Z]{2})$`);

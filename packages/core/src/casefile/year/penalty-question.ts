@@ -228,7 +228,8 @@ export function runPenalty(value: JsonObject): PenaltyAnswer {
       );
   if (!isFederal)
     for (const field of ['filedOn', 'noticeOn'])
-      if (reader.has(field) && value[field] !== null) issues.push(problem('input.unknown-field', field, { name: field }));
+      if (reader.has(field) && value[field] !== null)
+        issues.push(problem('input.unknown-field', field, { name: field }));
   if (!family || !asOf || (isFederal && !period) || issues.length > 0) return nothing(idOf(value), issues);
   const { owed, question } = owedBy(family, said, liabilities);
   if (question) return nothing(idOf(value), [{ ...question, field: 'class' }]);

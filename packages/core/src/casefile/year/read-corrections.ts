@@ -2,7 +2,7 @@ import type { LocalDate } from '../../calendar/local-date.js';
 import { parsePeriod, periodKey, type FilingPeriod } from '../../filings/period.js';
 import { findKind } from '../../filings/registry.js';
 import { problem, type Issue } from '../../issues/issue.js';
-import type { Cents } from '../../money/cents.js';
+import { ZERO, type Cents } from '../../money/cents.js';
 import { isObject, type JsonObject, type Reader } from '../reader.js';
 
 /** A return or wage statement that the agency accepted: as the case computes it, or as it was filed elsewhere. */
@@ -32,6 +32,18 @@ export interface Change {
   /** Only the employer's share is corrected. */
   readonly isEmployerShare: boolean;
   readonly isClaim: boolean;
+  /** Payments to workers who were not treated as employees, by what they are wages of. */
+  readonly reclassified: Reclassified | null;
+}
+/** IRC § 3509: wages of the period of one return. Cents. */
+export interface Reclassified {
+  readonly period: FilingPeriod;
+  readonly income: Cents;
+  readonly oasdi: Cents;
+  readonly hi: Cents;
+  readonly additional: Cents;
+  /** They were reported on Forms 1099: the lower rates. */
+  readonly isReported: boolean;
 }
 
 const CHANGE_FIELDS = [
@@ -44,6 +56,7 @@ const CHANGE_FIELDS = [
   'administrative',
   'employerShareOnly',
   'process',
+  'reclassified',
 ];
 
 /** `["us-941:2026-Q1","us-w2",{"kind":"us-941","period":"2026-Q2","lines":{"2":"..."}}]` */
@@ -116,7 +129,8 @@ export function readChanges(
     };
     const person = objectOf('person');
     const isOfCheck = ['set', 'void', 'repaid'].some((field) => one.has(field));
-    if (paycheck === null && (person === null || isOfCheck))
+    const reclassified = readReclassified(one, issues);
+    if (paycheck === null && ((person === null && reclassified === null) || isOfCheck))
       issues.push(problem('input.missing', `${one.path}.paycheck`, { what: 'the paycheck, from 0, or the person' }));
     if (!on) return [];
     return [
@@ -130,8 +144,34 @@ export function readChanges(
         isAdministrative: one.flag('administrative'),
         isEmployerShare: one.flag('employerShareOnly'),
         isClaim: one.oneOf('process', ['adjusted', 'claim'], 'adjusted') === 'claim',
+        reclassified,
       },
     ];
   });
+}
+/** `"reclassified":{"period":"2025-Q1","income":"10000.00","oasdi":"10000.00","hi":"10000.00","forms1099":true}` */
+function readReclassified(change: Reader, issues: Issue[]): Reclassified | null {
+  const one = change.has('reclassified') ? change.object('reclassified') : null;
+  if (!one) return null;
+  one.only(['period', 'income', 'oasdi', 'hi', 'additional', 'forms1099']);
+  const period = parsePeriod(one.text('period') ?? '');
+  if (!period || period.kind === 'month')
+    issues.push(
+      problem('input.not-one-of', `${one.path}.period`, {
+        value: one.text('period') ?? '',
+        choices: 'the period of a return, like 2026-Q1 or 2026',
+      }),
+    );
+  // Whether Forms 1099 were filed doubles the rates: it is never assumed.
+  if (!one.has('forms1099'))
+    issues.push(problem('input.missing', `${one.path}.forms1099`, { what: 'whether Forms 1099 were filed' }));
+  const amount = (name: string): Cents => (one.has(name) ? one.amount(name) : ZERO);
+  const amounts = {
+    income: amount('income'),
+    oasdi: amount('oasdi'),
+    hi: amount('hi'),
+    additional: amount('additional'),
+  };
+  return period ? { period, ...amounts, isReported: one.flag('forms1099') } : null;
 }
 export const filedKey = ({ kind, period }: Pick<Filed, 'kind' | 'period'>): string => `${kind} ${periodKey(period)}`;

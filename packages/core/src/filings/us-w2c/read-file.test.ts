@@ -74,9 +74,12 @@ describe('a file of corrections', () => {
   const good = written(
     setAsFiled(2025, [form('a', '899123401', { box1: dollars('1.00') }), form('b', '899123402')], []),
   );
+  it('with records of states is read without them, and they are counted', () => {
+    const file = readEfw2c(good.replace('RCT', `RCS${' '.repeat(1021)}\r\nRCT`));
+    expect([file.issues, file.stateRecords, file.corrections]).toEqual([[], 1, readEfw2c(good).corrections]);
+  });
   it.each([
     ['a record that is cut', good.replace(/RCF0+1 /, 'RCF'), 'wage-file.length-of-corrections'],
-    ['records of states', good.replace('RCT', `RCS${' '.repeat(1021)}\r\nRCT`), 'wage-file.state-corrections'],
     ['another EIN before', good.replace(/(RCE2025) {9}/, '$1123456789'), 'wage-file.ein-corrected'],
     ['a total that differs', good.replace(/(RCT0000001\d{14})\d/, '$19'), 'wage-file.totals'],
     ['half of a pair', good.replace('00004820000', ' '.repeat(11)), 'wage-file.amount'],

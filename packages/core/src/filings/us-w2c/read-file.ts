@@ -24,6 +24,8 @@ export interface ReadCorrectionFile {
   readonly year: number;
   readonly ein: string;
   readonly corrections: readonly ReadCorrection[];
+  /** Records of states, whose layout is each state's own: counted, and not read. */
+  readonly stateRecords: number;
   readonly issues: readonly Issue[];
 }
 
@@ -98,12 +100,13 @@ function correctionOf(line: string, after: string, at: number, issues: Issue[]):
 export const isEfw2c = (text: string): boolean => text.startsWith('RCA');
 
 /**
- * Reads the EFW2C file of one employer that somebody else sent. What is not read here (records of states, another EIN, a field
- * that is not known) refuses the file whole: a part of it would stand for a year that nobody filed.
+ * Reads the EFW2C file of one employer that somebody else sent. Another EIN, or a field that is not known, refuses the file
+ * whole: a part of it would stand for a year that nobody filed. Records of states (RCS, RCV) went to the states and not to the
+ * federal agency: they are counted, and boxes 15 to 17 stay as they stand.
  */
 export function readEfw2c(text: string): ReadCorrectionFile {
   const lines = text.split(/\r?\n/).filter((line) => line.trim() !== '');
-  const nothing = (issue: Issue): ReadCorrectionFile => ({ year: 0, ein: '', corrections: [], issues: [issue] });
+  const nothing = (issue: Issue): ReadCorrectionFile => ({ year: 0, ein: '', corrections: [], stateRecords: 0, issues: [issue] });
   const bad = lines.findIndex((line) => line.length !== RECORD_LENGTH);
   if (bad >= 0)
     return nothing(
@@ -115,7 +118,6 @@ export function readEfw2c(text: string): ReadCorrectionFile {
   const employers = lines.filter((line) => line.startsWith('RCE'));
   if (employers.length !== 1)
     return nothing(problem('wage-file.employers', 'content', { count: String(employers.length) }));
-  if (lines.some((line) => /^RC[SV]/.test(line))) return nothing(problem('wage-file.state-corrections', 'content'));
   const employer: Values = readRecord(RCE, employers[0] ?? '');
   const before = (employer["Employer's/Agent's Originally Reported EIN"] ?? '').trim();
   if (before !== '') return nothing(problem('wage-file.ein-corrected', 'content', { tail: before.slice(-4) }));
@@ -145,6 +147,7 @@ export function readEfw2c(text: string): ReadCorrectionFile {
     year: Number(year),
     ein: employer[isAgent ? 'Agent for EIN' : "Employer's/Agent's Correct EIN"] ?? '',
     corrections,
+    stateRecords: lines.filter((line) => /^RC[SV]/.test(line)).length,
     issues,
   };
 }

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
+import { parse } from 'csv-parse/sync';
 import { Stack, employee, postPayroll, takeOn, until, type Caller } from './stack.js';
 
 let stack: Stack;
@@ -174,7 +175,14 @@ describe('the returns of a quarter of every client', () => {
       { by: reviewer, closedReason: 'Left out of the quarter by mistake.' },
     );
     expect((await row('us-941')).status).toBe('differs');
-    const slip = (await reviewer('POST', '/due-returns/slip', await at())).body as { mayRelease: boolean };
+    const slip = (await reviewer('POST', '/due-returns/slip', await at())).body as {
+      mayRelease: boolean;
+      figures: { label: string; value: string }[];
+    };
+    expect(slip.figures[0]).toEqual({
+      label: expect.stringMatching(/^Control total, /),
+      value: expect.stringMatching(/^1 return, [\d.]+$/),
+    });
     expect(slip.mayRelease).toBe(false);
     expect(
       ((await reviewer('POST', '/due-returns/release', await at())).body as { refused: string }[])[0]?.refused,
@@ -194,6 +202,18 @@ describe('the returns of a quarter of every client', () => {
       ({ status }) => status === 'accepted',
     );
     expect(done.status).toBe('accepted');
+  });
+});
+
+describe('the acknowledgements of a quarter', () => {
+  it('have every answer to every transmission, first the refusal and then what was accepted', async () => {
+    const answer = await preparer('GET', '/due-returns/acknowledgements.csv?quarter=2026-Q3');
+    const rows = (parse(String(answer.body), { bom: true }) as string[][]).filter((row) => row[2]?.includes('NYS-45'));
+    expect(rows.map((row) => `${row[3] ?? ''} ${row[6] ?? ''} ${row[7] ?? ''}`.trim())).toEqual(
+      expect.arrayContaining(['1 released', '1 rejected E-ACCOUNT', expect.stringMatching(/^2 accepted/)]),
+    );
+    expect((await preparer('GET', '/due-returns/acknowledgements.csv?quarter=2025-Q3')).status).toBe(409);
+    expect((await preparer('GET', '/due-returns/acknowledgements.csv?quarter=2026')).status).toBe(422);
   });
 });
 

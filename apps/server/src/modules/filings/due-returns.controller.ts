@@ -5,6 +5,7 @@ import { ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession, type Session } from '../identity/index.js';
 import type { Response } from 'express';
+import { Acknowledgements } from './acknowledgements.service.js';
 import { AggregateFilers } from './aggregate-filers.service.js';
 import { DueReturnsService } from './due-returns.service.js';
 
@@ -13,12 +14,22 @@ export class DueReturnsController {
   constructor(
     @Inject(DueReturnsService) private readonly returns: DueReturnsService,
     @Inject(AggregateFilers) private readonly aggregate: AggregateFilers,
+    @Inject(Acknowledgements) private readonly acknowledgements: Acknowledgements,
   ) {}
 
   @Get()
   @Answers(DueReturnView)
   view(@CurrentSession() session: Session, @Query('quarter') quarter: string): Promise<DueReturnView> {
     return this.returns.view(session, String(quarter));
+  }
+
+  @Get('acknowledgements.csv')
+  acknowledged(
+    @CurrentSession() session: Session,
+    @Query('quarter') quarter: string,
+    @Res() response: Response,
+  ): Promise<void> {
+    return this.acknowledgements.table(session, String(quarter), response);
   }
 
   @Get('schedule-r.csv')

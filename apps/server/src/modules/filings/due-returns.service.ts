@@ -8,7 +8,8 @@ import type { EmployerFacts, FilingKind } from '@zakat/core/filings/kind';
 import { text } from '@zakat/core/facts/fact-kind';
 import { clientOnDay } from '@zakat/core/facts/on-day';
 import { parsePeriod, periodKey, periodsOfYear, type FilingPeriod } from '@zakat/core/filings/period';
-import { FILING_KINDS, filesKind, findKind } from '@zakat/core/filings/registry';
+import { cents } from '@zakat/core/money/cents';
+import { FILING_KINDS, filesKind, findKind, kindOf } from '@zakat/core/filings/registry';
 import { AGENCIES, type AgencyCode, type TaxGroup } from '@zakat/core/tax-registry/registry';
 import { In, type EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -30,6 +31,7 @@ import { FilingContent, digestOf } from './filing-content.js';
 import { isPaid, NOTHING_PAID, paidMonths, type PaidMonths } from './paid-months.js';
 import { FilingQueries } from './filing-queries.service.js';
 import { FilingDrafts } from './filing-drafts.service.js';
+import { controlTotals } from './acknowledgements.service.js';
 import { FilingActs } from './filing-acts.service.js';
 import { FilingRelease } from './filing-release.service.js';
 
@@ -232,6 +234,15 @@ export class DueReturnsService {
   async slip(actor: Actor, asked: readonly ReturnAtVersion[]): Promise<ReleaseSlip> {
     const slips: ReleaseSlip[] = [];
     for (const { id } of asked) slips.push(await this.queries.slip(actor, id));
+    const kinds = await this.database.run(actor, (manager) =>
+      manager.find(Filing, { select: { id: true, kind: true }, where: { id: In(asked.map(({ id }) => id)) } }),
+    );
+    const totals = controlTotals(
+      slips.flatMap(({ amount }, index) => {
+        const filing = kinds.find(({ id }) => id === asked[index]?.id);
+        return filing ? [{ agency: kindOf(filing.kind).agency.name, amount: cents(amount ?? 0) }] : [];
+      }),
+    );
     const [first] = slips;
     if (!first) throw refuseField('returns', 'No return is ticked.', 'Tick at least one.');
     const many = slips.length === 1 ? 'One return' : `${slips.length} returns`;
@@ -239,13 +250,16 @@ export class DueReturnsService {
       title: many,
       act: slips.every((slip) => slip.act === 'release') ? 'release' : 'rehearsal',
       amount: null,
-      figures: slips.map((slip) => ({
-        label: slip.title.slice(0, 200),
-        value: slip.figures
-          .filter(({ label }) => /^(Total|Balance)/.test(label))
-          .map(({ label, value }) => `${label}: ${value}`)
-          .join('; '),
-      })),
+      figures: [
+        ...totals,
+        ...slips.map((slip) => ({
+          label: slip.title.slice(0, 200),
+          value: slip.figures
+            .filter(({ label }) => /^(Total|Balance)/.test(label))
+            .map(({ label, value }) => `${label}: ${value}`)
+            .join('; '),
+        })),
+      ],
       leaves: `${many} ${slips.length === 1 ? 'goes' : 'go'} to the agencies, each by itself; one that is refused stops none of the others.`,
       becomesImpossible:
         'The figures of these returns cannot be changed any more; what turns out wrong afterwards is put right with an amended return.',

@@ -136,7 +136,14 @@ export class FiledByOthers {
       });
       if (issues.length > 0) throw refuse(issues);
       const id = await this.keep(manager, actor, client, { kind: W2C, period, content: set, source });
-      return taken(id, file.year, set.forms.length, set.corrected.forms, set.corrected.strangers ?? [], file.stateRecords);
+      return taken(
+        id,
+        file.year,
+        set.forms.length,
+        set.corrected.forms,
+        set.corrected.strangers ?? [],
+        file.stateRecords,
+      );
     });
   }
 

@@ -1,5 +1,5 @@
 import { afterEach, describe, expect, it } from '@jest/globals';
-import { screen } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { inClient, ofClient } from '../../testing/client-pages.js';
 import { asked, open, serve, session, startAnew } from '../../testing/pages.js';
 import { RecomputedPage } from './recomputed.js';
@@ -38,6 +38,30 @@ describe('posted checks worked out again', () => {
     expect(screen.queryByText(/stay as they were withheld/)).toBeNull();
     expect(screen.getByText(/put right with its amended return/)).toBeDefined();
     expect(asked).toContain('GET /api/clients/c1/recomputed?year=2026');
+  });
+  it('become a case with one key, with what was found as its evidence', async () => {
+    serve({
+      'GET /api/session': { body: session },
+      'GET /api/clients/c1': { body: ofClient },
+      'GET /api/clients/c1/recomputed?year=2026': {
+        body: {
+          ...NOTHING,
+          totals: [{ ...tax, checks: 1 }],
+          checks: [{ ...check, taxes: [tax], causes: ['unemployment rate'], problem: '' }],
+        },
+      },
+      'POST /api/clients/c1/correction-cases': { status: 201, body: { id: 'q1', warnings: [] } },
+    });
+    open('/clients/c1/recomputed', inClient(<RecomputedPage />));
+    fireEvent.click(await screen.findByRole('button', { name: 'Open it as a case' }));
+    await waitFor(() => expect(asked.some((call) => call.startsWith('POST'))).toBe(true));
+    const sent = asked.find((call) => call.startsWith('POST')) ?? '';
+    expect(JSON.parse(sent.slice(sent.indexOf('{')))).toEqual({
+      what: 'Posted checks of 2026 come to other taxes: unemployment rate',
+      since: '2026-10-30',
+      foundBy: 'rate',
+      evidence: 'Worked out again: 1 check of 8. New York unemployment: +25.00 in 1 check.',
+    });
   });
   it('say why one of them cannot be worked out any more', async () => {
     show({

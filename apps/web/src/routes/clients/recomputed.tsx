@@ -1,12 +1,15 @@
+import { Button } from '@mantine/core';
 import { cents, showDollars, subtract } from '@zakat/core/money/cents';
 import { useQuery } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
-import { Link, useSearchParams } from 'react-router';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { useOpenCase } from '../../api/correction-cases.js';
 import type { Schemas } from '../../api/client.js';
 import { recomputedQuery, sessionQuery } from '../../api/resources.js';
 import { ShortDay } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { ListHead } from '../../kit/list-head.js';
+import { RefusedNote } from '../../kit/problems.js';
 import { Waiting } from '../../kit/waiting.js';
 import { useClient } from './client-frame.js';
 
@@ -39,6 +42,48 @@ function WayRight({ view }: { readonly view: Schemas['RecomputedView'] }): React
         </li>
       ))}
     </ul>
+  );
+}
+
+const plural = (count: number, one: string): string => `${count} ${one}${count === 1 ? '' : 's'}`;
+
+/** The mistake as a case, with what was found as its evidence: what follows from it stands there. */
+function OpenAsCase({
+  view,
+  clientId,
+}: {
+  readonly view: Schemas['RecomputedView'];
+  readonly clientId: string;
+}): ReactNode {
+  const open = useOpenCase(clientId);
+  const navigate = useNavigate();
+  const causes = [...new Set(view.checks.flatMap((check) => check.causes))];
+  const since = view.checks.map(({ checkDate }) => checkDate).sort()[0];
+  if (since === undefined) return null;
+  const begin = (): void =>
+    open.mutate(
+      {
+        what: `Posted checks of ${view.year} come to other taxes: ${causes.join(', ') || 'the records'}`.slice(0, 300),
+        since,
+        foundBy: causes.some((cause) => cause.includes('rate')) ? 'rate' : 'review',
+        evidence: [
+          `Worked out again: ${plural(view.checks.length + view.more, 'check')} of ${view.looked}.`,
+          ...view.totals.map((total) => `${total.label}: ${difference(total)} in ${plural(total.checks, 'check')}.`),
+        ]
+          .join(' ')
+          .slice(0, 1000),
+      },
+      { onSuccess: ({ id }) => void navigate(`/corrections/${id}`) },
+    );
+  return (
+    <>
+      <div className="actions">
+        <Button variant="outline" loading={open.isPending} onClick={begin}>
+          Open it as a case
+        </Button>
+      </div>
+      <RefusedNote error={open.error} />
+    </>
   );
 }
 
@@ -87,9 +132,7 @@ function Moved({ view, clientId }: { readonly view: Schemas['RecomputedView']; r
         </tbody>
       </table>
       <WayRight view={view} />
-      <p>
-        <Link to={`/clients/${clientId}/returns`}>open a correction</Link>
-      </p>
+      <OpenAsCase view={view} clientId={clientId} />
       <h2>Check by check {view.more > 0 && <small>the first {view.checks.length}</small>}</h2>
       <table className="ruled">
         <ListHead

@@ -113,7 +113,10 @@ describe('the returns of a quarter of every client', () => {
   it('are filtered by what is typed and by status, and the address says so', async () => {
     show({}, '/returns?status=differs');
     await screen.findByText(/2 not begun/);
-    expect(screen.getAllByRole('link').map(({ textContent }) => textContent)).toEqual(['NY Form NYS-45, Q3 2026']);
+    expect(screen.getAllByRole('link').map(({ textContent }) => textContent)).toEqual([
+      'Acknowledgements (CSV)',
+      'NY Form NYS-45, Q3 2026',
+    ]);
   });
   it('an empty quarter says what brings returns there', async () => {
     show({ 'GET /api/due-returns': { body: { quarter: '2026-Q3', rows: [], more: 0, aggregated: 0 } } });

@@ -32,6 +32,8 @@ function actOf(row: Row): Act | null {
   if (row.status === 'draft' || row.status === 'differs') return row.isOver ? 'check' : null;
   return row.isReady ? 'release' : null;
 }
+/** It has left, so there is an answer or will be. */
+const SENT: readonly string[] = ['released', 'received', 'accepted', 'rejected'];
 const key = ({ year, quarter }: Quarter): string => `${year}-Q${quarter}`;
 const before = ({ year, quarter }: Quarter): Quarter =>
   quarter === 1 ? { year: year - 1, quarter: 4 } : { year, quarter: (quarter - 1) as Quarter['quarter'] };
@@ -175,6 +177,9 @@ export function DueReturnsPage(): ReactNode {
                   ...[...new Set(rows.map((row) => row.status))].map((value) => ({ value, label: value })),
                 ]}
               />
+              {rows.some(({ status: one }) => SENT.includes(one)) && (
+                <a href={`/api/due-returns/acknowledgements.csv?quarter=${quarter}`}>Acknowledgements (CSV)</a>
+              )}
               {aggregated > 0 && (
                 <a href={`/api/due-returns/schedule-r.csv?quarter=${quarter}`}>
                   Schedule R of {aggregated === 1 ? 'one client' : `${aggregated} clients`} (CSV)

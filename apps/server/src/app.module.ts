@@ -89,6 +89,7 @@ import { CheckPrinting } from './modules/checks/check-printing.service.js';
 import { CheckRegister } from './modules/checks/check-register.service.js';
 import { CheckSamples } from './modules/checks/check-samples.js';
 import { CheckSignatures } from './modules/checks/check-signatures.js';
+import { WorkingPapers } from './modules/filings/working-papers.service.js';
 import { Acknowledgements } from './modules/filings/acknowledgements.service.js';
 import { AggregateFilers } from './modules/filings/aggregate-filers.service.js';
 import { AgencyChecks } from './modules/checks/agency-checks.service.js';
@@ -339,6 +340,7 @@ const PROVIDERS = [
   AgencyChecks,
   AggregateFilers,
   Acknowledgements,
+  WorkingPapers,
   JobCostsService,
   TieOutService,
   RulesService,

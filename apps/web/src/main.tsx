@@ -172,6 +172,10 @@ const router = createBrowserRouter([
         path: 'filings/:filingId',
         lazy: async () => ({ Component: (await import('./routes/filing/filing.js')).FilingPage }),
       },
+      {
+        path: 'filings/:filingId/working-papers',
+        lazy: async () => ({ Component: (await import('./routes/filing/working-papers.js')).WorkingPapersPage }),
+      },
       { path: 'rules', lazy: async () => ({ Component: (await import('./routes/rules/rules.js')).RulesPage }) },
       {
         path: 'rules/packs/:packId',

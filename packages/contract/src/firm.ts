@@ -25,6 +25,8 @@ export class UpdateFirm extends FirmFacts {
 export class FirmView extends FirmFacts {
   @Whole() version!: number;
   @Flag() requiresSecondPerson!: boolean;
+  /** Returns need marks of both persons before they are released. */
+  @Flag() requiresMarks!: boolean;
   @List(() => ClientFactView) defaults!: ClientFactView[];
 }
 export class SwitchSecondPerson {

@@ -25,6 +25,7 @@ import { AccountChanges1794000000000 } from './migrations/account-changes.js';
 import { AgendaVersion1797000000000 } from './migrations/agenda-version.js';
 import { CountedPeople1798000000000 } from './migrations/counted-people.js';
 import { OwedMonths1799000000000 } from './migrations/owed-months.js';
+import { TickMarks1804000000000 } from './migrations/tick-marks.js';
 import { AgencyChecks1803000000000 } from './migrations/agency-checks.js';
 import { MicrTypefaces1802000000000 } from './migrations/micr-typefaces.js';
 import { RepaidWages1801000000000 } from './migrations/repaid-wages.js';
@@ -119,6 +120,7 @@ export const makeDataSource = (url: string): DataSource =>
       RepaidWages1801000000000,
       MicrTypefaces1802000000000,
       AgencyChecks1803000000000,
+      TickMarks1804000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

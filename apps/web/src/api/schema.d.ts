@@ -48,6 +48,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/firm/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["FirmController_requireMarks"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/firm/defaults": {
         parameters: {
             query?: never;
@@ -920,6 +936,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["DueReturnsController_view"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/due-returns/acknowledgements.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["DueReturnsController_acknowledged"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3120,6 +3152,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/filings/{id}/working-papers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["FilingsController_workingPapers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/filings/{id}/marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FilingsController_mark"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/marks/{id}/clear": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["FilingsController_clearMark"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/filings/{id}": {
         parameters: {
             query?: never;
@@ -4039,6 +4119,7 @@ export interface components {
             cushionDays: number;
             version: number;
             requiresSecondPerson: boolean;
+            requiresMarks: boolean;
             defaults: components["schemas"]["ClientFactView"][];
         };
         UpdateFirm: {
@@ -4059,6 +4140,10 @@ export interface components {
             version: number;
         };
         SwitchSecondPerson: {
+            isRequired: boolean;
+            reason: string;
+        };
+        RequireMarks: {
             isRequired: boolean;
             reason: string;
         };
@@ -6648,6 +6733,83 @@ export interface components {
             kind: string;
             period: string;
         };
+        TickMarkView: {
+            /** Format: uuid */
+            id: string;
+            line: string;
+            /** @enum {string} */
+            mark: "traced" | "footed" | "agreed" | "queried";
+            note: string;
+            by: string;
+            isReviewer: boolean;
+            at: string;
+            isCracked: boolean;
+        };
+        WorkingLine: {
+            id: string;
+            label: string;
+            /** @enum {string} */
+            kind: "count" | "amount";
+            value: number;
+            before: number | null;
+            yearBefore: number | null;
+            marks: components["schemas"]["TickMarkView"][];
+        };
+        EffectiveRateView: {
+            tax: string;
+            label: string;
+            wages: number;
+            amount: number;
+            percent: string;
+            percentBefore: string;
+        };
+        ReportedWagesView: {
+            title: string;
+            line: string;
+            label: string;
+            /** @enum {string} */
+            of: "income-tax" | "medicare" | "unemployment";
+            wages: number;
+            /** Format: uuid */
+            filingId: string | null;
+        };
+        ExcessView: {
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+            wages: number;
+            excess: number;
+            yearWages: number;
+            yearTaxable: number;
+            says: string;
+        };
+        WorkingPapersView: {
+            /** Format: uuid */
+            filingId: string;
+            title: string;
+            clientName: string;
+            /** Format: uuid */
+            clientId: string;
+            status: string;
+            periodBefore: string;
+            periodYearBefore: string;
+            lines: components["schemas"]["WorkingLine"][];
+            rates: components["schemas"]["EffectiveRateView"][];
+            wages: components["schemas"]["ReportedWagesView"][];
+            excess: components["schemas"]["ExcessView"][];
+            toMark: string[];
+            held: string[];
+            mayMark: boolean;
+        };
+        MakeMark: {
+            line: string;
+            /** @enum {string} */
+            mark: "traced" | "footed" | "agreed" | "queried";
+            note: string;
+        };
+        ClearMark: {
+            answer: string;
+        };
         ReturnLineView: {
             id: string;
             label: string;
@@ -7320,6 +7482,29 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["SwitchSecondPerson"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirmView"];
+                };
+            };
+        };
+    };
+    FirmController_requireMarks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RequireMarks"];
             };
         };
         responses: {
@@ -8695,6 +8880,25 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["DueReturnView"];
                 };
+            };
+        };
+    };
+    DueReturnsController_acknowledged: {
+        parameters: {
+            query: {
+                quarter: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };
@@ -12367,6 +12571,77 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["DoneOfMany"][];
+                };
+            };
+        };
+    };
+    FilingsController_workingPapers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingPapersView"];
+                };
+            };
+        };
+    };
+    FilingsController_mark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MakeMark"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingPapersView"];
+                };
+            };
+        };
+    };
+    FilingsController_clearMark: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClearMark"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WorkingPapersView"];
                 };
             };
         };

@@ -20,6 +20,8 @@ export class Firm {
   /** Electronic filing identification number. */
   @Column('text') efin!: string;
   @Column('boolean', { name: 'requires_second_person' }) requiresSecondPerson!: boolean;
+  /** A return is released only with a preparer's and a reviewer's mark on its lines. */
+  @Column('boolean', { name: 'requires_marks', default: false }) requiresMarks!: boolean;
   @Column('int', { name: 'cushion_days' }) cushionDays!: number;
   @Column('int') version!: number;
 }

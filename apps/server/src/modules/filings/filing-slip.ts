@@ -12,6 +12,7 @@ import { Clock } from '../clock/index.js';
 import { mayReleaseCheck } from '../outbox/index.js';
 import { FilingContent, digestOf, type Loaded } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
+import { heldByMarks } from './tick-marks.js';
 import { titleOf } from '../filing-records/index.js';
 
 export interface Rehearsed extends Loaded {
@@ -53,6 +54,7 @@ export class FilingSlip {
                   : `Signed for ${signer}, on ${showDate(signed)}.`,
             },
           ];
+    const held = await heldByMarks(manager, id, kind, content);
     const checks: SlipCheck[] = [
       {
         label: 'Every check passes',
@@ -70,6 +72,9 @@ export class FilingSlip {
               : 'The ledger, or a person’s record, has moved since the check. Reopen and check again.',
       },
       ...signature,
+      ...(held.length > 0
+        ? [{ label: 'Nothing of the working papers is open', isPassed: false, says: held.join(' ') }]
+        : []),
       mayReleaseCheck(actor),
     ];
     const title = titleOf(kind, period);

@@ -37,6 +37,7 @@ import {
 import { DoneOfMany } from '@zakat/contract/due-deposits';
 import { AtVersion } from '@zakat/contract/payrolls';
 import { DepositView, ReleaseSlip } from '@zakat/contract/remittances';
+import { ClearMark, MakeMark, WorkingPapersView } from '@zakat/contract/working-papers';
 import { Answers } from '../../http/answers.js';
 import { wholeFrom } from '../../http/whole.js';
 import { ParseYearPipe } from '../../http/year-pipe.js';
@@ -51,10 +52,12 @@ import { FilingPapers } from './filing-papers.service.js';
 import { HandOver } from './hand-over.js';
 import { ReturnPayments } from './return-payments.js';
 import { WageStatements } from './wage-statements.service.js';
+import { WorkingPapers } from './working-papers.service.js';
 
 @Controller()
 export class FilingsController {
   constructor(
+    @Inject(WorkingPapers) private readonly papersOfWork: WorkingPapers,
     @Inject(FilingQueries) private readonly queries: FilingQueries,
     @Inject(FilingDrafts) private readonly drafts: FilingDrafts,
     @Inject(FilingActs) private readonly acts: FilingActs,
@@ -114,6 +117,37 @@ export class FilingsController {
     @Body() body: CreateFiling,
   ): Promise<Accepted> {
     return { ...(await this.drafts.create(session, id, body)), warnings: [] };
+  }
+
+  @Get('filings/:id/working-papers')
+  @Answers(WorkingPapersView)
+  workingPapers(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+  ): Promise<WorkingPapersView> {
+    return this.papersOfWork.view(session, id);
+  }
+
+  @Post('filings/:id/marks')
+  @HttpCode(200)
+  @Answers(WorkingPapersView)
+  mark(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: MakeMark,
+  ): Promise<WorkingPapersView> {
+    return this.papersOfWork.mark(session, id, body);
+  }
+
+  @Post('marks/:id/clear')
+  @HttpCode(200)
+  @Answers(WorkingPapersView)
+  clearMark(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: ClearMark,
+  ): Promise<WorkingPapersView> {
+    return this.papersOfWork.clear(session, id, body);
   }
 
   @Get('filings/:id')

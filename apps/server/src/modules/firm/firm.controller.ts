@@ -12,6 +12,7 @@ import {
   UpdateUser,
   UserRow,
 } from '@zakat/contract/firm';
+import { RequireMarks } from '@zakat/contract/working-papers';
 import { Answers } from '../../http/answers.js';
 import {
   COOKIE,
@@ -48,6 +49,12 @@ export class FirmController {
   @Answers(FirmView)
   secondPerson(@CurrentSession() session: Session, @Body() body: SwitchSecondPerson): Promise<FirmView> {
     return this.firm.switchSecondPerson(session, body);
+  }
+
+  @Put('firm/marks')
+  @Answers(FirmView)
+  requireMarks(@CurrentSession() session: Session, @Body() body: RequireMarks): Promise<FirmView> {
+    return this.firm.requireMarks(session, body);
   }
 
   @Post('firm/defaults')

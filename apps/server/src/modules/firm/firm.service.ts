@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { ClientFact } from '@zakat/contract/clients';
 import type { FirmView, SwitchSecondPerson, UpdateFirm } from '@zakat/contract/firm';
+import type { RequireMarks } from '@zakat/contract/working-papers';
 import { addressIssues } from '@zakat/core/identity/person';
 import { checkEin, normalDigits } from '@zakat/core/identity/numbers';
 import { problem } from '@zakat/core/issues/issue';
@@ -90,6 +91,20 @@ export class FirmService {
     });
   }
 
+  requireMarks(actor: Actor, input: RequireMarks): Promise<FirmView> {
+    refuseUnlessAdministrator(actor, 'switch the marks that returns need');
+    return this.database.run(actor, async (manager) => {
+      const firm = await findFirm(manager);
+      await manager.update(Firm, { id: firm.id }, { requiresMarks: input.isRequired });
+      await this.audit.record(manager, actor, 'firm.marks', 'firm', firm.id, {
+        from: firm.requiresMarks,
+        to: input.isRequired,
+        reason: input.reason,
+      });
+      return this.viewIn(manager);
+    });
+  }
+
   addDefault(actor: Actor, fact: ClientFact): Promise<FirmView> {
     refuseUnlessAdministrator(actor, 'change the client defaults');
     return this.database.run(actor, async (manager) => {
@@ -104,6 +119,7 @@ export class FirmService {
       ...(Object.fromEntries(FIELDS.map((field) => [field, firm[field]])) as Pick<FirmView, (typeof FIELDS)[number]>),
       version: firm.version,
       requiresSecondPerson: firm.requiresSecondPerson,
+      requiresMarks: firm.requiresMarks,
       defaults: await this.facts.views(manager, null),
     };
   }

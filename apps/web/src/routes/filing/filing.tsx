@@ -184,6 +184,12 @@ export function FilingPage(): ReactNode {
               <Status word={data.status} />
               <br />
               due <Day day={data.due} />, attempt {data.attempt}
+              {data.lines.length > 0 && (
+                <>
+                  <br />
+                  <Link to={`/filings/${data.id}/working-papers`}>working papers</Link>
+                </>
+              )}
             </p>
           </div>
           <p className="note">

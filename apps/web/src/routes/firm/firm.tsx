@@ -6,6 +6,7 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { sessionQuery } from '../../api/resources.js';
 import { firmQuery, useAddDefault, useSwitchSecondPerson, useUpdateFirm } from '../../api/set-up.js';
+import { useRequireMarks } from '../../api/working-papers.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Waiting } from '../../kit/waiting.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
@@ -37,39 +38,40 @@ const FIELDS: readonly IdentityField[] = [
   },
 ];
 
-function SecondPerson({
-  firm,
+/** A rule that an administrator switches, with a reason for the audit trail. */
+function Switched({
+  title,
+  says,
+  offer,
   isAdministrator,
+  change,
 }: {
-  readonly firm: Schemas['FirmView'];
+  readonly title: string;
+  readonly says: string;
+  readonly offer: string;
   readonly isAdministrator: boolean;
+  readonly change: {
+    readonly mutate: (reason: string, done: () => void) => void;
+    readonly isPending: boolean;
+    readonly error: Error | null;
+  };
 }): ReactNode {
   const [reason, setReason] = useState('');
   const [isOpen, setOpen] = useState(false);
-  const change = useSwitchSecondPerson();
   const save = (event: FormEvent): void => {
     event.preventDefault();
-    change.mutate(
-      { isRequired: !firm.requiresSecondPerson, reason },
-      {
-        onSuccess: () => {
-          setOpen(false);
-          setReason('');
-        },
-      },
-    );
+    change.mutate(reason, () => {
+      setOpen(false);
+      setReason('');
+    });
   };
   return (
     <section className="section">
-      <h2>Second approver</h2>
-      <p className="note">
-        {firm.requiresSecondPerson
-          ? 'What one person prepared, another must release: payments, returns, wage files, rule packs, answers of clients.'
-          : 'One person may prepare and release. The audit trail says so with every release.'}
-      </p>
+      <h2>{title}</h2>
+      <p className="note">{says}</p>
       {isAdministrator && !isOpen && (
         <button type="button" className="plain" onClick={() => setOpen(true)}>
-          {firm.requiresSecondPerson ? 'let one person do both' : 'require two persons'}
+          {offer}
         </button>
       )}
       {isOpen && (
@@ -87,6 +89,50 @@ function SecondPerson({
         </form>
       )}
     </section>
+  );
+}
+
+interface OfFirm {
+  readonly firm: Schemas['FirmView'];
+  readonly isAdministrator: boolean;
+}
+function SecondPerson({ firm, isAdministrator }: OfFirm): ReactNode {
+  const change = useSwitchSecondPerson();
+  return (
+    <Switched
+      title="Second approver"
+      says={
+        firm.requiresSecondPerson
+          ? 'What one person prepared, another must release: payments, returns, wage files, rule packs, answers of clients.'
+          : 'One person may prepare and release. The audit trail says so with every release.'
+      }
+      offer={firm.requiresSecondPerson ? 'let one person do both' : 'require two persons'}
+      isAdministrator={isAdministrator}
+      change={{
+        ...change,
+        mutate: (reason, done) =>
+          change.mutate({ isRequired: !firm.requiresSecondPerson, reason }, { onSuccess: done }),
+      }}
+    />
+  );
+}
+function MarksOnReturns({ firm, isAdministrator }: OfFirm): ReactNode {
+  const change = useRequireMarks();
+  return (
+    <Switched
+      title="Marks on returns"
+      says={
+        firm.requiresMarks
+          ? 'A return is released once every line that comes from the ledger, and its total, has a mark of a preparer and one of a reviewer in its working papers.'
+          : 'Marks in the working papers are made as people like. A cracked mark or an open question holds the release.'
+      }
+      offer={firm.requiresMarks ? 'leave marks to people' : 'require marks of both'}
+      isAdministrator={isAdministrator}
+      change={{
+        ...change,
+        mutate: (reason, done) => change.mutate({ isRequired: !firm.requiresMarks, reason }, { onSuccess: done }),
+      }}
+    />
   );
 }
 
@@ -173,6 +219,7 @@ export function FirmPage(): ReactNode {
             )}
           </section>
           <SecondPerson firm={data} isAdministrator={isAdministrator} />
+          <MarksOnReturns firm={data} isAdministrator={isAdministrator} />
           <MicrTypeface isAdministrator={isAdministrator} />
           <Users isAdministrator={isAdministrator} />
           <OwnSignIn />

@@ -46,7 +46,7 @@ function Line({ line, onChange }: { readonly line: Earning; readonly onChange: (
 
 function Compared({ rows }: { readonly rows: readonly Schemas['CheckDifferenceRow'][] }): ReactNode {
   return (
-    <table className="ruled">
+    <table className="ruled" style={{ marginTop: 18 }}>
       <ListHead columns={['', { number: 'Paid' }, { number: 'Should have been' }, { number: 'Difference' }]} />
       <tbody>
         {rows.map((row) => {
@@ -56,7 +56,6 @@ function Compared({ rows }: { readonly rows: readonly Schemas['CheckDifferenceRo
             <tr key={`${row.kind} ${row.label}`}>
               <td>
                 {isSum ? <b>{row.label}</b> : row.label}
-                {row.kind === 'employer' && <span className="soft"> employer</span>}
               </td>
               <td className="num">
                 <Figure amount={row.posted} />

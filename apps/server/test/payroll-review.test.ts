@@ -112,3 +112,53 @@ describe('the review of a payroll', () => {
     expect((await review(id)).rows.map(({ kind, causes }) => [kind, causes])).toEqual([['first', ['first check']]]);
   });
 });
+
+// Publication 15, section 7: 22 percent of 5,000.00 at the flat rate.
+describe('supplemental pay in the review', () => {
+  it('stands both ways, and the way of the client is what the check has', async () => {
+    const { id } = (
+      await preparer('POST', `/clients/${client.id}/payrolls`, {
+        periodStart: '2026-11-08',
+        periodEnd: '2026-11-21',
+        checkDate: '2026-11-20',
+        kind: 'extra',
+      })
+    ).body as { id: string };
+    const [paid = ''] = client.employeeIds;
+    const before = await view(id);
+    const saved = await preparer('PUT', `/payrolls/${id}`, {
+      version: before.version,
+      entries: before.persons.map(({ employeeId }) => ({
+        employeeId,
+        isPaid: employeeId === paid,
+        deductions: [],
+        earnings: employeeId === paid ? [{ item: 'bonus', amount: '5000.00' }] : [],
+      })),
+    });
+    expect(saved.status).toBe(200);
+    type Ways = {
+      chosen: string;
+      ways: { method: string; amount: number; incomeTax: number; net: number; problem: string }[];
+    }[];
+    const ways = async (): Promise<Ways> => (await preparer('GET', `/payrolls/${id}/review`)).body.supplemental as Ways;
+    const [one] = await ways();
+    const of = (method: string) => one?.ways.find((way) => way.method === method);
+    expect([one?.chosen, of('flat')?.amount, of('flat')?.problem, of('aggregate')?.problem]).toEqual([
+      'flat',
+      500_000,
+      '',
+      '',
+    ]);
+    const now = await view(id);
+    expect(of('flat')?.net).toBe(now.net);
+    expect(of('aggregate')?.net).not.toBe(now.net);
+    // Chosen for the client, the other way is what the check comes to.
+    const chosen = await preparer('POST', `/clients/${client.id}/facts`, {
+      kind: 'withholding',
+      from: '2026-11-15',
+      value: { withholdingMethod: 'percentage', supplementalMethod: 'aggregate' },
+    });
+    expect([chosen.status, chosen.body.detail]).toEqual([201, undefined]);
+    expect([(await view(id)).net, (await ways())[0]?.chosen]).toEqual([of('aggregate')?.net, 'aggregate']);
+  });
+});

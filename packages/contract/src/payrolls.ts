@@ -299,12 +299,31 @@ export class CashNeed {
   @Day({ nullable: true }) day!: string | null;
   @Amount() amount!: number;
 }
+/** One way to withhold income tax from supplemental pay. Cents. */
+export class SupplementalWay {
+  @Choice(['flat', 'aggregate']) method!: 'flat' | 'aggregate';
+  @Amount() amount!: number;
+  /** Income taxes of the whole check. */
+  @Amount() incomeTax!: number;
+  @Amount() net!: number;
+  /** Why it cannot be worked out; blank: it can. */
+  @Text(300) problem!: string;
+}
+export class SupplementalView {
+  @Id() employeeId!: string;
+  @Text(200) name!: string;
+  /** The way of the client. */
+  @Choice(['flat', 'aggregate']) chosen!: 'flat' | 'aggregate';
+  @List(() => SupplementalWay) ways!: SupplementalWay[];
+}
 export class ReviewView {
   /** The check date of the payroll that most people were last paid in; null where there is none. */
   @Day({ nullable: true }) against!: string | null;
   /** Who moved, by the money at stake; then who did not. */
   @List(() => ReviewRow) rows!: ReviewRow[];
   @List(() => CashNeed) cash!: CashNeed[];
+  /** Checks with supplemental pay, both ways; none once the payroll is posted. */
+  @List(() => SupplementalView) supplemental!: SupplementalView[];
   /** Gross pay, employer taxes and what the employer pays besides. */
   @Amount() cost!: number;
 }

@@ -39,6 +39,7 @@ export class ReportedWagesView {
   @Text(300) label!: string;
   @Choice(['income-tax', 'medicare', 'unemployment']) of!: 'income-tax' | 'medicare' | 'unemployment';
   @Amount() wages!: number;
+  @Flag() isFederal!: boolean;
   @Id({ nullable: true }) filingId!: string | null;
 }
 export class EffectiveRateView {

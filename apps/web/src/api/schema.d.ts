@@ -5252,11 +5252,28 @@ export interface components {
             day: string | null;
             amount: number;
         };
+        SupplementalWay: {
+            /** @enum {string} */
+            method: "flat" | "aggregate";
+            amount: number;
+            incomeTax: number;
+            net: number;
+            problem: string;
+        };
+        SupplementalView: {
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+            /** @enum {string} */
+            chosen: "flat" | "aggregate";
+            ways: components["schemas"]["SupplementalWay"][];
+        };
         ReviewView: {
             /** Format: date */
             against: string | null;
             rows: components["schemas"]["ReviewRow"][];
             cash: components["schemas"]["CashNeed"][];
+            supplemental: components["schemas"]["SupplementalView"][];
             cost: number;
         };
         ClientHoursPerson: {
@@ -6770,6 +6787,7 @@ export interface components {
             /** @enum {string} */
             of: "income-tax" | "medicare" | "unemployment";
             wages: number;
+            isFederal: boolean;
             /** Format: uuid */
             filingId: string | null;
         };

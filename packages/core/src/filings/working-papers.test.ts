@@ -4,7 +4,6 @@ import { periodNamed } from '../testing/filings.js';
 import { kindOf } from './registry.js';
 import type { ReturnLine } from './return-lines.js';
 import {
-  differenceWords,
   effectiveRates,
   excessAgainstYear,
   heldBy,
@@ -12,6 +11,7 @@ import {
   periodsBefore,
   underLine,
   wagesReported,
+  wagesTogether,
   type MarkOnLine,
 } from './working-papers.js';
 
@@ -78,10 +78,15 @@ describe('what a return is set against', () => {
     expect(of('ga-dol-4n', line('wages', 800))).toEqual([['unemployment', 'wages', 800]]);
     expect(of('ga-g-7', line('wages', 700))).toEqual([['income-tax', 'wages', 700]]);
     expect(of('us-945', line('1', 5))).toEqual([]);
-    expect([differenceWords(cents(5), cents(5)), differenceWords(cents(5), cents(130))]).toEqual([
-      '',
-      'differs by 1.25',
+  });
+  it('the states together against the federal return', () => {
+    const row = (of: 'income-tax' | 'medicare' | 'unemployment', wages: number, isFederal = false) => ({ of, wages: cents(wages), isFederal }); // prettier-ignore
+    const rows = [row('income-tax', 700, true), row('medicare', 800, true), row('unemployment', 300), row('unemployment', 450), row('income-tax', 700)]; // prettier-ignore
+    expect(wagesTogether(rows)).toEqual([
+      { of: 'income-tax', states: 700, federal: 700, difference: 0 },
+      { of: 'unemployment', states: 750, federal: 800, difference: -50 },
     ]);
+    expect(wagesTogether(rows.slice(0, 2))).toEqual([]);
   });
   it('the rate that each tax is of its wages', () => {
     const entry = (tax: 'US-OASDI-EE' | 'US-HI-EE', wages: string, amount: string) => ({

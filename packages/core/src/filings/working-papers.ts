@@ -1,7 +1,7 @@
 import { makeDate, dayOf, monthOf, yearOf, addDays } from '../calendar/local-date.js';
 import { ALL_STATES } from '../jurisdictions/states.js';
 import { isLiability, type LedgerEntry } from '../ledger/entry.js';
-import { ZERO, cents, showDollars, subtract, sum, toDollars, type Cents } from '../money/cents.js';
+import { ZERO, showDollars, subtract, sum, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import { taxOf, type TaxCode } from '../tax-registry/registry.js';
 import type { FilingKind } from './kind.js';
@@ -91,6 +91,31 @@ export function wagesReported(kind: FilingKind, content: unknown): ReportedWages
   });
 }
 
+/** Wages of all states together against those of the federal return that should be the same people's. */
+export interface WagesTogether {
+  readonly of: 'income-tax' | 'unemployment';
+  readonly states: Cents;
+  readonly federal: Cents;
+  readonly difference: Cents;
+}
+/**
+ * Unemployment wages of all states against Medicare wages, and wages for state income tax against those for federal. They
+ * differ lawfully (exempt pay, states without a tax, deferrals that a state taxes): the difference is shown, not judged.
+ */
+export function wagesTogether(
+  rows: readonly (Pick<ReportedWages, 'of' | 'wages'> & { readonly isFederal: boolean })[],
+): WagesTogether[] {
+  const total = (of: ReportedWages['of'], isFederal: boolean): Cents | null => {
+    const own = rows.filter((row) => row.of === of && row.isFederal === isFederal);
+    return own.length === 0 ? null : sum(own.map(({ wages }) => wages));
+  };
+  const pair = (of: WagesTogether['of'], federal: Cents | null): WagesTogether[] => {
+    const states = total(of, false);
+    return states === null || federal === null ? [] : [{ of, states, federal, difference: subtract(states, federal) }];
+  };
+  return [...pair('income-tax', total('income-tax', true)), ...pair('unemployment', total('medicare', true))];
+}
+
 /** A tax of the period with the rate that its amount is of its wages. */
 export interface EffectiveRate {
   readonly tax: TaxCode;
@@ -139,7 +164,3 @@ export function excessAgainstYear(rows: readonly ExcessRow[]): ExcessFound[] {
         : `Taxable wages of the year are ${showDollars(row.yearTaxable)}; others over the base have ${showDollars(base)}.`,
   }));
 }
-
-/** Two figures that should be one, in words where they are not. */
-export const differenceWords = (a: Cents, b: Cents): string =>
-  a === b ? '' : `differs by ${toDollars(cents(Math.abs(subtract(a, b))))}`;

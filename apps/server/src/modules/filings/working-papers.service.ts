@@ -208,12 +208,19 @@ export class WorkingPapers {
         kindOf(kind).corrects === undefined && periodStart >= firstDayOf(quarter) && periodEnd <= lastDayOf(quarter),
     );
     const found: ReportedWagesView[] = [];
-    for (const filing of filings.sort((a, b) => (a.kind < b.kind ? -1 : 1))) {
+    // The federal return first.
+    const rank = ({ kind }: Filing): string => (kind.startsWith('us-') ? ` ${kind}` : kind);
+    for (const filing of filings.sort((a, b) => (rank(a) < rank(b) ? -1 : 1))) {
       const kind = kindOf(filing.kind);
       const of = periodOf(filing);
       const content = await this.contents.shown(manager, { filing, client, kind, period: of });
       found.push(
-        ...wagesReported(kind, content).map((one) => ({ ...one, title: titleOf(kind, of), filingId: filing.id })),
+        ...wagesReported(kind, content).map((one) => ({
+          ...one,
+          title: titleOf(kind, of),
+          filingId: filing.id,
+          isFederal: kind.jurisdiction === 'US',
+        })),
       );
     }
     return found;

@@ -13,6 +13,7 @@ import { findClient } from '../clients/index.js';
 import { Deposits } from '../remittances/index.js';
 import type { Payroll } from './entities.js';
 import { PayrollViews, findPayroll } from './payroll-view.js';
+import { supplementalWays } from './supplemental-ways.js';
 
 /** How many checks before make up what is usual. */
 const LAST_CHECKS = 6;
@@ -95,6 +96,7 @@ export class PayrollReviews {
           .sort((a, b) => Number(a.kind === 'same') - Number(b.kind === 'same') || b.stake - a.stake)
           .map(({ stake: _stake, ...row }) => row),
         cash: await this.cash(manager, payroll, cents(view.net), taxes, client),
+        supplemental: payroll.status === 'posted' ? [] : await supplementalWays(manager, payroll, view),
         cost: add(add(cents(view.gross), sum(view.employerTaxes.map(({ amount }) => cents(amount)))), employerPaid),
       };
     });

@@ -52,7 +52,7 @@ export interface PersonCase {
   readonly lastDay: string | null;
 }
 
-interface LastRegular {
+export interface LastRegular {
   readonly wages: string;
   readonly withheld: string;
 }
@@ -92,7 +92,7 @@ function ofTheseRules<Base extends BaseOfCase>(base: Base, own: OwnRows | null, 
 }
 
 /** The last check of each person that was of regular wages alone: supplemental wages paid apart are taken together with it. */
-async function lastRegularOf(
+export async function lastRegularOf(
   manager: EntityManager,
   clientId: string,
   day: string,

@@ -83,8 +83,24 @@ describe('working papers', () => {
     show({
       rates: [{ tax: 'US-OASDI-EE', label: 'Social security', wages: 100, amount: 6, percent: '6.2000', percentBefore: '6.1998' }], // prettier-ignore
       wages: [
-        { title: 'Form 941', line: '2', label: 'Wages', of: 'income-tax', wages: 50_000, filingId: 'f1' },
-        { title: 'NYS-45', line: '1', label: 'Wages', of: 'unemployment', wages: 51_000, filingId: null },
+        {
+          title: 'Form 941',
+          line: '2',
+          label: 'Wages',
+          of: 'medicare',
+          wages: 50_000,
+          filingId: 'f1',
+          isFederal: true,
+        },
+        {
+          title: 'NYS-45',
+          line: '1',
+          label: 'Wages',
+          of: 'unemployment',
+          wages: 51_000,
+          filingId: null,
+          isFederal: false,
+        },
       ],
       excess: [{ employeeId: 'e1', name: 'Sprague, Wil', wages: 1, excess: 1, yearWages: 2, yearTaxable: 1, says: 'Others have more.' }], // prettier-ignore
     });

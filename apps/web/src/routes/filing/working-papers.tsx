@@ -1,5 +1,6 @@
 import { TextInput } from '@mantine/core';
-import { cents, showDollars, subtract } from '@zakat/core/money/cents';
+import { wagesTogether } from '@zakat/core/filings/working-papers';
+import { cents, showDollars } from '@zakat/core/money/cents';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type KeyboardEvent, type ReactNode } from 'react';
 import { Link, useParams } from 'react-router';
@@ -180,7 +181,7 @@ function Lines({ papers }: { readonly papers: Papers }): ReactNode {
                   </EntryForm>
                 )}
               </td>
-              <td style={{ whiteSpace: 'nowrap' }}>
+              <td className="tick-acts">
                 {papers.mayMark && (
                   <>
                     {Object.values(KEYS).map((kind) => (
@@ -247,33 +248,49 @@ function Rates({ papers }: { readonly papers: Papers }): ReactNode {
   );
 }
 
-/** Wages of the returns of the quarter: of each sort against the first of it. */
+/** Wages of the returns of the quarter, and the states together against the federal return. */
 function Wages({ papers }: { readonly papers: Papers }): ReactNode {
   if (papers.wages.length < 2) return null;
-  const first = papers.wages[0];
+  const together = wagesTogether(papers.wages.map((row) => ({ ...row, wages: cents(row.wages) })));
   return (
     <section className="section">
       <h2>
-        Wages of the quarter’s returns <small>each against the first</small>
+        Wages of the quarter’s returns <small>the states together against the federal return</small>
       </h2>
       <table className="ruled">
         <ListHead columns={['Return', 'Line', 'What', { number: 'Wages' }, { number: 'Difference' }]} />
         <tbody>
-          {papers.wages.map((row) => {
-            const by = subtract(cents(row.wages), cents(first?.wages ?? 0));
-            return (
-              <tr key={`${row.title} ${row.line}`}>
-                <td>{row.filingId === null ? row.title : <Link to={`/filings/${row.filingId}`}>{row.title}</Link>}</td>
-                <td>{row.line}</td>
-                <td>{OF[row.of]}</td>
-                <td className="num">
-                  <Figure amount={row.wages} />
-                </td>
-                <td className="num">{by === 0 ? '' : `${by > 0 ? '+' : ''}${showDollars(by)}`}</td>
-              </tr>
-            );
-          })}
+          {papers.wages.map((row) => (
+            <tr key={`${row.title} ${row.line}`}>
+              <td>{row.filingId === null ? row.title : <Link to={`/filings/${row.filingId}`}>{row.title}</Link>}</td>
+              <td>{row.line}</td>
+              <td>{OF[row.of]}</td>
+              <td className="num">
+                <Figure amount={row.wages} />
+              </td>
+              <td />
+            </tr>
+          ))}
         </tbody>
+        {together.length > 0 && (
+          <tfoot>
+            {together.map(({ of, states, difference }) => (
+              <tr key={of}>
+                <td colSpan={3}>
+                  {of === 'unemployment'
+                    ? 'Unemployment wages of the states, against Medicare wages'
+                    : 'Wages for income tax of the states, against the federal'}
+                </td>
+                <td className="num">
+                  <Figure amount={states} />
+                </td>
+                <td className="num">
+                  {difference === 0 ? 'agrees' : `${difference > 0 ? '+' : ''}${showDollars(difference)}`}
+                </td>
+              </tr>
+            ))}
+          </tfoot>
+        )}
       </table>
     </section>
   );

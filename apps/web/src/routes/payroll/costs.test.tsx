@@ -23,7 +23,7 @@ const person = (id: string, more: Partial<Person>): Person =>
       ],
     },
   );
-const NOTHING = { against: null, rows: [], cash: [], cost: 0 };
+const NOTHING = { against: null, rows: [], cash: [], supplemental: [], cost: 0 };
 const show = (persons: Person[], more: Partial<Schemas['PayrollView']> = {}, review: object = NOTHING): void => {
   serve({ 'GET /api/payrolls/p1/review': { body: review } });
   const payroll = {
@@ -105,6 +105,17 @@ describe('what a payroll costs', () => {
           { what: 'Net pay', day: '2026-10-30', amount: 140_000 },
           { what: 'Federal deposit', day: null, amount: 60_000 },
         ],
+        supplemental: [
+          {
+            employeeId: 'e1',
+            name: 'Wil Sprague',
+            chosen: 'flat',
+            ways: [
+              { method: 'flat', amount: 500_000, incomeTax: 110_000, net: 351_750, problem: '' },
+              { method: 'aggregate', amount: 500_000, incomeTax: 90_000, net: 371_750, problem: '' },
+            ],
+          },
+        ],
         cost: 215_000,
       },
     );
@@ -119,6 +130,9 @@ describe('what a payroll costs', () => {
     const cash = section(/Cash needed/);
     expect([cells('Together', cash).at(-1), cash.getByText('day not known')]).toHaveLength(2);
     expect(cells('Together', cash).at(-1)).toBe('2,000.00');
+    const ways = section(/Supplemental pay both ways/);
+    expect(ways.getByText('+200.00')).toBeTruthy();
+    expect(ways.getByText(/as chosen/).closest('td')?.textContent).toBe('at the flat rate as chosen');
   });
   it('adds up by where the work is booked, and a line has all that leaves the gross', () => {
     show([

@@ -22,6 +22,60 @@ function Why({ row }: { readonly row: Row }): ReactNode {
   );
 }
 
+/** Checks with supplemental pay, at the flat rate and together with regular wages: what each way leaves. */
+function Supplemental({ rows }: { readonly rows: Review['supplemental'] }): ReactNode {
+  if (rows.length === 0) return null;
+  return (
+    <section className="section">
+      <h2>
+        Supplemental pay both ways <small>chosen under Setup, Withholding</small>
+      </h2>
+      <table className="ruled">
+        <ListHead
+          columns={[
+            'Employee',
+            { number: 'Supplemental' },
+            'Withheld',
+            { number: 'Income tax' },
+            { number: 'Net' },
+            { number: 'Against the chosen' },
+          ]}
+        />
+        <tbody>
+          {rows.flatMap(({ employeeId, name, chosen, ways }) => {
+            const own = ways.find(({ method }) => method === chosen);
+            return ways.map((way, index) => (
+              <tr key={`${employeeId} ${way.method}`}>
+                <td>{index === 0 && <Link to={`/employees/${employeeId}`}>{name}</Link>}</td>
+                <td className="num">{index === 0 && <Figure amount={way.amount} isPencil />}</td>
+                <td>
+                  {way.method === 'flat' ? 'at the flat rate' : 'together with regular wages'}
+                  {way.method === chosen && <b> as chosen</b>}
+                </td>
+                {way.problem === '' ? (
+                  <>
+                    <td className="num">
+                      <Figure amount={way.incomeTax} isPencil />
+                    </td>
+                    <td className="num">
+                      <Figure amount={way.net} isPencil />
+                    </td>
+                    <td className="num">
+                      {way.method === chosen || !own || own.problem !== '' ? '' : signed(way.net - own.net)}
+                    </td>
+                  </>
+                ) : (
+                  <td colSpan={3}>{way.problem}</td>
+                )}
+              </tr>
+            ));
+          })}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
 /** The checks against last time, by the money at stake, with what moved them; and the cash that the payroll asks for. */
 export function Review({ payroll }: { readonly payroll: Schemas['PayrollView'] }): ReactNode {
   const review = useQuery(reviewQuery(payroll.id, payroll.version));
@@ -87,6 +141,7 @@ export function Review({ payroll }: { readonly payroll: Schemas['PayrollView'] }
                 </table>
               )}
             </section>
+            <Supplemental rows={data.supplemental} />
             <section className="section">
               <h2>
                 Cash needed <small>what the payroll costs in all: {showDollars(cents(data.cost))}</small>

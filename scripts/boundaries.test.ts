@@ -199,6 +199,7 @@ const MODULES: Readonly<Record<string, readonly string[]>> = {
     'outbox',
     'remittances',
     'rules-in-force',
+    'tables',
   ],
   rules: ['audit', 'clients', 'clock', 'identity', 'payrolls', 'rules-in-force'],
   notices: ['audit', 'clients', 'clock', 'documents', 'filing-records', 'identity', 'letters'],
@@ -241,6 +242,7 @@ const MODULES: Readonly<Record<string, readonly string[]>> = {
     'firm',
     'identity',
     'payrolls',
+    'remittances',
     'tables',
   ],
   collections: [

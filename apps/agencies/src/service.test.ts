@@ -291,6 +291,13 @@ describe('the tax agency', () => {
   const codes = (xml: string, taxpayers = [{ ein: '471234561', nameControl: 'GANN' }]): string[] =>
     judgeReturn(xml, taxpayers, '2026-10-22').refusals.map((refusal) => refusal.code);
   it('accepts a return that adds up', () => expect(codes(return941())).toEqual([]));
+  it.each<[string, string, string[]]>([
+    ['somebody with a PIN', '<DiscussWithThirdPartyYesInd>X</DiscussWithThirdPartyYesInd><ThirdPartyDesigneePIN>24680</ThirdPartyDesigneePIN>', []],
+    ['nobody', '<DiscussWithThirdPartyNoInd>X</DiscussWithThirdPartyNoInd>', []],
+    ['somebody without a PIN', '<DiscussWithThirdPartyYesInd>X</DiscussWithThirdPartyYesInd>', ['R0000-151']],
+    ['both', '<DiscussWithThirdPartyYesInd>X</DiscussWithThirdPartyYesInd><DiscussWithThirdPartyNoInd>X</DiscussWithThirdPartyNoInd><ThirdPartyDesigneePIN>24680</ThirdPartyDesigneePIN>', ['R0000-150']],
+  ])('may ask %s about it', (_who, group, refused) =>
+    expect(codes(return941((xml) => xml.replace('</ReturnHeader>', `<ThirdPartyDesigneeGrp>${group}</ThirdPartyDesigneeGrp></ReturnHeader>`)))).toEqual(refused)); // prettier-ignore
   it.each<[string, string, string]>([
     ['R0000-922-01', 'GANN', 'OTHR'],
     ['R0000-031', '31415', ''],

@@ -88,6 +88,12 @@ describe('the deposits of every client', () => {
       null,
     ]);
     const approved = (await federal()).filter(({ status }) => status === 'approved');
+    // Scheduled and approved, what has not left by its day is late all the same.
+    expect(approved.map(({ isLate, penalty }) => `${isLate} ${penalty !== null}`).sort()).toEqual([
+      'false false',
+      'false false',
+      'true true',
+    ]);
     expect((await view()).cash.reduce((total, { amount }) => total + amount, 0)).toBe(
       approved.reduce((total, { amount }) => total + amount, 0),
     );

@@ -42,6 +42,23 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => stack.stop(), 30_000);
 
+describe('a third-party designee', () => {
+  it('is named with a telephone number and a PIN, and stands in the header of the return', async () => {
+    const say = (value: object) =>
+      preparer('POST', `/clients/${client.id}/facts`, { kind: 'designee', from: '2026-07-01', value });
+    const whole = { standing: 'yes', name: 'Ada Quay', phone: '(315) 555-0121', pin: '24680' };
+    expect((await say({ ...whole, pin: '2468' })).body.problems[0].field).toMatch(/pin$/);
+    expect((await say({ ...whole, phone: '555-0121' })).body.problems[0].field).toMatch(/phone$/);
+    expect((await say(whole)).status).toBe(201);
+    const id = await begin('us-941', '2026-Q3');
+    const { file } = (await preparer('GET', `/filings/${id}/slip`)).body as { file: string };
+    expect(file).toMatch(
+      /<ThirdPartyDesigneeNm>Ada Quay<[\s\S]*<ThirdPartyDesigneePhoneNum>3155550121<[\s\S]*<ThirdPartyDesigneePIN>24680</,
+    );
+    await preparer('POST', `/filings/${id}/discard`, { version: (await look(id)).version });
+  });
+});
+
 describe('Form 941', () => {
   let id: string;
   it('is computed from the ledger: every line follows from the one payroll', async () => {

@@ -80,6 +80,12 @@ function headerRefusals(header: unknown, known: readonly Taxpayer[], today: stri
   if (!/^\d{5}$/.test(pin) || pin === '00000') refuse('R0000-031', 'TaxpayerPIN', 'The taxpayer PIN is missing.');
   if (!/^P\d{8}$/.test(text(header, 'PreparerPersonGrp', 'PTIN')))
     refuse('R0000-112', 'PTIN', 'The preparer PTIN is not valid.');
+  const designee = child(header, 'ThirdPartyDesigneeGrp');
+  const isDesignated = text(designee, 'DiscussWithThirdPartyYesInd') === 'X';
+  if (designee !== undefined && isDesignated === (text(designee, 'DiscussWithThirdPartyNoInd') === 'X'))
+    refuse('R0000-150', 'ThirdPartyDesigneeGrp', 'Whether a third party may be asked is not said, or said both ways.');
+  if (isDesignated && !/^\d{5}$/.test(text(designee, 'ThirdPartyDesigneePIN')))
+    refuse('R0000-151', 'ThirdPartyDesigneePIN', 'The PIN of the third-party designee is missing.');
   if (text(header, 'TaxPeriodEndDt') >= today) refuse('R0000-098', 'TaxPeriodEndDt', 'The tax period has not ended.');
   return refusals;
 }

@@ -127,6 +127,8 @@ const voids = {
       standing: 'stands',
       voidId: null,
       paid: 'check 1001 of 1,900.00, handed out',
+      cashed: 0,
+      kept: 0,
     },
     {
       paycheckId: 'k2',
@@ -138,6 +140,8 @@ const voids = {
       standing: 'void',
       voidId: 'v0',
       paid: 'nothing has left yet',
+      cashed: 0,
+      kept: 0,
     },
   ],
 };
@@ -203,7 +207,10 @@ describe('a void', () => {
       reason: 'Paid twice',
       preparedBy: 'Tobias Renn',
       postedBy: null,
+      repaid: null,
+      refunded: 0,
       voidPayrollId: null,
+      againPayrollId: null,
       effects,
       slip,
     };

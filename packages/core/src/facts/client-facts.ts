@@ -660,6 +660,53 @@ const AGENT: FactKind = {
   },
 };
 
+/** Somebody whom the IRS may ask about a return (Part 4 of Form 941; Form 8655 is another thing). */
+const DESIGNEE: FactKind = {
+  kind: 'designee',
+  label: 'Third-party designee',
+  fields: [
+    {
+      name: 'standing',
+      label: 'The IRS may ask about returns',
+      kind: 'choice',
+      isRequired: true,
+      choices: [
+        ['yes', 'yes, this person'],
+        ['no', 'no'],
+      ],
+    },
+    { name: 'name', label: 'Name', kind: 'text', isRequired: true, most: 35, when: { field: 'standing', is: ['yes'] } },
+    {
+      name: 'phone',
+      label: 'Telephone',
+      kind: 'text',
+      isRequired: true,
+      most: 15,
+      when: { field: 'standing', is: ['yes'] },
+    },
+    {
+      name: 'pin',
+      label: 'PIN of five digits',
+      kind: 'text',
+      isRequired: true,
+      most: 5,
+      when: { field: 'standing', is: ['yes'] },
+      help: 'Which the designee chooses, and says when the IRS asks',
+    },
+  ],
+  check: (value, path) => {
+    if (text(value, 'standing') !== 'yes') return [];
+    return [
+      ...(/^\d{10}$/.test(text(value, 'phone').replace(/\D/g, ''))
+        ? []
+        : [problem('designee.phone', `${path}.phone`, { value: text(value, 'phone') })]),
+      ...(/^\d{5}$/.test(text(value, 'pin')) ? [] : [problem('designee.pin', `${path}.pin`, {})]),
+    ];
+  },
+  says: (value) =>
+    text(value, 'standing') === 'yes' ? `The IRS may ask ${text(value, 'name')}, ${text(value, 'phone')}` : 'Nobody',
+};
+
 /** An agent of the client files in its own name for several employers at once (IRC § 3504, Form 2678). */
 const AGGREGATE: FactKind = {
   kind: 'aggregate-filer',
@@ -700,6 +747,7 @@ export const CLIENT_FACTS = new FactKinds([
   NOTE,
   ENROLMENT,
   AGENT,
+  DESIGNEE,
   AGGREGATE,
   FUNDING,
   SERVICE_FEE,

@@ -56,6 +56,7 @@ function valueOf(kind: FactKind, isFull: boolean): Record<string, unknown> {
   if (kind.kind === 'standing') value['amount'] = '12.50';
   if (kind.kind === 'service-fee') value['perPayroll'] = '22.50';
   if (kind.kind === 'funding') value['accountTail'] = '4410';
+  if (kind.kind === 'designee') Object.assign(value, { phone: '3155550121', pin: '24680' });
   // Its shares have to be all of the pay.
   if (kind.kind === 'jobs' && isFull) value['lines'] = [{ job: 'abc-1', percent: '100' }];
   if (kind.kind === 'state-certificate') value['certificate'] = { filingStatus: 'single', allowances: 1 };

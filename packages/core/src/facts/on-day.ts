@@ -48,6 +48,8 @@ export interface ClientOnDay {
   readonly agent: FactValue | null;
   /** The agent that files an aggregate Form 941 for it. */
   readonly aggregateFiler: FactValue | null;
+  /** Whom the IRS may ask about returns. */
+  readonly designee: FactValue | null;
 }
 
 /** The share that is left for the first place of work: the others are written down with theirs. One that cannot be read is told by the reader of the case, which gets it as it is. */
@@ -138,5 +140,6 @@ export function clientOnDay(facts: readonly DatedFact[], day: string): ClientOnD
     forms: all('form'),
     agent: one('reporting-agent'),
     aggregateFiler: one('aggregate-filer'),
+    designee: one('designee'),
   };
 }

@@ -39,6 +39,14 @@ export interface Filer extends PostalAddress {
   /** F federal, S state or local, T 501(c), Y both, N none of these (EFW2, RE record). */
   readonly kindOfEmployer: 'F' | 'S' | 'T' | 'Y' | 'N';
 }
+/** Whom the agency may ask about a return. */
+export interface Designee {
+  readonly name: string;
+  /** Ten digits. */
+  readonly phone: string;
+  /** Five digits. */
+  readonly pin: string;
+}
 /** Who prepares and sends it. */
 export interface SendingFirm extends PostalAddress {
   readonly ein: string;
@@ -61,6 +69,8 @@ export interface FilingFacts {
   readonly period: FilingPeriod;
   /** Check dates of payrolls in the period that are not posted. */
   readonly openPayrolls: readonly LocalDate[];
+  /** Left out: nobody is designated. */
+  readonly designee?: Designee;
 }
 
 /** What the client is, as the end of a period sees it. */

@@ -12,6 +12,7 @@ export const mefHeader = (returnType: string, sending: Sending, taxYear: number)
   filer: sending.facts.filer,
   firm: sending.facts.firm,
   signature: sending.signature,
+  designee: sending.facts.designee ?? null,
 });
 
 /** A balance that the IRS takes from an account by itself (electronic funds withdrawal); element names are recalled. */
@@ -35,6 +36,7 @@ const OUR_FIELDS: readonly (readonly [theirs: RegExp, ours: string])[] = [
   [/\bEIN\b/, 'client.ein'],
   [/BusinessNameLine1Txt/, 'client.legalName'],
   [/TaxpayerPIN/, 'filing.pin'],
+  [/ThirdPartyDesignee/, 'client.designee'],
   [/PTIN/, 'firm.preparerPtin'],
   [/EFIN/, 'firm.efin'],
 ];

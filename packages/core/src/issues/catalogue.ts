@@ -412,6 +412,8 @@ export const ISSUE_TEXTS = {
     'It is not said which type of establishment this is.',
     'Choose it: it is the first box of Form 8027.',
   ),
+  'designee.phone': entry('“{value}” is no telephone number of ten digits.', 'Write it with its area code.'),
+  'designee.pin': entry('The PIN of the designee has not five digits.', 'Five digits that the designee has chosen.'),
   'check.schedule-d': entry('Part 1 does not have {what}.', 'Answer it on the schedule.'),
   'check.schedule-d-nothing': entry(
     'Forms W-2 and Forms 941 do not differ.',

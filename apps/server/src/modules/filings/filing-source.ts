@@ -5,6 +5,7 @@ import { text } from '@zakat/core/facts/fact-kind';
 import { clientOnDay, personOnDay } from '@zakat/core/facts/on-day';
 import {
   emptyInput,
+  type Designee,
   type EmployerFacts,
   type FilingFacts,
   type FilingInput,
@@ -330,7 +331,9 @@ export class FilingSource {
       `SELECT check_date FROM payroll WHERE client_id = $1 AND status <> 'posted' AND check_date BETWEEN $2 AND $3 ORDER BY check_date`,
       [client.id, period.start, period.end],
     )) as { check_date: string }[];
+    const designee = designeeOf(clientOnDay(await this.store.ofClient(manager, client.id), period.end));
     return {
+      ...(designee ? { designee } : {}),
       filer: { ...client, name: client.legalName },
       firm,
       today: await this.clock.today(manager),
@@ -444,3 +447,13 @@ type PaidLine = W2Check['earnings'][number];
 
 /** Unemployment contributions of employers, the federal one and the states'. */
 const UNEMPLOYMENT = codesWhere((tax) => tax.kind === 'unemployment' && tax.payer === 'employer');
+
+/** Whom the IRS may ask about a return; null: nobody was named. */
+function designeeOf({ designee }: ReturnType<typeof clientOnDay>): Designee | null {
+  if (!designee || text(designee, 'standing') !== 'yes') return null;
+  return {
+    name: text(designee, 'name'),
+    phone: text(designee, 'phone').replace(/\D/g, ''),
+    pin: text(designee, 'pin'),
+  };
+}

@@ -5,7 +5,7 @@ import PDFDocument from 'pdfkit';
 import { printedDollars } from '../documents/index.js';
 import { titleOf } from '../filing-records/index.js';
 import { streetInOneLine } from '@zakat/core/identity/street';
-import { showEin } from '@zakat/core/identity/numbers';
+import { showEin, showPhone } from '@zakat/core/identity/numbers';
 
 const LEFT = 54;
 const WIDTH = 504;
@@ -147,6 +147,9 @@ export function drawReturn({ kind, content, facts, isDraft, signedOn }: ReturnPa
       words(`${filer.signerName}, ${filer.signerTitle}: ${when}`, LEFT, at, 9);
     });
     row((at) => words(`Prepared by ${firm.preparerName}, PTIN ${firm.preparerPtin}, ${firm.name}`, LEFT, at, 9));
+    const { designee } = facts;
+    if (designee)
+      row((at) => words(`Third-party designee: ${designee.name}, ${showPhone(designee.phone)}`, LEFT, at, 9));
     document.end();
   });
 }

@@ -287,7 +287,6 @@ export class AgendaRungs {
         deposit.liabilities.some((line) => line.tax === row.tax && line.liabilityDate === row.liability_date),
       );
       if (own?.status === 'released') return [];
-      const isUnderWay = deposit.liabilities.every((line) => line.owed === line.underWay);
       return [
         {
           ...ALWAYS,
@@ -301,7 +300,8 @@ export class AgendaRungs {
           move: deposit.question
             ? 'Preparer: say how often it is deposited'
             : (moves[own?.status ?? ''] ?? 'Preparer: schedule the payment'),
-          lateAfter: isUnderWay ? null : (deposit.lastToSend as LocalDate | null),
+          // What is scheduled and has not left is late like what is not.
+          lateAfter: deposit.lastToSend as LocalDate | null,
           path: own ? `/remittances/${own.id}` : `/clients/${client.id}/deposits`,
         },
       ];

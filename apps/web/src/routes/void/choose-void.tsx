@@ -145,7 +145,7 @@ function Choose({ payroll }: { readonly payroll: Schemas['VoidsOfPayroll'] }): R
           {isReady && <Waiting query={effects}>{(data) => <VoidEffectsView effects={data} isPencil />}</Waiting>}
           <form className="actions" style={{ alignItems: 'flex-end' }} onSubmit={submit}>
             <TextInput
-              label="Reason (kept with it)"
+              label={repaid === undefined ? 'Reason (kept with the void)' : 'Reason (kept with the record)'}
               w={420}
               maxLength={300}
               value={reason}

@@ -35,6 +35,8 @@ export interface MefHeader {
     readonly preparerPtin: string;
   };
   readonly signature: { readonly pin: string; readonly signed: LocalDate };
+  /** Whom the IRS may ask; null: nobody. */
+  readonly designee: { readonly name: string; readonly phone: string; readonly pin: string } | null;
 }
 /** An element with text, an element with elements, or several of one name. */
 export interface MefElements {
@@ -59,7 +61,7 @@ const address = (place: Place): MefElements => ({
  * from the public 94x schemas and not yet compared with them.
  */
 export function writeMefReturn(header: MefHeader, data: MefElements): string {
-  const { filer, firm, signature } = header;
+  const { filer, firm, signature, designee } = header;
   return create(
     { version: '1.0', encoding: 'UTF-8' },
     {
@@ -88,6 +90,15 @@ export function writeMefReturn(header: MefHeader, data: MefElements): string {
             TaxpayerPIN: signature.pin,
             SignatureDt: signature.signed,
           },
+          ThirdPartyDesigneeGrp:
+            designee === null
+              ? { DiscussWithThirdPartyNoInd: 'X' }
+              : {
+                  DiscussWithThirdPartyYesInd: 'X',
+                  ThirdPartyDesigneeNm: transliterate(designee.name),
+                  ThirdPartyDesigneePhoneNum: designee.phone,
+                  ThirdPartyDesigneePIN: designee.pin,
+                },
           PreparerFirmGrp: {
             PreparerFirmEIN: firm.ein,
             PreparerFirmName: { BusinessNameLine1Txt: transliterate(firm.name) },

@@ -110,6 +110,8 @@ describe('a check to an agency', () => {
     expect([paid.status, paid.body.status]).toEqual([200, 'settled']);
     expect(await federal()).toBeUndefined();
     const [row] = await checks('503');
+    // Mailed, it is out, and the bank’s statement may clear it.
+    expect(row?.status).toBe('issued');
     const ended = await preparer('POST', `/checks/${row?.id ?? ''}/end`, {
       act: 'void',
       version: row?.version,

@@ -22,7 +22,7 @@ import { problem } from '@zakat/core/issues/issue';
 import { conflict, notFound, refuse, refuseField } from '../../http/refusal.js';
 import { WorkQueue } from '../../queue/work-queue.js';
 import { Executor } from '../../state-machines/executor.js';
-import { REMITTANCE_MACHINE } from '../../state-machines/machine.js';
+import { CHECK_MACHINE, REMITTANCE_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/index.js';
 import { BankAccount, type Client, findClient, findPayingAccount } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
@@ -189,6 +189,10 @@ export class RemittancesService {
         set: { confirmation: confirmation.trim(), paid_elsewhere_on: day, settles: day },
         detail: { paidOn: day, confirmation: confirmation.trim(), amount: remittance.amount },
       });
+      // A check that was mailed is out.
+      const check = await checkOf(manager, id);
+      if (check?.status === 'printed')
+        await this.executor.apply(manager, actor, CHECK_MACHINE, { id: check.id, act: 'issue', version: null });
       await this.answers.recorded(manager, actor, remittance, day);
       await manager.update(RemittanceItem, { remittanceId: id }, { isLive: false });
       return this.viewIn(manager, id);

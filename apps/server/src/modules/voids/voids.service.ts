@@ -149,6 +149,10 @@ export class VoidsService {
         throw conflict('Only the people of a posted void are paid again.');
       if (stored.again_payroll_id !== null) return { id: stored.again_payroll_id };
       const payroll = await findPayroll(manager, stored.payroll_id);
+      if (payroll.kind === 'recorded')
+        throw conflict(
+          'Another program paid these checks, and what the people kept is not known here. Record what it pays instead.',
+        );
       if (day < payroll.checkDate)
         throw refuseField(
           'checkDate',

@@ -191,7 +191,7 @@ export function VoidPage(): ReactNode {
           {data.status === 'posted' && data.repaid === null && (
             <>
               <Reversal voidId={data.id} today={today} />
-              <PayAgain key={today} data={data} today={today} />
+              {data.kind !== 'recorded' && <PayAgain key={today} data={data} today={today} />}
             </>
           )}
           {data.status === 'posted' && data.repaid !== null && <GivenBack data={data} today={today} />}

@@ -60,6 +60,26 @@ describe('workers who were not treated as employees', () => {
     // 12.4 percent of 1,000.00 and 6.2 of 10,000.00.
     expect(made.find(({ id }) => id === '8')?.columns).toEqual([1_600_000, 500_000, 1_100_000, 74_400]);
   });
+  it('of an earlier correction are previously reported in the next', () => {
+    const kind = kindOf('us-941-x');
+    const base = kindOf('us-941');
+    const input = filingInput('2025-Q3');
+    const filed = {
+      ...input,
+      original: base.compute(input),
+      answers: { reclassified: 'reported', discovered: '2026-03-02' },
+    };
+    const first = kind.compute({ ...filed, entered: { reclassifiedOasdi: dollars('10000.00') } });
+    const next = kind.compute({
+      ...filed,
+      original: kind.corrected?.(first),
+      entered: { reclassifiedOasdi: dollars('2000.00') },
+    }) as { lines: { id: string; columns: readonly number[] }[] };
+    const columns = (id: string) => next.lines.find((line) => line.id === id)?.columns;
+    // 20 percent of 6.2, and 6.2 of the employer, on the 2,000.00 that were found now.
+    expect(columns('20')).toEqual([1_200_000, 1_000_000, 200_000, 2_480]);
+    expect(columns('8')).toEqual([1_200_000, 1_000_000, 200_000, 12_400]);
+  });
   it('are no lines where there are none', () => {
     const { lines: made, total } = correctionOf(FORM_941_X, lines({}), lines({}), TERMS);
     expect([made.some(({ id }) => ['19', '20', '21', '22'].includes(id)), total]).toEqual([false, ZERO]);

@@ -172,7 +172,12 @@ export interface CorrectionTerms {
   /** Employees cannot be repaid or have not consented: only the employer's share is corrected. */
   readonly isEmployerShare: boolean;
   /** Wages by the names of the reclassified rows, and whether they were reported on Forms 1099. */
-  readonly reclassified?: { readonly wages: Readonly<Record<string, Cents>>; readonly isReported: boolean };
+  readonly reclassified?: {
+    readonly wages: Readonly<Record<string, Cents>>;
+    readonly isReported: boolean;
+    /** Those of earlier corrections of the same return: previously reported. */
+    readonly before?: Readonly<Record<string, Cents>>;
+  };
 }
 export interface Correction {
   readonly lines: readonly CorrectedLine[];
@@ -191,6 +196,7 @@ export function correctionOf(
   const held: string[] = [];
   const special = terms.reclassified;
   const wagesOf = (row: ReclassifiedRow): Cents => special?.wages[row.entered] ?? ZERO;
+  const beforeOf = (row: ReclassifiedRow): Cents => special?.before?.[row.entered] ?? ZERO;
   const lines = form.rows.map((row): CorrectedLine => {
     const was = sum(row.from.map(reported));
     const is = sum(row.from.map(correct));
@@ -201,13 +207,14 @@ export function correctionOf(
     // Wages of those who were reclassified owe the employer's share in the row, and the small part in a row of their own.
     const more = form.reclassified?.find(({ share }) => share?.row === row.id);
     const added = more ? wagesOf(more) : ZERO;
+    const before = more ? beforeOf(more) : ZERO;
     const fourth = fourthOf(row, own, terms);
     return {
       id: row.id,
       label: row.label,
       columns: [
-        add(now, added),
-        was,
+        add(add(now, before), added),
+        add(was, before),
         add(own, added),
         fourth === null ? null : add(fourth, more?.share ? part(added, more.share.rate) : ZERO),
       ],
@@ -216,7 +223,9 @@ export function correctionOf(
   const reclassified = (form.reclassified ?? []).flatMap((row): CorrectedLine[] => {
     const wages = wagesOf(row);
     const tax = part(wages, special?.isReported === true ? row.reported : row.unreported);
-    return wages === 0 ? [] : [{ id: row.id, label: row.label, columns: [wages, ZERO, wages, tax] }];
+    return wages === 0
+      ? []
+      : [{ id: row.id, label: row.label, columns: [add(beforeOf(row), wages), beforeOf(row), wages, tax] }];
   });
   lines.push(...reclassified);
   const taxes = lines.map(({ columns }) => columns[3] ?? ZERO);

@@ -4,7 +4,7 @@ import { writeMefReturn } from '../../formats/mef/return.js';
 import { problem, warning, type Issue } from '../../issues/issue.js';
 import { recalled } from '../../jurisdictions/dated.js';
 import { publication } from '../../jurisdictions/state-words.js';
-import { ZERO, cents, showDollars, subtract, toDollars } from '../../money/cents.js';
+import { ZERO, add, cents, showDollars, subtract, toDollars, type Cents } from '../../money/cents.js';
 import type { TaxGroup } from '../../tax-registry/registry.js';
 import { OF_EFILED_RETURNS, runChecks, type Check } from '../checks.js';
 import { defineKind, type FilingInput, type FilingKind } from '../kind.js';
@@ -28,6 +28,8 @@ export interface XContent extends Correction {
   readonly due: LocalDate;
   /** The return as it should be, of the kind that is corrected. */
   readonly corrected: unknown;
+  /** Wages of workers who were not treated as employees, with those of earlier corrections. */
+  readonly reclassified?: Readonly<Record<string, Cents>>;
   readonly hasOriginal: boolean;
   readonly lineCount: number;
   /** Wages of reclassified workers are entered, and it is not said whether they were reported. */
@@ -63,6 +65,10 @@ const drafted = (correction: Correction, discovered: LocalDate | null, what: str
   return `${discovered === null ? 'We' : `On ${showDate(discovered)} we`} found that the return as filed differs from the ${what} of the period: ${parts.join('; ')}.`;
 };
 
+/** Wages of reclassified workers that an earlier correction of the return has reported, by the names of their rows. */
+const reclassifiedBefore = (original: unknown): Readonly<Record<string, Cents>> =>
+  (original as { readonly reclassified?: Readonly<Record<string, Cents>> } | null)?.reclassified ?? {};
+
 export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
   const reclassified = part3.reclassified ?? [];
   const rowIds = new Set([...part3.rows, ...reclassified].map(({ id }) => id));
@@ -81,6 +87,11 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
     const on = discovered ?? input.today ?? input.period.end;
     const isLaterYear = yearOf(on) > yearOf(input.period.end);
     const certification = input.answers['certification'] ?? '';
+    const before = reclassifiedBefore(input.original);
+    const found = Object.fromEntries(reclassified.map(({ entered }) => [entered, input.entered[entered] ?? ZERO]));
+    const together = Object.fromEntries(
+      reclassified.map(({ entered }) => [entered, add(before[entered] ?? ZERO, found[entered] ?? ZERO)]),
+    );
     const correction = correctionOf(
       part3,
       (line) => lineOf(reportedLines, line),
@@ -91,8 +102,9 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
         isAdministrative: isWithdrawn || input.answers['administrative'] === 'yes',
         isEmployerShare: certification === 'employer-share',
         reclassified: {
-          wages: Object.fromEntries(reclassified.map(({ entered }) => [entered, input.entered[entered] ?? ZERO])),
+          wages: found,
           isReported: input.answers['reclassified'] === 'reported',
+          before,
         },
       },
     );
@@ -117,6 +129,7 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
       hasOriginal: input.original !== null,
       lineCount: correction.lines.filter(({ columns }) => columns[2] !== 0).length,
       ...(isRateOpen ? { isRateOpen } : {}),
+      ...(Object.values(together).some((wages) => wages !== 0) ? { reclassified: together } : {}),
     };
   };
   const something: Check<XContent> = ({ hasOriginal, lineCount }) => [
@@ -329,7 +342,9 @@ export function xKind({ form, code, title, base, part3 }: XKind): FilingKind {
     amendedBy: `another Form ${form}`,
     dueFor: ({ due }) => due,
     corrects: base.code,
-    corrected: ({ corrected }) => corrected,
+    // What was reclassified is in no ledger: the next correction has it as previously reported.
+    corrected: ({ corrected, reclassified: kept }) =>
+      kept ? { ...(corrected as object), reclassified: kept } : corrected,
   });
 }
 

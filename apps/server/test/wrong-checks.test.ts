@@ -90,6 +90,17 @@ describe('pay of an earlier year that is given back', () => {
       ['US-OASDI-EE', -25_000, -1550],
       ['US-OASDI-ER', -25_000, -1550],
     ]);
+    // The month was owed all the same.
+    const owed = (await stack.dataSource.query(
+      `SELECT tax, entries[12]::int AS entries, (months & 2048) <> 0 AS "isOwed" FROM owed_year WHERE client_id = $1 AND year = 2025 AND tax LIKE 'US-%-E%' ORDER BY tax`,
+      [client.id],
+    )) as { tax: string; entries: number; isOwed: boolean }[];
+    expect(owed.map(({ tax, entries, isOwed }) => `${tax} ${entries} ${isOwed}`)).toEqual([
+      'US-HI-EE 2 true',
+      'US-HI-ER 1 true',
+      'US-OASDI-EE 2 true',
+      'US-OASDI-ER 1 true',
+    ]);
     // Looked at again it says the same.
     const later = (await preparer('GET', `/voids/${id}`)).body as VoidView;
     expect([later.refunded, later.effects.figures]).toEqual([1913, view.effects.figures]);

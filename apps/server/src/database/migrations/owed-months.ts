@@ -3,13 +3,22 @@ import { secureTables, shutTo } from '../row-level-security.js';
 
 const MONTHS = Array.from({ length: 12 }, (_, index) => index + 1);
 /** Entries of a month count one, reversals take one away. */
-const COUNTED = MONTHS.map(
-  (month) =>
-    `coalesce(sum(CASE cause WHEN 'reversal' THEN -1 ELSE 1 END) FILTER (WHERE extract(month FROM liability_date) = ${month}), 0)::bigint`,
-).join(', ');
-const yearsOf = (table: string): string =>
-  `SELECT firm_id, client_id, tax, extract(year FROM liability_date)::smallint AS year, ARRAY[${COUNTED}] AS entries
+const PLAIN = `CASE cause WHEN 'reversal' THEN -1 ELSE 1 END`;
+const counted = (each: string): string =>
+  MONTHS.map(
+    (month) => `coalesce(sum(${each}) FILTER (WHERE extract(month FROM liability_date) = ${month}), 0)::bigint`,
+  ).join(', ');
+const yearsOf = (table: string, each = PLAIN): string =>
+  `SELECT firm_id, client_id, tax, extract(year FROM liability_date)::smallint AS year, ARRAY[${counted(each)}] AS entries
    FROM ${table} WHERE cause IN ('payroll', 'reversal', 'return') GROUP BY 1, 2, 3, 4 ORDER BY 2, 3, 4`;
+
+/** What counts the entries that were added; `each`: what one of them counts. */
+export const countOwedYears = (each: string): string =>
+  `CREATE OR REPLACE FUNCTION count_owed_years() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN
+  INSERT INTO owed_year (firm_id, client_id, tax, year, entries) ${yearsOf('added', each)}
+  ON CONFLICT (client_id, tax, year) DO UPDATE SET entries =
+    (SELECT array_agg(u.before + u.more ORDER BY u.month) FROM unnest(owed_year.entries, EXCLUDED.entries) WITH ORDINALITY AS u(before, more, month));
+  RETURN NULL; END $$;`;
 
 /**
  * In which months a client owed a tax, kept by the ledger itself: the returns of every client are found from it without adding
@@ -21,11 +30,7 @@ CREATE TABLE owed_year (firm_id uuid NOT NULL REFERENCES firm, client_id uuid NO
   months int NOT NULL GENERATED ALWAYS AS (${MONTHS.map((month) => `CASE WHEN entries[${month}] > 0 THEN ${2 ** (month - 1)} ELSE 0 END`).join(' + ')}) STORED,
   PRIMARY KEY (client_id, tax, year));
 CREATE INDEX owed_year_of_firm ON owed_year (firm_id, year, client_id, tax) INCLUDE (months);
-CREATE FUNCTION count_owed_years() RETURNS trigger LANGUAGE plpgsql AS $$ BEGIN
-  INSERT INTO owed_year (firm_id, client_id, tax, year, entries) ${yearsOf('added')}
-  ON CONFLICT (client_id, tax, year) DO UPDATE SET entries =
-    (SELECT array_agg(u.before + u.more ORDER BY u.month) FROM unnest(owed_year.entries, EXCLUDED.entries) WITH ORDINALITY AS u(before, more, month));
-  RETURN NULL; END $$;
+${countOwedYears(PLAIN)}
 INSERT INTO owed_year (firm_id, client_id, tax, year, entries) ${yearsOf('ledger_entry')};
 CREATE TRIGGER owed_years AFTER INSERT ON ledger_entry REFERENCING NEW TABLE AS added FOR EACH STATEMENT EXECUTE FUNCTION count_owed_years();
 `;

@@ -1,4 +1,5 @@
 import type { MigrationInterface, QueryRunner } from 'typeorm';
+import { countOwedYears } from './owed-months.js';
 
 const CHANGES = `
 -- Gross pay of an earlier year that an employee gave back: its taxes are taken back in part, and the check stands.
@@ -13,12 +14,16 @@ CREATE OR REPLACE VIEW standing_paycheck WITH (security_invoker = true) AS
     AND NOT EXISTS (SELECT 1 FROM payroll r WHERE r.reverses = c.payroll_id OR (r.id = c.payroll_id AND r.reverses IS NOT NULL));
 `;
 
+/** A reversal takes an entry back; of wages that were given back a part goes, and the month was owed all the same. */
+const TAKEN_BACK = `CASE WHEN cause <> 'reversal' THEN 1 WHEN EXISTS (SELECT 1 FROM paycheck k WHERE k.payroll_id = added.payroll_id AND k.is_repayment) THEN 0 ELSE -1 END`;
+
 /** Wages of an earlier year that are paid back. Forward only. */
 export class RepaidWages1801000000000 implements MigrationInterface {
   readonly name = 'RepaidWages1801000000000';
 
   async up(runner: QueryRunner): Promise<void> {
     await runner.query(CHANGES);
+    await runner.query(countOwedYears(TAKEN_BACK));
   }
 
   down(): Promise<void> {

@@ -1,4 +1,4 @@
-import { Button, Checkbox, Radio, TextInput } from '@mantine/core';
+import { Button, Checkbox, Radio, Stack, TextInput } from '@mantine/core';
 import { ZERO, parseDollars } from '@zakat/core/money/cents';
 import { useQuery } from '@tanstack/react-query';
 import { useState, type FormEvent, type ReactNode } from 'react';
@@ -121,15 +121,19 @@ function Choose({ payroll }: { readonly payroll: Schemas['VoidsOfPayroll'] }): R
               label="What happened to the pay"
               value={isRepaid ? 'repaid' : 'void'}
               onChange={(value) => setRepaid(value === 'repaid')}
+              mt="md"
+              mb="sm"
             >
-              <Radio
-                value="void"
-                label="It never reached the employee, or was not theirs at all: the checks are void"
-              />
-              <Radio
-                value="repaid"
-                label="The employee had it as pay of that year, and gives some of it back this year: the check stands"
-              />
+              <Stack gap="xs" mt="xs">
+                <Radio
+                  value="void"
+                  label="It never reached the employee, or was not theirs at all: the checks are void"
+                />
+                <Radio
+                  value="repaid"
+                  label="The employee had it as pay of that year, and gives some of it back this year: the check stands"
+                />
+              </Stack>
             </Radio.Group>
           )}
           {mayBeRepaid && isRepaid && (

@@ -1,13 +1,13 @@
 import { Inject, Injectable } from '@nestjs/common';
-import { parsePeriod, type FilingPeriod } from '@zakat/core/filings/period';
+import type { FilingPeriod } from '@zakat/core/filings/period';
 import { kindOf } from '@zakat/core/filings/registry';
 import { toDollars, type Cents } from '@zakat/core/money/cents';
-import type { Response } from 'express';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
-import { conflict, refuseField } from '../../http/refusal.js';
+import { conflict } from '../../http/refusal.js';
 import { periodOf, titleOf } from '../filing-records/index.js';
-import { streamTable } from '../tables/index.js';
+import { writeTable } from '../tables/index.js';
+import { quarterAsked } from './quarter-asked.js';
 
 interface Sent {
   readonly kind: string;
@@ -37,10 +37,8 @@ const COLUMNS = [
 export class Acknowledgements {
   constructor(@Inject(FirmDatabase) private readonly database: FirmDatabase) {}
 
-  async table(actor: Actor, quarter: string, response: Response): Promise<void> {
-    const period = parsePeriod(quarter);
-    if (!period || period.kind !== 'quarter')
-      throw refuseField('quarter', 'This is not a quarter.', 'Write it like 2026-Q1.');
+  async table(actor: Actor, quarter: string): Promise<{ name: string; content: Buffer }> {
+    const period = quarterAsked(quarter);
     const sent = await this.database.run(actor, (manager) => sentIn(manager, period));
     if (sent.length === 0) throw conflict('No return of this quarter was sent from here.');
     const rows = sent.map((one) => {
@@ -57,14 +55,7 @@ export class Acknowledgements {
         one.message,
       ];
     });
-    async function* parts(): AsyncGenerator<string[][]> {
-      yield await Promise.resolve(rows);
-    }
-    await streamTable(response, 'csv', {
-      name: `acknowledgements-${quarter}.csv`,
-      columns: COLUMNS.map((label) => ({ label, isNumber: label === 'Attempt' })),
-      rows: parts(),
-    });
+    return { name: `acknowledgements-${quarter}.csv`, content: await writeTable([COLUMNS, ...rows], 'csv') };
   }
 }
 

@@ -1,19 +1,19 @@
 import { Inject, Injectable } from '@nestjs/common';
 import { text } from '@zakat/core/facts/fact-kind';
 import { clientOnDay } from '@zakat/core/facts/on-day';
-import { parsePeriod, type FilingPeriod } from '@zakat/core/filings/period';
+import type { FilingPeriod } from '@zakat/core/filings/period';
 import { kindOf } from '@zakat/core/filings/registry';
 import { ALLOCATED, allocation, type ClientOfAgent } from '@zakat/core/filings/us-schedule-r';
 import { showEin } from '@zakat/core/identity/numbers';
 import { toDollars } from '@zakat/core/money/cents';
-import type { Response } from 'express';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
-import { conflict, refuseField } from '../../http/refusal.js';
+import { conflict } from '../../http/refusal.js';
 import { Client } from '../clients/index.js';
 import { FactStore } from '../facts/index.js';
-import { streamTable } from '../tables/index.js';
+import { writeTable } from '../tables/index.js';
 import { FilingSource } from './filing-source.js';
+import { quarterAsked } from './quarter-asked.js';
 
 interface Agent {
   readonly name: string;
@@ -30,10 +30,8 @@ export class AggregateFilers {
   ) {}
 
   /** A row a client and the sum of each agent, as CSV. The ledger of now is read; nothing is kept. */
-  async table(actor: Actor, quarter: string, response: Response): Promise<void> {
-    const period = parsePeriod(quarter);
-    if (!period || period.kind !== 'quarter')
-      throw refuseField('quarter', 'This is not a quarter.', 'Write it like 2026-Q1.');
+  async table(actor: Actor, quarter: string): Promise<{ name: string; content: Buffer }> {
+    const period = quarterAsked(quarter);
     const agents = await this.database.run(actor, (manager) => this.agents(manager, period));
     if (agents.length === 0)
       throw conflict('No client has an agent that files an aggregate Form 941. It is recorded under its Setup.');
@@ -46,17 +44,8 @@ export class AggregateFilers {
         [name, '', 'Aggregate Form 941', ...shown(totals)],
       ];
     });
-    async function* parts(): AsyncGenerator<string[][]> {
-      yield await Promise.resolve(rows);
-    }
-    await streamTable(response, 'csv', {
-      name: `schedule-r-${quarter}.csv`,
-      columns: [
-        ...['Agent', 'EIN', 'Client'].map((label) => ({ label, isNumber: false })),
-        ...ALLOCATED.map(({ line, label }) => ({ label: `${label}, line ${line}`, isNumber: true })),
-      ],
-      rows: parts(),
-    });
+    const columns = ['Agent', 'EIN', 'Client', ...ALLOCATED.map(({ line, label }) => `${label}, line ${line}`)];
+    return { name: `schedule-r-${quarter}.csv`, content: await writeTable([columns, ...rows], 'csv') };
   }
 
   private async agents(manager: EntityManager, period: FilingPeriod): Promise<Agent[]> {

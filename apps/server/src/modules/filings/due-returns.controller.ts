@@ -4,6 +4,7 @@ import { BeginReturns, DueReturnView, ReturnsAtVersion } from '@zakat/contract/d
 import { ReleaseSlip } from '@zakat/contract/remittances';
 import { Answers } from '../../http/answers.js';
 import { CurrentSession, type Session } from '../identity/index.js';
+import { sendTable } from '../tables/index.js';
 import type { Response } from 'express';
 import { Acknowledgements } from './acknowledgements.service.js';
 import { AggregateFilers } from './aggregate-filers.service.js';
@@ -24,21 +25,21 @@ export class DueReturnsController {
   }
 
   @Get('acknowledgements.csv')
-  acknowledged(
+  async acknowledged(
     @CurrentSession() session: Session,
     @Query('quarter') quarter: string,
     @Res() response: Response,
   ): Promise<void> {
-    return this.acknowledgements.table(session, String(quarter), response);
+    sendTable(response, 'csv', await this.acknowledgements.table(session, String(quarter)));
   }
 
   @Get('schedule-r.csv')
-  scheduleR(
+  async scheduleR(
     @CurrentSession() session: Session,
     @Query('quarter') quarter: string,
     @Res() response: Response,
   ): Promise<void> {
-    return this.aggregate.table(session, String(quarter), response);
+    sendTable(response, 'csv', await this.aggregate.table(session, String(quarter)));
   }
 
   @Post('begin')

@@ -28,6 +28,7 @@ import { checksOfMany, outcome } from '../outbox/index.js';
 import { type FiledElsewhere, filedElsewhereByClient } from '../filed-elsewhere/index.js';
 import { Filing, titleOf } from '../filing-records/index.js';
 import { FilingContent, digestOf } from './filing-content.js';
+import { quarterAsked } from './quarter-asked.js';
 import { isPaid, NOTHING_PAID, paidMonths, type PaidMonths } from './paid-months.js';
 import { FilingQueries } from './filing-queries.service.js';
 import { FilingDrafts } from './filing-drafts.service.js';
@@ -98,9 +99,7 @@ export class DueReturnsService {
   ) {}
 
   view(actor: Actor, quarter: string): Promise<DueReturnView> {
-    const asked = parsePeriod(quarter);
-    if (!asked || asked.kind !== 'quarter')
-      throw refuseField('quarter', 'This is not a quarter.', 'Write it like 2026-Q1.');
+    const asked = quarterAsked(quarter);
     return this.database.run(actor, async (manager) => {
       const today = await this.clock.today(manager);
       const listed: ListedClient[] = await manager.query(

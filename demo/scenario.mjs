@@ -84,6 +84,19 @@ export const CLIENTS = [
       },
     ],
     bank: { label: 'Operating', bankName: 'Harbor Mutual', routing: '000000123', account: '5500012345' },
+    extraFacts: [
+      fact(
+        'reporting-agent',
+        {
+          standing: 'signed',
+          returnsFrom: '2026-07-01',
+          depositsFrom: '2026-07-01',
+          wantsNotices: true,
+          signedBy: 'Ruth Gannet',
+        },
+        '2026-06-22',
+      ),
+    ],
     firstPeriod: { periodStart: '2025-12-21', periodEnd: '2026-01-03', checkDate: '2026-01-09' },
     lastCheckDate: '2026-10-16',
     people: [

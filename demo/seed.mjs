@@ -317,6 +317,7 @@ await moveTo(LAST_DAY);
 await preparer('POST', '/trust/statement/fetch');
 await preparer('POST', '/invoices', { month: '2026-09', clientIds: clients.map(({ id }) => id) });
 for (const fact of DEFAULTS) await administrator('POST', '/firm/defaults', fact);
+await administrator('PUT', '/firm/agent-pin', { pin: '40417' });
 const otherClients = [];
 for (const plan of [...MORE_CLIENTS, ...(isWhole ? [LARGE] : [])]) otherClients.push(await takeOn(plan));
 await debitsByAgency();

@@ -13,21 +13,39 @@ const SCHEMES: readonly (readonly [scheme: 'light' | 'dark', options: axe.RunOpt
 ];
 declare const window: { readonly axe?: typeof axe };
 
-/** Both schemes of a page as it stands; the rules are loaded once for as long as the page lives. */
-export async function expectAccessible(page: Page): Promise<void> {
+/** What a page is headed while it is looked at; nothing while another takes its place, or waits for its figures. */
+async function settledHeading(page: Page): Promise<string> {
   await expect(page.locator('h1')).toBeVisible();
   await expect(page.getByText('One moment.')).toHaveCount(0);
+  return (await page.locator('h1').allTextContents()).join();
+}
+
+async function violationsIn(page: Page, options: axe.RunOptions): Promise<string[]> {
   if (!(await page.evaluate(() => window.axe !== undefined))) await page.evaluate(SOURCE);
+  return page.evaluate(
+    async ([where, how]) => {
+      if (!window.axe) throw new Error('the rules of accessibility are not in the page');
+      const { violations } = await window.axe.run(where, how);
+      return violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
+    },
+    [WHERE, options] as const,
+  );
+}
+
+/**
+ * Both schemes of a page as it stands; the rules are loaded once for as long as the page lives. A link that was just
+ * followed leaves the page before it on the screen until the next has come: what was looked at across the two is looked
+ * at again.
+ */
+export async function expectAccessible(page: Page): Promise<void> {
   for (const [colorScheme, options] of SCHEMES) {
     await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
-    const found = await page.evaluate(
-      async ([where, how]) => {
-        if (!window.axe) throw new Error('the rules of accessibility are not in the page');
-        const { violations } = await window.axe.run(where, how);
-        return violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ target }) => target.join(' ')).join(', ')}`);
-      },
-      [WHERE, options] as const,
-    );
+    let found: string[] = [];
+    await expect(async () => {
+      const before = await settledHeading(page);
+      found = await violationsIn(page, options);
+      expect(await page.locator('h1').allTextContents()).toEqual([before]);
+    }).toPass({ timeout: 60_000 });
     expect(found.map((violation) => `${colorScheme} ${violation}`)).toEqual([]);
   }
 }

@@ -4,7 +4,9 @@ import { statementOf } from './bank/statement.js';
 import { isDay } from './calendar.js';
 import { consolePage } from './console/page.js';
 import { takeDebits } from './debits/debits.js';
+import { cents } from './returns/form-reader.js';
 import { judgeReturn, type Taxpayer } from './returns/return-reader.js';
+import { readTransmission, writeAcknowledgements } from './returns/transmission-reader.js';
 import { judgeStateReport } from './states/state-reader.js';
 import { Store, type Mood, type Party, type Submission } from './store.js';
 import { judgeCorrections } from './wages/efw2c-reader.js';
@@ -135,22 +137,11 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     next();
   };
 
-  const intake = (party: Party) => (request: Request, response: Response) => {
-    const key = request.header('idempotency-key') ?? '';
-    if (key === '') {
-      response.status(400).json({ error: 'an Idempotency-Key is required' });
-      return;
-    }
-    const known = store.records[party].find((submission) => submission.key === key);
-    if (known) {
-      response.status(202).json({ reference: known.reference });
-      return;
-    }
+  const takeIn = (party: Party, key: string, file: Pick<Submission, 'fileName' | 'content'>): Submission => {
     const submission: Submission = {
       reference: `${PREFIX[party]}${String(store.next(party)).padStart(6, '0')}`,
       key,
-      fileName: request.header('x-file-name') ?? '',
-      content: typeof request.body === 'string' ? request.body : '',
+      ...file,
       receivedOn: store.records.today,
       state: 'received',
       code: null,
@@ -163,6 +154,35 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     };
     store.records[party].push(submission);
     judge(party, submission);
+    return submission;
+  };
+  /** Agencies answer in two steps: the first question learns that it was taken in, the next one the verdict. */
+  const decide = (submission: Submission): void => {
+    const { verdict } = submission.notes;
+    if (submission.state !== 'received' || !verdict) return;
+    Object.assign(submission, {
+      state: verdict,
+      isFinal: true,
+      code: submission.notes['code'] ?? null,
+      message: submission.notes['message'] ?? 'Accepted.',
+      field: submission.notes['field'] ?? null,
+    });
+  };
+  const intake = (party: Party) => (request: Request, response: Response) => {
+    const key = request.header('idempotency-key') ?? '';
+    if (key === '') {
+      response.status(400).json({ error: 'an Idempotency-Key is required' });
+      return;
+    }
+    const known = store.records[party].find((submission) => submission.key === key);
+    if (known) {
+      response.status(202).json({ reference: known.reference });
+      return;
+    }
+    const submission = takeIn(party, key, {
+      fileName: request.header('x-file-name') ?? '',
+      content: typeof request.body === 'string' ? request.body : '',
+    });
     store.save();
     response.status(202).json({ reference: submission.reference });
   };
@@ -173,18 +193,54 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
       return;
     }
     response.json(answerOf(submission, party === 'bank' ? entryReturns(submission, store.records.today) : []));
-    // Agencies answer in two steps: the first question learns that it was taken in, the next one the verdict.
-    const { verdict } = submission.notes;
-    if (party !== 'bank' && party !== 'debits' && submission.state === 'received' && verdict) {
-      Object.assign(submission, {
-        state: verdict,
-        isFinal: true,
-        code: submission.notes['code'] ?? null,
-        message: submission.notes['message'] ?? 'Accepted.',
-        field: submission.notes['field'] ?? null,
-      });
-      store.save();
+    if (party === 'bank' || party === 'debits') return;
+    decide(submission);
+    store.save();
+  };
+  const intakeOfMany = (request: Request, response: Response): void => {
+    const key = request.header('idempotency-key') ?? '';
+    const known = store.records.transmissions.find((transmission) => transmission.key === key);
+    if (known) {
+      response.status(202).json({ reference: known.reference, submissions: known.submissions });
+      return;
     }
+    const content = typeof request.body === 'string' ? request.body : '';
+    const { fault, total, returns } = readTransmission(content);
+    const refused = key === '' ? 'An Idempotency-Key is required.' : fault;
+    if (refused !== null) {
+      response.status(422).json({ error: refused });
+      return;
+    }
+    const taken = returns.map((one) =>
+      takeIn('returns', one.id, { fileName: `${one.type} of ${key}`, content: one.content }),
+    );
+    // What the file says it comes to is what its returns come to; else it is not what was put together.
+    const found = taken.reduce<bigint | null>((sum, { notes }) => {
+      const amount = cents(notes['total'] ?? '');
+      return sum === null || amount === null ? null : sum + amount;
+    }, 0n);
+    if (found !== null && found !== total) {
+      store.records.returns = store.records.returns.filter((one) => !taken.includes(one));
+      response.status(422).json({ error: 'The returns do not come to the control total.' });
+      return;
+    }
+    const submissions = taken.map((one) => ({ id: one.key, reference: one.reference }));
+    const reference = `MFT${String(store.next('transmissions')).padStart(6, '0')}`;
+    store.records.transmissions.push({ reference, key, content, submissions });
+    store.save();
+    response.status(202).json({ reference, submissions });
+  };
+  const acknowledge = (request: Request, response: Response): void => {
+    const known = store.records.transmissions.find(({ reference }) => reference === request.params['reference']);
+    if (!known) {
+      response.status(404).json({ error: 'unknown reference' });
+      return;
+    }
+    const own = new Set(known.submissions.map(({ reference }) => reference));
+    const submissions = store.records.returns.filter(({ reference }) => own.has(reference));
+    response.type('application/xml').send(writeAcknowledgements(submissions));
+    for (const submission of submissions) decide(submission);
+    store.save();
   };
 
   for (const [party, path] of [
@@ -197,6 +253,9 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     app.post(path, mood(party), intake(party));
     app.get(`${path}/:reference`, mood(party), ask(party));
   }
+
+  app.post('/returns/transmissions', mood('returns'), intakeOfMany);
+  app.get('/returns/transmissions/:reference/acknowledgements', mood('returns'), acknowledge);
 
   app.get('/bank/statements/:company', mood('bank'), (request, response) => {
     const day = String(request.query['day'] ?? '');

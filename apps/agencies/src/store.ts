@@ -27,6 +27,8 @@ export interface Records {
   wages: Submission[];
   states: Submission[];
   debits: Submission[];
+  /** Files that held several returns. */
+  transmissions: Transmission[];
   /** Taxpayers whose accounts the agencies may debit. */
   enrollments: Enrollment[];
   /** Money that came to a company's account, or left it, by other ways than files. */
@@ -37,6 +39,13 @@ export interface Enrollment {
   readonly taxpayer: string;
   readonly accountTail: string;
   readonly pin: string;
+}
+export interface Transmission {
+  readonly reference: string;
+  readonly key: string;
+  readonly content: string;
+  /** The returns by their names and by the references that they got. */
+  readonly submissions: readonly { readonly id: string; readonly reference: string }[];
 }
 export interface Transfer {
   readonly company: string;
@@ -65,6 +74,7 @@ export class Store {
       wages: [],
       states: [],
       debits: [],
+      transmissions: [],
       enrollments: [],
       transfers: [],
       ...kept,

@@ -55,6 +55,9 @@ import { FilingPostings } from './modules/filings/filing-postings.js';
 import { FilingContent } from './modules/filings/filing-content.js';
 import { HandOver } from './modules/filings/hand-over.js';
 import { FilingSlip } from './modules/filings/filing-slip.js';
+import { Signing } from './modules/filings/signing.service.js';
+import { Transmissions } from './modules/filings/transmissions.service.js';
+import { TransmissionsController } from './modules/filings/transmissions.controller.js';
 import { FilingViews } from './modules/filings/filing-view.js';
 import { FilingSource } from './modules/filings/filing-source.js';
 import { FilingsController } from './modules/filings/filings.controller.js';
@@ -188,6 +191,7 @@ const CONTROLLERS = [
   PaydaysController,
   DueDepositsController,
   DueReturnsController,
+  TransmissionsController,
   ClientsController,
   ContactsController,
   EmployeesController,
@@ -323,6 +327,8 @@ const PROVIDERS = [
   FilingPayment,
   FilingPostings,
   FilingSlip,
+  Signing,
+  Transmissions,
   HandOver,
   FilingViews,
   FilingPapers,

@@ -129,7 +129,11 @@ export class Stack {
     private readonly folder: string,
   ) {}
 
-  static async start(today = '2026-10-22'): Promise<Stack> {
+  /** `taxpayers`: what the tax agency's own register says of some. */
+  static async start(
+    today = '2026-10-22',
+    taxpayers: readonly { readonly ein: string; readonly nameControl: string }[] = [],
+  ): Promise<Stack> {
     if (BASE === '') throw new Error('ZAKAT_TEST_DATABASE_URL is not set: run npm test');
     const database = `zakat_${process.pid}_${Math.floor(performance.now() * 1000)}`;
     const databaseUrl = urlOf(database);
@@ -142,7 +146,7 @@ export class Stack {
       today,
       clockUrl: `http://127.0.0.1:${port}/api/clock`,
       clockToken: TOKEN,
-      taxpayers: [],
+      taxpayers,
       refusedNumbers: [],
     });
     const agencies = await new Promise<Server>((resolve) => {

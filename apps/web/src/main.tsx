@@ -50,6 +50,12 @@ const router = createBrowserRouter([
         path: 'returns',
         lazy: async () => ({ Component: (await import('./routes/due-returns/due-returns.js')).DueReturnsPage }),
       },
+      {
+        path: 'returns/transmissions',
+        lazy: async () => ({
+          Component: (await import('./routes/due-returns/transmissions.js')).TransmissionsPage,
+        }),
+      },
       { path: 'trust', lazy: async () => ({ Component: (await import('./routes/trust/trust.js')).TrustPage }) },
       { path: 'clients', lazy: async () => ({ Component: (await import('./routes/clients/clients.js')).ClientsPage }) },
       { path: 'firm', lazy: async () => ({ Component: (await import('./routes/firm/firm.js')).FirmPage }) },

@@ -17,7 +17,8 @@ export class PayWithReturn {
 }
 export class SignFiling {
   @Whole({ min: 1 }) version!: number;
-  @Text(5, { min: 5 }) pin!: string;
+  /** Blank: the firm signs as reporting agent. */
+  @Text(5) pin!: string;
   @Part(() => PayWithReturn, { nullable: true }) payment!: PayWithReturn | null;
 }
 export class EnteredAmount {
@@ -281,6 +282,8 @@ export class FilingView extends FilingRow {
   @Part(() => ReturnBalance, { nullable: true }) balance!: ReturnBalance | null;
   /** The authorization whose PIN signs it; null: it goes unsigned. */
   @Text(60, { nullable: true }) signedWith!: string | null;
+  /** Who signs for the firm under a Form 8655; null: only the client's signer does. */
+  @Text(400, { nullable: true }) agent!: string | null;
   /** Whose return it is a page of; null: it is sent from here. */
   @Text(80, { nullable: true }) handedTo!: string | null;
   /** A later day that holds because everything was deposited on time. */

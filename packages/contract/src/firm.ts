@@ -27,11 +27,17 @@ export class FirmView extends FirmFacts {
   @Flag() requiresSecondPerson!: boolean;
   /** Returns need marks of both persons before they are released. */
   @Flag() requiresMarks!: boolean;
+  /** Its PIN as reporting agent is entered; nothing shows it. */
+  @Flag() hasAgentPin!: boolean;
   @List(() => ClientFactView) defaults!: ClientFactView[];
 }
 export class SwitchSecondPerson {
   @Flag() isRequired!: boolean;
   @Text(200, { min: 3 }) reason!: string;
+}
+export class AgentPin {
+  /** Five digits; blank: it is taken away. */
+  @Text(5) pin!: string;
 }
 export class UserRow {
   @Id() id!: string;

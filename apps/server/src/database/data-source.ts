@@ -26,6 +26,8 @@ import { AgendaVersion1797000000000 } from './migrations/agenda-version.js';
 import { CountedPeople1798000000000 } from './migrations/counted-people.js';
 import { OwedMonths1799000000000 } from './migrations/owed-months.js';
 import { TickMarks1804000000000 } from './migrations/tick-marks.js';
+import { ReportingAgent1805000000000 } from './migrations/reporting-agent.js';
+import { Transmissions1806000000000 } from './migrations/transmissions.js';
 import { AgencyChecks1803000000000 } from './migrations/agency-checks.js';
 import { MicrTypefaces1802000000000 } from './migrations/micr-typefaces.js';
 import { RepaidWages1801000000000 } from './migrations/repaid-wages.js';
@@ -121,6 +123,8 @@ export const makeDataSource = (url: string): DataSource =>
       MicrTypefaces1802000000000,
       AgencyChecks1803000000000,
       TickMarks1804000000000,
+      ReportingAgent1805000000000,
+      Transmissions1806000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -64,6 +64,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/firm/agent-pin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["FirmController_agentPin"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/firm/defaults": {
         parameters: {
             query?: never;
@@ -1034,6 +1050,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["DueReturnsController_release"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/transmissions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TransmissionsController_list"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/transmissions/{id}/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TransmissionsController_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/transmissions/{id}/acknowledgements": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["TransmissionsController_acknowledgements"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -4120,6 +4184,7 @@ export interface components {
             version: number;
             requiresSecondPerson: boolean;
             requiresMarks: boolean;
+            hasAgentPin: boolean;
             defaults: components["schemas"]["ClientFactView"][];
         };
         UpdateFirm: {
@@ -4146,6 +4211,9 @@ export interface components {
         RequireMarks: {
             isRequired: boolean;
             reason: string;
+        };
+        AgentPin: {
+            pin: string;
         };
         ClientFact: {
             /** @enum {string} */
@@ -4857,6 +4925,30 @@ export interface components {
         };
         ReturnsAtVersion: {
             returns: components["schemas"]["ReturnAtVersion"][];
+        };
+        TransmittedReturn: {
+            /** Format: uuid */
+            filingId: string;
+            title: string;
+            clientName: string;
+            /** @enum {string} */
+            verdict: "waiting" | "received" | "accepted" | "rejected";
+        };
+        TransmissionRow: {
+            /** Format: uuid */
+            id: string;
+            number: number;
+            receiver: string;
+            madeAt: string;
+            sentAt: string | null;
+            delayed: string | null;
+            reference: string | null;
+            count: number;
+            amount: number;
+            accepted: number;
+            rejected: number;
+            isAcknowledged: boolean;
+            returns: components["schemas"]["TransmittedReturn"][];
         };
         ClientRow: {
             /** Format: uuid */
@@ -6994,6 +7086,7 @@ export interface components {
             correctsId: string | null;
             balance: components["schemas"]["ReturnBalance"] | null;
             signedWith: string | null;
+            agent: string | null;
             handedTo: string | null;
             /** Format: date */
             laterDue: string | null;
@@ -7523,6 +7616,29 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["RequireMarks"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FirmView"];
+                };
+            };
+        };
+    };
+    FirmController_agentPin: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AgentPin"];
             };
         };
         responses: {
@@ -9028,6 +9144,63 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["DoneOfMany"][];
                 };
+            };
+        };
+    };
+    TransmissionsController_list: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TransmissionRow"][];
+                };
+            };
+        };
+    };
+    TransmissionsController_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    TransmissionsController_acknowledgements: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
         };
     };

@@ -180,6 +180,8 @@ export const useEnrollmentAct = (id: string) =>
 export const useUpdateFirm = () => useChange((body: Schemas['UpdateFirm']) => take(api.PUT('/api/firm', { body })));
 export const useSwitchSecondPerson = () =>
   useChange((body: Schemas['SwitchSecondPerson']) => take(api.PUT('/api/firm/second-person', { body })));
+export const useKeepAgentPin = () =>
+  useChange((body: Schemas['AgentPin']) => take(api.PUT('/api/firm/agent-pin', { body })));
 export const useCreateUser = () => useChange((body: Schemas['CreateUser']) => take(api.POST('/api/users', { body })));
 export const useUpdateUser = () =>
   useChange(({ id, ...body }: Schemas['UpdateUser'] & { id: string }) =>

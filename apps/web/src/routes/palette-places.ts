@@ -23,6 +23,11 @@ export const FIRM_PLACES: readonly Place[] = [
     path: '/returns',
     words: 'quarter close forms filings 941 940 state wage reports unemployment withholding begin check release',
   },
+  {
+    label: 'Transmissions',
+    path: '/returns/transmissions',
+    words: 'batch files sent irs control totals acknowledgements mef',
+  },
   { label: 'Clients', path: '/clients', words: 'employers companies list' },
   { label: 'Add client', path: '/clients/new', words: 'new employer company' },
   { label: 'Rules', path: '/rules', words: 'rates tables brackets wage base limits rule packs' },

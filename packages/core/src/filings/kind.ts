@@ -230,13 +230,20 @@ export interface Figure {
   readonly value: string;
 }
 
+/** Five digits in place of a hand. */
+export interface Signature {
+  readonly pin: string;
+  readonly signed: LocalDate;
+  /** Who signs for the firm as reporting agent (Form 8655); null: the signer of the client, by Form 8879-EMP. */
+  readonly agent: string | null;
+}
 /** What leaves with a return, and in whose name. */
 export interface Sending {
   readonly facts: FilingFacts;
   readonly employer: EmployerFacts;
   /** Names this attempt for the receiver. */
   readonly submissionId: string;
-  readonly signature: { readonly pin: string; readonly signed: LocalDate };
+  readonly signature: Signature;
   /** The receiver's name of the rejected file that this one replaces; null: the first. */
   readonly resubmits: string | null;
   /** It takes the place of one that was accepted. */

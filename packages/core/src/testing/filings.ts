@@ -70,7 +70,7 @@ export const sendingOf = (facts: FilingFacts, employer: Partial<EmployerFacts> =
   facts,
   employer: { ...EMPLOYER, ...employer },
   submissionId: 's-1',
-  signature: { pin: '31415', signed: facts.today as LocalDate },
+  signature: { pin: '31415', signed: facts.today as LocalDate, agent: null },
   resubmits: null,
   payment: null,
 });

@@ -23,6 +23,8 @@ export class Firm {
   /** A return is released only with a preparer's and a reviewer's mark on its lines. */
   @Column('boolean', { name: 'requires_marks', default: false }) requiresMarks!: boolean;
   @Column('int', { name: 'cushion_days' }) cushionDays!: number;
+  /** Five digits with which the firm signs as reporting agent. */
+  @Column('bytea', { name: 'agent_pin_cipher', nullable: true }) agentPinCipher!: Buffer | null;
   @Column('int') version!: number;
 }
 

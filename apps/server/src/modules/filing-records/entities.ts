@@ -31,6 +31,8 @@ export class Filing {
   @Column('uuid', { name: 'signed_by', nullable: true }) signedBy!: string | null;
   @Column('bytea', { name: 'signer_pin_cipher', nullable: true }) signerPinCipher!: Buffer | null;
   @Column('date', { name: 'signed_on', nullable: true }) signedOn!: string | null;
+  /** Who signed for the firm as reporting agent; null: the client's signer, or nobody yet. */
+  @Column('text', { name: 'agent_signer', nullable: true }) agentSigner!: string | null;
   @Column('uuid', { name: 'released_by', nullable: true }) releasedBy!: string | null;
   @Column('text', { name: 'submission_id', nullable: true }) submissionId!: string | null;
   @Column('uuid', { name: 'document_id', nullable: true }) documentId!: string | null;

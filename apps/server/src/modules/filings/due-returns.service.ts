@@ -29,6 +29,7 @@ import { type FiledElsewhere, filedElsewhereByClient } from '../filed-elsewhere/
 import { Filing, titleOf } from '../filing-records/index.js';
 import { FilingContent, digestOf } from './filing-content.js';
 import { quarterAsked } from './quarter-asked.js';
+import { firmOf, Signing } from './signing.service.js';
 import { isPaid, NOTHING_PAID, paidMonths, type PaidMonths } from './paid-months.js';
 import { FilingQueries } from './filing-queries.service.js';
 import { FilingDrafts } from './filing-drafts.service.js';
@@ -53,7 +54,7 @@ for (const kind of FILING_KINDS)
   for (const group of kind.owedFor) BY_GROUP.set(group, [...(BY_GROUP.get(group) ?? []), kind]);
 const ORDER = new Map(FILING_KINDS.map((kind, index) => [kind, index]));
 /** What the forms of a client follow from. */
-const FORM_FACTS = ['employer', 'form', 'aggregate-filer'];
+const FORM_FACTS = ['employer', 'form', 'aggregate-filer', 'reporting-agent'];
 const ON_REQUEST = FILING_KINDS.filter(({ owedFor, corrects }) => owedFor.length === 0 && corrects === undefined);
 
 /** What a client's returns of a quarter follow from. */
@@ -96,6 +97,7 @@ export class DueReturnsService {
     @Inject(FilingActs) private readonly acts: FilingActs,
     @Inject(FilingRelease) private readonly releases: FilingRelease,
     @Inject(Clock) private readonly clock: Clock,
+    @Inject(Signing) private readonly signing: Signing,
   ) {}
 
   view(actor: Actor, quarter: string): Promise<DueReturnView> {
@@ -135,7 +137,12 @@ export class DueReturnsService {
         ),
       );
       const rows: DueReturn[] = [];
-      for (const one of shown) rows.push(await this.rowOf(manager, one, whole.get(one.filingId ?? '') ?? null, today));
+      const firm = await firmOf(manager);
+      for (const one of shown) {
+        const isAgent =
+          this.signing.agentBy(firm, facts.get(one.client.id) ?? [], one.kind, one.period, today)?.pin != null;
+        rows.push(await this.rowOf(manager, one, whole.get(one.filingId ?? '') ?? null, { today, isAgent }));
+      }
       const aggregated = [...facts.values()].filter(
         (own) => text(clientOnDay(own, asked.end).aggregateFiler ?? {}, 'standing') === 'approved',
       ).length;
@@ -147,12 +154,12 @@ export class DueReturnsService {
     manager: EntityManager,
     { client, kind, period, due, isElsewhere }: Found,
     filing: Filing | null,
-    today: LocalDate,
+    { today, isAgent }: { readonly today: LocalDate; readonly isAgent: boolean },
   ): Promise<DueReturn> {
     const stands = await this.standing(manager, kind, period, filing);
     const status = !filing && isElsewhere ? 'filed elsewhere' : stands.status;
     const isDone = status === 'accepted' || status === 'filed elsewhere';
-    const needsSigner = status === 'checked' && kind.signedBy !== null && filing?.signedOn === null;
+    const needsSigner = status === 'checked' && kind.signedBy !== null && filing?.signedOn === null && !isAgent;
     const isHanded = status === 'checked' && kind.handedTo !== undefined;
     return {
       key: `${client.id} ${kind.code} ${periodKey(period)}`,
@@ -225,7 +232,8 @@ export class DueReturnsService {
   async release(actor: Actor, asked: readonly ReturnAtVersion[]): Promise<DoneOfMany[]> {
     const answers: DoneOfMany[] = [];
     for (const { id, version } of asked)
-      answers.push(await outcome(id, await this.nameOf(actor, id), () => this.releases.release(actor, id, version)));
+      answers.push(await outcome(id, await this.nameOf(actor, id), () => this.releases.releaseOne(actor, id, version)));
+    await this.releases.send();
     return answers;
   }
 
@@ -259,7 +267,7 @@ export class DueReturnsService {
             .join('; '),
         })),
       ],
-      leaves: `${many} ${slips.length === 1 ? 'goes' : 'go'} to the agencies, each by itself; one that is refused stops none of the others.`,
+      leaves: `${many} ${slips.length === 1 ? 'goes' : 'go'} to the agencies, the ones to the IRS in one transmission; one that is refused stops none of the others.`,
       becomesImpossible:
         'The figures of these returns cannot be changed any more; what turns out wrong afterwards is put right with an amended return.',
       wayBack: first.wayBack,
@@ -323,7 +331,7 @@ function owedReturns({
   recorded,
 }: Pick<Standing, 'quarter' | 'paid' | 'facts' | 'recorded'>): readonly OwedReturn[] {
   if (paid.groups.size === 0 && !facts.some(({ kind }) => kind === 'form')) return [];
-  const key = `${quarter.start}|${paid.key}|${JSON.stringify([recorded, ...facts.map(({ kind, from, value }) => [kind, from, value])])}`;
+  const key = `${quarter.start}|${paid.key}|${JSON.stringify([recorded, ...facts.filter((fact) => fact.kind !== 'reporting-agent').map(({ kind, from, value }) => [kind, from, value])])}`;
   const known = owedAlike.get(key);
   if (known) return known;
   const { choices } = formsOnDay(facts, quarter.end);

@@ -11,12 +11,14 @@ import { Filing } from '../filing-records/index.js';
 import { FilingContent, digestOf } from './filing-content.js';
 import { FilingPayment } from './filing-payment.js';
 import { FilingViews } from './filing-view.js';
+import { Signing } from './signing.service.js';
 
 /** What a new attempt begins without. */
 const UNSIGNED = {
   signed_by: null,
   signer_pin_cipher: null,
   signed_on: null,
+  agent_signer: null,
   payment_account_id: null,
   payment_on: null,
 };
@@ -33,6 +35,7 @@ export class FilingActs {
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(Secrets) private readonly secrets: Secrets,
+    @Inject(Signing) private readonly signing: Signing,
   ) {}
 
   /** Runs every check; with an error it stays a draft, else the figures are kept as the snapshot that will be released. */
@@ -74,13 +77,23 @@ export class FilingActs {
     });
   }
 
-  /** Records the signer's PIN for the checked return, and how its balance is paid. The figures are then what was signed. */
+  /**
+   * Records the signer's PIN for the checked return, or that the firm signs it as reporting agent, and how its balance is
+   * paid. The figures are then what was signed.
+   */
   sign(actor: Actor, id: string, input: SignFiling): Promise<FilingView> {
     return this.database.run(actor, async (manager) => {
       const loaded = await this.contents.load(manager, id);
       const { filing, kind } = loaded;
       if (kind.signedBy === null) throw conflict(`${kind.name} go without a signature.`);
-      if (!/^\d{5}$/.test(input.pin) || input.pin === '00000')
+      const agent = input.pin === '' ? await this.signing.agentOf(manager, loaded) : null;
+      if (agent?.pin === null)
+        throw refuseField(
+          'pin',
+          'The firm’s own reporting agent PIN is not entered.',
+          'An administrator enters it under Firm, or the client’s signer gives a PIN.',
+        );
+      if (!agent && (!/^\d{5}$/.test(input.pin) || input.pin === '00000'))
         throw refuseField(
           'pin',
           'A signature PIN has five digits, not all zero.',
@@ -93,7 +106,8 @@ export class FilingActs {
         { id, version: input.version, status: 'checked' },
         {
           signedBy: actor.userId,
-          signerPinCipher: this.secrets.seal(input.pin),
+          signerPinCipher: agent ? null : this.secrets.seal(input.pin),
+          agentSigner: agent?.name ?? null,
           signedOn: await this.clock.today(manager),
           paymentAccountId: input.payment?.bankAccountId ?? null,
           paymentOn: input.payment?.on ?? null,
@@ -101,7 +115,10 @@ export class FilingActs {
         },
       );
       if (result.affected !== 1) throw conflict('Somebody changed this filing meanwhile. Look again before you sign.');
-      await this.audit.record(manager, actor, 'filing.sign', 'filing', id, { payment: input.payment?.on ?? null });
+      await this.audit.record(manager, actor, 'filing.sign', 'filing', id, {
+        payment: input.payment?.on ?? null,
+        ...(agent ? { agent: agent.name } : {}),
+      });
       return this.views.of(manager, id);
     });
   }

@@ -162,6 +162,7 @@ export class FilingPapers {
       facts: await this.source.facts(manager, client, period),
       isDraft,
       signedOn: filing.signedOn === null ? null : date(filing.signedOn),
+      agent: filing.agentSigner,
     });
   }
 }

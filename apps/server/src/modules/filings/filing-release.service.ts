@@ -7,6 +7,7 @@ import { FILING_MACHINE } from '../../state-machines/machine.js';
 import { Clock } from '../clock/index.js';
 import { refuseFailed, Releases } from '../outbox/index.js';
 import { FilingPayment } from './filing-payment.js';
+import { FilingContent } from './filing-content.js';
 import { FilingSlip } from './filing-slip.js';
 import { FilingViews } from './filing-view.js';
 import { FilingPapers } from './filing-papers.service.js';
@@ -18,6 +19,7 @@ export class FilingRelease {
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(FilingPayment) private readonly payment: FilingPayment,
     @Inject(FilingSlip) private readonly slips: FilingSlip,
+    @Inject(FilingContent) private readonly contents: FilingContent,
     @Inject(FilingViews) private readonly views: FilingViews,
     @Inject(Releases) private readonly releases: Releases,
     @Inject(Clock) private readonly clock: Clock,
@@ -26,10 +28,17 @@ export class FilingRelease {
   ) {}
 
   async release(actor: Actor, id: string, version: number): Promise<FilingView> {
+    const view = await this.releaseOne(actor, id, version);
+    await this.queue.wake();
+    return view;
+  }
+
+  /** One of several that are to leave together: whoever releases them sends them when the last is released. */
+  async releaseOne(actor: Actor, id: string, version: number): Promise<FilingView> {
     const view = await this.database.run(actor, async (manager) => {
       await manager.query('SELECT id FROM filing WHERE id = $1 FOR UPDATE', [id]);
       const rehearsed = await this.slips.rehearse(manager, actor, id);
-      const { filing, client, kind, period, content, slip } = rehearsed;
+      const { filing, client, kind, period, content, slip, agent } = rehearsed;
       if (kind.handedTo !== undefined)
         throw conflict(`${kind.name} is not sent from here: it is filed with ${kind.handedTo}. Record when it was.`);
       if (filing.status === 'checked') {
@@ -40,6 +49,7 @@ export class FilingRelease {
             on: filing.paymentOn,
           });
       }
+      const isSignedNow = agent !== null && filing.signedOn === null;
       const documentId = await this.releases.release(manager, actor, FILING_MACHINE, {
         id,
         version,
@@ -51,17 +61,25 @@ export class FilingRelease {
         name: kind.fileName(period, client.ein),
         mediaType: kind.mediaType,
         content: Buffer.from(slip.file, 'utf8'),
-        set: { submission_id: null },
+        set: {
+          submission_id: null,
+          // Nobody signed before: the release is the firm's signature as reporting agent.
+          ...(isSignedNow ? { agent_signer: agent?.name, signed_on: await this.clock.today(manager) } : {}),
+        },
         detail: { kind: kind.code, attempt: filing.attempt },
       });
-      if (kind.lines(content).length > 0) await this.papers.keep(manager, actor, rehearsed, content);
+      const signed = await this.contents.load(manager, id);
+      if (kind.lines(content).length > 0) await this.papers.keep(manager, actor, signed, content);
       await manager.query(
         `INSERT INTO filing_event (firm_id, filing_id, at, stage, message, attempt, document_id) VALUES ($1, $2, $3, 'released', $4, $5, $6)`,
         [actor.firmId, id, await this.clock.now(manager), `Released by ${actor.role}.`, filing.attempt, documentId],
       );
       return this.views.of(manager, id);
     });
-    await this.queue.wake();
     return view;
+  }
+
+  send(): Promise<void> {
+    return this.queue.wake();
   }
 }

@@ -8,16 +8,17 @@ import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { BankAccount } from '../clients/index.js';
-import { Clock } from '../clock/index.js';
 import { mayReleaseCheck } from '../outbox/index.js';
 import { FilingContent, digestOf, type Loaded } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
+import { Signing, type SigningAgent } from './signing.service.js';
 import { heldByMarks } from './tick-marks.js';
 import { titleOf } from '../filing-records/index.js';
 
 export interface Rehearsed extends Loaded {
   readonly content: unknown;
   readonly slip: ReleaseSlip;
+  readonly agent: SigningAgent | null;
 }
 
 /** The release slip of a filing. Making it is the rehearsal: the real checks and the real file, and nothing changes. */
@@ -27,7 +28,7 @@ export class FilingSlip {
     @Inject(FilingContent) private readonly contents: FilingContent,
     @Inject(FilingSource) private readonly source: FilingSource,
     @Inject(Secrets) private readonly secrets: Secrets,
-    @Inject(Clock) private readonly clock: Clock,
+    @Inject(Signing) private readonly signing: Signing,
   ) {}
 
   async rehearse(manager: EntityManager, actor: Actor, id: string): Promise<Rehearsed> {
@@ -35,25 +36,12 @@ export class FilingSlip {
     const { filing, client, kind, period } = loaded;
     const content = await this.contents.compute(manager, loaded);
     const isSame = filing.snapshotDigest === digestOf(this.contents.stored(kind, content));
-    const made = await this.fileOf(manager, loaded, content);
     const errors = (await this.contents.issuesOf(manager, loaded, content)).filter(
       (issue) => issue.severity === 'error',
     );
-    const signer = `${client.signerName}, ${client.signerTitle}`;
-    const signed = date(filing.signedOn ?? (await this.clock.today(manager)));
-    const signature: SlipCheck[] =
-      kind.signedBy === null
-        ? []
-        : [
-            {
-              label: 'It is signed',
-              isPassed: filing.signedBy !== null,
-              says:
-                filing.signedBy === null
-                  ? `${client.signerName}’s PIN is not entered yet.`
-                  : `Signed for ${signer}, on ${showDate(signed)}.`,
-            },
-          ];
+    const agent = await this.signing.agentOf(manager, loaded);
+    const signature = kind.signedBy === null ? [] : [signatureCheck(loaded, agent)];
+    const made = await this.fileOf(manager, loaded, content, agent);
     const held = await heldByMarks(manager, id, kind, content);
     const checks: SlipCheck[] = [
       {
@@ -98,20 +86,22 @@ export class FilingSlip {
       mayRelease: checks.every((check) => check.isPassed),
       file: made.content,
     };
-    return { ...loaded, content, slip };
+    return { ...loaded, content, slip, agent };
   }
 
-  private async fileOf(manager: EntityManager, loaded: Loaded, content: unknown): Promise<MadeFile> {
+  private async fileOf(
+    manager: EntityManager,
+    loaded: Loaded,
+    content: unknown,
+    agent: SigningAgent | null,
+  ): Promise<MadeFile> {
     const { filing, client, kind, period } = loaded;
     const { employer } = await this.source.employer(manager, client, period);
     const sending: Sending = {
       facts: await this.source.facts(manager, client, period),
       employer,
       submissionId: `${filing.id}-${filing.attempt}`,
-      signature: {
-        pin: filing.signerPinCipher ? this.secrets.open(filing.signerPinCipher) : '',
-        signed: date(filing.signedOn ?? (await this.clock.today(manager))),
-      },
+      signature: await this.signing.signatureOf(manager, loaded, agent),
       resubmits: filing.attempt > 1 ? await this.lastReference(manager, filing.id) : null,
       payment: await this.payment(manager, loaded, content),
     };
@@ -148,4 +138,20 @@ export class FilingSlip {
     )) as { code: string }[];
     return rows[0]?.code ?? null;
   }
+}
+
+/** Whether it is signed: by the client's signer, or by the firm with its release where a Form 8655 lets it. */
+function signatureCheck({ filing, client }: Loaded, agent: SigningAgent | null): SlipCheck {
+  const label = 'It is signed';
+  const on = filing.signedOn === null ? 'with its release' : `on ${showDate(date(filing.signedOn))}`;
+  if (filing.signerPinCipher)
+    return { label, isPassed: true, says: `Signed for ${client.signerName}, ${client.signerTitle}, ${on}.` };
+  if (agent?.pin) return { label, isPassed: true, says: `Signed ${on} by ${agent.says}.` };
+  return {
+    label,
+    isPassed: false,
+    says: agent
+      ? 'Form 8655 lets the firm sign it, but the firm’s reporting agent PIN is not entered (Firm).'
+      : `${client.signerName}’s PIN is not entered yet.`,
+  };
 }

@@ -12,6 +12,7 @@ import { Outbox } from '../outbox/index.js';
 import { Filing, periodOf, titleOf } from '../filing-records/index.js';
 import { FilingContent, type Loaded } from './filing-content.js';
 import { FilingSource } from './filing-source.js';
+import { Signing } from './signing.service.js';
 import { pageOf, strangersOf } from './wage-statements.service.js';
 
 /** A filing as the screens show it. */
@@ -21,6 +22,7 @@ export class FilingViews {
     @Inject(FilingContent) private readonly contents: FilingContent,
     @Inject(FilingSource) private readonly source: FilingSource,
     @Inject(Outbox) private readonly outbox: Outbox,
+    @Inject(Signing) private readonly signing: Signing,
   ) {}
 
   /** `fresh`: the issues of what was just computed, which are then not looked for again. */
@@ -48,6 +50,7 @@ export class FilingViews {
     ])) as { id: string; name: string }[];
     const nameOf = (userId: string | null): string | null => names.find((user) => user.id === userId)?.name ?? null;
     const before = await this.before(manager, loaded);
+    const agent = await this.signing.agentOf(manager, loaded);
     return {
       ...rowOf(filing, client),
       lines: kind.lines(content).map((line) => lineView(line, before?.lines ?? null)),
@@ -78,6 +81,7 @@ export class FilingViews {
       events: events.map((event) => ({ ...event, at: event.at.toISOString() })),
       preparedBy: nameOf(filing.preparedBy) ?? '',
       signedWith: kind.signedBy,
+      agent: agent?.pin ? agent.says : null,
       handedTo: kind.handedTo ?? null,
       signedBy: nameOf(filing.signedBy),
       submissionId: filing.submissionId,

@@ -21,6 +21,8 @@ export interface ReturnPaper {
   /** Printed across each page while the return has not been sent. */
   readonly isDraft: boolean;
   readonly signedOn: LocalDate | null;
+  /** Who signed for the firm as reporting agent; null: the client's signer. */
+  readonly agent: string | null;
 }
 
 const amountText = (value: number): string => printedDollars(cents(value));
@@ -37,7 +39,7 @@ function widthsOf(table: FilingTable): number[] {
 }
 
 /** A return on paper with the figures that are sent: who files, every line, every schedule, and who signs. */
-export function drawReturn({ kind, content, facts, isDraft, signedOn }: ReturnPaper): Promise<Buffer> {
+export function drawReturn({ kind, content, facts, isDraft, signedOn, agent }: ReturnPaper): Promise<Buffer> {
   const { filer, firm, period } = facts;
   const title = titleOf(kind, period);
   return new Promise((resolve, reject) => {
@@ -144,7 +146,9 @@ export function drawReturn({ kind, content, facts, isDraft, signedOn }: ReturnPa
     row((at) => {
       document.font('Helvetica').fillColor(INK);
       const when = signedOn === null ? 'not signed yet' : `signed ${showDate(signedOn)} by PIN`;
-      words(`${filer.signerName}, ${filer.signerTitle}: ${when}`, LEFT, at, 9);
+      const who =
+        agent === null ? `${filer.signerName}, ${filer.signerTitle}` : `${agent}, reporting agent (Form 8655)`;
+      words(`${who}: ${when}`, LEFT, at, 9);
     });
     row((at) => words(`Prepared by ${firm.preparerName}, PTIN ${firm.preparerPtin}, ${firm.name}`, LEFT, at, 9));
     const { designee } = facts;

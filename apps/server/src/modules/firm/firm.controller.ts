@@ -2,6 +2,7 @@ import { Body, Controller, Get, HttpCode, Inject, Param, ParseUUIDPipe, Post, Pu
 import type { Request } from 'express';
 import { ClientFact } from '@zakat/contract/clients';
 import {
+  AgentPin,
   ChangePassword,
   CreateUser,
   FirmView,
@@ -55,6 +56,12 @@ export class FirmController {
   @Answers(FirmView)
   requireMarks(@CurrentSession() session: Session, @Body() body: RequireMarks): Promise<FirmView> {
     return this.firm.requireMarks(session, body);
+  }
+
+  @Put('firm/agent-pin')
+  @Answers(FirmView)
+  agentPin(@CurrentSession() session: Session, @Body() body: AgentPin): Promise<FirmView> {
+    return this.firm.keepAgentPin(session, body);
   }
 
   @Post('firm/defaults')

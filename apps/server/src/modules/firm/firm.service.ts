@@ -1,13 +1,14 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { ClientFact } from '@zakat/contract/clients';
-import type { FirmView, SwitchSecondPerson, UpdateFirm } from '@zakat/contract/firm';
+import type { AgentPin, FirmView, SwitchSecondPerson, UpdateFirm } from '@zakat/contract/firm';
 import type { RequireMarks } from '@zakat/contract/working-papers';
 import { addressIssues } from '@zakat/core/identity/person';
 import { checkEin, normalDigits } from '@zakat/core/identity/numbers';
 import { problem } from '@zakat/core/issues/issue';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
-import { conflict, refuse } from '../../http/refusal.js';
+import { Secrets } from '../../database/secrets.js';
+import { conflict, refuse, refuseField } from '../../http/refusal.js';
 import { Audit } from '../audit/index.js';
 import { ClientFactsService, emailIssues, Firm, phoneIssues } from '../clients/index.js';
 import { refuseUnlessAdministrator } from './administrator.js';
@@ -37,6 +38,7 @@ export class FirmService {
     @Inject(FirmDatabase) private readonly database: FirmDatabase,
     @Inject(Audit) private readonly audit: Audit,
     @Inject(ClientFactsService) private readonly facts: ClientFactsService,
+    @Inject(Secrets) private readonly secrets: Secrets,
   ) {}
 
   view(actor: Actor): Promise<FirmView> {
@@ -105,6 +107,23 @@ export class FirmService {
     });
   }
 
+  /** The five digits with which the firm signs as reporting agent: sealed, and shown to nobody again. */
+  keepAgentPin(actor: Actor, { pin }: AgentPin): Promise<FirmView> {
+    refuseUnlessAdministrator(actor, 'enter the reporting agent PIN');
+    if (pin !== '' && (!/^\d{5}$/.test(pin) || pin === '00000'))
+      throw refuseField(
+        'pin',
+        'A reporting agent PIN has five digits, not all zero.',
+        'It stands on the letter with which the IRS assigned it.',
+      );
+    return this.database.run(actor, async (manager) => {
+      const firm = await findFirm(manager);
+      await manager.update(Firm, { id: firm.id }, { agentPinCipher: pin === '' ? null : this.secrets.seal(pin) });
+      await this.audit.record(manager, actor, pin === '' ? 'firm.agent-pin-off' : 'firm.agent-pin', 'firm', firm.id);
+      return this.viewIn(manager);
+    });
+  }
+
   addDefault(actor: Actor, fact: ClientFact): Promise<FirmView> {
     refuseUnlessAdministrator(actor, 'change the client defaults');
     return this.database.run(actor, async (manager) => {
@@ -120,6 +139,7 @@ export class FirmService {
       version: firm.version,
       requiresSecondPerson: firm.requiresSecondPerson,
       requiresMarks: firm.requiresMarks,
+      hasAgentPin: firm.agentPinCipher !== null,
       defaults: await this.facts.views(manager, null),
     };
   }

@@ -19,6 +19,8 @@ export interface OutboxRow {
   readonly attempts: number;
   readonly agency_reference: string | null;
   readonly last_error: string | null;
+  /** The file of several returns that it leaves in; null: by itself. */
+  readonly transmission_id: string | null;
 }
 
 /** What leaves the house: written in the transaction that decided it, sent by a job afterwards. */
@@ -42,15 +44,21 @@ export class Outbox {
   /** How the sending stands, in words; null when nothing was put out. */
   async standing(manager: EntityManager, subjectId: string): Promise<string | null> {
     const rows = (await manager.query(
-      'SELECT status, attempts, last_error, agency_reference FROM outbox WHERE subject_id = $1 ORDER BY created_at DESC LIMIT 1',
+      `SELECT o.status, o.attempts, o.last_error, o.agency_reference, t.number, t.returns
+       FROM outbox o LEFT JOIN transmission t ON t.id = o.transmission_id WHERE o.subject_id = $1 ORDER BY o.created_at DESC LIMIT 1`,
       [subjectId],
-    )) as OutboxRow[];
+    )) as (OutboxRow & { number: number | null; returns: number | null })[];
     const row = rows[0];
     if (!row) return null;
+    const others = (row.returns ?? 0) - 1;
+    const together =
+      row.number === null
+        ? ''
+        : ` in transmission ${row.number}, with ${others} other ${others === 1 ? 'return' : 'returns'}`;
     if (row.status === 'waiting')
       return row.last_error === null
-        ? 'Waiting to be sent.'
-        : `Not sent yet: ${row.last_error}. It is tried again by itself (${row.attempts} tries so far).`;
-    return `Sent once; the receiver's reference is ${row.agency_reference ?? ''}.`;
+        ? `Waiting to be sent${together}.`
+        : `Not sent yet${together}: ${row.last_error}. It is tried again by itself (${row.attempts} tries so far).`;
+    return `Sent once${together}; the receiver's reference is ${row.agency_reference ?? ''}.`;
   }
 }

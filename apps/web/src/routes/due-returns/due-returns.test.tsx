@@ -114,6 +114,7 @@ describe('the returns of a quarter of every client', () => {
     show({}, '/returns?status=differs');
     await screen.findByText(/2 not begun/);
     expect(screen.getAllByRole('link').map(({ textContent }) => textContent)).toEqual([
+      'Transmissions',
       'Acknowledgements (CSV)',
       'NY Form NYS-45, Q3 2026',
     ]);

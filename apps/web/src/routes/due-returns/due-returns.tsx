@@ -178,7 +178,10 @@ export function DueReturnsPage(): ReactNode {
                 ]}
               />
               {rows.some(({ status: one }) => SENT.includes(one)) && (
-                <a href={`/api/due-returns/acknowledgements.csv?quarter=${quarter}`}>Acknowledgements (CSV)</a>
+                <>
+                  <Link to="/returns/transmissions">Transmissions</Link>
+                  <a href={`/api/due-returns/acknowledgements.csv?quarter=${quarter}`}>Acknowledgements (CSV)</a>
+                </>
               )}
               {aggregated > 0 && (
                 <a href={`/api/due-returns/schedule-r.csv?quarter=${quarter}`}>

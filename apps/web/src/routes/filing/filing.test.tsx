@@ -49,6 +49,7 @@ const filing = (more: Partial<Schemas['FilingView']> = {}): Schemas['FilingView'
   copies: [],
   balance: null,
   signedWith: 'Form 8879-EMP',
+  agent: null,
   handedTo: null,
   laterDue: null,
   amendedBy: 'Form 941-X',
@@ -158,6 +159,14 @@ describe('a return', () => {
     await press('Enter the signature');
     expect(await screen.findByText(/A PIN has five digits/)).toBeTruthy();
     expect(changes()).toEqual(['POST /api/filings/f1/sign {"version":4,"pin":"123","payment":null}']);
+  });
+  it('needs no PIN of the client where the firm signs as reporting agent, and says under what', async () => {
+    const agent = 'Odile Marrack of Breakwater as reporting agent, under Form 8655 signed by Ruth';
+    show({ status: 'checked', agent });
+    expect(await screen.findByText(`Its release signs it: ${agent}.`)).toBeTruthy();
+    expect(screen.queryByLabelText(/Signer’s PIN/)).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Enter the signature' })).toBeNull();
+    expect(screen.getByRole('button', { name: 'Release…' })).toBeTruthy();
   });
   it('is rehearsed from a draft, and released once from the slip however often it is clicked', async () => {
     show({ status: 'checked', signedBy: 'Ruth Gannet' }, { 'POST /api/filings/f1/release': { body: filing() } });

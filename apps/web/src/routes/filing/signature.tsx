@@ -9,7 +9,7 @@ import { DateField } from '../../kit/date-field.js';
 
 type Filing = Schemas['FilingView'];
 
-/** The PIN of the signer, and the balance of the return where it is to be paid with it. */
+/** The PIN of the signer, or the firm as reporting agent; and the balance of the return where it is to be paid with it. */
 export function Signature({ filing }: { readonly filing: Filing }): ReactNode {
   const act = useFilingAct(filing.id);
   const client = useQuery(clientQuery(filing.clientId));
@@ -25,19 +25,22 @@ export function Signature({ filing }: { readonly filing: Filing }): ReactNode {
       onSubmit={(event) => {
         event.preventDefault();
         const payment = isPaying ? { bankAccountId: from, on } : null;
-        act.mutate({ act: 'sign', version: filing.version, pin, payment });
+        act.mutate({ act: 'sign', version: filing.version, pin: filing.agent ? '' : pin, payment });
       }}
     >
+      {filing.agent && <p className="note">Its release signs it: {filing.agent}.</p>}
       <div className="actions" style={{ alignItems: 'flex-end' }}>
-        <TextInput
-          label={`Signer’s PIN, from ${filing.signedWith}`}
-          w={220}
-          inputMode="numeric"
-          maxLength={5}
-          autoComplete="off"
-          value={pin}
-          onChange={(event) => setPin(event.currentTarget.value)}
-        />
+        {!filing.agent && (
+          <TextInput
+            label={`Signer’s PIN, from ${filing.signedWith}`}
+            w={220}
+            inputMode="numeric"
+            maxLength={5}
+            autoComplete="off"
+            value={pin}
+            onChange={(event) => setPin(event.currentTarget.value)}
+          />
+        )}
         {isPaying && (
           <>
             <NativeSelect
@@ -49,12 +52,16 @@ export function Signature({ filing }: { readonly filing: Filing }): ReactNode {
             <DateField label="On" w={140} value={on} onChange={setOn} />
           </>
         )}
-        <Button type="submit" loading={act.isPending}>
-          Enter the signature
-        </Button>
-        <a href={`/api/filings/${filing.id}/authorization`} target="_blank" rel="noreferrer">
-          {filing.signedWith} to sign (PDF)
-        </a>
+        {(!filing.agent || isPaying) && (
+          <Button type="submit" loading={act.isPending}>
+            {filing.agent ? 'Sign, with this payment' : 'Enter the signature'}
+          </Button>
+        )}
+        {!filing.agent && (
+          <a href={`/api/filings/${filing.id}/authorization`} target="_blank" rel="noreferrer">
+            {filing.signedWith} to sign (PDF)
+          </a>
+        )}
       </div>
       {filing.balance && banks.length > 0 && (
         <Checkbox

@@ -11,6 +11,7 @@ import { RefusedNote } from '../../kit/problems.js';
 import { Waiting } from '../../kit/waiting.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
 import { IdentityForm, type IdentityField } from '../identity-form.js';
+import { AgentPin } from './agent-pin.js';
 import { MicrTypeface } from './micr-typeface.js';
 import { OwnCalendar } from './own-calendar.js';
 import { OwnSignIn } from './own-sign-in.js';
@@ -220,6 +221,7 @@ export function FirmPage(): ReactNode {
           </section>
           <SecondPerson firm={data} isAdministrator={isAdministrator} />
           <MarksOnReturns firm={data} isAdministrator={isAdministrator} />
+          <AgentPin hasAgentPin={data.hasAgentPin} isAdministrator={isAdministrator} />
           <MicrTypeface isAdministrator={isAdministrator} />
           <Users isAdministrator={isAdministrator} />
           <OwnSignIn />

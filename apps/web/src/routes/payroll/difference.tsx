@@ -54,9 +54,7 @@ function Compared({ rows }: { readonly rows: readonly Schemas['CheckDifferenceRo
           const isSum = row.label === 'Gross pay' || row.label === 'Net pay';
           return (
             <tr key={`${row.kind} ${row.label}`}>
-              <td>
-                {isSum ? <b>{row.label}</b> : row.label}
-              </td>
+              <td>{isSum ? <b>{row.label}</b> : row.label}</td>
               <td className="num">
                 <Figure amount={row.posted} />
               </td>

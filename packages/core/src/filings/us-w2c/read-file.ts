@@ -106,7 +106,13 @@ export const isEfw2c = (text: string): boolean => text.startsWith('RCA');
  */
 export function readEfw2c(text: string): ReadCorrectionFile {
   const lines = text.split(/\r?\n/).filter((line) => line.trim() !== '');
-  const nothing = (issue: Issue): ReadCorrectionFile => ({ year: 0, ein: '', corrections: [], stateRecords: 0, issues: [issue] });
+  const nothing = (issue: Issue): ReadCorrectionFile => ({
+    year: 0,
+    ein: '',
+    corrections: [],
+    stateRecords: 0,
+    issues: [issue],
+  });
   const bad = lines.findIndex((line) => line.length !== RECORD_LENGTH);
   if (bad >= 0)
     return nothing(

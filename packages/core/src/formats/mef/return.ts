@@ -34,7 +34,8 @@ export interface MefHeader {
     readonly preparerName: string;
     readonly preparerPtin: string;
   };
-  readonly signature: { readonly pin: string; readonly signed: LocalDate };
+  /** `agent`: who signs as reporting agent; null: the filer's own signer. */
+  readonly signature: { readonly pin: string; readonly signed: LocalDate; readonly agent: string | null };
   /** Whom the IRS may ask; null: nobody. */
   readonly designee: { readonly name: string; readonly phone: string; readonly pin: string } | null;
 }
@@ -57,8 +58,8 @@ const address = (place: Place): MefElements => ({
 });
 
 /**
- * A return as XML, UTF-8, in the order of the schema. Amounts in dollars with two decimals. Element names are recalled
- * from the public 94x schemas and not yet compared with them.
+ * A return as XML, UTF-8, in the order of the schema. Amounts in dollars with two decimals. Element names, and how a
+ * reporting agent signs, are recalled from the public 94x schemas and not yet compared with them.
  */
 export function writeMefReturn(header: MefHeader, data: MefElements): string {
   const { filer, firm, signature, designee } = header;
@@ -72,8 +73,8 @@ export function writeMefReturn(header: MefHeader, data: MefElements): string {
           ReturnTs: signature.signed,
           TaxYr: String(header.taxYear),
           TaxPeriodEndDt: header.periodEnd,
-          OriginatorGrp: { EFIN: header.efin, OriginatorTypeCd: 'ERO' },
-          PINEnteredByCd: 'Taxpayer',
+          OriginatorGrp: { EFIN: header.efin, OriginatorTypeCd: signature.agent === null ? 'ERO' : 'ReportingAgent' },
+          PINEnteredByCd: signature.agent === null ? 'Taxpayer' : 'ReportingAgent',
           SignatureOptionCd: 'PIN Number',
           ReturnTypeCd: header.returnType,
           Filer: {
@@ -85,8 +86,8 @@ export function writeMefReturn(header: MefHeader, data: MefElements): string {
             PhoneNum: filer.phone,
           },
           BusinessOfficerGrp: {
-            PersonNm: transliterate(filer.signerName),
-            PersonTitleTxt: transliterate(filer.signerTitle),
+            PersonNm: transliterate(signature.agent ?? filer.signerName),
+            PersonTitleTxt: signature.agent === null ? transliterate(filer.signerTitle) : 'Reporting agent',
             TaxpayerPIN: signature.pin,
             SignatureDt: signature.signed,
           },

@@ -31,6 +31,7 @@ const project = (displayName, folder, more = {}) => ({
 });
 
 export default {
+  testSequencer: `${import.meta.dirname}/scripts/jest/longest-first.mjs`,
   // A test that waits for an agency's answer may take a while on a busy machine.
   testTimeout: 40_000,
   projects: [

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { FilingPeriod } from '@zakat/core/filings/period';
 import { kindOf } from '@zakat/core/filings/registry';
-import { toDollars, type Cents } from '@zakat/core/money/cents';
+import { showDollars, type Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { conflict } from '../../http/refusal.js';
@@ -79,6 +79,6 @@ export function controlTotals(
   }
   return [...byAgency].map(([agency, { count, amount }]) => ({
     label: `Control total, ${agency}`.slice(0, 200),
-    value: `${count} ${count === 1 ? 'return' : 'returns'}, ${toDollars(amount as Cents)}`,
+    value: `${count} ${count === 1 ? 'return' : 'returns'}, ${showDollars(amount as Cents)}`,
   }));
 }

@@ -33,7 +33,7 @@ export function AgentPin({
           : 'With the PIN that the IRS assigned to the firm, the release of a return signs it for a client whose Form 8655 is signed. Until then each return waits for its signer’s Form 8879-EMP.'}
       </p>
       {isAdministrator && !isOpen && (
-        <p className="beside">
+        <div className="actions">
           <button type="button" className="plain" onClick={() => setOpen(true)}>
             {hasAgentPin ? 'replace it' : 'enter it'}
           </button>
@@ -42,7 +42,7 @@ export function AgentPin({
               take it away
             </button>
           )}
-        </p>
+        </div>
       )}
       {isOpen && (
         <form

@@ -84,19 +84,6 @@ export const CLIENTS = [
       },
     ],
     bank: { label: 'Operating', bankName: 'Harbor Mutual', routing: '000000123', account: '5500012345' },
-    extraFacts: [
-      fact(
-        'reporting-agent',
-        {
-          standing: 'signed',
-          returnsFrom: '2026-07-01',
-          depositsFrom: '2026-07-01',
-          wantsNotices: true,
-          signedBy: 'Ruth Gannet',
-        },
-        '2026-06-22',
-      ),
-    ],
     firstPeriod: { periodStart: '2025-12-21', periodEnd: '2026-01-03', checkDate: '2026-01-09' },
     lastCheckDate: '2026-10-16',
     people: [
@@ -225,6 +212,19 @@ export const CLIENTS = [
       { agency: 'TX-TWC', accountNumber: '99-004321-0', unemploymentRate: '1.65', from: '2025-12-01' },
     ],
     bank: { label: 'Payroll and tax', bankName: 'Bay Shore Bank', routing: '000000220', account: '7700054321' },
+    extraFacts: [
+      fact(
+        'reporting-agent',
+        {
+          standing: 'signed',
+          returnsFrom: '2026-07-01',
+          depositsFrom: '2026-07-01',
+          wantsNotices: true,
+          signedBy: 'Rosalind Quay',
+        },
+        '2026-06-22',
+      ),
+    ],
     firstPeriod: { periodStart: '2025-12-16', periodEnd: '2025-12-31', checkDate: '2026-01-06' },
     lastCheckDate: '2026-10-21',
     people: [

@@ -58,8 +58,8 @@ async function types() {
 }
 const lint = () => verdict('lint', () => run(bin('oxlint'), ['--type-aware', '.']));
 
-/** One more than cores: the suites of the server wait for the database more than they compute, and share one server of it. */
-const WORKERS = 3;
+/** Two more than cores: the suites of the server wait for the database more than they compute, and share one server of it. */
+const WORKERS = 4;
 async function unitRun(databaseUrl, folder) {
   const report = join(folder, 'suites.json');
   const env = {

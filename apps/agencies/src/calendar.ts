@@ -35,4 +35,5 @@ export function bankDaysAfter(day: string, count: number): string {
   }
   return text(current);
 }
+export const daysAfter = (day: string, count: number): string => text(new Date(at(day).getTime() + count * DAY));
 export const isDay = (given: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(given) && text(at(given)) === given;

@@ -1,7 +1,7 @@
 import express, { type Express, type Request, type Response } from 'express';
 import { entryReturns, startOfDay, takeFile, type EntryReturn } from './bank/bank.js';
 import { statementOf } from './bank/statement.js';
-import { isDay } from './calendar.js';
+import { daysAfter, isDay } from './calendar.js';
 import { consolePage } from './console/page.js';
 import { takeDebits } from './debits/debits.js';
 import { cents } from './returns/form-reader.js';
@@ -33,14 +33,19 @@ const PREFIX: Readonly<Record<Party, string>> = {
 };
 const MOODS: readonly Mood[] = ['normal', 'down', 'slow', 'refuse'];
 const SLOW = 3000;
-const answerOf = (submission: Submission, entries: readonly EntryReturn[]) => ({
+/** Days in which a party may return what it accepted: its own rule. */
+const MAY_RETURN_FOR: Partial<Record<Party, number>> = { wages: 30, states: 10 };
+const mayStillReturn = ({ state, refusableUntil }: Submission, today: string): boolean =>
+  state === 'accepted' && typeof refusableUntil === 'string' && refusableUntil >= today;
+const answerOf = (submission: Submission, entries: readonly EntryReturn[], today: string) => ({
   state: submission.state,
   code: submission.code,
   message: submission.message,
   field: submission.field,
   confirmation: submission.confirmation,
   settledOn: submission.settledOn,
-  isFinal: submission.isFinal,
+  isFinal: submission.isFinal && !mayStillReturn(submission, today),
+  refusableUntil: mayStillReturn(submission, today) ? submission.refusableUntil : null,
   entries: entries.map(({ trace, code, message, corrected }) => ({ trace, code, message, corrected })),
 });
 
@@ -192,9 +197,13 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
       response.status(404).json({ error: 'unknown reference' });
       return;
     }
-    response.json(answerOf(submission, party === 'bank' ? entryReturns(submission, store.records.today) : []));
+    const { today } = store.records;
+    response.json(answerOf(submission, party === 'bank' ? entryReturns(submission, today) : [], today));
     if (party === 'bank' || party === 'debits') return;
     decide(submission);
+    const days = MAY_RETURN_FOR[party];
+    if (submission.state === 'accepted' && days !== undefined && submission.refusableUntil === undefined)
+      submission.refusableUntil = daysAfter(today, days);
     store.save();
   };
   const intakeOfMany = (request: Request, response: Response): void => {
@@ -340,6 +349,22 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     }
     store.records.today = today;
     startOfDay(store.records, (name) => store.next(name));
+    store.save();
+    await tell();
+    response.redirect(303, '/console');
+  });
+  app.post('/console/return', async (request, response) => {
+    const form = new URLSearchParams(String(request.body));
+    const party = form.get('party') as Party;
+    const found = (store.records[party] as Submission[] | undefined)?.find(
+      (one) => one.reference === form.get('reference'),
+    );
+    if (!found || !mayStillReturn(found, store.records.today) || (party !== 'wages' && party !== 'states')) {
+      response.status(422).type('text').send('It was not accepted, or is final by now.');
+      return;
+    }
+    const { code, field, message } = forced(party);
+    Object.assign(found, { state: 'rejected', code, field, message, refusableUntil: null });
     store.save();
     await tell();
     response.redirect(303, '/console');

@@ -15,6 +15,8 @@ export interface Submission {
   confirmation: string | null;
   settledOn: string | null;
   isFinal: boolean;
+  /** Accepted, and sent back all the same until this day, when it turns out wrong. */
+  refusableUntil?: string | null;
   /** What this party noted of the file: totals, dates. */
   notes: Record<string, string>;
 }

@@ -209,9 +209,9 @@ export class Stack {
     });
     if (answer.status !== 303) throw new Error(await answer.text());
   }
-  async received(party: string): Promise<{ key: string; state: string }[]> {
+  async received(party: string): Promise<{ key: string; state: string; reference: string }[]> {
     const answer = await fetch(`${this.outside}/console/records`);
-    return ((await answer.json()) as Record<string, { key: string; state: string }[]>)[party] ?? [];
+    return ((await answer.json()) as Record<string, { key: string; state: string; reference: string }[]>)[party] ?? [];
   }
 }
 

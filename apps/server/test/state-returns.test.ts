@@ -14,7 +14,8 @@ interface Filing {
   lines: { id: string; value: number }[];
   tables: { title: string; rows: (string | number)[][] }[];
   problems: { code: string; field: string; severity: string }[];
-  events: { stage: string; code: string | null; field: string | null }[];
+  events: { stage: string; code: string | null; field: string | null; message: string }[];
+  refusableUntil: string | null;
 }
 const look = async (): Promise<Filing> => (await preparer('GET', `/filings/${id}`)).body as Filing;
 const act = async (caller: Caller, name: string, more: Record<string, unknown> = {}) =>
@@ -28,6 +29,13 @@ const sum = async (tax: string): Promise<number> =>
       [tax],
     )) as { amount: number }[]
   )[0]?.amount ?? 0;
+
+/** What acceptances have posted, by tax and account. */
+const posts = (): Promise<{ what: string; amount: number }[]> =>
+  stack.dataSource.query(
+    `SELECT tax AS what, sum(amount)::int AS amount FROM ledger_entry WHERE filing_id IS NOT NULL GROUP BY 1
+     UNION ALL SELECT l.account, sum(l.amount)::int FROM journal_line l JOIN journal_entry j ON j.id = l.journal_entry_id WHERE j.filing_id IS NOT NULL GROUP BY 1 ORDER BY 1`,
+  );
 
 beforeAll(async () => {
   stack = await Stack.start('2026-09-20');
@@ -81,6 +89,35 @@ describe('Form NYS-45', () => {
     expect([await sum('NY-SUI'), await sum('NY-RSF')]).toEqual([line(accepted, '4'), line(accepted, '5')]);
     const sent = await stack.received('states');
     expect(sent.map(({ state }) => state)).toEqual(['rejected', 'accepted']);
+  });
+  it('may be returned until the day that the agency says: then it opens again, and what its acceptance posted is taken back', async () => {
+    const accepted = await look();
+    expect([accepted.refusableUntil, accepted.events.at(-1)?.message]).toEqual([
+      '2026-10-15',
+      expect.stringMatching(/may still return it until Thu, Oct 15, 2026/),
+    ]);
+    const posted = await posts();
+    const [, second] = await stack.received('states');
+    await stack.console('return', { party: 'states', reference: String(second?.reference) });
+    const returned = await until(look, ({ status }) => status === 'rejected');
+    expect(returned).toMatchObject({ refusableUntil: null });
+    expect(returned.events.at(-1)).toMatchObject({ stage: 'rejected', code: 'E-ACCOUNT', field: 'account NY-TAX' });
+    expect(await posts()).toEqual(posted.map((one) => ({ ...one, amount: 0 })));
+    await act(preparer, 'reopen');
+    await act(preparer, 'check');
+    await act(reviewer, 'release');
+    expect((await settled()).status).toBe('accepted');
+    expect(await posts()).toEqual(posted);
+  });
+  it('is final once that day is past: it cannot be returned any more', async () => {
+    await stack.console('date', { today: '2026-10-16' });
+    const accepted = await stack.received('states');
+    const reference = String(accepted.at(-1)?.reference);
+    await expect(stack.console('return', { party: 'states', reference })).rejects.toThrow(/final by now/);
+    const open = (): Promise<{ count: number }[]> =>
+      stack.dataSource.query(`SELECT count(*)::int AS count FROM outbox WHERE status <> 'answered'`);
+    await until(open, ([row]) => row?.count === 0);
+    expect((await look()).status).toBe('accepted');
   });
   it('keeps no social security number in what it stored of the figures', async () => {
     const rows = (await stack.dataSource.query('SELECT snapshot::text AS text FROM filing')) as { text: string }[];
@@ -181,7 +218,7 @@ describe('the returns of a quarter of every client', () => {
     };
     expect(slip.figures[0]).toEqual({
       label: expect.stringMatching(/^Control total, /),
-      value: expect.stringMatching(/^1 return, [\d.]+$/),
+      value: expect.stringMatching(/^1 return, 3,611\.50$/),
     });
     expect(slip.mayRelease).toBe(false);
     expect(

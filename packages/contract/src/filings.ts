@@ -294,6 +294,8 @@ export class FilingView extends FilingRow {
   @Text(200) preparedBy!: string;
   @Text(200, { nullable: true }) signedBy!: string | null;
   @Text(200, { nullable: true }) submissionId!: string | null;
+  /** It is accepted, and the agency may still return it until this day. */
+  @Day({ nullable: true }) refusableUntil!: string | null;
   @Id({ nullable: true }) documentId!: string | null;
   @Text(300, { nullable: true }) delivery!: string | null;
   @Flag() isSnapshot!: boolean;

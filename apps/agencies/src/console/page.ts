@@ -52,7 +52,11 @@ const STYLE = `
   button,select,input{font:inherit;color:inherit;background:var(--paper);border:1px solid var(--soft);padding:.15rem .5rem}
   button{background:var(--act);color:var(--paper);border-color:var(--act);cursor:pointer}:focus-visible{outline:2px solid var(--act);outline-offset:2px}`;
 
-function rows(party: string, submissions: readonly Submission[]): string {
+/** What an agency does when it finds a fault in what it had accepted. */
+const returnForm = (party: string, { reference }: Submission): string =>
+  `<form method="post" action="/console/return"><input type="hidden" name="party" value="${party}"><input type="hidden" name="reference" value="${escape(reference)}"><button>Return it</button></form>`;
+
+function rows(party: string, submissions: readonly Submission[], today: string): string {
   if (submissions.length === 0)
     return '<tr><td colspan="6" class="empty">Nothing has been sent here yet. What Zakat releases arrives within seconds.</td></tr>';
   return [...submissions]
@@ -68,7 +72,7 @@ function rows(party: string, submissions: readonly Submission[]): string {
         .map(([name, value]) => `${words(name)} ${money(name, shortDay(value))}`)
         .join(', ');
       const link = `<a href="/console/file/${party}/${encodeURIComponent(row.reference)}">${escape(row.reference)}</a>`;
-      return `<tr><td>${link}</td><td>${escape(shortDay(row.receivedOn))}</td><td>${escape(row.fileName)}</td><td>${escape(row.state)}</td><td>${escape([row.code, row.message].filter(Boolean).join(' '))}</td><td>${escape(notes)}</td></tr>`;
+      return `<tr><td>${link}</td><td>${escape(shortDay(row.receivedOn))}</td><td>${escape(row.fileName)}</td><td>${escape(row.state)}</td><td>${escape([row.code, row.message].filter(Boolean).join(' '))}${row.state === 'accepted' && (row.refusableUntil ?? '') >= today ? returnForm(party, row) : ''}</td><td>${escape(notes)}</td></tr>`;
     })
     .join('');
 }
@@ -101,7 +105,7 @@ export function consolePage(records: Records): string {
       )
       .join('');
     return `<section><h2>${title}</h2><form method="post" action="/console/mood"><input type="hidden" name="party" value="${party}"><label>Behaves: <select name="mood">${options}</select></label> <button>Set</button></form>${party === 'bank' ? transferForm(records) : party === 'debits' ? enrollForm(records) : ''}
-      <table><thead><tr><th>Reference</th><th>Received</th><th>File</th><th>Status</th><th>Answer</th><th>On record</th></tr></thead><tbody>${rows(party, records[party])}</tbody></table></section>`;
+      <table><thead><tr><th>Reference</th><th>Received</th><th>File</th><th>Status</th><th>Answer</th><th>On record</th></tr></thead><tbody>${rows(party, records[party], records.today)}</tbody></table></section>`;
   }).join('');
   return `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Agencies and bank</title><style>${STYLE}</style>
     <header><h1>Agencies and bank</h1><p>Today, for everybody: <b id="today" data-day="${records.today}">${sayDay(records.today)}</b></p></header>

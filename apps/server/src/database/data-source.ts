@@ -28,6 +28,7 @@ import { OwedMonths1799000000000 } from './migrations/owed-months.js';
 import { TickMarks1804000000000 } from './migrations/tick-marks.js';
 import { ReportingAgent1805000000000 } from './migrations/reporting-agent.js';
 import { Transmissions1806000000000 } from './migrations/transmissions.js';
+import { RefusableReturns1807000000000 } from './migrations/refusable-returns.js';
 import { AgencyChecks1803000000000 } from './migrations/agency-checks.js';
 import { MicrTypefaces1802000000000 } from './migrations/micr-typefaces.js';
 import { RepaidWages1801000000000 } from './migrations/repaid-wages.js';
@@ -125,6 +126,7 @@ export const makeDataSource = (url: string): DataSource =>
       TickMarks1804000000000,
       ReportingAgent1805000000000,
       Transmissions1806000000000,
+      RefusableReturns1807000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

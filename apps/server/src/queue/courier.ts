@@ -14,6 +14,7 @@ import { WorkQueue, type AttendTask } from './work-queue.js';
 
 const TIMEOUT = 10_000;
 const LONGEST_WAIT = 60;
+const RARELY = 3600;
 const TAKEN_IN: AgencyAnswer = { state: 'received', code: null, message: null, isFinal: false };
 /** Receivers that take several returns in one file. */
 const TOGETHER: ReadonlySet<Receiver> = new Set(['irs']);
@@ -205,15 +206,21 @@ export class Courier implements OnModuleInit {
     else if (row.kind === 'collection-file') await this.collections.apply(manager, actor, row.subject_id, answer);
     else if (row.kind === 'garnishment-file') await this.garnishments.apply(manager, actor, row.subject_id, answer);
     else await this.filings.apply(manager, actor, row.subject_id, row.agency_reference ?? '', answer);
-    return this.lookAgain(manager, row, answer.isFinal);
+    // What is accepted and may still be returned is asked after now and then.
+    return this.lookAgain(manager, row, answer.isFinal, answer.refusableUntil ? RARELY : null);
   }
 
-  private async lookAgain(manager: EntityManager, row: OutboxRow, isFinal: boolean): Promise<number | null> {
+  private async lookAgain(
+    manager: EntityManager,
+    row: OutboxRow,
+    isFinal: boolean,
+    later: number | null = null,
+  ): Promise<number | null> {
     if (isFinal) {
       await manager.query(`UPDATE outbox SET status = 'answered' WHERE id = $1`, [row.id]);
       return null;
     }
-    const wait = Math.min(LONGEST_WAIT, 2 ** Math.min(row.attempts, 6));
+    const wait = later ?? Math.min(LONGEST_WAIT, 2 ** Math.min(row.attempts, 6));
     await manager.query(
       `UPDATE outbox SET attempts = attempts + 1, last_error = NULL, next_at = now() + $2 * interval '1 second' WHERE id = $1`,
       [row.id, wait],

@@ -59,6 +59,8 @@ export const FILING_MACHINE = {
     { act: 'receive', from: ['released'], to: 'received', by: ['system'] },
     { act: 'accept', from: ['released', 'received'], to: 'accepted', by: ['system'] },
     { act: 'reject', from: ['released', 'received'], to: 'rejected', by: ['system'] },
+    // Some agencies accept a file and return it days later, when they have worked it off.
+    { act: 'return', from: ['accepted'], to: 'rejected', by: ['system'] },
   ],
 } as const satisfies Machine<'draft' | 'checked' | 'released' | 'received' | 'accepted' | 'rejected'>;
 

@@ -7096,6 +7096,8 @@ export interface components {
             preparedBy: string;
             signedBy: string | null;
             submissionId: string | null;
+            /** Format: date */
+            refusableUntil: string | null;
             /** Format: uuid */
             documentId: string | null;
             delivery: string | null;

@@ -34,6 +34,8 @@ export class Filing {
   /** Who signed for the firm as reporting agent; null: the client's signer, or nobody yet. */
   @Column('text', { name: 'agent_signer', nullable: true }) agentSigner!: string | null;
   @Column('uuid', { name: 'released_by', nullable: true }) releasedBy!: string | null;
+  /** Until when the agency may still return what it accepted; null: it is final. */
+  @Column('date', { name: 'refusable_until', nullable: true }) refusableUntil!: string | null;
   @Column('text', { name: 'submission_id', nullable: true }) submissionId!: string | null;
   @Column('uuid', { name: 'document_id', nullable: true }) documentId!: string | null;
   /** Somebody else sent it; what is known of it is its file. */

@@ -2,7 +2,7 @@ import { Inject, Injectable } from '@nestjs/common';
 import type { DoneOfMany } from '@zakat/contract/due-deposits';
 import type { BeginReturn, DueReturn, DueReturnView, ReturnAtVersion } from '@zakat/contract/due-returns';
 import type { ReleaseSlip } from '@zakat/contract/remittances';
-import type { LocalDate } from '@zakat/core/calendar/local-date';
+import { date, showShortDate, type LocalDate } from '@zakat/core/calendar/local-date';
 import type { DatedFact } from '@zakat/core/facts/in-force';
 import type { EmployerFacts, FilingKind } from '@zakat/core/filings/kind';
 import { text } from '@zakat/core/facts/fact-kind';
@@ -173,7 +173,13 @@ export class DueReturnsService {
       isOver: today > period.end,
       isLate: !isDone && today > due,
       status,
-      move: isHanded ? 'Hand it over, then record it' : needsSigner ? 'Client: sign it' : MOVES[status],
+      move: isHanded
+        ? 'Hand it over, then record it'
+        : needsSigner
+          ? 'Client: sign it'
+          : mayStillReturn(status, filing, today)
+            ? `Agency: may return it until ${showShortDate(date(filing?.refusableUntil ?? today))}`
+            : MOVES[status],
       isReady: status === 'checked' && !needsSigner && !isHanded,
       filingId: filing?.id ?? null,
       version: filing?.version ?? null,
@@ -290,6 +296,8 @@ export class DueReturnsService {
   }
 }
 
+const mayStillReturn = (status: DueReturn['status'], filing: Filing | null, today: LocalDate): boolean =>
+  status === 'accepted' && filing?.refusableUntil != null && filing.refusableUntil >= today;
 const agencyShort = ({ code, name }: FilingKind['agency']): string => AGENCIES[code as AgencyCode]?.short ?? name;
 /** The returns of a client that end in a quarter: owed, or begun. */
 function foundOf(client: PlacedClient, { filings, elsewhere, ...standing }: Standing): Found[] {

@@ -1,4 +1,5 @@
 import { Inject, Injectable } from '@nestjs/common';
+import { parseDate, showDate } from '@zakat/core/calendar/local-date';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
 import { Executor } from '../../state-machines/executor.js';
@@ -14,6 +15,8 @@ export interface AgencyAnswer {
   readonly message: string | null;
   /** The agency's own name of the field it refuses, for example `RW 2 Social Security Number (SSN)`. */
   readonly field?: string | null;
+  /** Of what is accepted: the last day on which it may still be returned. Left out: it is final. */
+  readonly refusableUntil?: string | null;
   readonly isFinal: boolean;
 }
 
@@ -40,6 +43,8 @@ export class FilingAnswers {
     if (answer.state === 'received' && status === 'released') await this.received(manager, actor, loaded, reference);
     if (answer.state === 'accepted' && isOpen) await this.accepted(manager, actor, loaded, reference, answer);
     if (answer.state === 'rejected' && isOpen) await this.rejected(manager, actor, loaded, reference, answer);
+    if (answer.state === 'rejected' && status === 'accepted' && loaded.filing.refusableUntil !== null)
+      await this.returned(manager, actor, loaded, reference, answer);
   }
 
   private async received(manager: EntityManager, actor: Actor, loaded: Loaded, reference: string): Promise<void> {
@@ -63,27 +68,52 @@ export class FilingAnswers {
       id: loaded.filing.id,
       act: 'accept',
       version: null,
-      set: { submission_id: reference },
+      set: { submission_id: reference, refusable_until: answer.refusableUntil ?? null },
       detail: { reference },
     });
     await this.postings.accept(manager, actor, loaded);
-    await this.note(manager, actor, loaded, 'accepted', reference, answer.message ?? 'Accepted.', null);
+    const until = parseDate(answer.refusableUntil ?? '');
+    const still = until === null ? '' : ` The agency may still return it until ${showDate(until)}.`;
+    await this.note(manager, actor, loaded, 'accepted', reference, `${answer.message ?? 'Accepted.'}${still}`, null);
   }
 
-  private async rejected(
+  /** Accepted, and sent back all the same: what the acceptance posted is taken back, and it opens at its field as ever. */
+  private async returned(
     manager: EntityManager,
     actor: Actor,
     loaded: Loaded,
     reference: string,
     answer: AgencyAnswer,
   ): Promise<void> {
+    await this.postings.takeBack(manager, actor, loaded);
+    await this.refused(manager, actor, loaded, reference, answer, 'return');
+  }
+
+  private rejected(
+    manager: EntityManager,
+    actor: Actor,
+    loaded: Loaded,
+    reference: string,
+    answer: AgencyAnswer,
+  ): Promise<void> {
+    return this.refused(manager, actor, loaded, reference, answer, 'reject');
+  }
+
+  private async refused(
+    manager: EntityManager,
+    actor: Actor,
+    loaded: Loaded,
+    reference: string,
+    answer: AgencyAnswer,
+    act: 'reject' | 'return',
+  ): Promise<void> {
     const { filing, kind } = loaded;
     const field = answer.field ? kind.fieldOf(answer.field, await this.contents.shown(manager, loaded)) : null;
     await this.executor.apply(manager, actor, FILING_MACHINE, {
       id: filing.id,
-      act: 'reject',
+      act,
       version: null,
-      set: { submission_id: reference },
+      set: { submission_id: reference, refusable_until: null },
       detail: { code: answer.code },
     });
     await this.note(manager, actor, loaded, 'rejected', answer.code, answer.message ?? 'Rejected.', field);

@@ -100,6 +100,57 @@ export class FilingPostings {
     });
   }
 
+  /** What the acceptance did, undone by entries of the opposite amounts: the agency returned it after all. */
+  async takeBack(manager: EntityManager, actor: Actor, { filing, kind, period, client }: Loaded): Promise<void> {
+    const rows = (await manager.query(
+      `SELECT tax, agency, liability_date, CASE cause WHEN 'return' THEN 'return' ELSE 'payment-returned' END AS cause, sum(amount)::bigint AS amount
+       FROM ledger_entry WHERE filing_id = $1 GROUP BY 1, 2, 3, 4 HAVING sum(amount) <> 0 ORDER BY 1, 3`,
+      [filing.id],
+    )) as {
+      tax: TaxCode;
+      agency: NewEntry['agency'];
+      liability_date: string;
+      cause: 'return' | 'payment-returned';
+      amount: string;
+    }[];
+    if (rows.length === 0) return;
+    const today = await this.clock.today(manager);
+    const entries = rows.map((row): NewEntry => ({
+      employeeId: null,
+      payrollId: null,
+      remittanceId: null,
+      filingId: filing.id,
+      subject: ZERO,
+      wages: ZERO,
+      cause: row.cause,
+      tax: row.tax,
+      agency: row.agency,
+      amount: negate(rawCents(row.amount)),
+      liabilityDate: date(row.liability_date),
+      effectiveDate: row.cause === 'return' ? period.end : today,
+    }));
+    await this.ledger.writeEntries(manager, actor, client.id, entries, await this.clock.now(manager));
+    for (const [cause, account, day] of [
+      ['return', 'employer-tax-expense', period.end],
+      ['payment-returned', 'cash', today],
+    ] as const) {
+      const amount = sum(entries.filter((entry) => entry.cause === cause).map((entry) => entry.amount));
+      if (amount === 0) continue;
+      await this.ledger.writeJournal(manager, actor, {
+        clientId: client.id,
+        day,
+        memo: `${titleOf(kind, period)}: returned by the agency after it was accepted`,
+        payrollId: null,
+        remittanceId: null,
+        filingId: filing.id,
+        lines: [
+          { account, detail: kind.name, amount },
+          { account: 'taxes-payable', detail: kind.name, amount: negate(amount) },
+        ],
+      });
+    }
+  }
+
   /** The liabilities that a balance pays: the oldest of the period first; what no liability owes is put to the period's end. */
   private async paidWith(manager: EntityManager, { kind, client, period }: Loaded, balance: Cents): Promise<Open[]> {
     const family = kind.pays ? findFamily(kind.pays.family) : null;

@@ -85,6 +85,7 @@ export class FilingViews {
       handedTo: kind.handedTo ?? null,
       signedBy: nameOf(filing.signedBy),
       submissionId: filing.submissionId,
+      refusableUntil: filing.status === 'accepted' ? filing.refusableUntil : null,
       documentId: filing.documentId,
       delivery: await this.outbox.standing(manager, id),
       laterDue: hasLeft ? null : await this.laterDue(manager, loaded),

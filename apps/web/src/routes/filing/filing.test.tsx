@@ -58,6 +58,7 @@ const filing = (more: Partial<Schemas['FilingView']> = {}): Schemas['FilingView'
   preparedBy: 'Tobias Renn',
   signedBy: null,
   submissionId: null,
+  refusableUntil: null,
   documentId: null,
   delivery: null,
   isSnapshot: false,

@@ -184,6 +184,12 @@ export function FilingPage(): ReactNode {
               <Status word={data.status} />
               <br />
               due <Day day={data.due} />, attempt {data.attempt}
+              {data.refusableUntil && (
+                <>
+                  <br />
+                  the agency may return it until <Day day={data.refusableUntil} />
+                </>
+              )}
               {data.lines.length > 0 && (
                 <>
                   <br />

@@ -17,6 +17,7 @@ export class TickMarkView {
   @Choice(TICK_MARKS) mark!: TickMark;
   @Text(500) note!: string;
   @Text(200) by!: string;
+  @Id() byId!: string;
   @Flag() isReviewer!: boolean;
   @Text(40) at!: string;
   /** What lay under it is not there any more. */

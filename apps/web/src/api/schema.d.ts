@@ -6850,6 +6850,8 @@ export interface components {
             mark: "traced" | "footed" | "agreed" | "queried";
             note: string;
             by: string;
+            /** Format: uuid */
+            byId: string;
             isReviewer: boolean;
             at: string;
             isCracked: boolean;

@@ -31,6 +31,7 @@ describe('going to a place by its name', () => {
       'Deposits',
       'Trust account',
       'Returns',
+      'Transmissions',
       'Clients',
       'Add client',
       'Rules',

@@ -118,10 +118,18 @@ describe('what a return is set against', () => {
       yearWages: cents(9000),
       yearTaxable: cents(yearTaxable),
     });
-    const found = excessAgainstYear([row('a', 100, 7000), row('b', 0, 3000), row('c', 50, 6900)]);
-    expect(found.map(({ employeeId, says }) => [employeeId, says !== ''])).toEqual([
-      ['a', false],
-      ['c', true],
+    const rows = [row('a', 100, 7000), row('b', 0, 3000), row('c', 50, 6900)];
+    const saysOf = (base: number | null) =>
+      excessAgainstYear(rows, base === null ? null : cents(base)).map(({ employeeId, says }) => [employeeId, says]);
+    expect(saysOf(7000)).toEqual([
+      ['a', ''],
+      ['c', 'Taxable wages of the year are 69.00; the wage base is 70.00.'],
     ]);
+    // Everybody alike, and all of them wrong: the rules say what is right, not the others.
+    expect(saysOf(8000).map(([, says]) => says)).toEqual([
+      expect.stringMatching(/the wage base is 80\.00/),
+      expect.stringMatching(/the wage base is 80\.00/),
+    ]);
+    expect(saysOf(null)[0]?.[1]).toMatch(/No wage base/);
   });
 });

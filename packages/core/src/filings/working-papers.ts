@@ -152,15 +152,16 @@ export interface ExcessFound extends ExcessRow {
   /** Blank: it agrees. */
   readonly says: string;
 }
-/** Who is over the base has the same taxable wages in the year as everybody who is: the base. Who differs is said. */
-export function excessAgainstYear(rows: readonly ExcessRow[]): ExcessFound[] {
-  const over = rows.filter(({ excess }) => excess > 0);
-  const base = over.reduce((most, { yearTaxable }) => (yearTaxable > most ? yearTaxable : most), ZERO);
-  return over.map((row) => ({
-    ...row,
-    says:
-      row.yearTaxable === base
-        ? ''
-        : `Taxable wages of the year are ${showDollars(row.yearTaxable)}; others over the base have ${showDollars(base)}.`,
-  }));
+/**
+ * Who has wages over the base of the year has exactly the base taxable in it; who differs is said. `base`: the wage base of
+ * the rules in force, cents; null: none is known.
+ */
+export function excessAgainstYear(rows: readonly ExcessRow[], base: Cents | null): ExcessFound[] {
+  const says = ({ yearTaxable }: ExcessRow): string => {
+    if (base === null) return 'No wage base of the year is among the rules, so the excess cannot be compared.';
+    return yearTaxable === base
+      ? ''
+      : `Taxable wages of the year are ${showDollars(yearTaxable)}; the wage base is ${showDollars(base)}.`;
+  };
+  return rows.filter(({ excess }) => excess > 0).map((row) => ({ ...row, says: says(row) }));
 }

@@ -70,6 +70,11 @@ export class FilingSource {
     return formsOnDay(await this.store.ofClient(manager, client.id), period.end, recorded);
   }
 
+  /** The firm's own rules as they stand on a day. */
+  async rulesOn(manager: EntityManager, day: string): Promise<OwnRules | null> {
+    return rulesOf(await ownRowsOn(manager, day));
+  }
+
   async input(
     manager: EntityManager,
     client: Client,
@@ -87,7 +92,7 @@ export class FilingSource {
     const made: FilingInput = {
       ...emptyInput(period, employer),
       entries,
-      rules: rulesOf(await ownRowsOn(manager, period.end)),
+      rules: await this.rulesOn(manager, period.end),
       entered: Object.fromEntries(Object.entries(entered).map(([name, amount]) => [name, cents(amount)])),
       answers,
       today: await this.clock.today(manager),

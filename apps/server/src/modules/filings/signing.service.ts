@@ -4,7 +4,7 @@ import type { DatedFact } from '@zakat/core/facts/in-force';
 import { clientOnDay } from '@zakat/core/facts/on-day';
 import type { FilingKind, Signature } from '@zakat/core/filings/kind';
 import type { FilingPeriod } from '@zakat/core/filings/period';
-import { agentAuthority } from '@zakat/core/filings/signing-agent';
+import { agentAuthority } from '@zakat/core/facts/signing-agent';
 import type { EntityManager } from 'typeorm';
 import { Secrets } from '../../database/secrets.js';
 import { Firm } from '../clients/index.js';

@@ -11,6 +11,7 @@ interface Stored {
   readonly mark: TickMark;
   readonly note: string;
   readonly by: string;
+  readonly by_id: string;
   readonly is_reviewer: boolean;
   readonly made_at: Date;
   readonly under: string;
@@ -28,7 +29,7 @@ export async function marksOf(
   lines: readonly Line[],
 ): Promise<TickMarkView[]> {
   const rows = (await manager.query(
-    `SELECT m.id, m.line, m.mark, m.note, u.name AS by, m.is_reviewer, m.made_at, m.under FROM tick_mark m JOIN app_user u ON u.id = m.made_by
+    `SELECT m.id, m.line, m.mark, m.note, u.name AS by, u.id AS by_id, m.is_reviewer, m.made_at, m.under FROM tick_mark m JOIN app_user u ON u.id = m.made_by
      WHERE m.filing_id = $1 AND m.cleared_at IS NULL ORDER BY m.made_at, m.id`,
     [filingId],
   )) as Stored[];
@@ -40,6 +41,7 @@ export async function marksOf(
       mark: row.mark,
       note: row.note,
       by: row.by,
+      byId: row.by_id,
       isReviewer: row.is_reviewer,
       at: row.made_at.toISOString(),
       isCracked: line === undefined || underMark(line) !== row.under,

@@ -19,6 +19,9 @@ import {
   wagesReported,
   type EffectiveRate,
 } from '@zakat/core/filings/working-papers';
+import { inForce } from '@zakat/core/jurisdictions/dated';
+import { findState } from '@zakat/core/jurisdictions/states';
+import type { Cents } from '@zakat/core/money/cents';
 import { quarterOf, firstDayOf, lastDayOf } from '@zakat/core/calendar/quarter';
 import { taxOf } from '@zakat/core/tax-registry/registry';
 import { randomUUID } from 'node:crypto';
@@ -258,6 +261,15 @@ export class WorkingPapers {
           yearTaxable: rawCents(year?.wages ?? 0),
         };
       }),
+      await this.baseOf(manager, kind, period),
     );
+  }
+
+  /** The unemployment wage base of the state of a report, the firm's own rules in front; null: none is known. */
+  private async baseOf(manager: EntityManager, kind: FilingKind, { end }: FilingPeriod): Promise<Cents | null> {
+    const state = findState(kind.jurisdiction);
+    return state
+      ? (inForce(state.unemployment.base, end, await this.source.rulesOn(manager, end))?.value ?? null)
+      : null;
   }
 }

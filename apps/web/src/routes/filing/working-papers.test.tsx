@@ -7,7 +7,7 @@ import { WorkingPapersPage } from './working-papers.js';
 beforeEach(startAnew);
 afterEach(startAnew);
 
-const mark = (more: object) => ({ id: 'm1', line: '3', mark: 'traced', note: '', by: session.user.name, isReviewer: false, at: '2026-10-05T10:00:00.000Z', isCracked: false, ...more }); // prettier-ignore
+const mark = (more: object) => ({ id: 'm1', line: '3', mark: 'traced', note: '', by: session.user.name, byId: session.user.id, isReviewer: false, at: '2026-10-05T10:00:00.000Z', isCracked: false, ...more }); // prettier-ignore
 const line = (id: string, more: object = {}) => ({ id, label: `Line of ${id}`, kind: 'amount', value: 50_000, before: 40_000, yearBefore: null, marks: [], ...more }); // prettier-ignore
 const PAPERS = {
   filingId: 'f1',
@@ -61,7 +61,7 @@ describe('working papers by keyboard', () => {
     );
   });
   it('take one’s own mark away, and settle a question with its answer', async () => {
-    show({ lines: [line('3', { marks: [mark({ mark: 'queried', note: 'Why?', by: 'Ines' })] })] });
+    show({ lines: [line('3', { marks: [mark({ mark: 'queried', note: 'Why?', by: 'Ines', byId: 'u2' })] })] });
     fireEvent.click(await screen.findByRole('button', { name: /^answer/ }));
     fireEvent.change(screen.getByLabelText('Answer'), { target: { value: 'A bonus.' } });
     fireEvent.click(screen.getByRole('button', { name: 'Settle it' }));
@@ -73,7 +73,7 @@ describe('working papers', () => {
   it('say which marks are cracked and what holds the release, and leave the mark of somebody else alone', async () => {
     show({
       held: ['What lies under a mark has moved: line 3.'],
-      lines: [line('3', { marks: [mark({ isCracked: true, by: 'Ines' })] })],
+      lines: [line('3', { marks: [mark({ isCracked: true, by: 'Ines', byId: 'u2' })] })],
     });
     expect(await screen.findByText('cracked')).toBeTruthy();
     expect(screen.getByText(/What lies under a mark has moved/)).toBeTruthy();

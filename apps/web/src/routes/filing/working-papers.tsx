@@ -130,7 +130,7 @@ function Lines({ papers }: { readonly papers: Papers }): ReactNode {
                   <div key={one.id}>
                     <MarkWord
                       mark={one}
-                      isOwn={one.by === session?.user.name}
+                      isOwn={one.byId === session?.user.id}
                       mayMark={papers.mayMark}
                       onClear={() => {
                         if (one.mark !== 'queried') return clear.mutate({ id: one.id, answer: '' });

@@ -1,7 +1,5 @@
 import type { LocalDate } from '../calendar/local-date.js';
-import { text, type FactValue } from '../facts/fact-kind.js';
-import type { FilingKind } from './kind.js';
-import type { FilingPeriod } from './period.js';
+import { text, type FactValue } from './fact-kind.js';
 
 /** Who let the firm sign, and for the returns of which periods. */
 export interface AgentAuthority {
@@ -15,8 +13,8 @@ export interface AgentAuthority {
  * it is revoked (Form 8655, "Authority granted"; who may sign: Form 941-X instructions, "Part 5"; recalled).
  */
 export function agentAuthority(
-  kind: Pick<FilingKind, 'signedBy'>,
-  period: Pick<FilingPeriod, 'start'>,
+  kind: { readonly signedBy: string | null },
+  period: { readonly start: LocalDate },
   terms: FactValue | null,
 ): AgentAuthority | null {
   if (kind.signedBy === null || terms === null || text(terms, 'standing') !== 'signed') return null;

@@ -68,6 +68,6 @@ async function signedIn(api) {
     const answer = await fetch(`${api}${path}`, { method, headers, ...(body ? { body: JSON.stringify(body) } : {}) });
     const text = await answer.text();
     if (!answer.ok) throw new Error(`${path}: ${text.slice(0, 300)}`);
-    return JSON.parse(text);
+    return answer.headers.get('content-type')?.includes('json') ? JSON.parse(text) : text;
   };
 }

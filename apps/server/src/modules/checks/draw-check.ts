@@ -20,12 +20,24 @@ export function drawPlaced(document: Pdf, texts: readonly Placed[], rules: reado
     if (isDashed) document.dash(3, { space: 3 });
     document.stroke().undash();
   }
-  for (const { text, x, y, width, size, isBold, isRight } of texts)
+  for (const { text, x, y, width, size, isBold, isRight } of texts) {
     document
       .font(isBold ? 'Helvetica-Bold' : 'Helvetica')
       .fontSize(size)
-      .fillColor('#000000')
-      .text(text, x, y, { width, height: size + 1, ellipsis: true, align: isRight ? 'right' : 'left' });
+      .fillColor('#000000');
+    const line = fitted(document, text.replaceAll('\n', ' '), width);
+    // One line, placed here: laying words out by themselves takes several times as long.
+    const from = isRight ? x + width - document.widthOfString(line) : x;
+    document.text(line, from, y, { lineBreak: false });
+  }
+}
+
+/** A text as far as it has room, with an ellipsis where it has not. */
+function fitted(document: Pdf, text: string, width: number): string {
+  if (document.widthOfString(text) <= width) return text;
+  let kept = text;
+  while (kept !== '' && document.widthOfString(`${kept}…`) > width) kept = kept.slice(0, -1);
+  return `${kept.trimEnd()}…`;
 }
 
 function addCheck(document: Pdf, sheet: CheckFace, page: CheckPage): void {

@@ -174,4 +174,14 @@ describe('the other reports', () => {
       (before.totals['hours'] ?? 0) / 2,
     ]);
   });
+  it('finds its pages by the sizes of payrolls, which are those of their checks, on their check dates', async () => {
+    const wrong: unknown[] = await stack.dataSource.query(
+      `SELECT p.id FROM payroll p WHERE p.paychecks <> (SELECT count(*) FROM paycheck c WHERE c.payroll_id = p.id)
+         OR EXISTS (SELECT 1 FROM paycheck c WHERE c.payroll_id = p.id AND c.check_date <> p.check_date)`,
+    );
+    const sizes: { paychecks: number }[] = await stack.dataSource.query(
+      'SELECT paychecks FROM payroll WHERE paychecks > 0',
+    );
+    expect([wrong, sizes.length > 0]).toEqual([[], true]);
+  });
 });

@@ -29,6 +29,8 @@ import { TickMarks1804000000000 } from './migrations/tick-marks.js';
 import { ReportingAgent1805000000000 } from './migrations/reporting-agent.js';
 import { Transmissions1806000000000 } from './migrations/transmissions.js';
 import { RefusableReturns1807000000000 } from './migrations/refusable-returns.js';
+import { LighterTaxes1808000000000 } from './migrations/lighter-taxes.js';
+import { PayrollSizes1809000000000 } from './migrations/payroll-sizes.js';
 import { AgencyChecks1803000000000 } from './migrations/agency-checks.js';
 import { MicrTypefaces1802000000000 } from './migrations/micr-typefaces.js';
 import { RepaidWages1801000000000 } from './migrations/repaid-wages.js';
@@ -127,6 +129,8 @@ export const makeDataSource = (url: string): DataSource =>
       ReportingAgent1805000000000,
       Transmissions1806000000000,
       RefusableReturns1807000000000,
+      LighterTaxes1808000000000,
+      PayrollSizes1809000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -181,11 +181,19 @@ async function daysOfWindow(
   offset: number,
   limit: number,
 ): Promise<{ readonly day: string; readonly before: number }[]> {
-  const days = (await manager.query(
-    `SELECT check_date AS day, count(*)::int AS count FROM paycheck
-     WHERE client_id = $1 AND check_date BETWEEN $2 AND $3 AND ($4::uuid IS NULL OR employee_id = $4) GROUP BY check_date ORDER BY check_date`,
-    valuesOf(scope),
-  )) as { day: string; count: number }[];
+  const { clientId, from: first, to: last, employeeId } = scope;
+  // Of everybody each payroll knows how many it has; of one person they are few.
+  const days = (await (employeeId === null
+    ? manager.query(
+        `SELECT check_date AS day, sum(paychecks)::int AS count FROM payroll
+         WHERE client_id = $1 AND check_date BETWEEN $2 AND $3 AND paychecks > 0 GROUP BY check_date ORDER BY check_date`,
+        [clientId, first, last],
+      )
+    : manager.query(
+        `SELECT check_date AS day, count(*)::int AS count FROM paycheck
+         WHERE client_id = $1 AND check_date BETWEEN $2 AND $3 AND employee_id = $4 GROUP BY check_date ORDER BY check_date`,
+        valuesOf(scope),
+      ))) as { day: string; count: number }[];
   let before = 0;
   return days.flatMap(({ day, count }) => {
     const from = before;

@@ -25,6 +25,7 @@ const NOTICE = {
   period: '2026-Q4',
   amount: 123_456,
   says: 'An amount is unpaid.',
+  replyTo: 'Box 4, Route 9\n\n  Port Verity, TX 77999 ',
   filingId: null,
 };
 const record = (more: object = {}) => preparer('POST', `/clients/${client.id}/notices`, { ...NOTICE, ...more });
@@ -50,6 +51,7 @@ describe('a notice of an agency', () => {
       ['agency', { agency: 'NOBODY' }],
       ['period', { period: '2026-5' }],
       ['amount', { amount: -1 }],
+      ['replyTo', { replyTo: '1\n2\n3\n4\n5' }],
       ['respondBy', { respondBy: '2026-10-01' }],
       ['datedOn', { datedOn: '2027-01-01', respondBy: null }],
       ['filingId', { filingId: client.id }],
@@ -100,6 +102,8 @@ describe('a notice of an agency', () => {
       'Open by the ledger',
       '1,234.56',
       'Internal Revenue',
+      'Box 4, Route 9',
+      'Port Verity, TX 77999',
     ])
       expect(letter).toContain(word);
     await until(rungs, (found) => found.length === 0);

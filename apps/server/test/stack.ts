@@ -13,7 +13,9 @@ import { makeService } from '../../agencies/src/service.js';
 import { makeApplication } from '../src/application.js';
 import type { Config } from '../src/config/config.js';
 import { makeDataSource } from '../src/database/data-source.js';
+import { FirmDatabase, type Actor } from '../src/database/firm-database.js';
 import { Clock } from '../src/modules/clock/clock.js';
+import { Documents } from '../src/modules/documents/index.js';
 import { createFirm, type FirmFile } from '../src/modules/identity/create-firm.js';
 import { makeQueues } from '../src/queue/queues.js';
 import { date } from '@zakat/core/calendar/local-date';
@@ -208,6 +210,16 @@ export class Stack {
       body: new URLSearchParams(form),
     });
     if (answer.status !== 303) throw new Error(await answer.text());
+  }
+  /** Stores a file as it was never made, in the name of the first firm. */
+  async keep(kind: string, content: string): Promise<string> {
+    const [firm] = (await this.dataSource.query('SELECT id FROM firm LIMIT 1')) as { id: string }[];
+    const actor: Actor = { firmId: firm?.id ?? '', userId: null, role: 'system' };
+    return this.app
+      .get(FirmDatabase)
+      .run(actor, (manager) =>
+        this.app.get(Documents).store(manager, actor, null, kind, 'file.xml', 'application/xml', Buffer.from(content)),
+      );
   }
   async received(party: string): Promise<{ key: string; state: string; reference: string }[]> {
     const answer = await fetch(`${this.outside}/console/records`);

@@ -171,6 +171,39 @@ describe('returns that are released together', () => {
     const [one] = await transmissions();
     expect([one?.accepted, one?.rejected]).toEqual([2, 1]);
   });
+  it('that the receiver takes none of go one by one, and each is judged all the same', async () => {
+    for (const [index, { id }] of clients.entries()) {
+      await postPayroll(preparer, id, { periodStart: '2026-09-27', periodEnd: '2026-10-10', checkDate: '2026-10-16' });
+      await stack.dataSource.query('UPDATE client SET ein = $2 WHERE id = $1', [id, `47123458${index + 1}`]);
+    }
+    await stack.console('date', { today: '2027-01-11' });
+    const q4 = async () =>
+      ((await preparer('GET', '/due-returns?quarter=2026-Q4')).body as DueReturnView).rows.filter(
+        ({ kind }) => kind === 'us-941',
+      );
+    const asked = clients.map(({ id }) => ({ clientId: id, kind: 'us-941', period: '2026-Q4' }));
+    await preparer('POST', '/due-returns/begin', { returns: asked });
+    await preparer('POST', '/due-returns/check', atVersion(await q4()));
+    await stack.console('mood', { party: 'returns', mood: 'down' });
+    await reviewer('POST', '/due-returns/release', atVersion(await q4()));
+    await until(transmissions, ([first]) => first?.number === 2 && first.delayed !== null);
+    // Whatever damaged the file on its way: what the manifest says is not what is in it.
+    const [{ id: broken } = { id: '' }] = await transmissions();
+    const { body: file } = await preparer('GET', `/transmissions/${broken}/file`);
+    const text = String(file).replace('<SubmissionCnt>3<', '<SubmissionCnt>4<');
+    await stack.dataSource.query('UPDATE transmission SET document_id = $2 WHERE id = $1', [
+      broken,
+      await stack.keep('transmission', text),
+    ]);
+    await stack.console('mood', { party: 'returns', mood: 'normal' });
+    await stack.dataSource.query(`UPDATE outbox SET next_at = now() WHERE status = 'waiting'`);
+    await stack.app.get(WorkQueue).lookNow();
+    const done = await until(q4, (rows) => rows.every(({ status }) => status === 'accepted'));
+    expect(done).toHaveLength(3);
+    const [second] = await transmissions();
+    expect(second?.refused).toMatch(/^Refused as a whole: The manifest does not count the returns/);
+    expect((await look(String(done[0]?.filingId))).delivery).toMatch(/^Sent once; /);
+  });
   it('are nobody’s but the firm’s', async () => {
     await stack.addFirm('Birch');
     const stranger = await stack.signIn('Birch', 'reviewer');

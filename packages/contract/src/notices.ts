@@ -19,6 +19,8 @@ export class RecordNotice {
   /** Cents that it asks for; null where it asks for none. */
   @Amount({ nullable: true }) amount!: number | null;
   @Text(1000) says!: string;
+  /** Where it is to be answered: the lines of the address below the agency's name, or blank. */
+  @Text(300) replyTo!: string;
   /** The return it is about. */
   @Id({ nullable: true }) filingId!: string | null;
 }

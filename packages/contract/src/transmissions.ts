@@ -20,6 +20,8 @@ export class TransmissionRow {
   @Text(40, { nullable: true }) sentAt!: string | null;
   /** Why it has not left yet. */
   @Text(200, { nullable: true }) delayed!: string | null;
+  /** The receiver took none of it, and why: its returns went one by one. */
+  @Text(200, { nullable: true }) refused!: string | null;
   /** The receiver's name of it. */
   @Text(100, { nullable: true }) reference!: string | null;
   /** The control totals: how many returns, and what they come to. */

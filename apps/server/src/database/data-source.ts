@@ -31,6 +31,7 @@ import { Transmissions1806000000000 } from './migrations/transmissions.js';
 import { RefusableReturns1807000000000 } from './migrations/refusable-returns.js';
 import { LighterTaxes1808000000000 } from './migrations/lighter-taxes.js';
 import { PayrollSizes1809000000000 } from './migrations/payroll-sizes.js';
+import { NoticeAddresses1810000000000 } from './migrations/notice-addresses.js';
 import { AgencyChecks1803000000000 } from './migrations/agency-checks.js';
 import { MicrTypefaces1802000000000 } from './migrations/micr-typefaces.js';
 import { RepaidWages1801000000000 } from './migrations/repaid-wages.js';
@@ -131,6 +132,7 @@ export const makeDataSource = (url: string): DataSource =>
       RefusableReturns1807000000000,
       LighterTaxes1808000000000,
       PayrollSizes1809000000000,
+      NoticeAddresses1810000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -152,6 +152,11 @@ export class Courier implements OnModuleInit {
       },
       signal: AbortSignal.timeout(TIMEOUT),
     });
+    if (response.status === 422) {
+      const { error } = (await response.json()) as { error?: string };
+      await this.transmissions.refused(manager, id, `Refused as a whole: ${error ?? 'no reason given.'}`.slice(0, 200));
+      return 0;
+    }
     if (response.status !== 202) throw new Error(`the receiver answered ${response.status}`);
     const { reference, submissions } = (await response.json()) as {
       reference: string;

@@ -4942,6 +4942,7 @@ export interface components {
             madeAt: string;
             sentAt: string | null;
             delayed: string | null;
+            refused: string | null;
             reference: string | null;
             count: number;
             amount: number;
@@ -6134,6 +6135,7 @@ export interface components {
             period: string;
             amount: number | null;
             says: string;
+            replyTo: string;
             /** Format: uuid */
             filingId: string | null;
             /** Format: uuid */
@@ -6176,6 +6178,7 @@ export interface components {
             period: string;
             amount: number | null;
             says: string;
+            replyTo: string;
             /** Format: uuid */
             filingId: string | null;
         };

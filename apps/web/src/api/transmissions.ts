@@ -6,5 +6,7 @@ export const transmissionsQuery = queryOptions({
   queryFn: () => take(api.GET('/api/transmissions')),
   // What was sent is answered within seconds.
   refetchInterval: ({ state }) =>
-    state.data?.some(({ accepted, rejected, count }) => accepted + rejected < count) ? 3000 : false,
+    state.data?.some(({ accepted, rejected, count, refused }) => refused === null && accepted + rejected < count)
+      ? 3000
+      : false,
 });

@@ -310,6 +310,8 @@ export interface FilingKind<Content = unknown> {
   readonly check: (content: Content, facts: FilingFacts) => Issue[];
   /** What the release slip shows large, and beside it. */
   readonly amount: (content: Content) => Cents;
+  /** What its file says that it comes to, where that is another figure: control totals add these up. */
+  readonly reported?: (content: Content) => Cents;
   readonly figures: (content: Content) => readonly Figure[];
   readonly fileName: (period: FilingPeriod, ein: string) => string;
   readonly mediaType: 'application/xml' | 'text/plain' | 'text/csv';

@@ -1,7 +1,7 @@
 import { makeDate, dayOf, monthOf, yearOf, addDays } from '../calendar/local-date.js';
 import { ALL_STATES } from '../jurisdictions/states.js';
 import { isLiability, type LedgerEntry } from '../ledger/entry.js';
-import { ZERO, showDollars, subtract, sum, type Cents } from '../money/cents.js';
+import { showDollars, subtract, sum, type Cents } from '../money/cents.js';
 import { round, times } from '../money/exact.js';
 import { taxOf, type TaxCode } from '../tax-registry/registry.js';
 import type { FilingKind } from './kind.js';

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { TransmissionRow, Verdict } from '@zakat/contract/transmissions';
 import { controlTotalsOf, writeTransmission, type Submission } from '@zakat/core/formats/mef/transmission';
-import { kindOf } from '@zakat/core/filings/registry';
+import { FILING_KINDS, kindOf } from '@zakat/core/filings/registry';
 import { randomUUID } from 'node:crypto';
 import { In, type EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -93,7 +93,7 @@ export class Transmissions {
       returnType: /<ReturnTypeCd>([^<]+)</.exec(content)?.[1] ?? '',
       periodEnd: period.end,
       ein: client.ein,
-      amount: kind.amount(snapshot),
+      amount: (kind.reported ?? kind.amount)(snapshot),
       content,
     };
   }
@@ -129,6 +129,15 @@ export class Transmissions {
     ]);
   }
 
+  /** The receiver took none of it: each of its returns goes by itself, so that one at fault holds up no other. */
+  async refused(manager: EntityManager, id: string, because: string): Promise<void> {
+    await manager.query('UPDATE transmission SET refused_because = $2 WHERE id = $1', [id, because]);
+    await manager.query(
+      'UPDATE outbox SET transmission_id = NULL, attempts = attempts + 1, last_error = $2, next_at = now() WHERE transmission_id = $1',
+      [id, because],
+    );
+  }
+
   /** Keeps the file of acknowledgements once it answers every return. */
   async acknowledged(manager: EntityManager, actor: Actor, id: string, file: string, answered: number): Promise<void> {
     const [held] = (await manager.query(
@@ -157,7 +166,7 @@ export class Transmissions {
   list(actor: Actor): Promise<TransmissionRow[]> {
     return this.database.run(actor, async (manager) => {
       const rows = (await manager.query(
-        `SELECT id, number, made_at, sent_at, reference, returns, amount::text, acknowledged_at IS NOT NULL AS acknowledged
+        `SELECT id, number, receiver, refused_because, made_at, sent_at, reference, returns, amount::text, acknowledged_at IS NOT NULL AS acknowledged
          FROM transmission ORDER BY number DESC LIMIT ${MOST_SHOWN}`,
       )) as Kept[];
       const sendings = (await manager.query(
@@ -186,7 +195,8 @@ export class Transmissions {
         return {
           id: row.id,
           number: row.number,
-          receiver: kindOf(filingOf.get(own[0]?.filing ?? '')?.kind ?? '').agency.name,
+          receiver: FILING_KINDS.find(({ receiver }) => receiver === row.receiver)?.agency.name ?? row.receiver,
+          refused: row.refused_because,
           madeAt: row.made_at.toISOString(),
           sentAt: row.sent_at?.toISOString() ?? null,
           delayed: row.sent_at ? null : (own.find(({ last_error }) => last_error !== null)?.last_error ?? null),
@@ -220,6 +230,8 @@ export class Transmissions {
 interface Kept {
   readonly id: string;
   readonly number: number;
+  readonly receiver: string;
+  readonly refused_because: string | null;
   readonly made_at: Date;
   readonly sent_at: Date | null;
   readonly reference: string | null;

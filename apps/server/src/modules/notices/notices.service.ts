@@ -29,6 +29,8 @@ import { Filing, periodOf, titleOf } from '../filing-records/index.js';
 import { Letter } from '../letters/index.js';
 import { daysOfPeriod, ledgerOfNotice } from './notice-ledger.js';
 
+/** Lines of an address that the window of an envelope shows below the name. */
+const MOST_LINES = 4;
 interface StoredNotice {
   readonly id: string;
   readonly client_id: string;
@@ -40,6 +42,7 @@ interface StoredNotice {
   readonly period: string;
   readonly amount: string | null;
   readonly says: string;
+  readonly reply_to: string;
   readonly filing_id: string | null;
   readonly status: NoticeStatus;
   readonly version: number;
@@ -91,6 +94,12 @@ export class NoticesService {
       throw refuseField('period', 'This is no quarter or year.', 'Give a quarter like 2026-Q3, a year, or nothing.');
     if (input.amount !== null && input.amount < 0)
       throw refuseField('amount', 'The amount is below zero.', 'Give what the notice asks for, or leave it blank.');
+    if (linesOf(input.replyTo).length > MOST_LINES)
+      throw refuseField(
+        'replyTo',
+        'The address has too many lines.',
+        `Give at most ${MOST_LINES}, without the name of the agency.`,
+      );
     if (respondBy !== null && respondBy < datedOn)
       throw refuseField(
         'respondBy',
@@ -105,8 +114,8 @@ export class NoticesService {
         throw refuseField('filingId', 'This return is not one of the client.', 'Choose one of its returns, or none.');
       const id = randomUUID();
       const rows = (await manager.query(
-        `INSERT INTO agency_notice (id, firm_id, client_id, agency, number, kind, dated_on, respond_by, period, amount, says, filing_id, prepared_by, created_at)
-           VALUES ($1,$2,$3,$4,$5,$6,$7,$8,$9,$10,$11,$12,$13,$14) ON CONFLICT ON CONSTRAINT agency_notice_once DO NOTHING RETURNING id`,
+        `INSERT INTO agency_notice (id, firm_id, client_id, agency, number, kind, dated_on, respond_by, period, amount, says, filing_id, prepared_by, created_at, reply_to)
+           VALUES ($1,$2,$3,$4,$5,$6,$7,$8,$9,$10,$11,$12,$13,$14,$15) ON CONFLICT ON CONSTRAINT agency_notice_once DO NOTHING RETURNING id`,
         [
           id,
           actor.firmId,
@@ -122,6 +131,7 @@ export class NoticesService {
           input.filingId,
           actor.userId,
           await this.clock.now(manager),
+          linesOf(input.replyTo).join('\n'),
         ],
       )) as { id: string }[];
       if (rows.length === 0)
@@ -181,7 +191,7 @@ export class NoticesService {
       const letter = new Letter(
         `Answer to notice ${notice.number}`,
         firm,
-        [notice.agencyName],
+        [notice.agencyName, ...linesOf(notice.replyTo)],
         showDate(date(notice.answeredOn ?? notice.datedOn)),
       );
       letter.pairs([
@@ -222,6 +232,7 @@ export class NoticesService {
       period: row.period,
       amount,
       says: row.says,
+      replyTo: row.reply_to,
       filingId: row.filing_id,
       filingTitle: filing && returnTitle(filing),
       status: row.status,
@@ -234,6 +245,12 @@ export class NoticesService {
   }
 }
 
+/** Lines of an address as they were typed, without the empty ones. */
+const linesOf = (text: string): string[] =>
+  text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '');
 const returnTitle = (filing: Filing): string => titleOf(kindOf(filing.kind), periodOf(filing));
 
 async function find(manager: EntityManager, id: string): Promise<StoredNotice> {

@@ -17,6 +17,7 @@ const notice = (more: object = {}) => ({
   period: '2026-Q3',
   amount: 25_000,
   says: 'A deposit is missing.',
+  replyTo: '',
   filingId: null,
   filingTitle: null,
   status: 'open',
@@ -73,6 +74,7 @@ describe('the notices of a client', () => {
     type('Quarter or year', 'Q3 2026');
     type('Amount asked', 'two hundred');
     type('Return', 'f1');
+    type('Answer to, the address on it', 'Box 4\nPort Verity, TX 77999');
     fireEvent.click(screen.getByRole('button', { name: 'Record the notice' }));
     expect(screen.getByText(/^Type dollars and cents/)).toBeTruthy();
     expect(posted()).toEqual([]);
@@ -88,6 +90,7 @@ describe('the notices of a client', () => {
       period: '2026-Q3',
       amount: 25_000,
       says: '',
+      replyTo: 'Box 4\nPort Verity, TX 77999',
       filingId: 'f1',
     });
   });

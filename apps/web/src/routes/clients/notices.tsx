@@ -35,6 +35,7 @@ const NOTHING = {
   period: '',
   amount: '',
   says: '',
+  replyTo: '',
   filingId: '',
 };
 
@@ -131,6 +132,15 @@ function RecordForm({
         maxLength={1000}
         value={draft.says}
         onChange={(event) => set('says')(event.currentTarget.value)}
+      />
+      <Textarea
+        label="Answer to, the address on it"
+        placeholder={'Street or box\nCity, state ZIP'}
+        maxLength={300}
+        autosize
+        minRows={2}
+        value={draft.replyTo}
+        onChange={(event) => set('replyTo')(event.currentTarget.value)}
       />
     </EntryForm>
   );

@@ -13,6 +13,7 @@ const transmission = (more: object) => ({
   madeAt: '2026-10-20T14:00:00.000Z',
   sentAt: '2026-10-20T14:00:02.000Z',
   delayed: null,
+  refused: null,
   reference: 'MFT000001',
   count: 2,
   amount: 1_810_422,
@@ -57,6 +58,11 @@ describe('transmissions', () => {
     show([transmission({ sentAt: null, reference: null, delayed, accepted: 0, isAcknowledged: false })]);
     expect(await screen.findByText(/not sent yet: the receiver cannot be reached; tried again by itself/)).toBeTruthy();
     expect(screen.queryByRole('link', { name: 'acknowledgements' })).toBeNull();
+  });
+  it('that were refused as a whole say so, and that their returns went one by one', async () => {
+    const refused = 'Refused as a whole: The returns do not come to the control total.';
+    show([transmission({ sentAt: null, reference: null, refused, accepted: 0, isAcknowledged: false, returns: [] })]);
+    expect(await screen.findByText(`${refused} Its returns went one by one.`)).toBeTruthy();
   });
   it('come once two returns leave together', async () => {
     show([]);

@@ -11,7 +11,8 @@ import { Waiting } from '../../kit/waiting.js';
 type Transmission = Schemas['TransmissionRow'];
 
 /** How far the answers have come, in words. */
-function answers({ sentAt, delayed, count, accepted, rejected }: Transmission): string {
+function answers({ sentAt, delayed, refused, count, accepted, rejected }: Transmission): string {
+  if (refused !== null) return `${refused} Its returns went one by one.`;
   if (sentAt === null)
     return delayed === null ? 'waiting to be sent' : `not sent yet: ${delayed}; tried again by itself`;
   const open = count - accepted - rejected;
@@ -42,7 +43,7 @@ function Rows({ rows }: { readonly rows: readonly Transmission[] }): ReactNode {
   const isOpen = (row: Transmission): boolean => opened.get(row.id) ?? row.accepted < row.count;
   return rows.map((row) => (
     <Fragment key={row.id}>
-      <tr data-late={row.rejected > 0}>
+      <tr data-late={row.rejected > 0 || row.refused !== null}>
         <td>
           <button
             type="button"

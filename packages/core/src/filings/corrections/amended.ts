@@ -114,6 +114,7 @@ export function amendedKind(base: FilingKind): FilingKind {
       ...runChecks([something, explained, byHand], content, facts),
     ],
     amount: ({ balanceChange }) => balanceChange,
+    reported: ({ corrected }) => base.amount(corrected),
     figures: ({ balanceChange, changes }) => [
       { label: 'Lines that change', value: String(changes.length) },
       { label: 'Total changes by', value: showDollars(balanceChange) },

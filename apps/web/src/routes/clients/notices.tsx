@@ -137,8 +137,7 @@ function RecordForm({
         label="Answer to, the address on it"
         placeholder={'Street or box\nCity, state ZIP'}
         maxLength={300}
-        autosize
-        minRows={2}
+        rows={3}
         value={draft.replyTo}
         onChange={(event) => set('replyTo')(event.currentTarget.value)}
       />

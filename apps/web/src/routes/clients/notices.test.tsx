@@ -74,7 +74,7 @@ describe('the notices of a client', () => {
     type('Quarter or year', 'Q3 2026');
     type('Amount asked', 'two hundred');
     type('Return', 'f1');
-    type('Answer to, the address on it', 'Box 4\nPort Verity, TX 77999');
+    type('Reply address, as on the notice', 'Box 4\nPort Verity, TX 77999');
     fireEvent.click(screen.getByRole('button', { name: 'Record the notice' }));
     expect(screen.getByText(/^Type dollars and cents/)).toBeTruthy();
     expect(posted()).toEqual([]);

@@ -134,7 +134,7 @@ function RecordForm({
         onChange={(event) => set('says')(event.currentTarget.value)}
       />
       <Textarea
-        label="Answer to, the address on it"
+        label="Reply address, as on the notice"
         placeholder={'Street or box\nCity, state ZIP'}
         maxLength={300}
         rows={3}

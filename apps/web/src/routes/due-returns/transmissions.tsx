@@ -27,10 +27,10 @@ function Returns({ of }: { readonly of: Transmission }): ReactNode {
   return of.returns.map((one) => (
     <tr key={one.filingId}>
       <td />
-      <td colSpan={3}>
+      <td colSpan={4}>
         <Link to={`/filings/${one.filingId}`}>{one.title}</Link>, {one.clientName}
       </td>
-      <td colSpan={3}>
+      <td colSpan={2}>
         <Status word={one.verdict === 'waiting' ? 'released' : one.verdict} />
       </td>
     </tr>

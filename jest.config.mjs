@@ -33,7 +33,7 @@ const project = (displayName, folder, more = {}) => ({
 export default {
   testSequencer: `${import.meta.dirname}/scripts/jest/longest-first.mjs`,
   // A test that waits for an agency's answer may take a while on a busy machine.
-  testTimeout: 40_000,
+  testTimeout: 120_000,
   projects: [
     project('core', './packages/core', gathered),
     project('contract', './packages/contract'),

@@ -55,8 +55,8 @@ async function verdict(label, work) {
 /** Of every project at once: the linter needs the types anyway, and tells what the compiler would. */
 const typesAndLint = () => verdict('types and lint', () => run(bin('oxlint'), ['--type-aware', '--type-check', '.']));
 
-/** Two more than cores: the suites of the server wait for the database more than they compute, and share one server of it. */
-const WORKERS = 4;
+/** One more than cores: the suites of the server wait for the database more than they compute, and share one server of it. */
+const WORKERS = 3;
 async function unitRun(databaseUrl, folder) {
   const report = join(folder, 'suites.json');
   const env = {

@@ -29,7 +29,15 @@ const again = async (): Promise<RecomputedView> =>
 
 describe('posted checks worked out again', () => {
   it('come to what was posted while nothing has changed, each with its own year to date', async () =>
-    expect(await again()).toEqual({ year: 2026, looked: 4, totals: [], checks: [], more: 0, closed: [] }));
+    expect(await again()).toEqual({
+      year: 2026,
+      looked: 4,
+      totals: [],
+      checks: [],
+      foundBy: 'review',
+      more: 0,
+      closed: [],
+    }));
   it('show whom a certificate with an earlier date moves, by how much, and change nothing', async () => {
     const [first = ''] = client.employeeIds;
     const ledger = () => stack.dataSource.query('SELECT count(*), sum(amount) FROM ledger_entry');
@@ -43,6 +51,7 @@ describe('posted checks worked out again', () => {
     expect([recorded.status, recorded.body.detail]).toEqual([201, undefined]);
     const view = await again();
     // Only the second check is of a day on which it was in force.
+    expect(view.foundBy).toBe('review');
     expect(view.checks.map(({ employeeId, checkDate, causes }) => [employeeId, checkDate, causes])).toEqual([
       [first, '2026-11-13', ['Form W-4']],
     ]);
@@ -68,6 +77,7 @@ describe('posted checks worked out again', () => {
     const moved = view.totals.find(({ payer }) => payer === 'employer');
     expect([moved?.checks, (moved?.now ?? 0) > (moved?.posted ?? 0)]).toEqual([4, true]);
     expect(view.checks.every(({ causes }) => causes.includes('unemployment rate'))).toBe(true);
+    expect(view.foundBy).toBe('rate');
   });
   it('are asked for by year', async () =>
     expect((await preparer('GET', `/clients/${client.id}/recomputed?year=soon`)).status).toBe(422));

@@ -357,6 +357,8 @@ export class RecomputedView {
   @Whole() looked!: number;
   @List(() => RecomputedTotal) totals!: RecomputedTotal[];
   @List(() => RecomputedCheck) checks!: RecomputedCheck[];
+  /** A rate of the employer moves them, or something else: how a correction of it would say that it was found. */
+  @Choice(['rate', 'review']) foundBy!: 'rate' | 'review';
   /** Checks that move and are not listed. */
   @Whole() more!: number;
   /** Returns that were filed with the posted figures. */

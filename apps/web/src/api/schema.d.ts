@@ -5549,6 +5549,8 @@ export interface components {
             looked: number;
             totals: components["schemas"]["RecomputedTotal"][];
             checks: components["schemas"]["RecomputedCheck"][];
+            /** @enum {string} */
+            foundBy: "rate" | "review";
             more: number;
             closed: components["schemas"]["ClosedPeriod"][];
         };

@@ -238,8 +238,13 @@ export class DueReturnsService {
   async release(actor: Actor, asked: readonly ReturnAtVersion[]): Promise<DoneOfMany[]> {
     const answers: DoneOfMany[] = [];
     for (const { id, version } of asked)
-      answers.push(await outcome(id, await this.nameOf(actor, id), () => this.releases.releaseOne(actor, id, version)));
-    await this.releases.send();
+      answers.push(
+        await outcome(id, await this.nameOf(actor, id), () => this.releases.releaseOneOfMany(actor, id, version)),
+      );
+    await this.releases.send(
+      actor,
+      asked.map(({ id }) => id),
+    );
     return answers;
   }
 

@@ -5,7 +5,7 @@ import { conflict } from '../../http/refusal.js';
 import { WorkQueue } from '../../queue/work-queue.js';
 import { FILING_MACHINE } from '../../state-machines/machine.js';
 import { Clock } from '../clock/index.js';
-import { refuseFailed, Releases } from '../outbox/index.js';
+import { Outbox, refuseFailed, Releases } from '../outbox/index.js';
 import { FilingPayment } from './filing-payment.js';
 import { FilingContent } from './filing-content.js';
 import { FilingSlip } from './filing-slip.js';
@@ -22,20 +22,31 @@ export class FilingRelease {
     @Inject(FilingContent) private readonly contents: FilingContent,
     @Inject(FilingViews) private readonly views: FilingViews,
     @Inject(Releases) private readonly releases: Releases,
+    @Inject(Outbox) private readonly outbox: Outbox,
     @Inject(Clock) private readonly clock: Clock,
     @Inject(WorkQueue) private readonly queue: WorkQueue,
     @Inject(FilingPapers) private readonly papers: FilingPapers,
   ) {}
 
   async release(actor: Actor, id: string, version: number): Promise<FilingView> {
-    const view = await this.releaseOne(actor, id, version);
+    const view = await this.releaseOne(actor, id, version, false);
     await this.queue.wake();
     return view;
   }
 
-  /** One of several that are to leave together: whoever releases them sends them when the last is released. */
-  async releaseOne(actor: Actor, id: string, version: number): Promise<FilingView> {
-    const view = await this.database.run(actor, async (manager) => {
+  /** One of several that are to leave together: it is held back until `send`. */
+  releaseOneOfMany(actor: Actor, id: string, version: number): Promise<FilingView> {
+    return this.releaseOne(actor, id, version, true);
+  }
+
+  /** Lets those go that were held back. */
+  async send(actor: Actor, ids: readonly string[]): Promise<void> {
+    await this.database.run(actor, (manager) => this.outbox.letGo(manager, ids));
+    await this.queue.wake();
+  }
+
+  private releaseOne(actor: Actor, id: string, version: number, isHeldBack: boolean): Promise<FilingView> {
+    return this.database.run(actor, async (manager) => {
       await manager.query('SELECT id FROM filing WHERE id = $1 FOR UPDATE', [id]);
       const rehearsed = await this.slips.rehearse(manager, actor, id);
       const { filing, client, kind, period, content, slip, agent } = rehearsed;
@@ -68,6 +79,7 @@ export class FilingRelease {
         },
         detail: { kind: kind.code, attempt: filing.attempt },
       });
+      if (isHeldBack) await this.outbox.holdBack(manager, id);
       const signed = await this.contents.load(manager, id);
       if (kind.lines(content).length > 0) await this.papers.keep(manager, actor, signed, content);
       await manager.query(
@@ -76,10 +88,5 @@ export class FilingRelease {
       );
       return this.views.of(manager, id);
     });
-    return view;
-  }
-
-  send(): Promise<void> {
-    return this.queue.wake();
   }
 }

@@ -49,7 +49,7 @@ export class Transmissions {
    */
   async gather(manager: EntityManager, actor: Actor, receiver: string): Promise<boolean> {
     const rows = (await manager.query(
-      `SELECT * FROM outbox WHERE receiver = $1 AND kind = 'filing' AND status = 'waiting' AND transmission_id IS NULL AND attempts = 0
+      `SELECT * FROM outbox WHERE receiver = $1 AND kind = 'filing' AND status = 'waiting' AND transmission_id IS NULL AND attempts = 0 AND next_at <= now()
        ORDER BY created_at, id LIMIT ${MOST_TOGETHER} FOR UPDATE`,
       [receiver],
     )) as OutboxRow[];

@@ -23,6 +23,7 @@ export interface OutboxRow {
   readonly transmission_id: string | null;
 }
 
+const HELD_MINUTES = 5;
 /** What leaves the house: written in the transaction that decided it, sent by a job afterwards. */
 @Injectable()
 export class Outbox {
@@ -39,6 +40,24 @@ export class Outbox {
       'INSERT INTO outbox (id, firm_id, kind, receiver, subject_id, idempotency_key, document_id) VALUES ($1,$2,$3,$4,$5,$6,$7)',
       [randomUUID(), actor.firmId, kind, receiver, subjectId, `${kind}:${subjectId}:${attempt}`, documentId],
     );
+  }
+
+  /**
+   * What was put out stays until the others that go with it are there too, or for some minutes: it leaves then all the same,
+   * should whoever puts them out be gone.
+   */
+  async holdBack(manager: EntityManager, subjectId: string): Promise<void> {
+    await manager.query(
+      `UPDATE outbox SET next_at = now() + interval '${HELD_MINUTES} minutes' WHERE subject_id = $1 AND status = 'waiting'`,
+      [subjectId],
+    );
+  }
+
+  /** What was held back may leave now, all of it at one moment. */
+  async letGo(manager: EntityManager, subjectIds: readonly string[]): Promise<void> {
+    await manager.query(`UPDATE outbox SET next_at = now() WHERE subject_id = ANY($1) AND status = 'waiting'`, [
+      subjectIds,
+    ]);
   }
 
   /** How the sending stands, in words; null when nothing was put out. */

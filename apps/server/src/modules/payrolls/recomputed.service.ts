@@ -27,6 +27,8 @@ import { entryOfRow, postedRows } from './posted-payroll.js';
 type PostedRow = Awaited<ReturnType<typeof postedRows>>[number];
 type Json = Readonly<Record<string, unknown>>;
 
+/** Causes that are rates of the employer. */
+const OF_RATES: ReadonlySet<string> = new Set(['unemployment rate', 'employer tax rate']);
 /** More are not listed; their totals are counted all the same. */
 const MOST_LISTED = 2000;
 /** Parts of a case by what the records call them. */
@@ -90,6 +92,7 @@ export class RecomputedChecks {
         looked,
         totals: totalsOf(moved),
         checks: moved.slice(0, MOST_LISTED),
+        foundBy: moved.some(({ causes }) => causes.some((cause) => OF_RATES.has(cause))) ? 'rate' : 'review',
         more: Math.max(0, moved.length - MOST_LISTED),
         closed: filedWith(moved, await filedOf(manager, clientId)),
       };

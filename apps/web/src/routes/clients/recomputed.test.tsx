@@ -6,7 +6,7 @@ import { RecomputedPage } from './recomputed.js';
 
 afterEach(startAnew);
 
-const NOTHING = { year: 2026, looked: 8, totals: [], checks: [], more: 0, closed: [] };
+const NOTHING = { year: 2026, looked: 8, totals: [], checks: [], foundBy: 'review', more: 0, closed: [] };
 const show = (view: object): void => {
   serve({
     'GET /api/session': { body: session },
@@ -48,6 +48,7 @@ describe('posted checks worked out again', () => {
           ...NOTHING,
           totals: [{ ...tax, checks: 1 }],
           checks: [{ ...check, taxes: [tax], causes: ['unemployment rate'], problem: '' }],
+          foundBy: 'rate',
         },
       },
       'POST /api/clients/c1/correction-cases': { status: 201, body: { id: 'q1', warnings: [] } },

@@ -65,7 +65,7 @@ function OpenAsCase({
       {
         what: `Posted checks of ${view.year} come to other taxes: ${causes.join(', ') || 'the records'}`.slice(0, 300),
         since,
-        foundBy: causes.some((cause) => cause.includes('rate')) ? 'rate' : 'review',
+        foundBy: view.foundBy,
         evidence: [
           `Worked out again: ${plural(view.checks.length + view.more, 'check')} of ${view.looked}.`,
           ...view.totals.map((total) => `${total.label}: ${difference(total)} in ${plural(total.checks, 'check')}.`),

@@ -20,6 +20,7 @@ beforeAll(async () => {
     period: '2026-Q3',
     amount: 25_000,
     says: '',
+    replyTo: '',
     filingId: null,
   });
   noticeId = made.body.id;

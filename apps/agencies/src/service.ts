@@ -223,14 +223,23 @@ export function makeService(settings: Settings): { app: Express; store: Store } 
     const taken = returns.map((one) =>
       takeIn('returns', one.id, { fileName: `${one.type} of ${key}`, content: one.content }),
     );
-    // What the file says it comes to is what its returns come to; else it is not what was put together.
+    // What the manifest says is what its returns say; else it is not what was put together.
     const found = taken.reduce<bigint | null>((sum, { notes }) => {
       const amount = cents(notes['total'] ?? '');
       return sum === null || amount === null ? null : sum + amount;
     }, 0n);
-    if (found !== null && found !== total) {
+    const isOther = returns.some(({ type, tin, periodEnd }, index) => {
+      const notes = taken[index]?.notes ?? {};
+      return type !== notes['type'] || tin !== notes['ein'] || periodEnd !== notes['period'];
+    });
+    const contradiction = isOther
+      ? 'The manifest names other returns than are in the file.'
+      : found !== null && found !== total
+        ? 'The returns do not come to the control total.'
+        : null;
+    if (contradiction !== null) {
       store.records.returns = store.records.returns.filter((one) => !taken.includes(one));
-      response.status(422).json({ error: 'The returns do not come to the control total.' });
+      response.status(422).json({ error: contradiction });
       return;
     }
     const submissions = taken.map((one) => ({ id: one.key, reference: one.reference }));

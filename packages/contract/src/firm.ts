@@ -27,7 +27,7 @@ export class FirmView extends FirmFacts {
   @Flag() requiresSecondPerson!: boolean;
   /** Returns need marks of both persons before they are released. */
   @Flag() requiresMarks!: boolean;
-  /** Its PIN as reporting agent is entered; nothing shows it. */
+  /** Its PIN as reporting agent is entered; it stands in the files that it signs, and nowhere else. */
   @Flag() hasAgentPin!: boolean;
   @List(() => ClientFactView) defaults!: ClientFactView[];
 }

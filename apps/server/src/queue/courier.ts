@@ -107,18 +107,19 @@ export class Courier implements OnModuleInit {
     return targets[receiver];
   }
 
-  private async send(manager: EntityManager, row: OutboxRow): Promise<number> {
-    const document = await this.documents.load(manager, row.document_id);
-    const response = await fetch(this.target(row.receiver), {
+  /** A stored file to a receiver, under the key by which it knows it again. */
+  private async put(manager: EntityManager, to: string, documentId: string, key: string): Promise<Response> {
+    const { content, mediaType, name } = await this.documents.load(manager, documentId);
+    return fetch(to, {
       method: 'POST',
-      body: new Uint8Array(document.content),
-      headers: {
-        'Content-Type': document.mediaType,
-        'Idempotency-Key': row.idempotency_key,
-        'X-File-Name': document.name,
-      },
+      body: new Uint8Array(content),
+      headers: { 'Content-Type': mediaType, 'Idempotency-Key': key, 'X-File-Name': name },
       signal: AbortSignal.timeout(TIMEOUT),
     });
+  }
+
+  private async send(manager: EntityManager, row: OutboxRow): Promise<number> {
+    const response = await this.put(manager, this.target(row.receiver), row.document_id, row.idempotency_key);
     if (response.status !== 202) throw new Error(`the receiver answered ${response.status}`);
     const { reference } = (await response.json()) as { reference: string };
     await manager.query(
@@ -141,17 +142,8 @@ export class Courier implements OnModuleInit {
   private async transmit(manager: EntityManager, row: OutboxRow, id: string): Promise<number> {
     const transmission = await this.transmissions.hold(manager, id);
     if (!transmission || transmission.reference !== null) return 1;
-    const document = await this.documents.load(manager, transmission.document_id);
-    const response = await fetch(`${this.config.returnsUrl}/transmissions`, {
-      method: 'POST',
-      body: new Uint8Array(document.content),
-      headers: {
-        'Content-Type': document.mediaType,
-        'Idempotency-Key': `transmission:${id}`,
-        'X-File-Name': document.name,
-      },
-      signal: AbortSignal.timeout(TIMEOUT),
-    });
+    const to = `${this.config.returnsUrl}/transmissions`;
+    const response = await this.put(manager, to, transmission.document_id, `transmission:${id}`);
     if (response.status === 422) {
       const { error } = (await response.json()) as { error?: string };
       await this.transmissions.refused(manager, id, `Refused as a whole: ${error ?? 'no reason given.'}`.slice(0, 200));

@@ -42,7 +42,7 @@ export class FilingAnswers {
     const isOpen = status === 'released' || status === 'received';
     if (answer.state === 'received' && status === 'released') await this.received(manager, actor, loaded, reference);
     if (answer.state === 'accepted' && isOpen) await this.accepted(manager, actor, loaded, reference, answer);
-    if (answer.state === 'rejected' && isOpen) await this.rejected(manager, actor, loaded, reference, answer);
+    if (answer.state === 'rejected' && isOpen) await this.rejected(manager, actor, loaded, reference, answer, 'reject');
     if (answer.state === 'rejected' && status === 'accepted' && loaded.filing.refusableUntil !== null)
       await this.returned(manager, actor, loaded, reference, answer);
   }
@@ -86,20 +86,10 @@ export class FilingAnswers {
     answer: AgencyAnswer,
   ): Promise<void> {
     await this.postings.takeBack(manager, actor, loaded);
-    await this.refused(manager, actor, loaded, reference, answer, 'return');
+    await this.rejected(manager, actor, loaded, reference, answer, 'return');
   }
 
-  private rejected(
-    manager: EntityManager,
-    actor: Actor,
-    loaded: Loaded,
-    reference: string,
-    answer: AgencyAnswer,
-  ): Promise<void> {
-    return this.refused(manager, actor, loaded, reference, answer, 'reject');
-  }
-
-  private async refused(
+  private async rejected(
     manager: EntityManager,
     actor: Actor,
     loaded: Loaded,

@@ -107,7 +107,7 @@ export class FirmService {
     });
   }
 
-  /** The five digits with which the firm signs as reporting agent: sealed, and shown to nobody again. */
+  /** The five digits with which the firm signs as reporting agent: sealed; they stand in the files that they sign, and nowhere else. */
   keepAgentPin(actor: Actor, { pin }: AgentPin): Promise<FirmView> {
     refuseUnlessAdministrator(actor, 'enter the reporting agent PIN');
     if (pin !== '' && (!/^\d{5}$/.test(pin) || pin === '00000'))

@@ -23,9 +23,9 @@ it('is entered by an administrator, and stays in the form while it is refused', 
   expect(asked).toContain('PUT /api/firm/agent-pin {"pin":"2718"}');
   expect(screen.getByDisplayValue('2718')).toBeTruthy();
 });
-it('is never shown once it is kept, and can be replaced or taken away', async () => {
+it('is not shown here once it is kept, and can be replaced or taken away', async () => {
   show({ hasAgentPin: true });
-  expect(screen.getByText(/It is kept, and shown to nobody/)).toBeTruthy();
+  expect(screen.getByText(/It is kept sealed, and stands only in the files that it signs/)).toBeTruthy();
   expect(screen.getByRole('button', { name: 'replace it' })).toBeTruthy();
   press('take it away');
   await waitFor(() => expect(asked).toContain('PUT /api/firm/agent-pin {"pin":""}'));

@@ -29,7 +29,7 @@ export function AgentPin({
       <h2>Reporting agent PIN</h2>
       <p className="note">
         {hasAgentPin
-          ? 'It is kept, and shown to nobody. The release of a return signs it for a client whose Form 8655 is signed; no Form 8879-EMP is needed then.'
+          ? 'It is kept sealed, and stands only in the files that it signs. The release of a return signs it for a client whose Form 8655 is signed; no Form 8879-EMP is needed then.'
           : 'With the PIN that the IRS assigned to the firm, the release of a return signs it for a client whose Form 8655 is signed. Until then each return waits for its signer’s Form 8879-EMP.'}
       </p>
       {isAdministrator && !isOpen && (

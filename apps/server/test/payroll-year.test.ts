@@ -168,6 +168,25 @@ describe('a year of payrolls', () => {
     expect(saved.persons.map((person) => person.paycheck.gross)).toEqual([226_080, 251_200]);
     const stale = await preparer('PUT', `/payrolls/${id}`, { version: open.version, entries });
     expect([stale.status, stale.body.detail]).toEqual([409, expect.stringMatching(/Somebody else saved/)]);
+    // Whoever has it open beside them asks how far it is; lines of one person leave those of the others.
+    const reviewer = await stack.signIn('Alder', 'reviewer');
+    const latest = async () => (await reviewer('GET', `/payrolls/${id}/latest`)).body as object;
+    expect(await latest()).toEqual({
+      version: 2,
+      status: 'open',
+      by: expect.stringMatching(/preparer/i),
+      isOwn: false,
+    });
+    const second = entries[1];
+    const more = await reviewer('PUT', `/payrolls/${id}`, {
+      version: 2,
+      entries: [{ ...second, earnings: [{ item: 'regular', hours: '70', rate: '31.40' }] }],
+    });
+    expect((more.body as unknown as { persons: Person[] }).persons.map((person) => person.paycheck.gross)).toEqual([
+      226_080, 219_800,
+    ]);
+    expect(await latest()).toMatchObject({ version: 3, isOwn: true });
+    expect((await reviewer('GET', `/payrolls/00000000-0000-4000-8000-000000000000/latest`)).status).toBe(404);
   });
   it('every figure of a posted check still shows the working it was made with', async () => {
     const client = await takeOn(preparer, 'WORKING', 1);

@@ -111,9 +111,18 @@ export class PayrollEntry {
   /** It stays with the entry and holds the review until it is corrected or cleared. */
   @Part(() => UnreadLine, { optional: true }) unread?: UnreadLine;
 }
+/** What was typed, of those whose lines changed: the lines of the others stay. */
 export class SavePayroll {
   @Whole({ min: 1 }) version!: number;
   @List(() => PayrollEntry) entries!: PayrollEntry[];
+}
+/** How far a payroll is: what somebody who has it open asks while another person may work on it too. */
+export class LatestPayroll {
+  @Whole({ min: 1 }) version!: number;
+  @Choice(PAYROLL_STATUSES) status!: PayrollStatus;
+  /** Who changed it last. */
+  @Text(200) by!: string;
+  @Flag() isOwn!: boolean;
 }
 export class AtVersion {
   @Whole({ min: 1 }) version!: number;

@@ -32,6 +32,7 @@ import { RefusableReturns1807000000000 } from './migrations/refusable-returns.js
 import { LighterTaxes1808000000000 } from './migrations/lighter-taxes.js';
 import { PayrollSizes1809000000000 } from './migrations/payroll-sizes.js';
 import { NoticeAddresses1810000000000 } from './migrations/notice-addresses.js';
+import { PayrollChangers1811000000000 } from './migrations/payroll-changers.js';
 import { AgencyChecks1803000000000 } from './migrations/agency-checks.js';
 import { MicrTypefaces1802000000000 } from './migrations/micr-typefaces.js';
 import { RepaidWages1801000000000 } from './migrations/repaid-wages.js';
@@ -133,6 +134,7 @@ export const makeDataSource = (url: string): DataSource =>
       LighterTaxes1808000000000,
       PayrollSizes1809000000000,
       NoticeAddresses1810000000000,
+      PayrollChangers1811000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

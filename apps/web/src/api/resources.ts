@@ -173,6 +173,15 @@ export const payrollQuery = (id: string) =>
     staleTime: Infinity,
     gcTime: 0,
   });
+/** Who changed a payroll last, asked for while its page is in sight: two people may work on one. */
+export const latestPayrollQuery = (id: string) =>
+  queryOptions({
+    queryKey: ['payroll-latest', id],
+    queryFn: () => take(api.GET('/api/payrolls/{id}/latest', path(id))),
+    refetchInterval: 3_000,
+    staleTime: 0,
+    gcTime: 0,
+  });
 export const reviewQuery = (id: string, version: number) =>
   queryOptions({
     queryKey: ['payroll-review', id, version],

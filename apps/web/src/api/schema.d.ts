@@ -1536,6 +1536,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/payrolls/{id}/latest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["PayrollsController_latest"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/payrolls/{id}/split": {
         parameters: {
             query?: never;
@@ -5577,6 +5593,13 @@ export interface components {
             schedule?: string;
             /** Format: uuid */
             copyOf?: string;
+        };
+        LatestPayroll: {
+            version: number;
+            /** @enum {string} */
+            status: "open" | "reviewed" | "posted";
+            by: string;
+            isOwn: boolean;
         };
         SplitPayroll: {
             version: number;
@@ -9981,6 +10004,27 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PayrollView"];
+                };
+            };
+        };
+    };
+    PayrollsController_latest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LatestPayroll"];
                 };
             };
         };

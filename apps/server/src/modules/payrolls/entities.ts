@@ -26,4 +26,6 @@ export class Payroll {
   /** Every check of it is void. */
   @Column('boolean', { name: 'is_void' }) isVoid!: boolean;
   @Column('uuid', { name: 'created_by' }) createdBy!: string;
+  /** Who saved, reviewed, reopened or posted it last; null: nobody since it was begun. */
+  @Column('uuid', { name: 'changed_by', nullable: true }) changedBy!: string | null;
 }

@@ -43,7 +43,7 @@ export class PayrollActs {
         id,
         act: 'review',
         version,
-        set: { reviewed_digest: digestOf(people), reviewed_by: actor.userId },
+        set: { reviewed_digest: digestOf(people), reviewed_by: actor.userId, changed_by: actor.userId },
         detail: { gross: total, employerTaxes: sum(employer.map((line) => line.amount)) },
       });
       return this.views.of(manager, id);
@@ -56,7 +56,7 @@ export class PayrollActs {
         id,
         act: 'reopen',
         version,
-        set: { reviewed_digest: null },
+        set: { reviewed_digest: null, changed_by: actor.userId },
       });
       return this.views.of(manager, id);
     });
@@ -85,6 +85,7 @@ export class PayrollActs {
         version,
         set: {
           posted_by: actor.userId,
+          changed_by: actor.userId,
           posted_at: await this.clock.now(manager),
           ...(closed.length > 0 ? { closed_reason: reason } : {}),
         },

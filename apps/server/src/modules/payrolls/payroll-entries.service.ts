@@ -127,7 +127,7 @@ export class PayrollEntries {
       const result = await manager.update(
         Payroll,
         { id, version: input.version, status: 'open' },
-        { version: input.version + 1 },
+        { version: input.version + 1, changedBy: actor.userId },
       );
       if (result.affected !== 1)
         throw conflict(
@@ -177,7 +177,11 @@ export class PayrollEntries {
         throw refuseField('name', `Nobody of this payroll has ${name}.`, 'Choose one that somebody of it has.');
       if (chosen.length === people.length)
         throw refuseField('name', `Everybody of this payroll has ${name}.`, 'There is nothing to split.');
-      const result = await manager.update(Payroll, { id, version, status: 'open' }, { version: version + 1 });
+      const result = await manager.update(
+        Payroll,
+        { id, version, status: 'open' },
+        { version: version + 1, changedBy: actor.userId },
+      );
       if (result.affected !== 1) throw conflict('Somebody changed this payroll meanwhile. Look again before you act.');
       const part = randomUUID();
       await manager.insert(Payroll, {

@@ -1,5 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type {
+  LatestPayroll,
   PaycheckView,
   PayrollEntry,
   PayrollRow,
@@ -82,6 +83,19 @@ export class PayrollQueries {
 
   view(actor: Actor, id: string): Promise<PayrollView> {
     return this.database.run(actor, (manager) => this.views.of(manager, id));
+  }
+
+  /** The version that stands now, and whose it is. */
+  latest(actor: Actor, id: string): Promise<LatestPayroll> {
+    return this.database.run(actor, async (manager) => {
+      const [row] = (await manager.query(
+        `SELECT p.version, p.status, coalesce(p.changed_by, p.created_by) AS by, u.name
+         FROM payroll p JOIN app_user u ON u.id = coalesce(p.changed_by, p.created_by) WHERE p.id = $1`,
+        [id],
+      )) as { version: number; status: LatestPayroll['status']; by: string; name: string }[];
+      if (!row) throw notFound('payroll');
+      return { version: row.version, status: row.status, by: row.name, isOwn: row.by === actor.userId };
+    });
   }
 
   working(actor: Actor, id: string, employeeId: string, figure: string): Promise<WorkingView> {

@@ -7,6 +7,7 @@ import {
   AtVersion,
   CreatePayroll,
   CheckDifference,
+  LatestPayroll,
   PayDifference,
   PayrollRow,
   PayrollSuggestion,
@@ -119,6 +120,12 @@ export class PayrollsController {
   @Answers(PayrollView)
   view(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<PayrollView> {
     return this.queries.view(session, id);
+  }
+
+  @Get('payrolls/:id/latest')
+  @Answers(LatestPayroll)
+  latest(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<LatestPayroll> {
+    return this.queries.latest(session, id);
   }
 
   @Post('payrolls/:id/split')

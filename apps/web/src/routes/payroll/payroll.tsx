@@ -23,6 +23,7 @@ import { HowPaid } from './how-paid.js';
 import { LeaveBalances } from './leave-balances.js';
 import { LinesOfCheck } from './lines-of-check.js';
 import { OverriddenTaxes } from './overridden-taxes.js';
+import { Clashes, OvertakenNote } from './together.js';
 import { postingSlip } from './posting-slip.js';
 import { Closed, NotUnderstood, Notes } from './payroll-notes.js';
 import { SentHours } from './sent-hours.js';
@@ -219,6 +220,10 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           </button>
         </div>
       )}
+      <Clashes clashes={sheet.clashes} rows={sheet.rows} onDecide={sheet.decide} />
+      {sheet.overtaken && (
+        <OvertakenNote overtaken={sheet.overtaken} onSave={sheet.saveAfterReview} onReload={onReload} />
+      )}
       {isOpen && sheet.unread.length > 0 && <NotUnderstood lines={sheet.unread} />}
       <Notes rows={sheet.rows} />
       <Voided payroll={payroll} />
@@ -229,10 +234,10 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
         route={(field) => accountPath(field, payroll.clientId, `/payrolls/${payroll.id}`)}
       />
       <RefusedNote
-        error={sheet.error ?? act.error}
+        error={sheet.overtaken ? null : (sheet.error ?? act.error)}
         route={(field) => accountPath(field, payroll.clientId, `/payrolls/${payroll.id}`)}
       />
-      {(sheet.error ?? act.error)?.message.includes('meanwhile') && (
+      {act.error?.message.includes('meanwhile') && (
         <button type="button" className="plain" onClick={onReload}>
           show what is there now
         </button>

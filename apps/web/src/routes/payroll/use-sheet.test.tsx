@@ -43,13 +43,56 @@ const payroll = (version: number, earnings: Schemas['EntryEarning'][]): Schemas[
     own: {},
     persons: [payrollPerson({ employeeId: 'e1', workState: 'TX', base, earnings })],
   }) as unknown as Schemas['PayrollView'];
+/** The payroll as the server has it, where somebody else works on it too. */
+let stands: Schemas['PayrollView'];
+const two = (
+  version: number,
+  hours: readonly [string, string],
+  more: Partial<Schemas['PayrollView']> = {},
+): Schemas['PayrollView'] => ({
+  ...payroll(version, []),
+  status: 'open',
+  persons: hours.map((regular, index) =>
+    payrollPerson({
+      employeeId: `e${index + 1}`,
+      name: ['Wil Sprague', 'Bo Larch'][index] ?? '',
+      workState: 'TX',
+      base,
+      earnings: [{ rate: '20.00', item: 'regular', hours: regular }],
+    }),
+  ),
+  ...more,
+});
 const START = payroll(1, [{ item: 'regular', hours: '40', rate: '20.00' }]);
 
 const setUp = (): void => {
   jest.useFakeTimers({ doNotFake: ['queueMicrotask', 'nextTick', 'setImmediate'] });
   puts.length = 0;
   Object.assign(globalThis, { Worker: WorkerHere });
+  stands = START;
+  const respond = (status: number, content: object): Response => {
+    const text = JSON.stringify(content);
+    return {
+      ok: status < 400,
+      status,
+      headers: new Headers({ 'content-length': String(text.length) }),
+      text: () => Promise.resolve(text),
+      json: () => Promise.resolve(content),
+      clone: () => ({ text: () => Promise.resolve(text) }),
+    } as unknown as Response;
+  };
   const answer = async (input: Request): Promise<Response> => {
+    if (input.method === 'GET')
+      return respond(
+        200,
+        input.url.endsWith('/latest')
+          ? { version: stands.version, status: stands.status, by: 'Ines Marchetti', isOwn: false }
+          : stands,
+      );
+    if (input.method === 'POST') {
+      stands = { ...stands, status: 'open', version: stands.version + 1 };
+      return respond(200, stands);
+    }
     const body = JSON.parse(await input.clone().text()) as Schemas['SavePayroll'];
     return new Promise((resolve) => {
       puts.push({
@@ -59,15 +102,7 @@ const setUp = (): void => {
             status === 200
               ? payroll(body.version + 1, body.entries[0]?.earnings ?? [])
               : { status, detail: 'Somebody else saved this payroll meanwhile.', code: 'conflict', problems: [] };
-          const text = JSON.stringify(saved);
-          resolve({
-            ok: status < 400,
-            status,
-            headers: new Headers({ 'content-length': String(text.length) }),
-            text: () => Promise.resolve(text),
-            json: () => Promise.resolve(saved),
-            clone: () => ({ text: () => Promise.resolve(text) }),
-          } as unknown as Response);
+          resolve(respond(status, saved));
         },
       });
     });
@@ -84,7 +119,10 @@ const wrapper = ({ children }: { readonly children: ReactNode }) => (
     <WorkingProvider>{children}</WorkingProvider>
   </QueryClientProvider>
 );
-const start = () => renderHook(() => useSheet(START), { wrapper }).result;
+const start = (from = START) => {
+  stands = from;
+  return renderHook(() => useSheet(from), { wrapper }).result;
+};
 type Sheet = ReturnType<typeof start>;
 const rowOf = (sheet: Sheet) => sheet.current.rows[0];
 const type = (sheet: Sheet, value: string): void => act(() => sheet.current.type('e1', 'line', value));
@@ -229,5 +267,92 @@ describe('a payroll sheet', () => {
     expect(sheet.current.unread.length).toBe(1);
     type(sheet, '72 reg 8 pto');
     expect(sheet.current.unread).toEqual([]);
+  });
+
+  describe('beside somebody else', () => {
+    const START_OF_TWO = two(1, ['40', '40']);
+    const hoursOf = (sheet: Sheet) => sheet.current.rows.map((row) => row.values['regular']);
+    it('sends the lines of those alone that were typed for', async () => {
+      const sheet = start(START_OF_TWO);
+      type(sheet, '38 reg');
+      await pause(800);
+      expect(puts[0]?.body.entries.map(({ employeeId }) => employeeId)).toEqual(['e1']);
+    });
+    it('shows what the other one saved, and who it was', async () => {
+      const sheet = start(START_OF_TWO);
+      await pause(100);
+      stands = two(2, ['40', '31']);
+      await pause(3_200);
+      await waitFor(() => expect(hoursOf(sheet)).toEqual(['40', '31']));
+      expect(sheet.current.note).toBe('Ines Marchetti saved Bo Larch');
+      type(sheet, '38 reg');
+      await pause(800);
+      expect(puts[0]?.body.version).toBe(2);
+    });
+    it('lays what was typed for others upon what the other one saved first, and loses neither', async () => {
+      const sheet = start(START_OF_TWO);
+      await pause(100);
+      type(sheet, '38 reg');
+      stands = two(2, ['40', '31']);
+      await pause(800);
+      puts[0]?.answer(409);
+      await waitFor(() => expect(puts.length).toBe(2));
+      expect(puts[1]?.body).toMatchObject({ version: 2, entries: [{ employeeId: 'e1' }] });
+      puts[1]?.answer();
+      await waitFor(() => expect(sheet.current.saving).toBe('saved'));
+      expect([hoursOf(sheet), sheet.current.error, sheet.current.clashes]).toEqual([['38', '31'], null, []]);
+    });
+    it.each([
+      ['mine', '38', [{ item: 'regular', hours: '38', rate: '20.00' }]],
+      ['theirs', '35', null],
+    ] as const)('asks whose lines stand where both typed for one person: %s', async (whose, hours, sent) => {
+      const sheet = start(START_OF_TWO);
+      await pause(100);
+      type(sheet, '38 reg');
+      stands = two(2, ['35', '40']);
+      await pause(800);
+      puts[0]?.answer(409);
+      await waitFor(() => expect(sheet.current.clashes.length).toBe(1));
+      expect([puts.length, hoursOf(sheet)[0]]).toEqual([1, '38']);
+      await expect(sheet.current.flush()).rejects.toThrow(/not decided/);
+      act(() => sheet.current.decide('e1', whose));
+      await pause(800);
+      expect([sheet.current.clashes, hoursOf(sheet)[0], puts[1]?.body.entries[0]?.earnings ?? null]).toEqual([
+        [],
+        hours,
+        sent,
+      ]);
+    });
+    it('says that it was reviewed meanwhile, and saves what was typed once it is reopened', async () => {
+      const sheet = start(START_OF_TWO);
+      await pause(100);
+      type(sheet, '38 reg');
+      stands = two(3, ['40', '40'], { status: 'reviewed' });
+      await pause(800);
+      puts[0]?.answer(409);
+      await waitFor(() =>
+        expect(sheet.current.overtaken).toMatchObject({
+          status: 'reviewed',
+          by: 'Ines Marchetti',
+          names: ['Wil Sprague'],
+        }),
+      );
+      expect(hoursOf(sheet)[0]).toBe('38');
+      act(() => void sheet.current.saveAfterReview());
+      await waitFor(() => expect(puts.length).toBe(2));
+      expect(puts[1]?.body).toMatchObject({ version: 4, entries: [{ employeeId: 'e1' }] });
+      puts[1]?.answer();
+      await waitFor(() => expect([sheet.current.saving, sheet.current.overtaken]).toEqual(['saved', null]));
+    });
+    it('names whoever left the payroll although something was typed for them', async () => {
+      const sheet = start(START_OF_TWO);
+      await pause(100);
+      act(() => sheet.current.type('e2', 'line', '38 reg'));
+      stands = { ...two(2, ['40', '40']), persons: two(2, ['40', '40']).persons.slice(0, 1) };
+      await pause(800);
+      puts[0]?.answer(409);
+      await waitFor(() => expect(sheet.current.note).toBe('Bo Larch is not in this payroll any more'));
+      expect(sheet.current.rows.length).toBe(1);
+    });
   });
 });

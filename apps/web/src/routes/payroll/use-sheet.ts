@@ -1,7 +1,7 @@
-import { useQueryClient } from '@tanstack/react-query';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { Refused, Schemas } from '../../api/client.js';
-import { payrollQuery, useSavePayroll } from '../../api/resources.js';
+import { Refused, api, take, type Schemas } from '../../api/client.js';
+import { latestPayrollQuery, payrollQuery, usePayrollAct, useSavePayroll } from '../../api/resources.js';
 import {
   entryOf,
   leavingOut,
@@ -12,6 +12,7 @@ import {
   type InHand,
   type SheetRow,
 } from '../../calc/sheet-row.js';
+import { keyOf, together, type Clash } from '../../calc/together.js';
 import { useCalc } from '../../calc/use-calc.js';
 import type { OwnRows } from '@zakat/core/casefile/compose';
 import { ownRules, readRows } from '@zakat/core/rules/pack';
@@ -31,6 +32,17 @@ interface Step {
   readonly after: readonly SheetRow[];
 }
 const MOST_STEPS = 200;
+/** How often one save is laid together with what others save at the same moment. */
+const MOST_ROUNDS = 4;
+export interface Overtaken {
+  readonly status: Schemas['PayrollView']['status'];
+  readonly by: string;
+  readonly version: number;
+  readonly names: readonly string[];
+}
+const firstKeys = (rows: readonly SheetRow[]): Map<string, string> =>
+  new Map(rows.map((row) => [row.employeeId, keyOf(row)]));
+const isConflict = (error: unknown): boolean => error instanceof Refused && error.problem.status === 409;
 
 export interface Sheet {
   readonly rows: readonly SheetRow[];
@@ -43,8 +55,15 @@ export interface Sheet {
     readonly text: string;
     readonly why: string;
   }[];
-  /** What there is to say about an amount that was found. */
+  /** What there is to say about an amount that was found, or of what somebody else saved. */
   readonly note: string | null;
+  /** People for whom somebody else saved other lines than are typed here: nothing is saved for them until it is decided. */
+  readonly clashes: readonly Clash[];
+  decide(employeeId: string, whose: 'mine' | 'theirs'): void;
+  /** The payroll was reviewed or posted by somebody else while something typed here was not saved. */
+  readonly overtaken: Overtaken | null;
+  /** Reopens a reviewed payroll and saves what was typed here. */
+  saveAfterReview(): Promise<void>;
   type(employeeId: string, column: string, value: string): void;
   /** Several cells at once, as pasted: one step to undo. */
   typeAll(cells: readonly TypedCell[]): void;
@@ -81,16 +100,95 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
   const queries = useQueryClient();
   const calc = useCalc();
   const save = useSavePayroll(payroll.id);
+  const reopen = usePayrollAct(payroll.id);
   const { show } = useWorking();
+  const [first] = useState(() => firstKeys(rows));
+  const known = useRef<ReadonlyMap<string, string>>(first);
+  const [clashes, setClashes] = useState<readonly Clash[]>([]);
+  const clashing = useRef<readonly Clash[]>([]);
+  const [overtaken, setOvertaken] = useState<Overtaken | null>(null);
+  const clash = useCallback((next: readonly Clash[]): void => {
+    clashing.current = next;
+    setClashes(next);
+  }, []);
+  /** What was typed and the server does not have. */
+  const unsaved = useCallback(
+    (): readonly SheetRow[] => latest.current.filter((row) => known.current.get(row.employeeId) !== keyOf(row)),
+    [],
+  );
+  const compute = useCallback(
+    (row: SheetRow): void => {
+      const { employeeId, base, isPaid } = row;
+      void calc({ people: [{ key: employeeId, base, entry: entryOf(row), isPaid }], own }).then((answer) => {
+        const check = answer.checks[employeeId];
+        if (!check) return;
+        latest.current = latest.current.map((other) => (other.employeeId === employeeId ? { ...other, check } : other));
+        setRows(latest.current);
+      });
+    },
+    [calc, own],
+  );
+
+  /** Takes what somebody else saved meanwhile; nothing that was typed here is lost. False: it is not open any more. */
+  const catchUp = useCallback(async (): Promise<boolean> => {
+    const fresh = await take(api.GET('/api/payrolls/{id}', { params: { path: { id: payroll.id } } }));
+    const waiting = unsaved();
+    if (fresh.status !== 'open') {
+      if (waiting.length === 0) queries.setQueryData(payrollQuery(payroll.id).queryKey, fresh);
+      else {
+        const { by } = await take(api.GET('/api/payrolls/{id}/latest', { params: { path: { id: payroll.id } } }));
+        setOvertaken({ status: fresh.status, by, version: fresh.version, names: waiting.map(({ name }) => name) });
+      }
+      return false;
+    }
+    const laid = together(latest.current, known.current, fresh.persons);
+    version.current = fresh.version;
+    known.current = laid.known;
+    latest.current = laid.rows;
+    setRows(laid.rows);
+    const others = clashing.current.filter(
+      ({ employeeId }) => !laid.clashes.some((one) => one.employeeId === employeeId) && laid.known.has(employeeId),
+    );
+    clash([...others, ...laid.clashes]);
+    unsaved().forEach(compute);
+    queries.setQueryData(payrollQuery(payroll.id).queryKey, fresh);
+    if (laid.taken.length > 0 || laid.gone.length > 0) {
+      const { by, isOwn } = await take(api.GET('/api/payrolls/{id}/latest', { params: { path: { id: payroll.id } } }));
+      const who = isOwn ? 'You, on another page,' : by;
+      setNote(
+        [
+          ...(laid.taken.length === 0 ? [] : [`${who} saved ${laid.taken.join(', ')}`]),
+          ...laid.gone.map((name) => `${name} is not in this payroll any more`),
+        ].join('. '),
+      );
+    }
+    return true;
+  }, [clash, compute, payroll.id, queries, unsaved]);
 
   const saveNow = useCallback(async (): Promise<number> => {
     if (timer.current) clearTimeout(timer.current);
     timer.current = null;
     setSaving('saving');
     const send = async (): Promise<void> => {
-      const saved = await save.mutateAsync({ version: version.current, entries: latest.current.map(entryOf) });
-      version.current = saved.version;
-      queries.setQueryData(payrollQuery(payroll.id).queryKey, saved);
+      for (let round = 1; ; round += 1) {
+        const sent = unsaved().filter(
+          (row) => !clashing.current.some(({ employeeId }) => employeeId === row.employeeId),
+        );
+        if (sent.length === 0) {
+          save.reset();
+          return;
+        }
+        try {
+          const saved = await save.mutateAsync({ version: version.current, entries: sent.map(entryOf) });
+          version.current = saved.version;
+          known.current = new Map([...known.current, ...firstKeys(sent)]);
+          queries.setQueryData(payrollQuery(payroll.id).queryKey, saved);
+          return;
+        } catch (error) {
+          // Somebody else saved first: what they did is taken, and this is sent again.
+          if (!isConflict(error) || round === MOST_ROUNDS || !(await catchUp())) throw error;
+        }
+      }
     };
     // One after the other: each is of the version that the one before it made.
     const turn = queue.current.then(send, send);
@@ -107,7 +205,7 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     // What was typed since, or is in process, is not saved yet.
     if (timer.current === null && underWay.current === 0) setSaving('saved');
     return version.current;
-  }, [payroll.id, queries, save]);
+  }, [catchUp, payroll.id, queries, save, unsaved]);
   const saveRef = useRef(saveNow);
   useEffect(() => {
     saveRef.current = saveNow;
@@ -129,16 +227,12 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
   /** Computes a changed row at once, and saves it after a short pause. */
   const changed = useCallback(
     (row: SheetRow): void => {
-      const { employeeId, base, isPaid } = row;
-      void calc({ people: [{ key: employeeId, base, entry: entryOf(row), isPaid }], own }).then((answer) => {
-        const check = answer.checks[employeeId];
-        if (check) change(employeeId, (current) => ({ ...current, check }));
-      });
+      compute(row);
       setSaving('typing');
       if (timer.current) clearTimeout(timer.current);
       timer.current = setTimeout(() => void saveRef.current().catch(() => undefined), PAUSE);
     },
-    [calc, change, own],
+    [compute],
   );
 
   /** Finds the amount that leaves so much in the hand, and pays it. */
@@ -198,7 +292,8 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
       to.current = [...to.current, step];
       setNote(null);
       for (const row of step[which]) {
-        const next = change(row.employeeId, ({ check }) => ({ ...row, check }));
+        // The records are those of now, whatever they were then.
+        const next = change(row.employeeId, ({ check, base, note }) => ({ ...row, check, base, note }));
         if (next) changed(next);
       }
       return true;
@@ -240,10 +335,37 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     [calc, own, show],
   );
 
-  const flush = useCallback(
-    async (): Promise<number> => (saving === 'saved' ? version.current : saveRef.current()),
-    [saving],
+  const flush = useCallback(async (): Promise<number> => {
+    if (saving !== 'saved') await saveRef.current();
+    if (clashing.current.length > 0) throw new Error('It is not decided whose lines stand.');
+    return version.current;
+  }, [saving]);
+  const decide = useCallback(
+    (employeeId: string, whose: 'mine' | 'theirs'): void => {
+      const found = clashing.current.find((one) => one.employeeId === employeeId);
+      if (!found) return;
+      clash(clashing.current.filter((one) => one !== found));
+      const row = change(employeeId, (current) => (whose === 'theirs' ? found.theirs : current));
+      if (row) changed(row);
+    },
+    [change, changed, clash],
   );
+  const saveAfterReview = useCallback(async (): Promise<void> => {
+    if (!overtaken) return;
+    const opened = await reopen.mutateAsync({ act: 'reopen', version: overtaken.version });
+    version.current = opened.version;
+    setOvertaken(null);
+    if (await catchUp()) await saveRef.current();
+  }, [catchUp, overtaken, reopen]);
+  // Two people in one payroll see each other's changes.
+  const { data: newest } = useQuery({ ...latestPayrollQuery(payroll.id), enabled: payroll.status !== 'posted' });
+  useEffect(() => {
+    if (!newest || newest.version <= version.current || underWay.current > 0 || overtaken) return;
+    queue.current = queue.current.then(catchUp).then(
+      () => undefined,
+      () => undefined,
+    );
+  }, [newest, catchUp, overtaken]);
   // A page that is left while something is not saved asks first.
   useEffect(() => {
     const ask = (event: BeforeUnloadEvent): void => {
@@ -269,5 +391,9 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     withhold,
     showFigure,
     flush,
+    clashes,
+    decide,
+    overtaken,
+    saveAfterReview,
   };
 }

@@ -103,16 +103,16 @@ test('two people in one payroll see what the other one types, and neither loses 
   await expect(preparer.getByText('Saved', { exact: true })).toBeVisible();
   await reviewer.goto(preparer.url());
   await expect(cell(reviewer, 'Sprague', 'gross')).toHaveText('2,771.05');
-  await expect(cell(reviewer, 'Ferrante', 'gross')).toBeVisible();
-  const before = await cell(preparer, 'Ferrante', 'line').textContent();
+  await expect(cell(reviewer, 'Achterberg', 'gross')).toBeVisible();
+  const before = await cell(preparer, 'Achterberg', 'line').textContent();
   // Both at once, for different people.
   await cell(preparer, 'Sprague', 'overtime').click();
   await preparer.keyboard.type('6');
-  await cell(reviewer, 'Ferrante', 'line').click();
+  await cell(reviewer, 'Achterberg', 'line').click();
   await reviewer.keyboard.type('bonus 10');
   await Promise.all([preparer.keyboard.press('Enter'), reviewer.keyboard.press('Enter')]);
   await expect(cell(reviewer, 'Sprague', 'overtime')).toHaveText('6', { timeout: 15_000 });
-  await expect(cell(preparer, 'Ferrante', 'bonus')).toHaveText('10.00', { timeout: 15_000 });
+  await expect(cell(preparer, 'Achterberg', 'bonus')).toHaveText('10.00', { timeout: 15_000 });
   // Both at once, for the same person: nothing is written over, one of them is asked.
   await cell(preparer, 'Sprague', 'overtime').click();
   await preparer.keyboard.type('5.5');
@@ -125,9 +125,9 @@ test('two people in one payroll see what the other one types, and neither loses 
   else await reviewer.getByRole('button', { name: 'take what is saved' }).click();
   for (const page of [preparer, reviewer])
     await expect(cell(page, 'Sprague', 'overtime')).toHaveText('5.5', { timeout: 15_000 });
-  await cell(reviewer, 'Ferrante', 'line').click();
+  await cell(reviewer, 'Achterberg', 'line').click();
   await reviewer.keyboard.press('Control+z');
-  await expect(cell(preparer, 'Ferrante', 'line')).toHaveText(before ?? '', { timeout: 15_000 });
+  await expect(cell(preparer, 'Achterberg', 'line')).toHaveText(before ?? '', { timeout: 15_000 });
   await expect(preparer.getByText('Saved', { exact: true })).toBeVisible();
   await preparer.getByRole('button', { name: 'Review' }).click();
   // The page of the other one follows by itself.

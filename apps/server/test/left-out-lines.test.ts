@@ -15,6 +15,9 @@ interface Line {
   readonly item?: string;
   readonly label: string;
   readonly amount: number;
+  readonly computed?: number;
+  readonly owed?: number;
+  readonly arrears?: number;
 }
 interface Person {
   readonly employeeId: string;
@@ -22,6 +25,7 @@ interface Person {
   readonly earnings: object[];
   readonly deductions: object[];
   readonly leftOut?: { line: string; reason: string }[];
+  readonly overridden?: { line: string; amount: string; reason: string; isOwed?: boolean }[];
   readonly paycheck: {
     net: number;
     deductions: Line[];
@@ -131,6 +135,72 @@ describe('lines left out of a check', () => {
       .body as unknown as View;
     const refused = await preparer('POST', `/payrolls/${saved.id}/review`, { version: saved.version });
     expect([refused.status, JSON.stringify(refused.body)]).toEqual([422, expect.stringContaining('leftOut')]);
+  });
+});
+
+describe('lines of which a check takes another amount', () => {
+  const premium = fact('standing', { item: 'section-125-health', amount: '62.00' });
+  const short = [{ line: 'item:section-125-health', amount: '20.00', reason: 'short week', isOwed: true }];
+  it('keep the computed one beside it; what is owed is taken by the next check, and again owed once that is void', async () => {
+    const { client, person, open, save, post } = await onePerson('OWED', [premium]);
+    const saved = (await save(await open(FIRST), { overridden: short })).body as unknown as View;
+    expect(check(saved)?.deductions).toMatchObject([{ amount: 2_000, computed: 6_200, owed: 4_200 }]);
+    expect(check(saved)?.problems[0]?.sentence).toMatch(/20.00 of 62.00 is taken: short week. 42.00 is owed/);
+    const trail = (await preparer('GET', '/audit')).body.rows as unknown as { action: string; detail: object }[];
+    expect(trail.find(({ action }) => action === 'payroll.save')?.detail).toMatchObject({
+      changed: short.map((line) => ({ employeeId: person, ...line })),
+    });
+    const posted = await post(saved);
+    expect([posted.persons[0]?.overridden, check(posted)?.deductions[0]]).toMatchObject([short, { owed: 4_200 }]);
+    const next = await open(SECOND);
+    expect(next.persons[0]?.deductions).toEqual([{ item: 'section-125-health', amount: '62.00', arrears: '42.00' }]);
+    expect(check(next)?.deductions).toMatchObject([{ amount: 10_400, arrears: 4_200 }]);
+    const paid = await post(next);
+    const third = ['2026-10-25', '2026-11-07', '2026-11-13'] as const;
+    const later = await open(third);
+    expect(later.persons[0]?.deductions).toEqual([{ item: 'section-125-health', amount: '62.00' }]);
+    await preparer('POST', `/payrolls/${later.id}/discard`, { version: later.version });
+    // A copy is of what is due every time, not of what was made up for once.
+    const copy = await preparer('POST', `/clients/${client.id}/payrolls`, {
+      periodStart: third[0],
+      periodEnd: third[1],
+      checkDate: third[2],
+      kind: 'regular',
+      copyOf: paid.id,
+    });
+    const copied = (await preparer('GET', `/payrolls/${String(copy.body.id)}`)).body as unknown as View;
+    expect(copied.persons[0]?.deductions).toEqual([{ item: 'section-125-health', amount: '62.00' }]);
+    await preparer('POST', `/payrolls/${copied.id}/discard`, { version: copied.version });
+    const reviewer = await stack.signIn('Alder', 'reviewer');
+    const checks = (await preparer('GET', `/payrolls/${paid.id}/voids`)).body as { checks?: { paycheckId: string }[] };
+    const proposed = await preparer('POST', `/payrolls/${paid.id}/voids`, {
+      paycheckIds: (checks.checks ?? []).map(({ paycheckId }) => paycheckId),
+      reason: 'paid by mistake',
+    });
+    const { id } = proposed.body as { id: string };
+    const view = (await reviewer('GET', `/voids/${id}`)).body as { version: number };
+    expect((await reviewer('POST', `/voids/${id}/post`, { version: view.version })).status).toBeLessThan(300);
+    const after = await open(third);
+    expect(after.persons[0]?.deductions).toEqual([{ item: 'section-125-health', amount: '62.00', arrears: '42.00' }]);
+  });
+  it('are refused without a reason, and not reviewed beyond what the law allows', async () => {
+    const { open, save } = await onePerson('OVERLAW', [
+      fact('garnishment', { label: 'D-4471', kind: 'child-support', amount: '115.00' }),
+    ]);
+    const before = await open(FIRST);
+    const line = { line: 'order:D-4471', amount: '99999.00', reason: 'as the letter says' };
+    for (const wrong of [
+      { ...line, reason: '' },
+      { line: line.line, amount: '1.00' },
+      { ...line, owed: true },
+    ])
+      expect((await save(before, { overridden: [wrong] } as unknown as Partial<Person>)).status).toBe(400);
+    const saved = (await save(before, { overridden: [line] })).body as unknown as View;
+    const refused = await preparer('POST', `/payrolls/${saved.id}/review`, { version: saved.version });
+    expect([refused.status, JSON.stringify(refused.body)]).toEqual([
+      422,
+      expect.stringMatching(/more than the law allows of this check/),
+    ]);
   });
 });
 

@@ -61,6 +61,8 @@ export class EntryDeduction {
   @Text(14, { optional: true }) balance?: string;
   /** Of a health savings account: whom the health plan covers, `self` or `family`. */
   @Text(6, { optional: true }) coverage?: string;
+  /** Owed from earlier checks, and taken besides. */
+  @Text(14, { optional: true }) arrears?: string;
   /** Of what the employer pays: a match of what is deferred. */
   @List(() => MatchStep, { optional: true, most: 6 }) match?: MatchStep[];
 }
@@ -68,6 +70,14 @@ export class EntryDeduction {
 export class LeftOutLine {
   @Text(120, { min: 1 }) line!: string;
   @Text(120, { min: 1 }) reason!: string;
+}
+/** A line of which this check takes another amount: `order:LABEL` or `item:CODE`. */
+export class OverriddenLine {
+  @Text(120, { min: 1 }) line!: string;
+  @Text(14, { min: 1 }) amount!: string;
+  @Text(120, { min: 1 }) reason!: string;
+  /** Of a deduction: what it leaves is owed, and taken from later checks. */
+  @Flag({ optional: true }) isOwed?: boolean;
 }
 /** What another program withheld from a check that is only recorded here; or an income tax overridden for a reason. */
 export class WithheldLine {
@@ -107,6 +117,7 @@ export class PayrollEntry {
   @List(() => EntryEarning, { most: 40 }) earnings!: EntryEarning[];
   @List(() => EntryDeduction, { most: 40 }) deductions!: EntryDeduction[];
   @List(() => LeftOutLine, { optional: true, most: 40 }) leftOut?: LeftOutLine[];
+  @List(() => OverriddenLine, { optional: true, most: 40 }) overridden?: OverriddenLine[];
   @List(() => WithheldLine, { optional: true, most: 60 }) withheld?: WithheldLine[];
   /** It stays with the entry and holds the review until it is corrected or cleared. */
   @Part(() => UnreadLine, { optional: true }) unread?: UnreadLine;
@@ -153,12 +164,19 @@ export class ItemFigure {
   @Text() label!: string;
   @Amount() amount!: number;
   @Text(30, { optional: true }) job?: string;
+  /** Of a deduction: what it would come to, where another amount is taken instead. */
+  @Amount({ optional: true }) computed?: number;
+  /** Not taken, and owed. */
+  @Amount({ optional: true }) owed?: number;
+  /** The part that was owed from earlier checks. */
+  @Amount({ optional: true }) arrears?: number;
 }
 export class OrderFigure {
   @Text() kind!: string;
   @Text() label!: string;
   @Amount() amount!: number;
   @Amount() fee!: number;
+  @Amount({ optional: true }) computed?: number;
 }
 /** A tax of which another program withheld something else than is computed here. */
 export class VarianceView {

@@ -32,6 +32,7 @@ import { RefusableReturns1807000000000 } from './migrations/refusable-returns.js
 import { LighterTaxes1808000000000 } from './migrations/lighter-taxes.js';
 import { PayrollSizes1809000000000 } from './migrations/payroll-sizes.js';
 import { NoticeAddresses1810000000000 } from './migrations/notice-addresses.js';
+import { OverriddenLines1812000000000 } from './migrations/overridden-lines.js';
 import { PayrollChangers1811000000000 } from './migrations/payroll-changers.js';
 import { AgencyChecks1803000000000 } from './migrations/agency-checks.js';
 import { MicrTypefaces1802000000000 } from './migrations/micr-typefaces.js';
@@ -135,6 +136,7 @@ export const makeDataSource = (url: string): DataSource =>
       PayrollSizes1809000000000,
       NoticeAddresses1810000000000,
       PayrollChangers1811000000000,
+      OverriddenLines1812000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -4387,11 +4387,18 @@ export interface components {
             perYear?: string;
             balance?: string;
             coverage?: string;
+            arrears?: string;
             match?: components["schemas"]["MatchStep"][];
         };
         LeftOutLine: {
             line: string;
             reason: string;
+        };
+        OverriddenLine: {
+            line: string;
+            amount: string;
+            reason: string;
+            isOwed?: boolean;
         };
         WithheldLine: {
             tax: string;
@@ -4410,12 +4417,16 @@ export interface components {
             label: string;
             amount: number;
             job?: string;
+            computed?: number;
+            owed?: number;
+            arrears?: number;
         };
         OrderFigure: {
             kind: string;
             label: string;
             amount: number;
             fee: number;
+            computed?: number;
         };
         TaxFigure: {
             code: string;
@@ -4469,6 +4480,7 @@ export interface components {
             earnings: components["schemas"]["EntryEarning"][];
             deductions: components["schemas"]["EntryDeduction"][];
             leftOut?: components["schemas"]["LeftOutLine"][];
+            overridden?: components["schemas"]["OverriddenLine"][];
             withheld?: components["schemas"]["WithheldLine"][];
             unread?: components["schemas"]["UnreadLine"];
             number: string;
@@ -5643,6 +5655,7 @@ export interface components {
             earnings: components["schemas"]["EntryEarning"][];
             deductions: components["schemas"]["EntryDeduction"][];
             leftOut?: components["schemas"]["LeftOutLine"][];
+            overridden?: components["schemas"]["OverriddenLine"][];
             withheld?: components["schemas"]["WithheldLine"][];
             unread?: components["schemas"]["UnreadLine"];
         };

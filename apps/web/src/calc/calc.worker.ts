@@ -1,5 +1,6 @@
 import { amountForNet, type FoundAmount } from '@zakat/core/casefile/amount-for-net';
 import { composeCase, type OwnRows, type TypedEntry } from '@zakat/core/casefile/compose';
+import { withinNet, type ReducedLine } from '@zakat/core/casefile/within-net';
 import { readCase } from '@zakat/core/casefile/read-case';
 import type { JsonObject } from '@zakat/core/casefile/reader';
 import { fix, sentence, type Issue } from '@zakat/core/issues/issue';
@@ -23,6 +24,8 @@ export interface CalcRequest {
   readonly figure?: string;
   /** What an item is to leave in the hand of the first person: its amount is wanted. */
   readonly inHand?: InHand;
+  /** Which deductions of the first person give way where the pay does not reach. */
+  readonly giveWay?: boolean;
 }
 export interface CalcCheck extends TakenBy {
   readonly gross: number;
@@ -43,6 +46,7 @@ export interface CalcAnswer {
   readonly checks: Readonly<Record<string, CalcCheck>>;
   readonly working: readonly TapeLine[] | null;
   readonly found?: FoundAmount;
+  readonly reduced?: readonly ReducedLine[] | null;
 }
 const NOTHING: CalcCheck = {
   gross: 0,
@@ -50,6 +54,8 @@ const NOTHING: CalcCheck = {
   taxes: [],
   deductions: 0,
   taken: {},
+  computed: {},
+  owed: {},
   leave: [],
   variances: [],
   problems: [],
@@ -87,6 +93,10 @@ export class Calculator {
       if (tape && request.figure !== undefined && isPaid) working = tape.linesOf(request.figure);
     });
     const [first] = request.people;
+    if (request.giveWay && first) {
+      const base = this.bases.get(first.key);
+      return { id: request.id, checks, working, reduced: base ? withinNet(base, first.entry, this.own) : null };
+    }
     if (!request.inHand || !first) return { id: request.id, checks, working };
     return { id: request.id, checks, working, found: this.find(first, request.inHand) };
   }

@@ -15,10 +15,14 @@ export interface LineOfCheck {
   readonly amount: number | null;
   /** Why it is left out; null: it is not. */
   readonly reason: string | null;
+  /** Another amount is taken: what it would come to, why, and what is owed of it. */
+  readonly overridden: { readonly computed: number | null; readonly reason: string; readonly owed: number } | null;
+  /** What is not taken may be owed: a deduction, not an order or what the employer pays. */
+  readonly mayBeOwed: boolean;
 }
 
 type Deduction = ReturnType<typeof entryOf>['deductions'][number];
-function inWords({ amount, percent, match, perCheck, balance }: Deduction): string {
+function inWords({ amount, percent, match, perCheck, balance, arrears }: Deduction): string {
   const measure =
     amount !== undefined
       ? amount
@@ -29,6 +33,7 @@ function inWords({ amount, percent, match, perCheck, balance }: Deduction): stri
     measure,
     ...(perCheck === undefined ? [] : [`at most ${perCheck}`]),
     ...(balance === undefined ? [] : [`${balance} to go`]),
+    ...(arrears === undefined ? [] : [`${arrears} owed from before`]),
   ].join(', ');
 }
 
@@ -37,13 +42,26 @@ export function linesOfCheck(row: SheetRow): readonly LineOfCheck[] {
   const { items } = row.base;
   const ownItems = Array.isArray(items) ? (items as readonly OwnItem[]) : [];
   const reasonOf = (key: string): string | null => row.leftOut.find(({ line }) => line === key)?.reason ?? null;
-  const line = (key: string, label: string, says: string, wantedBy: LineOfCheck['wantedBy']): LineOfCheck => ({
+  const overriddenOf = (key: string): LineOfCheck['overridden'] => {
+    const own = row.overridden.find((one) => one.line === key);
+    if (!own) return null;
+    return { computed: row.check.computed[key] ?? null, reason: own.reason, owed: row.check.owed[key] ?? 0 };
+  };
+  const line = (
+    key: string,
+    label: string,
+    says: string,
+    wantedBy: LineOfCheck['wantedBy'],
+    mayBeOwed: boolean,
+  ): LineOfCheck => ({
     key,
     label,
     says,
     wantedBy,
     amount: row.check.taken[key] ?? null,
     reason: reasonOf(key),
+    overridden: overriddenOf(key),
+    mayBeOwed,
   });
   const employee = isObject(row.base['employee']) ? row.base['employee'] : {};
   const orders = Array.isArray(employee['garnishments']) ? employee['garnishments'].filter(isObject) : [];
@@ -51,13 +69,13 @@ export function linesOfCheck(row: SheetRow): readonly LineOfCheck[] {
     ...orders.map((order) => {
       const kind = String(order['kind']).replaceAll('-', ' ');
       const label = String(order['label'] ?? order['kind']);
-      return line(lineKey('order', label), label, [kind, order['amount']].filter(Boolean).join(', '), 'order');
+      return line(lineKey('order', label), label, [kind, order['amount']].filter(Boolean).join(', '), 'order', false);
     }),
     ...entryOf(row).deductions.map((deduction) => {
       const item = findItem(standardItem(deduction.item, ownItems));
       const label = ownItems.find(({ code }) => code === deduction.item)?.label ?? item?.label ?? deduction.item;
       const wantedBy = item?.list === 'deduction' && isElected(item) ? 'election' : null;
-      return line(lineKey('item', deduction.item), label, inWords(deduction), wantedBy);
+      return line(lineKey('item', deduction.item), label, inWords(deduction), wantedBy, item?.list === 'deduction');
     }),
   ];
 }

@@ -20,7 +20,7 @@ export const VALUE_COLUMNS: readonly string[] = ['rate', ...HOUR_COLUMNS, ...AMO
 
 type Entry = Pick<
   Schemas['PayrollEntry'],
-  'employeeId' | 'isPaid' | 'earnings' | 'deductions' | 'leftOut' | 'withheld' | 'unread'
+  'employeeId' | 'isPaid' | 'earnings' | 'deductions' | 'leftOut' | 'overridden' | 'withheld' | 'unread'
 >;
 /** A line of the payroll sheet: one text a column, and what has no column kept as it is. */
 export interface SheetRow {
@@ -35,6 +35,8 @@ export interface SheetRow {
   readonly otherDeductions: Entry['deductions'];
   /** Lines that stay out of this check, each with its reason. */
   readonly leftOut: NonNullable<Entry['leftOut']>;
+  /** Lines of which this check takes another amount. */
+  readonly overridden: NonNullable<Entry['overridden']>;
   /** What another program withheld, of a check that is only recorded. */
   readonly withheld: NonNullable<Entry['withheld']>;
   readonly check: CalcCheck;
@@ -91,6 +93,7 @@ export function rowOf(person: Schemas['PayrollPerson']): SheetRow {
     otherEarnings,
     otherDeductions,
     leftOut: person.leftOut ?? [],
+    overridden: person.overridden ?? [],
     withheld: person.withheld ?? [],
     line: person.unread?.column === 'line' ? person.unread.text : '',
     under: null,
@@ -131,6 +134,7 @@ export function entryOf(row: SheetRow): Entry {
     earnings: [...hours, ...amounts, ...row.otherEarnings],
     deductions: [...deductions, ...row.otherDeductions],
     ...(row.leftOut.length > 0 ? { leftOut: row.leftOut } : {}),
+    ...(row.overridden.length > 0 ? { overridden: row.overridden } : {}),
     ...(row.withheld.length > 0 ? { withheld: row.withheld } : {}),
     ...(row.unread ? { unread: row.unread } : {}),
   };
@@ -249,6 +253,16 @@ export function paying(row: SheetRow, { item, job }: Pick<InHand, 'item' | 'job'
 export function leavingOut(row: SheetRow, line: string, reason: string | null): SheetRow {
   const others = row.leftOut.filter((other) => other.line !== line);
   return { ...row, leftOut: reason === null ? others : [...others, { line, reason }] };
+}
+
+/** The row with another amount of a line, and whether the rest is owed; null: as it is computed. */
+export function overriding(
+  row: SheetRow,
+  line: string,
+  instead: Omit<SheetRow['overridden'][number], 'line'> | null,
+): SheetRow {
+  const others = row.overridden.filter((other) => other.line !== line);
+  return { ...row, overridden: instead === null ? others : [...others, { line, ...instead }] };
 }
 
 /** The row with what was withheld for a tax, as typed; blank: as it is computed. `reason`: of an override. */

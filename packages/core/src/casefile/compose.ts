@@ -19,11 +19,15 @@ export interface TypedEntry {
     readonly perYear?: string | undefined;
     readonly balance?: string | undefined;
     readonly coverage?: string | undefined;
+    /** Owed from earlier checks, and taken besides. */
+    readonly arrears?: string | undefined;
     /** Of an amount that the employer pays: steps of a match of what is deferred. */
     readonly match?: readonly { readonly percent: string; readonly upTo?: string | undefined }[] | undefined;
   }[];
   /** Lines that stay out of this check, by `lineKey`, each with its reason. */
   readonly leftOut?: readonly LeftOutLine[] | undefined;
+  /** Lines of which this check takes another amount, by `lineKey`, each with its reason. */
+  readonly overridden?: readonly OverriddenLine[] | undefined;
   /** Of a check that another program paid: what it withheld, by tax. */
   readonly withheld?: readonly WithheldLine[] | undefined;
 }
@@ -35,18 +39,39 @@ export interface LeftOutLine {
   readonly line: string;
   readonly reason: string;
 }
-/** What a line of an entry is called where it is left out: an order by its label, any other by its item. */
+export interface OverriddenLine {
+  readonly line: string;
+  readonly amount: string;
+  readonly reason: string;
+  /** What it leaves is owed, and taken from later checks. */
+  readonly isOwed?: boolean | undefined;
+}
+/** What a line of an entry is called where it is left out or overridden: an order by its label, any other by its item. */
 export const lineKey = (kind: 'order' | 'item', name: string): string => `${kind}:${name}`;
 const reasonOf = (leftOut: readonly LeftOutLine[], key: string): string | undefined =>
   leftOut.find(({ line }) => line === key)?.reason;
 
-/** The person with the orders that are left out marked as such: the same object where none is. */
-function withoutOrders(employee: unknown, leftOut: readonly LeftOutLine[]): unknown {
+const overrideOf = (overridden: readonly OverriddenLine[], key: string): JsonObject | undefined => {
+  const found = overridden.find(({ line }) => line === key);
+  if (!found) return undefined;
+  const { amount, reason, isOwed = false } = found;
+  return { amount, reason, ...(isOwed ? { owed: true } : {}) };
+};
+
+/** The person with the orders that are left out or overridden marked as such: the same object where none is. */
+function withMarkedOrders(
+  employee: unknown,
+  leftOut: readonly LeftOutLine[],
+  overridden: readonly OverriddenLine[],
+): unknown {
   if (!isObject(employee) || !Array.isArray(employee['garnishments'])) return employee;
   const orders = employee['garnishments'].filter(isObject);
   const marked = orders.map((order) => {
-    const reason = reasonOf(leftOut, lineKey('order', String(order['label'] ?? order['kind'])));
-    return reason === undefined ? order : { ...order, leftOut: reason };
+    const key = lineKey('order', String(order['label'] ?? order['kind']));
+    const reason = reasonOf(leftOut, key);
+    const override = overrideOf(overridden, key);
+    if (reason === undefined && override === undefined) return order;
+    return { ...order, ...(reason === undefined ? {} : { leftOut: reason }), ...(override ? { override } : {}) };
   });
   return { ...employee, garnishments: marked };
 }
@@ -96,6 +121,7 @@ function startOf(base: JsonObject): JsonObject {
 }
 
 const NO_LINES: readonly LeftOutLine[] = [];
+const NONE_OVERRIDDEN: readonly OverriddenLine[] = [];
 
 /** Rows of rule packs that a firm put in front of the product's rules. */
 export interface OwnRows {
@@ -116,13 +142,21 @@ export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | 
   const { items } = base;
   const ownItems = Array.isArray(items) ? (items as readonly OwnItem[]) : [];
   const leftOut = entry.leftOut ?? NO_LINES;
+  const overridden = entry.overridden ?? NONE_OVERRIDDEN;
   const line = (typed: { readonly item: string }): JsonObject => {
     const found = ownItems.find((item) => item.code === typed.item);
     return withoutBlanks(found ? named(typed, found) : typed);
   };
   const besidesPay = (typed: { readonly item: string }): JsonObject => {
-    const reason = reasonOf(leftOut, lineKey('item', typed.item));
-    return reason === undefined ? line(typed) : { ...line(typed), leftOut: reason };
+    if (leftOut.length === 0 && overridden.length === 0) return line(typed);
+    const key = lineKey('item', typed.item);
+    const reason = reasonOf(leftOut, key);
+    const override = overrideOf(overridden, key);
+    return {
+      ...line(typed),
+      ...(reason === undefined ? {} : { leftOut: reason }),
+      ...(override ? { override } : {}),
+    };
   };
   const isEmployerPaid = (code: string): boolean => findItem(standardItem(code, ownItems))?.list === 'employer';
   const employerPaid = entry.deductions.filter((typed) => isEmployerPaid(typed.item));
@@ -132,7 +166,8 @@ export function composeCase(base: JsonObject, entry: TypedEntry, own: OwnRows | 
   if (employerPaid.length > 0) composed['employerPaid'] = employerPaid.map(besidesPay);
   if (entry.withheld && entry.withheld.length > 0)
     composed['withheld'] = Object.fromEntries(entry.withheld.map(({ tax, amount }) => [tax, amount]));
-  if (leftOut.length > 0) composed['employee'] = withoutOrders(composed['employee'], leftOut);
+  if (leftOut.length > 0 || overridden.length > 0)
+    composed['employee'] = withMarkedOrders(composed['employee'], leftOut, overridden);
   if (own) {
     composed['rules'] = own.rules;
     composed['places'] = own.places;

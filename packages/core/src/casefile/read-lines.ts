@@ -25,6 +25,7 @@ import {
   FILING_STATUSES,
   type LeaveAccount,
   type MatchTier,
+  type Override,
   type OwnItemName,
 } from '../computation/input.js';
 import type { LeftOut, WantedBy } from '../computation/left-out.js';
@@ -209,6 +210,18 @@ function readLeftOut(reader: Reader, label: string | null, wantedBy: WantedBy, o
   if (label !== null && reason) out.push({ label, wantedBy, reason, field: reader.path });
   return true;
 }
+/** Another amount than the line comes to, with the reason; null: none is given. */
+function readOverride(reader: Reader, mayBeOwed: boolean): Override | null {
+  if (!reader.has('override')) return null;
+  const given = reader.object('override');
+  if (!given) return null;
+  given.only(mayBeOwed ? ['amount', 'reason', 'owed'] : ['amount', 'reason']);
+  if (!given.has('amount'))
+    reader.issues.push(problem('input.missing', `${given.path}.amount`, { what: 'the amount' }));
+  const reason = given.has('reason') ? (given.text('reason') ?? '').trim() : '';
+  if (reason === '') reader.issues.push(problem('input.missing', `${given.path}.reason`, { what: 'the reason' }));
+  return { amount: given.amount('amount'), reason, isOwed: mayBeOwed && given.flag('owed') };
+}
 const DEDUCTION_FIELDS = [
   'item',
   'name',
@@ -220,6 +233,8 @@ const DEDUCTION_FIELDS = [
   'perYear',
   'balance',
   'coverage',
+  'arrears',
+  'override',
   'leftOut',
 ];
 
@@ -243,20 +258,23 @@ export function readDeductions(readers: readonly Reader[], issues: Issue[], out:
     const own = readOwn(reader);
     const label = own.own?.label ?? item?.label ?? null;
     if (readLeftOut(reader, label, item && isElected(item) ? 'election' : 'nobody', out)) return [];
-    return item ? [{ item, ...own, amount, percent, limits, coverage }] : [];
+    const arrears = optional('arrears');
+    const override = readOverride(reader, true);
+    return item ? [{ item, ...own, amount, percent, limits, coverage, arrears, override }] : [];
   });
 }
 
 export function readEmployerPaid(readers: readonly Reader[], issues: Issue[], out: LeftOut[]): EmployerPaid[] {
   return readers.flatMap((reader) => {
-    reader.only(['item', 'name', 'label', 'amount', 'percent', 'match', 'perCheck', 'perYear', 'leftOut']);
+    reader.only(['item', 'name', 'label', 'amount', 'percent', 'match', 'perCheck', 'perYear', 'override', 'leftOut']);
     const item: EmployerItem | null = readItem(reader, 'employer', issues);
     const measure = readMeasure(reader, item?.label ?? 'The line', issues);
     const optional = (field: string): Cents | null => (reader.has(field) ? reader.amount(field) : null);
     const limits = { perCheck: optional('perCheck'), perYear: optional('perYear') };
     const own = readOwn(reader);
     if (readLeftOut(reader, own.own?.label ?? item?.label ?? null, 'nobody', out)) return [];
-    return item && measure ? [{ item, ...own, measure, ...limits }] : [];
+    const override = readOverride(reader, false);
+    return item && measure ? [{ item, ...own, measure, ...limits, override }] : [];
   });
 }
 
@@ -307,6 +325,7 @@ export function readGarnishments(readers: readonly Reader[], out: LeftOut[]): Ga
       'takenThisYear',
       'fee',
       'balance',
+      'override',
       'leftOut',
     ]);
     const kind = reader.oneOf('kind', GARNISHMENT_KINDS);
@@ -336,6 +355,7 @@ export function readGarnishments(readers: readonly Reader[], out: LeftOut[]): Ga
         dependents: reader.whole('dependents'),
         fee: reader.amount('fee'),
         balance: reader.has('balance') ? reader.amount('balance') : null,
+        override: readOverride(reader, false),
       },
     ];
   });

@@ -70,6 +70,13 @@ export interface DeductionLimits {
   /** What is still owed on a loan, or missing to a goal. */
   readonly balance: Cents | null;
 }
+/** Another amount than a line comes to, in this check alone. */
+export interface Override {
+  readonly amount: Cents;
+  readonly reason: string;
+  /** Of a deduction: what it leaves of the amount computed is owed, and taken from later checks. */
+  readonly isOwed: boolean;
+}
 export interface Deduction {
   readonly item: DeductionItem;
   readonly own: OwnItemName | null;
@@ -79,6 +86,9 @@ export interface Deduction {
   readonly limits: DeductionLimits;
   /** Of a health savings account: whose coverage decides about the limit of law; null: a family's. */
   readonly coverage: 'self' | 'family' | null;
+  /** Owed from earlier checks: taken besides. */
+  readonly arrears: Cents | null;
+  readonly override: Override | null;
 }
 /** Of what is deferred up to a percentage of gross (null: of all of it), the employer adds this share. */
 export interface MatchTier {
@@ -95,6 +105,7 @@ export interface EmployerPaid {
     | { readonly is: 'match'; readonly tiers: readonly MatchTier[] };
   readonly perCheck: Cents | null;
   readonly perYear: Cents | null;
+  readonly override: Override | null;
 }
 
 /** A leave plan with its balance before this check and the date of the check before. */

@@ -1,5 +1,5 @@
 import type { Cents } from '../money/cents.js';
-import type { FilingStatus } from './input.js';
+import type { FilingStatus, Override } from './input.js';
 
 export const GARNISHMENT_KINDS = [
   'bankruptcy',
@@ -40,6 +40,7 @@ export interface Garnishment {
   readonly fee: Cents;
   /** What is still owed. */
   readonly balance: Cents | null;
+  readonly override: Override | null;
 }
 export interface GarnishmentLine {
   readonly kind: GarnishmentKind;
@@ -47,4 +48,6 @@ export interface GarnishmentLine {
   readonly ordered: Cents;
   readonly amount: Cents;
   readonly fee: Cents;
+  /** What the order would take, where another amount is taken instead. */
+  readonly computed?: Cents;
 }

@@ -27,6 +27,12 @@ export interface DeductionLine {
   readonly name?: string;
   readonly label: string;
   readonly amount: Cents;
+  /** What the line would come to, where another amount is taken instead. */
+  readonly computed?: Cents;
+  /** Not taken, and owed: later checks take it. */
+  readonly owed?: Cents;
+  /** The part of the amount that was owed from earlier checks. */
+  readonly arrears?: Cents;
 }
 export interface TaxLine {
   readonly code: TaxCode;

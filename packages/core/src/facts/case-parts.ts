@@ -15,6 +15,8 @@ import type { ClientOnDay, PersonOnDay } from './on-day.js';
 
 /** What was taken by a standing line or an order: since it began, for balances, or in the calendar year of the check. */
 export type Taken = (kind: 'standing' | 'garnishment', fact: DatedFact, span: 'ever' | 'year') => Cents;
+/** What of a line is owed from earlier checks, by its code. */
+export type Owed = (item: string) => Cents;
 /** Where a leave plan stands after the last posted check, if there was one since the plan began. */
 export type LeaveStand = (fact: DatedFact) => { readonly balance: string; readonly lastCheck: string } | null;
 
@@ -151,6 +153,8 @@ export interface UsualLine {
   perYear?: string;
   balance?: string;
   coverage?: string;
+  /** Owed from earlier checks. */
+  arrears?: string;
   match?: { percent: string; upTo?: string }[];
 }
 
@@ -212,6 +216,7 @@ export function usualLines(
   taken: Taken,
   spans: readonly PaySpan[],
   schedule: FactValue | null = client.schedule,
+  owed: Owed = () => ZERO,
 ): { earnings: UsualEarning[]; deductions: UsualLine[] } {
   const pay = person.pay;
   const earnings = payOfPeriod(spans, frequency, text(schedule ?? {}, 'hours'));
@@ -235,5 +240,11 @@ export function usualLines(
       ...left(value, taken('standing', fact, 'ever')),
     });
   }
-  return { earnings, deductions };
+  return {
+    earnings,
+    deductions: deductions.map((line) => {
+      const arrears = owed(line.item);
+      return arrears > 0 ? { ...line, arrears: toDollars(arrears) } : line;
+    }),
+  };
 }

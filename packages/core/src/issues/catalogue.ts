@@ -102,6 +102,22 @@ export const ISSUE_TEXTS = {
     'Give last year’s social security wages of the person.',
   ),
   'deduction.needs-amount': entry('{item} needs an amount or a percentage, not both.', 'Give one of them.'),
+  'line.overridden': entry(
+    '{line}: {amount} is taken instead of {computed}: {reason}.',
+    'Nothing to do if that is so; restore the computed amount otherwise.',
+  ),
+  'line.owed': entry(
+    '{line}: {amount} of {computed} is taken: {reason}. {owed} is owed.',
+    'Nothing to do: the next checks take what is owed.',
+  ),
+  'line.order-overridden': entry(
+    '{line}: {amount} is taken where the order comes to {computed}: {reason}.',
+    'Keep what allows it with the order, or restore the computed amount.',
+  ),
+  'line.over-law': entry(
+    '{line}: {amount} is more than the law allows of this check ({most}).',
+    'Take no more than that.',
+  ),
   'line.order-left-out': entry(
     '{line} is left out of this check: {reason}. An order asks for it from every check until its court or agency lifts it.',
     'Keep what lifted it with the order, or take it after all.',

@@ -1,4 +1,4 @@
-import type { PaycheckResult } from '../computation/result.js';
+import type { DeductionLine, PaycheckResult } from '../computation/result.js';
 import type { LocalDate } from '../calendar/local-date.js';
 import { ZERO, add, negate, type Cents } from '../money/cents.js';
 import { taxOf, type TaxCode } from '../tax-registry/registry.js';
@@ -45,6 +45,13 @@ const oppositeAmount = <Line extends { readonly amount: Cents }>(line: Line): Li
   amount: negate(line.amount),
 });
 
+/** What was owed on by the line, or taken of what was owed before, is taken back with it. */
+const oppositeDeduction = ({ computed: _computed, owed, arrears, ...line }: DeductionLine): DeductionLine => ({
+  ...oppositeAmount(line),
+  ...(owed === undefined ? {} : { owed: negate(owed) }),
+  ...(arrears === undefined ? {} : { arrears: negate(arrears) }),
+});
+
 const oppositeHours = (hours: string): string =>
   hours.startsWith('-') ? hours.slice(1) : Number(hours) === 0 ? hours : `-${hours}`;
 
@@ -53,9 +60,12 @@ export function oppositeLines(lines: PostedLines): PostedLines {
   const { earnings, deductions, garnishments, leave, employerPaid, tracked, taxes, workersCompensation, jobs } = lines;
   return {
     earnings: earnings.map(oppositeAmount),
-    deductions: deductions.map(oppositeAmount),
-    employerPaid: employerPaid.map(oppositeAmount),
-    garnishments: garnishments.map((line) => ({ ...oppositeAmount(line), fee: negate(line.fee) })),
+    deductions: deductions.map(oppositeDeduction),
+    employerPaid: employerPaid.map(oppositeDeduction),
+    garnishments: garnishments.map(({ computed: _computed, ...line }) => ({
+      ...oppositeAmount(line),
+      fee: negate(line.fee),
+    })),
     leave: leave.map(({ accrued, used, lost, ...move }) => ({
       ...move,
       accrued: 0 - accrued,

@@ -84,14 +84,20 @@ export function employerPaidLines(
     const wanted = wantedOf(line, gross, deferral, tape);
     const toDate = input.employerPaidToDate[line.own?.name ?? line.item.code] ?? ZERO;
     const left = line.perYear === null ? wanted : notBelowZero(subtract(line.perYear, toDate));
-    const amount = smaller(smaller(wanted, left), line.perCheck ?? wanted);
+    const computed = smaller(smaller(wanted, left), line.perCheck ?? wanted);
+    const { override } = line;
+    const amount = override?.amount ?? computed;
     const made = namedLine(line.item, line.own, amount);
     tape?.write(EMPLOYER_PAID, () => ({
       label: made.label,
       value: showDollars(amount),
-      ...(amount < wanted ? { how: `${showDollars(wanted)}, held at its limit` } : {}),
+      ...(override
+        ? { how: `instead of ${showDollars(computed)}: ${override.reason}` }
+        : amount < wanted
+          ? { how: `${showDollars(wanted)}, held at its limit` }
+          : {}),
       isResult: true,
     }));
-    return made;
+    return override ? { ...made, computed } : made;
   });
 }

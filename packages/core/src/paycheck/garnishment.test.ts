@@ -234,6 +234,7 @@ describe('a limit that follows a minimum wage', () => {
         takenThisYear: ZERO,
         fee: ZERO,
         balance: null,
+        override: null,
       },
     ];
     const setting = {

@@ -11,6 +11,7 @@ import { ZERO, add, cents, notBelowZero, showDollars, smaller, subtract, sum, ty
 import { dividedBy, exact, isBelowZero, minus, plus, round, times } from '../money/exact.js';
 import { rate, showPercent, type Rate } from '../money/rate.js';
 import { shownParameter, type Tape } from '../working/tape.js';
+import type { Override } from '../computation/input.js';
 import {
   GARNISHMENT_KINDS,
   type Garnishment,
@@ -270,6 +271,18 @@ function sharedSupport(
   return new Map(support.map((order, index) => [order, parts[index] ?? ZERO]));
 }
 
+/** Another amount than an order comes to is warned about; more than the law allows is refused. */
+function overrideIssue(line: string, { amount, reason }: Override, computed: Cents, most: Cents, index: number): Issue {
+  const words = { line, amount: showDollars(amount) };
+  return amount > most
+    ? problem('line.over-law', `employee.garnishments[${index}].override`, { ...words, most: showDollars(most) })
+    : warning('line.order-overridden', `employee.garnishments[${index}]`, {
+        ...words,
+        computed: showDollars(computed),
+        reason,
+      });
+}
+
 /**
  * What each order takes from one check. Source: Consumer Credit Protection Act, 15 U.S.C. §§ 1671-1677; IRC § 6334 and
  * Publication 1494 for a levy. Amounts in cents; an order the limits leave short is a warning, never an error.
@@ -305,11 +318,16 @@ export function garnishments(
       return { lines: [], issues: [...issues, problem('rule.none-in-force', 'checkDate', what)] };
     }
     const wanted = smaller(order.amount ?? most, order.balance ?? (Number.MAX_SAFE_INTEGER as Cents));
-    const amount = smaller(smaller(wanted, most), left);
+    const computed = smaller(smaller(wanted, most), left);
+    const { override } = order;
+    const amount = override?.amount ?? computed;
     const fee = amount > 0 ? smaller(order.fee, subtract(left, amount)) : ZERO;
     taken = add(taken, amount);
     lines[index] = { kind: order.kind, label: order.label, ordered: wanted, amount, fee };
-    if (amount < wanted)
+    if (override) {
+      lines[index] = { ...lines[index], computed };
+      issues.push(overrideIssue(order.label, override, computed, smaller(most, left), index));
+    } else if (amount < wanted)
       issues.push(
         warning('garnishment.limited', `employee.garnishments[${index}]`, {
           order: order.label,
@@ -320,7 +338,7 @@ export function garnishments(
     setting.tape?.write(figure, () => ({
       label: order.label,
       value: showDollars(amount),
-      how: `ordered ${showDollars(wanted)}; the law allows ${showDollars(most)} of disposable earnings of ${showDollars(setting.disposable)}${order.kind === 'child-support' ? ` (${showPercent(supportShare(order))}${shared ? ', shared by the orders of support' : ''})` : ''}`,
+      how: `${override ? `instead of ${showDollars(computed)}: ${override.reason}; ` : ''}ordered ${showDollars(wanted)}; the law allows ${showDollars(most)} of disposable earnings of ${showDollars(setting.disposable)}${order.kind === 'child-support' ? ` (${showPercent(supportShare(order))}${shared ? ', shared by the orders of support' : ''})` : ''}`,
       ...(FOLLOW_THE_FREE_PART.has(order.kind)
         ? { parameter: shownParameter('Free of garnishment a week', showDollars(free.value), free) }
         : {}),

@@ -33,6 +33,8 @@ const taking = (item: DeductionItem, amount: Cents): Deduction => ({
   percent: null,
   limits: { perCheck: null, perYear: null, balance: null },
   coverage: null,
+  arrears: null,
+  override: null,
 });
 const tax = (given: PaycheckInput, code: string): Cents =>
   computePaycheck(given).taxes.find((line) => line.code === code)?.amount ?? cents(-1);

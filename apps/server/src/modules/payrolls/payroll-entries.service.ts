@@ -148,10 +148,14 @@ export class PayrollEntries {
       const leftOut = input.entries.flatMap(({ employeeId, leftOut: lines = [] }) =>
         lines.map((line) => ({ employeeId, ...line })),
       );
+      const changed = input.entries.flatMap(({ employeeId, overridden: lines = [] }) =>
+        lines.map((line) => ({ employeeId, ...line })),
+      );
       const withheld = input.entries.reduce((count, entry) => count + (entry.withheld ?? []).length, 0);
       await this.audit.record(manager, actor, 'payroll.save', 'payroll', id, {
         entries: input.entries.length,
         ...(leftOut.length > 0 ? { leftOut } : {}),
+        ...(changed.length > 0 ? { changed } : {}),
         ...(withheld > 0 && payroll.kind === 'recorded' ? { withheld } : {}),
         ...(withheld > 0 && payroll.kind !== 'recorded' ? { overridden: overriddenWords(input.entries) } : {}),
       });
@@ -276,18 +280,25 @@ async function writeLines(
     earnings: entry.earnings,
     deductions: entry.deductions,
     left_out: entry.leftOut ?? [],
+    overridden: entry.overridden ?? [],
     withheld: entry.withheld ?? [],
     unread: entry.unread ?? null,
   }));
   await manager.query(
-    `INSERT INTO payroll_line (payroll_id, firm_id, employee_id, is_paid, earnings, deductions, left_out, withheld, unread)
-     SELECT $1, $2, r.employee_id, r.is_paid, r.earnings, r.deductions, r.left_out, r.withheld, r.unread
-     FROM jsonb_to_recordset($3::jsonb) AS r(employee_id uuid, is_paid boolean, earnings jsonb, deductions jsonb, left_out jsonb, withheld jsonb, unread jsonb)
+    `INSERT INTO payroll_line (payroll_id, firm_id, employee_id, is_paid, earnings, deductions, left_out, overridden, withheld, unread)
+     SELECT $1, $2, r.employee_id, r.is_paid, r.earnings, r.deductions, r.left_out, r.overridden, r.withheld, r.unread
+     FROM jsonb_to_recordset($3::jsonb) AS r(employee_id uuid, is_paid boolean, earnings jsonb, deductions jsonb, left_out jsonb, overridden jsonb, withheld jsonb, unread jsonb)
      ON CONFLICT (payroll_id, employee_id)
-     DO UPDATE SET is_paid = EXCLUDED.is_paid, earnings = EXCLUDED.earnings, deductions = EXCLUDED.deductions, left_out = EXCLUDED.left_out, withheld = EXCLUDED.withheld, unread = EXCLUDED.unread`,
+     DO UPDATE SET is_paid = EXCLUDED.is_paid, earnings = EXCLUDED.earnings, deductions = EXCLUDED.deductions, left_out = EXCLUDED.left_out, overridden = EXCLUDED.overridden, withheld = EXCLUDED.withheld, unread = EXCLUDED.unread`,
     [payrollId, actor.firmId, JSON.stringify(rows)],
   );
 }
+
+/** What was owed from earlier checks was taken by the check that is copied. */
+const withoutArrears = ({
+  arrears: _arrears,
+  ...line
+}: PayrollEntry['deductions'][number]): PayrollEntry['deductions'][number] => line;
 
 /** The lines of a payroll that is typed again, by person. */
 async function copied(manager: EntityManager, clientId: string, id: string): Promise<Map<string, PayrollEntry>> {
@@ -297,9 +308,10 @@ async function copied(manager: EntityManager, clientId: string, id: string): Pro
   return new Map(
     (await postedRows(manager, id)).map((row) => {
       const entry = entryOfRow(row);
-      // What another program withheld belongs to that payroll alone.
-      const { withheld: _withheld, ...lines } = entry;
-      return [row.employee_id, payroll.kind === 'recorded' ? lines : entry];
+      // What another program withheld, and another amount than a line comes to, belong to that payroll alone.
+      const { withheld, overridden: _overridden, ...lines } = entry;
+      const kept = payroll.kind === 'recorded' || !withheld ? lines : { ...lines, withheld };
+      return [row.employee_id, { ...kept, deductions: lines.deductions.map(withoutArrears) }];
     }),
   );
 }

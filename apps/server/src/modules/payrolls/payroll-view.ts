@@ -39,6 +39,7 @@ interface StoredLine {
   readonly earnings: PayrollEntry['earnings'];
   readonly deductions: PayrollEntry['deductions'];
   readonly left_out: NonNullable<PayrollEntry['leftOut']>;
+  readonly overridden: NonNullable<PayrollEntry['overridden']>;
   readonly withheld: NonNullable<PayrollEntry['withheld']>;
   readonly unread: NonNullable<PayrollEntry['unread']> | null;
 }
@@ -49,6 +50,7 @@ const entryOf = (line: StoredLine): PayrollEntry => ({
   earnings: line.earnings,
   deductions: line.deductions,
   ...(line.left_out.length > 0 ? { leftOut: line.left_out } : {}),
+  ...(line.overridden.length > 0 ? { overridden: line.overridden } : {}),
   ...(line.withheld.length > 0 ? { withheld: line.withheld } : {}),
   ...(line.unread ? { unread: line.unread } : {}),
 });
@@ -64,7 +66,7 @@ export const viewOf = (id: string | null, result: PaycheckResult): PaycheckView 
   earnings: [...result.earnings],
   deductions: [...result.deductions],
   employerPaid: [...result.employerPaid],
-  garnishments: result.garnishments.map(({ kind, label, amount, fee }) => ({ kind, label, amount, fee })),
+  garnishments: result.garnishments.map(({ ordered: _ordered, ...line }) => line),
   taxes: [...result.taxes],
   ...(result.variances.length > 0 ? { variances: variancesOf(result) } : {}),
   ...(result.leave.length > 0 ? { leave: result.leave.map(showLeaveMove) } : {}),
@@ -104,7 +106,7 @@ export class PayrollViews {
     const client = await findClient(manager, payroll.clientId);
     const cases = await this.peopleCases.forPayroll(manager, client, payroll);
     const stored = (await manager.query(
-      'SELECT employee_id, is_paid, earnings, deductions, left_out, withheld, unread FROM payroll_line WHERE payroll_id = $1',
+      'SELECT employee_id, is_paid, earnings, deductions, left_out, overridden, withheld, unread FROM payroll_line WHERE payroll_id = $1',
       [id],
     )) as StoredLine[];
     const byEmployee = new Map(stored.map((line) => [line.employee_id, line]));

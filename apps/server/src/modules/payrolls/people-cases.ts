@@ -35,7 +35,7 @@ import { Employee } from '../employees/index.js';
 import { FactStore, type StoredFact } from '../facts/index.js';
 import { forStates, ownRowsOn } from '../rules-in-force/index.js';
 import type { Payroll } from './entities.js';
-import { leaveStands, takenBefore } from './standing-balances.js';
+import { leaveStands, owedBefore, takenBefore } from './standing-balances.js';
 import { nothingYet, toDateOf, type MonthToDate, type YearToDate } from './to-date.js';
 import { taxNamed } from '@zakat/core/tax-registry/registry';
 
@@ -254,6 +254,7 @@ export class PeopleCases {
     const ids = people.map((person) => person.id);
     const toDate = await toDateOf(manager, { clientId: client.id, day, exceptPayroll: payroll.id }, ids);
     const taken = await takenBefore(manager, ids, facts, { id: payroll.id, year: yearOf(day) });
+    const owed = await owedBefore(manager, ids, payroll.id);
     const leave = await leaveStands(manager, ids, facts, payroll.id);
     const items = ownItems(clientDay);
     const settings = settingsPart(clientDay);
@@ -295,7 +296,9 @@ export class PeopleCases {
         lastDay,
       });
       const isPast = lastDay !== null && lastDay < payroll.periodStart;
-      const usual = isPast ? NOTHING_USUAL : usualLines(own, clientDay, frequency, taken(employee.id), spans, schedule);
+      const usual = isPast
+        ? NOTHING_USUAL
+        : usualLines(own, clientDay, frequency, taken(employee.id), spans, schedule, owed(employee.id));
       return { employee, facts: own, base, usual, lastDay };
     });
     const states = statesOf(cases.map((person) => person.facts));

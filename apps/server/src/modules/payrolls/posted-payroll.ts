@@ -30,6 +30,7 @@ interface PostedRow {
   readonly earnings: PayrollEntry['earnings'];
   readonly deductions: PayrollEntry['deductions'];
   readonly left_out: NonNullable<PayrollEntry['leftOut']>;
+  readonly overridden: NonNullable<PayrollEntry['overridden']>;
   readonly withheld: NonNullable<PayrollEntry['withheld']>;
   readonly id: string | null;
   readonly gross: string | null;
@@ -46,7 +47,7 @@ export async function postedRows(manager: EntityManager, payrollId: string): Pro
   return (await manager.query(
     `SELECT e.id AS employee_id, e.number, concat_ws(' ', e.first_name, nullif(e.middle_name, ''), e.last_name, nullif(e.suffix, '')) AS name,
             coalesce(l.is_paid, true) AS is_paid, coalesce(l.earnings, '[]') AS earnings, coalesce(l.deductions, '[]') AS deductions,
-            coalesce(l.left_out, '[]') AS left_out, coalesce(l.withheld, '[]') AS withheld,
+            coalesce(l.left_out, '[]') AS left_out, coalesce(l.overridden, '[]') AS overridden, coalesce(l.withheld, '[]') AS withheld,
             c.id, c.gross, c.net, c.lines, c.facts -> 'case' AS base, c.facts -> 'own' AS own, c.facts -> 'person' AS person,
             (SELECT v.payroll_id FROM paycheck v WHERE v.reverses = c.id) AS voided_by
      FROM (SELECT employee_id FROM paycheck WHERE payroll_id = $1 UNION SELECT employee_id FROM payroll_line WHERE payroll_id = $1) w
@@ -64,6 +65,7 @@ export const entryOfRow = (row: PostedRow): PayrollEntry => ({
   earnings: row.earnings,
   deductions: row.deductions,
   ...(row.left_out.length > 0 ? { leftOut: row.left_out } : {}),
+  ...(row.overridden.length > 0 ? { overridden: row.overridden } : {}),
   ...(row.withheld.length > 0 ? { withheld: row.withheld } : {}),
 });
 

@@ -4,7 +4,7 @@ import { countedFrom } from '@zakat/core/facts/pay-line-facts';
 import type { Taken } from '@zakat/core/facts/case-parts';
 import type { DatedFact } from '@zakat/core/facts/in-force';
 import { showLeaveHours } from '@zakat/core/leave/accrual';
-import { ZERO, cents, sum } from '@zakat/core/money/cents';
+import { ZERO, cents, notBelowZero, sum, type Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import type { StoredFact } from '../facts/index.js';
 
@@ -66,4 +66,22 @@ export async function leaveStands(
     );
     return row ? { balance: showLeaveHours(Number(row.balance)), lastCheck: row.day } : null;
   };
+}
+
+/** What deductions of posted checks left owed, less what later ones took of it, by person and the code of the line. */
+export async function owedBefore(
+  manager: EntityManager,
+  employeeIds: readonly string[],
+  exceptPayroll: string,
+): Promise<(employeeId: string) => (item: string) => Cents> {
+  const rows = (await manager.query(
+    `SELECT p.employee_id AS id, coalesce(l.name, l.item) AS item, sum(coalesce(l.owed, 0) - coalesce(l.arrears, 0)) AS owed FROM paycheck p,
+       jsonb_to_recordset(p.lines -> 'deductions') AS l(item text, name text, owed bigint, arrears bigint)
+     WHERE p.employee_id = ANY($1) AND p.payroll_id <> $2 AND p.lines -> 'deductions' @? '$[*] ? (exists(@.owed) || exists(@.arrears))'
+     GROUP BY p.employee_id, coalesce(l.name, l.item)`,
+    [employeeIds, exceptPayroll],
+  )) as { id: string; item: string; owed: string }[];
+  if (rows.length === 0) return () => () => ZERO;
+  return (employeeId) => (item) =>
+    notBelowZero(cents(Number(rows.find((row) => row.id === employeeId && row.item === item)?.owed ?? 0)));
 }

@@ -17,6 +17,7 @@ const row: SheetRow = {
   otherEarnings: [],
   otherDeductions: [{ item: 'loan', amount: '20.00', balance: '140.00' }],
   leftOut: [],
+  overridden: [],
   withheld: [],
   check: {
     gross: 100_000,
@@ -24,6 +25,8 @@ const row: SheetRow = {
     taxes: [],
     deductions: 13_500,
     taken: { 'order:Case D-4471': 11_500, 'item:loan': 2000 },
+    computed: {},
+    owed: {},
     leave: [],
     variances: [],
     problems: [],
@@ -33,11 +36,13 @@ const row: SheetRow = {
   unread: null,
   note: '',
 };
+const onOverride = jest.fn();
 function show(given: Partial<SheetRow> = {}, isOpen = true) {
   const onLeaveOut = jest.fn<(line: string, reason: string | null) => void>();
+  onOverride.mockClear();
   render(
     <MantineProvider env="test">
-      <LinesOfCheck row={{ ...row, ...given }} isOpen={isOpen} onLeaveOut={onLeaveOut} />
+      <LinesOfCheck row={{ ...row, ...given }} isOpen={isOpen} onLeaveOut={onLeaveOut} onOverride={onOverride} />
     </MantineProvider>,
   );
   return onLeaveOut;
@@ -49,7 +54,7 @@ describe('what is besides pay in a check', () => {
   it('shows each line with its amount, and who asks for it', () => {
     show();
     expect(screen.getByText('115.00')).toBeTruthy();
-    expect(screen.getByText('an order asks for it from every check')).toBeTruthy();
+    expect(screen.getByText(/an order asks for it from every check/)).toBeTruthy();
     expect([box('Case D-4471').checked, box('Loan repayment').checked]).toEqual([true, true]);
   });
   it('leaves an order out only for a reason of its own', () => {
@@ -88,6 +93,44 @@ describe('what is besides pay in a check', () => {
     expect(box('Loan repayment').checked).toBe(false);
     fireEvent.click(box('Loan repayment'));
     expect(onLeaveOut.mock.calls).toEqual([['item:loan', null]]);
+  });
+  it('takes another amount for a reason, and the rest of a deduction may be owed', () => {
+    show();
+    fireEvent.click(screen.getByRole('button', { name: 'override Loan repayment' }));
+    const form = screen.getByRole('form', { name: 'Override Loan repayment' });
+    const type = (name: string, value: string) =>
+      fireEvent.change(screen.getByRole('textbox', { name }), { target: { value } });
+    type('Amount of Loan repayment', '$ 5');
+    fireEvent.submit(form);
+    expect(onOverride).not.toHaveBeenCalled();
+    type('Reason for another Loan repayment', 'short week');
+    fireEvent.click(screen.getByRole('checkbox', { name: 'what is not taken is owed' }));
+    fireEvent.submit(form);
+    expect(onOverride.mock.calls).toEqual([['item:loan', { amount: '5', reason: 'short week', isOwed: true }]]);
+    expect(screen.queryByRole('form')).toBeNull();
+  });
+  it('an order is overridden too, and nothing of it is owed here', () => {
+    show();
+    fireEvent.click(screen.getByRole('button', { name: 'override Case D-4471' }));
+    expect(screen.queryByRole('checkbox', { name: 'what is not taken is owed' })).toBeNull();
+    fireEvent.keyDown(screen.getByRole('form'), { key: 'Escape' });
+    expect(screen.queryByRole('form')).toBeNull();
+  });
+  it('shows the computed amount beside it, and restores it with one press', () => {
+    show({
+      overridden: [{ line: 'item:loan', amount: '5.00', reason: 'short week', isOwed: true }],
+      otherDeductions: [{ item: 'loan', amount: '20.00', arrears: '7.50' }],
+      check: {
+        ...row.check,
+        taken: { ...row.check.taken, 'item:loan': 500 },
+        computed: { 'item:loan': 2750 },
+        owed: { 'item:loan': 1500 },
+      },
+    });
+    expect(screen.getByText(/instead of 27.50: short week; 15.00 is owed/)).toBeTruthy();
+    expect(screen.getByText('20.00, 7.50 owed from before')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'restore Loan repayment' }));
+    expect(onOverride.mock.calls).toEqual([['item:loan', null]]);
   });
   it('of a payroll that is not open is there to be read only', () => {
     show({}, false);

@@ -3,12 +3,18 @@ import { cents, showDollars } from '@zakat/core/money/cents';
 import { useState, type FormEvent, type KeyboardEvent, type ReactNode } from 'react';
 import { linesOfCheck, type LineOfCheck } from '../../calc/lines-of-check.js';
 import type { SheetRow } from '../../calc/sheet-row.js';
+import { OverrideForm } from './override-form.js';
 
 interface Props {
   readonly row: SheetRow;
   readonly isOpen: boolean;
   /** A reason leaves the line out; null takes it again. */
   readonly onLeaveOut: (line: string, reason: string | null) => void;
+  /** Another amount than is computed; null restores that. */
+  readonly onOverride: (
+    line: string,
+    instead: { readonly amount: string; readonly reason: string; readonly isOwed?: boolean } | null,
+  ) => void;
 }
 
 const WANTED: Readonly<Record<NonNullable<LineOfCheck['wantedBy']>, string>> = {
@@ -60,9 +66,15 @@ function Reason({
   );
 }
 
+const inPlaceOf = ({ computed, reason, owed }: NonNullable<LineOfCheck['overridden']>): string =>
+  `${computed === null ? '' : `instead of ${showDollars(cents(computed))}: `}${reason}${
+    owed > 0 ? `; ${showDollars(cents(owed))} is owed` : ''
+  } `;
+
 /** What is taken from one person's check besides tax, and what stays out of it this time, with the reason. */
-export function LinesOfCheck({ row, isOpen, onLeaveOut }: Props): ReactNode {
+export function LinesOfCheck({ row, isOpen, onLeaveOut, onOverride }: Props): ReactNode {
   const [asked, setAsked] = useState<string | null>(null);
+  const [changing, setChanging] = useState<string | null>(null);
   const lines = linesOfCheck(row);
   if (lines.length === 0 || !row.isPaid) return null;
   return (
@@ -102,8 +114,32 @@ export function LinesOfCheck({ row, isOpen, onLeaveOut }: Props): ReactNode {
                   />
                 ) : line.reason !== null ? (
                   `left out: ${line.reason}`
+                ) : changing === line.key && !line.overridden ? (
+                  <OverrideForm
+                    label={line.label}
+                    mayBeOwed={line.mayBeOwed}
+                    onClose={() => setChanging(null)}
+                    onChange={(amount, reason, isOwed) => {
+                      setChanging(null);
+                      onOverride(line.key, { amount, reason, ...(isOwed ? { isOwed } : {}) });
+                    }}
+                  />
                 ) : (
-                  line.wantedBy && WANTED[line.wantedBy]
+                  <>
+                    {line.overridden
+                      ? inPlaceOf(line.overridden)
+                      : line.wantedBy && `${WANTED[line.wantedBy]}${isOpen ? ' · ' : ''}`}
+                    {isOpen && (
+                      <button
+                        type="button"
+                        className="plain"
+                        onClick={() => (line.overridden ? onOverride(line.key, null) : setChanging(line.key))}
+                      >
+                        {line.overridden ? 'restore' : 'override'}
+                        <span className="unseen"> {line.label}</span>
+                      </button>
+                    )}
+                  </>
                 )}
               </td>
               <td className="num">{line.amount === null ? '–' : showDollars(cents(line.amount))}</td>

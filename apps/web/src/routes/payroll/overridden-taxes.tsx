@@ -1,67 +1,14 @@
-import { TextInput } from '@mantine/core';
-import { cents, parseDollars, showDollars } from '@zakat/core/money/cents';
+import { cents, showDollars } from '@zakat/core/money/cents';
 import { isTaxCode, mayBeOverridden, taxOf } from '@zakat/core/tax-registry/registry';
-import { useState, type FormEvent, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { SheetRow } from '../../calc/sheet-row.js';
+import { OverrideForm } from './override-form.js';
 
 interface Props {
   readonly row: SheetRow;
   readonly isOpen: boolean;
   /** The amount in place of the computed one, with the reason; a blank amount restores it. */
   readonly onOverride: (tax: string, amount: string, reason: string) => void;
-}
-
-function Change({
-  label,
-  onChange,
-  onClose,
-}: {
-  readonly label: string;
-  readonly onChange: (amount: string, reason: string) => void;
-  readonly onClose: () => void;
-}): ReactNode {
-  const [amount, setAmount] = useState('');
-  const [reason, setReason] = useState('');
-  const plain = amount.replace(/[$,\s]/g, '');
-  const isReady = parseDollars(plain) !== null && reason.trim() !== '';
-  const submit = (event: FormEvent): void => {
-    event.preventDefault();
-    if (isReady) onChange(plain, reason.trim());
-  };
-  return (
-    <form
-      className="actions"
-      style={{ margin: 0 }}
-      aria-label={`Override ${label}`}
-      onSubmit={submit}
-      onKeyDown={(event) => event.key === 'Escape' && onClose()}
-    >
-      <TextInput
-        aria-label={`Amount of ${label}`}
-        placeholder="amount"
-        size="xs"
-        w={100}
-        autoFocus
-        value={amount}
-        onChange={(event) => setAmount(event.currentTarget.value)}
-      />
-      <TextInput
-        aria-label={`Reason for another ${label}`}
-        placeholder="reason, for the audit trail"
-        size="xs"
-        w={230}
-        maxLength={120}
-        value={reason}
-        onChange={(event) => setReason(event.currentTarget.value)}
-      />
-      <button type="submit" className="plain" disabled={!isReady}>
-        override it
-      </button>
-      <button type="button" className="plain" onClick={onClose}>
-        not now
-      </button>
-    </form>
-  );
 }
 
 /** Income taxes of one check: as they are computed, or another amount for a reason with the computed one beside it. */
@@ -95,7 +42,7 @@ export function OverriddenTaxes({ row, isOpen, onOverride }: Props): ReactNode {
                       )}
                     </>
                   ) : asked === code ? (
-                    <Change
+                    <OverrideForm
                       label={label}
                       onClose={() => setAsked(null)}
                       onChange={(next, reason) => {

@@ -22,6 +22,7 @@ import { HoursFile } from './hours-file.js';
 import { HowPaid } from './how-paid.js';
 import { LeaveBalances } from './leave-balances.js';
 import { LinesOfCheck } from './lines-of-check.js';
+import { NotEnough } from './not-enough.js';
 import { OverriddenTaxes } from './overridden-taxes.js';
 import { Clashes, OvertakenNote } from './together.js';
 import { postingSlip } from './posting-slip.js';
@@ -176,6 +177,18 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           </div>
         )}
       </div>
+      {isOpen && (
+        <NotEnough
+          rows={sheet.rows}
+          onAsk={sheet.giveWay}
+          onTake={(employeeId, lines) =>
+            sheet.override(
+              employeeId,
+              lines.map(({ line, amount, reason, isOwed }) => ({ line, instead: { amount, reason, isOwed } })),
+            )
+          }
+        />
+      )}
       {looked && (
         <LeaveBalances
           row={looked}
@@ -188,6 +201,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           row={looked}
           isOpen={isOpen}
           onLeaveOut={(line, reason) => sheet.leaveOut(looked.employeeId, line, reason)}
+          onOverride={(line, instead) => sheet.override(looked.employeeId, [{ line, instead }])}
         />
       )}
       {looked && payroll.kind !== 'recorded' && payroll.kind !== 'brought-in' && payroll.kind !== 'void' && (

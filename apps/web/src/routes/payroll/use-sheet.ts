@@ -5,6 +5,7 @@ import { latestPayrollQuery, payrollQuery, usePayrollAct, useSavePayroll } from 
 import {
   entryOf,
   leavingOut,
+  overriding,
   paying,
   rowOf,
   typed,
@@ -14,6 +15,7 @@ import {
 } from '../../calc/sheet-row.js';
 import { keyOf, together, type Clash } from '../../calc/together.js';
 import { useCalc } from '../../calc/use-calc.js';
+import type { ReducedLine } from '@zakat/core/casefile/within-net';
 import type { OwnRows } from '@zakat/core/casefile/compose';
 import { ownRules, readRows } from '@zakat/core/rules/pack';
 import { useWorking } from '../../kit/working.js';
@@ -25,6 +27,10 @@ export interface TypedCell {
   readonly employeeId: string;
   readonly column: string;
   readonly value: string;
+}
+export interface Instead {
+  readonly line: string;
+  readonly instead: Parameters<typeof overriding>[2];
 }
 /** Rows as they were before a step, and after it. */
 interface Step {
@@ -72,6 +78,10 @@ export interface Sheet {
   redo(): boolean;
   /** Leaves a line out of the check for a reason; null: takes it again. */
   leaveOut(employeeId: string, line: string, reason: string | null): void;
+  /** Takes another amount of a line, or several, for a reason; null: what is computed. One step to undo. */
+  override(employeeId: string, lines: readonly Instead[]): void;
+  /** Which deductions give way where the pay does not reach; null: none can. */
+  giveWay(employeeId: string): Promise<readonly ReducedLine[] | null>;
   /** Takes what another program withheld for a tax, as typed; blank: as it is computed. */
   withhold(employeeId: string, tax: string, amount: string, reason?: string): void;
   showFigure(employeeId: string, figure: string): void;
@@ -314,6 +324,33 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     [change, changed, keep],
   );
 
+  const override = useCallback(
+    (employeeId: string, lines: readonly Instead[]): void => {
+      const before = latest.current.filter((row) => row.employeeId === employeeId);
+      const row = change(employeeId, (current) =>
+        lines.reduce((next, { line, instead }) => overriding(next, line, instead), current),
+      );
+      if (!row) return;
+      keep(before, [row]);
+      changed(row);
+    },
+    [change, changed, keep],
+  );
+  const giveWay = useCallback(
+    async (employeeId: string): Promise<readonly ReducedLine[] | null> => {
+      const row = latest.current.find((candidate) => candidate.employeeId === employeeId);
+      if (!row) return null;
+      const { base, isPaid } = row;
+      const answer = await calc({
+        people: [{ key: employeeId, base, entry: entryOf(row), isPaid }],
+        own,
+        giveWay: true,
+      });
+      return answer.reduced ?? null;
+    },
+    [calc, own],
+  );
+
   const withhold = useCallback(
     (employeeId: string, tax: string, amount: string, reason?: string): void => {
       const row = change(employeeId, (before) => withholding(before, tax, amount, reason));
@@ -388,6 +425,8 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     undo,
     redo,
     leaveOut,
+    override,
+    giveWay,
     withhold,
     showFigure,
     flush,

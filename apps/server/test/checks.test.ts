@@ -1,3 +1,5 @@
+import { addMonths, date } from '@zakat/core/calendar/local-date';
+import { cents, showDollars } from '@zakat/core/money/cents';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { Stack, postPayroll, takeOn, type Caller } from './stack.js';
 
@@ -137,6 +139,21 @@ describe('printed checks', () => {
     expect([taken.status, taken.body.problems[0].sentence]).toEqual([422, expect.stringMatching(/81/)]);
     const found = (await preparer('GET', `/clients/${client.id}/checks?words=77`)).body as Row[];
     expect(found.map(({ number }) => number)).toEqual([77]);
+    // By the amount, and by days; a bank need not pay a check more than six months after its date.
+    const one = async (query: string) =>
+      (await preparer('GET', `/clients/${client.id}/checks?${query}`)).body as (Row & {
+        amount: number;
+        checkDate: string;
+        staleFrom: string | null;
+      })[];
+    const [out] = (await one('status=issued')).slice(-1);
+    const dollars = `$${showDollars(cents(out?.amount ?? 0))}`;
+    expect((await one(`words=${encodeURIComponent(dollars)}`)).map(({ number }) => number)).toContain(out?.number);
+    expect(await one(`words=${encodeURIComponent('$0.01')}`)).toEqual([]);
+    expect(out?.staleFrom).toBe(addMonths(date(out?.checkDate ?? ''), 6));
+    expect((await one('status=spoiled')).map(({ staleFrom }) => staleFrom)).toEqual([null, null, null]);
+    expect(await one(`from=${out?.checkDate ?? ''}&to=${out?.checkDate ?? ''}&status=issued`)).not.toEqual([]);
+    expect(await one('from=2020-01-01&to=2020-12-31')).toEqual([]);
   });
   it('of a voided paycheck are no longer to be made out', async () => {
     const client = await takeOn(preparer, 'GONE', 2);

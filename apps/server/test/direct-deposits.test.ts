@@ -217,6 +217,45 @@ describe('an entry that comes back', () => {
     )) as { times: number }[];
     expect(said[0]?.times).toBe(1);
   });
+  it('is sent again, once, to the account that the person has now, unless a check is out for it', async () => {
+    const [row] = (await stack.dataSource.query(
+      `SELECT p.id FROM payroll p WHERE p.client_id = $1 AND p.check_date = '2026-11-13' AND p.status = 'posted'`,
+      [client.id],
+    )) as { id: string }[];
+    const payrollId = row?.id ?? '';
+    const pay = async () => (await preparer('GET', `/payrolls/${payrollId}/pay`)).body;
+    const send = () =>
+      preparer('POST', `/payrolls/${payrollId}/direct-deposit-again`, { bankAccountId: client.bankId });
+    const before = await pay();
+    expect(before.cameBack).toMatchObject([
+      { employeeId: client.employeeIds[2], amount: before.people[2].net, to: '' },
+    ]);
+    // The account that came back is still the one on record.
+    expect([(await send()).status, (await send()).body.detail]).toEqual([
+      409,
+      expect.stringMatching(/enter the account/),
+    ]);
+    await account(2, { label: 'Old', share: 'rest', account: '5500441122', prenote: 'waived' }, '2026-11-14');
+    expect((await pay()).cameBack[0]).toMatchObject({ to: 'Old, ending 1122', ready: before.people[2].net });
+    const answers = await Promise.all([send(), send(), send()]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([201, 409, 409]);
+    const [file] = (await pay()).again as { id: string; status: string; entries: number; settles: string }[];
+    expect(file).toMatchObject({ status: 'planned', entries: 1 });
+    const released = await Promise.all([
+      reviewer('POST', `/direct-deposits/${file?.id ?? ''}/release`, { version: 1 }),
+      reviewer('POST', `/direct-deposits/${file?.id ?? ''}/release`, { version: 1 }),
+    ]);
+    expect(released.map(({ status }) => status).sort()).toEqual([200, 409]);
+    await until(pay, (view) => /Sent once/.test(view.again[0].delivery as string));
+    await stack.console('date', { today: file?.settles ?? '' });
+    const view = await until(pay, (answer) => answer.again[0].status === 'settled');
+    expect([view.people[2].check, view.cameBack, view.checks]).toEqual([0, [], before.checks - before.people[2].net]);
+    expect((await send()).status).toBe(409);
+    const { toMake } = (await preparer('GET', `/payrolls/${payrollId}/checks`)).body as {
+      toMake: { employeeId: string }[];
+    };
+    expect(toMake.map(({ employeeId }) => employeeId)).not.toContain(client.employeeIds[2]);
+  });
   it('a file that the bank refuses opens the pay again', async () => {
     const payrollId = await postPayroll(preparer, client.id, {
       periodStart: '2026-11-08',
@@ -271,8 +310,7 @@ describe('a notification of change', () => {
       status: 'open',
     });
     // The pay itself arrived: nothing of it is to be paid again.
-    expect((await pay()).people.every(({ check }: { check: number }) => check === 0)).toBe(false);
-    expect((await pay()).people[1].check).toBe(0);
+    expect((await pay()).people.every(({ check }: { check: number }) => check === 0)).toBe(true);
     const ladder = (await preparer('GET', '/ladder')).body.rungs as { kind: string; title: string }[];
     expect(ladder.filter(({ kind }) => kind === 'account').map(({ title }) => title)).toEqual([
       `Account of ${change.name}, corrected by the bank`,

@@ -159,6 +159,11 @@ describe('a year of payrolls', () => {
     ).body as { id: string };
     const open = (await preparer('GET', `/payrolls/${id}`)).body as { persons: Person[]; version: number };
     expect(open.persons.map((person) => person.paycheck.gross)).toEqual([251_200, 251_200]);
+    expect((open as unknown as { columns: string[] }).columns).toEqual([]);
+    const keep = (columns: string[]) => preparer('PUT', `/clients/${client.id}/sheet-columns`, { columns });
+    expect((await keep(['rate', 'sick', 'sick'])).status).toBe(204);
+    expect((await preparer('GET', `/payrolls/${id}`)).body).toMatchObject({ columns: ['rate', 'sick'] });
+    expect((await keep(['sikc'])).status).toBe(422);
     const entries = entriesOf(open.persons);
     const first = entries[0];
     if (first) first.earnings = [{ item: 'regular', hours: '72', rate: '31.40' }];

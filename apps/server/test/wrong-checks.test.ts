@@ -224,4 +224,37 @@ describe('people whose checks are void', () => {
     // The same lines come to the same net pay: what was kept takes all of it.
     expect(person?.paycheck.net).toBe(0);
   });
+  it('whose pay was somebody else’s goes to that person, at their rate, with their own deductions', async () => {
+    const { id: clientId, employeeIds } = await takeOn(preparer, 'WHOSE', 3);
+    const [wrong, right] = employeeIds;
+    await preparer('POST', `/employees/${right ?? ''}/facts`, {
+      kind: 'pay',
+      from: '2026-01-01',
+      value: { basis: 'hourly', rate: '40.00' },
+    });
+    await preparer('POST', `/employees/${right ?? ''}/facts`, {
+      kind: 'standing',
+      from: '2026-01-01',
+      value: { item: 'union-dues', amount: '12.00' },
+    });
+    const posted = await postPayroll(preparer, clientId);
+    const { persons } = await payrollOf(posted);
+    const check = persons.find(({ employeeId }) => employeeId === wrong)?.paycheck.id ?? '';
+    const proposed = await preparer('POST', `/payrolls/${posted}/voids`, {
+      paycheckIds: [check],
+      reason: 'the hours were of the other one',
+    });
+    const id = String(proposed.body.id);
+    await reviewer('POST', `/voids/${id}/post`, { version: 1 });
+    const again = (employeeId: string | undefined) =>
+      preparer('POST', `/voids/${id}/pay-again`, { checkDate: '2026-11-06', employeeId });
+    expect((await again(wrong)).body.problems?.[0]?.field).toBe('employeeId');
+    expect((await again('00000000-0000-4000-8000-000000000000')).status).toBe(422);
+    const made = await again(right);
+    expect([made.status, made.body.detail]).toEqual([201, undefined]);
+    const paid = (await payrollOf(String(made.body.id))).persons.filter(({ isPaid }) => isPaid);
+    expect(paid.map(({ employeeId }) => employeeId)).toEqual([right]);
+    expect(paid[0]?.earnings).toMatchObject([{ item: 'regular', hours: '80', rate: '40.00' }]);
+    expect(paid[0]?.deductions).toMatchObject([{ item: 'union-dues', amount: '12.00' }]);
+  });
 });

@@ -26,6 +26,8 @@ export class CheckRow {
   @Text(300, { nullable: true }) reason!: string | null;
   @Text() bankAccount!: string;
   @Id({ nullable: true }) runId!: string | null;
+  /** From this day on a bank need not pay it any more; null where it is not out. */
+  @Day({ nullable: true }) staleFrom!: string | null;
 }
 /** Pay of a posted payroll that a check is still to be made out for. */
 export class CheckToMake {

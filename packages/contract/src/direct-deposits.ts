@@ -47,12 +47,25 @@ export class PersonPay {
   /** Paid by check. */
   @Amount() check!: number;
 }
+/** Pay that came back from an account and reached nobody yet: a check is made out for it, or it is sent again. */
+export class CameBack {
+  @Id() employeeId!: string;
+  @Text() name!: string;
+  @Amount() amount!: number;
+  /** The accounts that would receive it now; none where no account of the person may. */
+  @Text(300) to!: string;
+  /** What of it would go there. */
+  @Amount() ready!: number;
+}
 /** How the net pay of a posted payroll reaches its people. */
 export class PayrollPay {
   @List(() => PersonPay) people!: PersonPay[];
   @Amount() deposits!: number;
   @Amount() checks!: number;
   @Part(() => DirectDepositRow, { nullable: true }) file!: DirectDepositRow | null;
+  @List(() => CameBack) cameBack!: CameBack[];
+  /** Files that send again what came back, the newest first. */
+  @List(() => DirectDepositRow) again!: DirectDepositRow[];
 }
 export class PrenoteAccount {
   @Id() employeeId!: string;

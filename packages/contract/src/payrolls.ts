@@ -284,6 +284,11 @@ export class PayrollView extends PayrollRow {
   /** Returns released and deposits made that this payroll would come after. */
   @List(() => ClosedPeriod) closed!: ClosedPeriod[];
   @Text(300, { nullable: true }) closedReason!: string | null;
+  /** Columns of the sheet that are always there for the client, by pay item; `rate` is one too. */
+  @Texts() columns!: string[];
+}
+export class KeepSheetColumns {
+  @Texts() columns!: string[];
 }
 export class PayrollSuggestion {
   /** The name of the pay schedule; blank for the main one. */

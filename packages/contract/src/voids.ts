@@ -19,6 +19,8 @@ export class ProposeVoid extends AskVoid {
 /** The people of a posted void are paid again, with the lines they had, less what they kept. */
 export class PayAgain {
   @Day() checkDate!: string;
+  /** Whose pay it was all along: of a void of one check, the earnings go to this person, and the rest as they usually have it. */
+  @Id({ optional: true }) employeeId?: string;
 }
 /** A posted paycheck that may be voided, or that was. */
 export class VoidableCheck {

@@ -32,6 +32,8 @@ import { RefusableReturns1807000000000 } from './migrations/refusable-returns.js
 import { LighterTaxes1808000000000 } from './migrations/lighter-taxes.js';
 import { PayrollSizes1809000000000 } from './migrations/payroll-sizes.js';
 import { NoticeAddresses1810000000000 } from './migrations/notice-addresses.js';
+import { DepositsAgain1814000000000 } from './migrations/deposits-again.js';
+import { SheetColumns1813000000000 } from './migrations/sheet-columns.js';
 import { OverriddenLines1812000000000 } from './migrations/overridden-lines.js';
 import { PayrollChangers1811000000000 } from './migrations/payroll-changers.js';
 import { AgencyChecks1803000000000 } from './migrations/agency-checks.js';
@@ -137,6 +139,8 @@ export const makeDataSource = (url: string): DataSource =>
       NoticeAddresses1810000000000,
       PayrollChangers1811000000000,
       OverriddenLines1812000000000,
+      SheetColumns1813000000000,
+      DepositsAgain1814000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

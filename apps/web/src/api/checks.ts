@@ -7,9 +7,18 @@ export const payrollChecksQuery = (payrollId: string) =>
     queryKey: ['payroll-checks', payrollId],
     queryFn: () => take(api.GET('/api/payrolls/{id}/checks', path(payrollId))),
   });
-export const checksQuery = (clientId: string, words: string, status: string) =>
+export interface AskedChecks {
+  /** A number, an amount, or a part of the payee's name. */
+  readonly words: string;
+  readonly status: string;
+  /** First and last check date; blank, or while it is typed: any. */
+  readonly from: string;
+  readonly to: string;
+}
+const isDay = (text: string): boolean => /^\d{4}-\d{2}-\d{2}$/.test(text);
+export const checksQuery = (clientId: string, { words, status, from, to }: AskedChecks) =>
   queryOptions({
-    queryKey: ['client', clientId, 'checks', words, status],
+    queryKey: ['client', clientId, 'checks', words, status, from, to],
     queryFn: () =>
       take(
         api.GET('/api/clients/{id}/checks', {
@@ -18,6 +27,8 @@ export const checksQuery = (clientId: string, words: string, status: string) =>
             query: {
               ...(words === '' ? {} : { words }),
               ...(status === '' ? {} : { status: status as Schemas['CheckRow']['status'] }),
+              ...(isDay(from) ? { from } : {}),
+              ...(isDay(to) ? { to } : {}),
             },
           },
         }),

@@ -11,7 +11,10 @@ export const payrollPayQuery = (payrollId: string) =>
   queryOptions({
     queryKey: ['payroll-pay', payrollId],
     queryFn: () => take(api.GET('/api/payrolls/{id}/pay', path(payrollId))),
-    refetchInterval: (query) => (ON_ITS_WAY.has(query.state.data?.file?.status ?? '') ? EVERY : false),
+    refetchInterval: (query) =>
+      [query.state.data?.file, ...(query.state.data?.again ?? [])].some((file) => ON_ITS_WAY.has(file?.status ?? ''))
+        ? EVERY
+        : false,
   });
 export const prenotesQuery = (clientId: string) =>
   queryOptions({
@@ -47,6 +50,10 @@ export const useDecideAccountChange = (id: string) =>
 export const usePlanPay = (payrollId: string) =>
   useChange((bankAccountId: string) =>
     take(api.POST('/api/payrolls/{id}/direct-deposit', { ...path(payrollId), body: { bankAccountId } })),
+  );
+export const usePlanAgain = (payrollId: string) =>
+  useChange((bankAccountId: string) =>
+    take(api.POST('/api/payrolls/{id}/direct-deposit-again', { ...path(payrollId), body: { bankAccountId } })),
   );
 export const usePlanPrenotes = (clientId: string) =>
   useChange((bankAccountId: string) =>

@@ -173,6 +173,11 @@ export const payrollQuery = (id: string) =>
     staleTime: Infinity,
     gcTime: 0,
   });
+/** Columns that the sheet of a client always has. */
+export const useKeepSheetColumns = (clientId: string) =>
+  useMutation<unknown, Refused, string[]>({
+    mutationFn: (columns) => take(api.PUT('/api/clients/{id}/sheet-columns', { ...path(clientId), body: { columns } })),
+  });
 /** Who changed a payroll last, asked for while its page is in sight: two people may work on one. */
 export const latestPayrollQuery = (id: string) =>
   queryOptions({

@@ -1536,6 +1536,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/sheet-columns": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["PayrollsController_keepColumns"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/payrolls/{id}/latest": {
         parameters: {
             query?: never;
@@ -3050,6 +3066,22 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["DirectDepositsController_planPay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/payrolls/{id}/direct-deposit-again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["DirectDepositsController_planAgain"];
         delete?: never;
         options?: never;
         head?: never;
@@ -5471,6 +5503,7 @@ export interface components {
             jobs: components["schemas"]["JobCostView"][];
             closed: components["schemas"]["ClosedPeriod"][];
             closedReason: string | null;
+            columns: string[];
         };
         ReadHoursFile: {
             fileName: string;
@@ -5605,6 +5638,9 @@ export interface components {
             schedule?: string;
             /** Format: uuid */
             copyOf?: string;
+        };
+        KeepSheetColumns: {
+            columns: string[];
         };
         LatestPayroll: {
             version: number;
@@ -5941,6 +5977,8 @@ export interface components {
         PayAgain: {
             /** Format: date */
             checkDate: string;
+            /** Format: uuid */
+            employeeId?: string;
         };
         LateWayView: {
             label: string;
@@ -6747,11 +6785,21 @@ export interface components {
             returnedReason: string | null;
             delivery: string | null;
         };
+        CameBack: {
+            /** Format: uuid */
+            employeeId: string;
+            name: string;
+            amount: number;
+            to: string;
+            ready: number;
+        };
         PayrollPay: {
             people: components["schemas"]["PersonPay"][];
             deposits: number;
             checks: number;
             file: components["schemas"]["DirectDepositRow"] | null;
+            cameBack: components["schemas"]["CameBack"][];
+            again: components["schemas"]["DirectDepositRow"][];
         };
         PlanDirectDeposit: {
             /** Format: uuid */
@@ -7318,6 +7366,8 @@ export interface components {
             bankAccount: string;
             /** Format: uuid */
             runId: string | null;
+            /** Format: date */
+            staleFrom: string | null;
         };
         PayrollChecks: {
             toMake: components["schemas"]["CheckToMake"][];
@@ -10021,6 +10071,29 @@ export interface operations {
             };
         };
     };
+    PayrollsController_keepColumns: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepSheetColumns"];
+            };
+        };
+        responses: {
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
     PayrollsController_latest: {
         parameters: {
             query?: never;
@@ -12469,6 +12542,31 @@ export interface operations {
         };
     };
     DirectDepositsController_planPay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PlanDirectDeposit"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PayrollPay"];
+                };
+            };
+        };
+    };
+    DirectDepositsController_planAgain: {
         parameters: {
             query?: never;
             header?: never;

@@ -37,6 +37,7 @@ const KEYS: readonly (readonly [key: string, what: string])[] = [
   ['Ctrl Enter', 'next step of a payroll: review, then the slip'],
   ['Alt N', 'next warning of a payroll'],
   ['arrows, Enter', 'move and type in a payroll sheet'],
+  ['Alt P', 'the employee of a row of a payroll sheet; back leads to the same cell'],
   ['Ctrl Z', 'undo in a payroll sheet'],
   ['?', 'this list'],
 ];

@@ -247,7 +247,21 @@ describe('the check register', () => {
     reason: null,
     bankAccount: 'Operating, ending 2345',
     runId: 'r1',
+    staleFrom: '2027-04-30',
     ...more,
+  });
+  it('tells a check that no bank need pay any more, and looks for those alone', async () => {
+    atClient('checks?status=stale', <CheckRegisterPage />, {
+      'GET /api/clients/c1/checks': {
+        body: [
+          row({}),
+          row({ id: 'i2', number: 912, payee: 'Bo Larch', checkDate: '2026-01-30', staleFrom: '2026-07-30' }),
+        ],
+      },
+    });
+    expect(await screen.findByText('Bo Larch')).toBeTruthy();
+    expect(screen.getByText(/stale since/).textContent).toMatch(/07\/30\/2026/);
+    expect(screen.queryByText('Wil Sprague')).toBeNull();
   });
   it('stops a check that is out, with a reason, and adds up what is not cashed', async () => {
     atClient('checks', <CheckRegisterPage />, {

@@ -1,4 +1,6 @@
 import type { CheckRow, CheckStatus, NextCheckNumber } from '@zakat/contract/checks';
+import { addMonths, date } from '@zakat/core/calendar/local-date';
+import { parseDollars, type Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 
@@ -7,20 +9,28 @@ export interface CheckFilter {
   readonly clientId?: string;
   readonly id?: string;
   readonly runId?: string;
-  /** A number, or a part of the payee's name. */
+  /** A number, an amount in dollars, or a part of the payee's name. */
   readonly words?: string;
   readonly status?: string;
   readonly from?: string;
   readonly to?: string;
 }
 const MOST = 5000;
+/** A bank is under no obligation to pay a check presented more than six months after its date (U.C.C. § 4-404, recalled). */
+const MONTHS_TO_STALE = 6;
+
+/** What is looked for as an amount of money: `1,204.50` or `$88.00`; a number without cents is a check number. */
+function amountOf(words: string | undefined): Cents | null {
+  const plain = (words ?? '').replace(/[$,\s]/g, '');
+  return /^\d+\.\d\d$/.test(plain) ? parseDollars(plain) : null;
+}
 
 /** Checks on paper, by account and number. */
 export async function checkRows(manager: EntityManager, filter: CheckFilter): Promise<CheckRow[]> {
   const rows = (await manager.query(
     `SELECT i.*, b.label, b.account_tail FROM issued_check i JOIN bank_account b ON b.id = i.bank_account_id
      WHERE ($1::uuid IS NULL OR i.payroll_id = $1) AND ($2::uuid IS NULL OR i.client_id = $2) AND ($3::uuid IS NULL OR i.id = $3) AND ($4::uuid IS NULL OR i.run_id = $4)
-       AND ($5::text IS NULL OR i.number::text = $5 OR i.payee ILIKE '%' || replace(replace($5, '%', ''), '_', ' ') || '%') AND ($6::text IS NULL OR i.status = $6)
+       AND ($5::text IS NULL OR i.number::text = $5 OR i.amount = $9 OR i.payee ILIKE '%' || replace(replace($5, '%', ''), '_', ' ') || '%') AND ($6::text IS NULL OR i.status = $6)
        AND ($7::date IS NULL OR i.check_date >= $7) AND ($8::date IS NULL OR i.check_date <= $8)
      ORDER BY b.label, i.number DESC LIMIT ${MOST}`,
     [
@@ -32,6 +42,7 @@ export async function checkRows(manager: EntityManager, filter: CheckFilter): Pr
       filter.status ?? null,
       filter.from ?? null,
       filter.to ?? null,
+      amountOf(filter.words),
     ],
   )) as Record<string, string | number | boolean | null>[];
   const orNull = (value: unknown): string | null => (typeof value === 'string' ? value : null);
@@ -51,6 +62,7 @@ export async function checkRows(manager: EntityManager, filter: CheckFilter): Pr
     reason: orNull(row['reason']),
     bankAccount: `${String(row['label'])}, ending ${String(row['account_tail'])}`,
     runId: orNull(row['run_id']),
+    staleFrom: row['status'] === 'issued' ? addMonths(date(String(row['check_date'])), MONTHS_TO_STALE) : null,
   }));
 }
 

@@ -42,7 +42,7 @@ export class Needs {
          EXISTS (SELECT 1 FROM collection_item i WHERE i.payroll_id = p.id AND i.what = 'taxes' AND i.is_live) AS has_taxes,
          EXISTS (SELECT 1 FROM collection_item i WHERE i.payroll_id = p.id AND i.what = 'net-pay' AND i.is_live) AS has_pay,
          d.amount AS pay_amount, d.bank_account_id AS pay_account
-       FROM payroll p LEFT JOIN direct_deposit d ON d.payroll_id = p.id AND d.status IN ('planned', 'released', 'settled')
+       FROM payroll p LEFT JOIN direct_deposit d ON d.payroll_id = p.id AND d.status IN ('planned', 'released', 'settled') AND d.again_of IS NULL
        WHERE p.client_id = $1 AND p.status = 'posted' AND p.kind <> 'brought-in' AND p.check_date >= coalesce((SELECT min(effective_from) FROM client_fact WHERE client_id = $1 AND kind = 'funding'), 'infinity'::date)
        ORDER BY p.check_date, p.id`,
       [clientId],

@@ -40,6 +40,16 @@ export class DirectDepositsController {
     return this.deposits.planPay(session, id, body.bankAccountId);
   }
 
+  @Post('payrolls/:id/direct-deposit-again')
+  @Answers(PayrollPay, 'one', 201)
+  planAgain(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: PlanDirectDeposit,
+  ): Promise<PayrollPay> {
+    return this.deposits.planAgain(session, id, body.bankAccountId);
+  }
+
   @Get('clients/:id/prenotes')
   @Answers(PrenoteView)
   prenotes(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<PrenoteView> {

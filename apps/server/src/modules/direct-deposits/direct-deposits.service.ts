@@ -8,7 +8,7 @@ import { earliestSettlement } from '@zakat/core/deposits/ach-days';
 import { traceNumber } from '@zakat/core/formats/nacha/file';
 import { ZERO, sum, type Cents } from '@zakat/core/money/cents';
 import { randomUUID } from 'node:crypto';
-import type { EntityManager } from 'typeorm';
+import { In, type EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { Secrets } from '../../database/secrets.js';
 import { conflict, notFound } from '../../http/refusal.js';
@@ -88,6 +88,37 @@ export class DirectDepositsService {
     });
   }
 
+  /** Plans a file that sends what came back to the accounts that the people have now. */
+  planAgain(actor: Actor, payrollId: string, bankAccountId: string): Promise<PayrollPay> {
+    return this.database.run(actor, async (manager) => {
+      const payroll = postedHere(await findPayroll(manager, payrollId));
+      await manager.query('SELECT id FROM payroll WHERE id = $1 FOR UPDATE', [payrollId]);
+      const files = await liveFiles(manager, payrollId);
+      const { credits } = await this.pays.cameBack(manager, payroll, files);
+      const first = files.find(({ againOf }) => againOf === null);
+      if (!first || credits.length === 0)
+        throw conflict(
+          'Nothing that came back can be sent again: enter the account that the person has now, or make out a check.',
+        );
+      if (files.some(({ againOf, status }) => againOf !== null && status === 'planned'))
+        throw conflict('A file that sends again what came back waits already. Release it, or withdraw it.');
+      await this.planFile(
+        manager,
+        actor,
+        {
+          clientId: payroll.clientId,
+          kind: 'pay',
+          payrollId,
+          bankAccountId,
+          settles: earliestSettlement(await this.clock.today(manager)),
+          againOf: first.id,
+        },
+        credits.map((credit) => ({ ...credit, paycheckId: credit.person.paycheckId })),
+      );
+      return this.payIn(manager, payroll);
+    });
+  }
+
   prenotes(actor: Actor, clientId: string): Promise<PrenoteView> {
     return this.database.run(actor, (manager) => this.prenotesIn(manager, clientId));
   }
@@ -158,7 +189,7 @@ export class DirectDepositsService {
     manager: EntityManager,
     actor: Actor,
     given: Pick<DirectDeposit, 'clientId' | 'kind' | 'payrollId' | 'bankAccountId' | 'settles'> &
-      Partial<Pick<DirectDeposit, 'voidId'>>,
+      Partial<Pick<DirectDeposit, 'voidId' | 'againOf'>>,
     credits: readonly NewCredit[],
   ): Promise<void> {
     const bank = await findPayingAccount(manager, given.clientId, given.bankAccountId);
@@ -208,17 +239,22 @@ export class DirectDepositsService {
       where: { payrollId: payroll.id },
       order: { createdAt: 'DESC' },
     });
-    const live = files.find((file) => LIVE.includes(file.status));
+    const standing = files.filter((file) => LIVE.includes(file.status));
+    const live = standing.find(({ againOf }) => againOf === null);
     const people = live
-      ? await this.pays.inFile(manager, payroll, live.id)
+      ? await this.pays.inFiles(manager, payroll, standing)
       : (await this.pays.planned(manager, payroll)).people;
-    const last = live ?? files[0];
+    const last = live ?? files.find(({ againOf }) => againOf === null);
     const checks = sum(people.map((person) => person.check as Cents));
     return {
       people,
       deposits: sum(people.map((person) => person.net as Cents)) - checks,
       checks,
       file: last ? await this.rowIn(manager, last) : null,
+      cameBack: live ? (await this.pays.cameBack(manager, payroll, standing)).people : [],
+      again: await Promise.all(
+        files.filter(({ againOf }) => againOf !== null).map((file) => this.rowIn(manager, file)),
+      ),
     };
   }
 
@@ -332,6 +368,15 @@ export class DirectDepositsService {
       const { entries } = await reversibleOf(manager, deposit.voidId);
       return entries.map(({ accountMark, amount }) => ({ account: { mark: accountMark }, amount }));
     }
+    if (deposit.payrollId !== null && deposit.againOf !== null)
+      return (
+        await this.pays.cameBack(
+          manager,
+          await findPayroll(manager, deposit.payrollId),
+          await liveFiles(manager, deposit.payrollId),
+          deposit.id,
+        )
+      ).credits;
     if (deposit.payrollId !== null)
       return (await this.pays.planned(manager, await findPayroll(manager, deposit.payrollId))).credits;
     return (await this.accountsOf(manager, deposit.clientId))
@@ -363,6 +408,10 @@ export class DirectDepositsService {
     };
   }
 }
+
+/** The files of a payroll's pay that stand, the first and what sends again. */
+const liveFiles = (manager: EntityManager, payrollId: string): Promise<DirectDeposit[]> =>
+  manager.find(DirectDeposit, { where: { payrollId, status: In(LIVE) }, order: { createdAt: 'DESC' } });
 
 async function find(manager: EntityManager, id: string): Promise<DirectDeposit> {
   const deposit = await manager.findOneBy(DirectDeposit, { id });

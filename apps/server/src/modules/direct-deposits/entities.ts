@@ -12,6 +12,8 @@ export class DirectDeposit {
   @Column('uuid', { name: 'payroll_id', nullable: true }) payrollId!: string | null;
   /** The void whose pay a reversal takes back. */
   @Column('uuid', { name: 'void_id', nullable: true }) voidId!: string | null;
+  /** The file of which it sends again what came back. */
+  @Column('uuid', { name: 'again_of', nullable: true }) againOf!: string | null;
   @Column('text') reference!: string;
   @Column('uuid', { name: 'bank_account_id' }) bankAccountId!: string;
   @Column('date') settles!: string;

@@ -1,12 +1,12 @@
 import { Inject, Injectable } from '@nestjs/common';
-import type { PersonPay } from '@zakat/contract/direct-deposits';
+import type { CameBack, PersonPay } from '@zakat/contract/direct-deposits';
 import { splitNet } from '@zakat/core/direct-deposit/split';
 import { ZERO, cents, subtract, sum, type Cents } from '@zakat/core/money/cents';
-import type { EntityManager } from 'typeorm';
+import { In, type EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { Clock } from '../clock/index.js';
 import type { Payroll } from '../payrolls/index.js';
-import { DirectDepositEntry, cameBackWords } from './entities.js';
+import { DirectDepositEntry, cameBackWords, type DirectDeposit } from './entities.js';
 import { PayAccounts, type OwnAccount } from './pay-accounts.js';
 
 interface PaidPerson {
@@ -22,6 +22,21 @@ export interface PlannedCredit {
   readonly person: PaidPerson;
   readonly account: OwnAccount;
   readonly amount: Cents;
+}
+
+const entriesOf = (manager: EntityManager, files: readonly DirectDeposit[]): Promise<DirectDepositEntry[]> =>
+  manager.find(DirectDepositEntry, {
+    where: { directDepositId: In(files.map(({ id }) => id)) },
+    order: { sequence: 'ASC' },
+  });
+
+/** Paychecks for which a check is out, or was cashed. */
+async function paidOnPaper(manager: EntityManager, payrollId: string): Promise<ReadonlySet<string>> {
+  const rows = (await manager.query(
+    `SELECT paycheck_id AS id FROM issued_check WHERE payroll_id = $1 AND status IN ('printed', 'issued', 'cleared')`,
+    [payrollId],
+  )) as { id: string }[];
+  return new Set(rows.map(({ id }) => id));
 }
 
 /** Splits the net pay of a posted payroll over its people's accounts. */
@@ -61,9 +76,9 @@ export class PayrollPays {
     return { people, credits };
   }
 
-  /** As a file has it; what came back is paid by check. */
-  async inFile(manager: EntityManager, payroll: Payroll, directDepositId: string): Promise<PersonPay[]> {
-    const entries = await manager.find(DirectDepositEntry, { where: { directDepositId }, order: { sequence: 'ASC' } });
+  /** As its files have it; what came back, and was not sent again, is paid by check. */
+  async inFiles(manager: EntityManager, payroll: Payroll, files: readonly DirectDeposit[]): Promise<PersonPay[]> {
+    const entries = await entriesOf(manager, files);
     return (await this.paid(manager, payroll.id)).map(({ paycheckId, isVoid, ...person }) => {
       const own = entries.filter((entry) => entry.paycheckId === paycheckId);
       const deposits = own.map((entry) => ({
@@ -77,6 +92,58 @@ export class PayrollPays {
       const arrived = sum(deposits.filter((line) => line.isReady).map((line) => line.amount));
       return { ...person, deposits, check: isVoid ? ZERO : subtract(person.net, arrived) };
     });
+  }
+
+  /**
+   * What came back from accounts and reached nobody since: no check is out for it, and no other file sends it. Each with
+   * the credits that would send it to the accounts that the person has today.
+   *
+   * @param except A file that sends it again, and is looked at anew: as if it were not there.
+   */
+  async cameBack(
+    manager: EntityManager,
+    payroll: Payroll,
+    files: readonly DirectDeposit[],
+    except: string | null = null,
+  ): Promise<{ people: CameBack[]; credits: readonly PlannedCredit[] }> {
+    const [first] = files.filter(({ againOf }) => againOf === null);
+    const entries = await entriesOf(
+      manager,
+      files.filter(({ id }) => id !== except),
+    );
+    const added = (list: readonly DirectDepositEntry[]): Cents => sum(list.map(({ amount }) => amount));
+    const onPaper = await paidOnPaper(manager, payroll.id);
+    const open = (await this.paid(manager, payroll.id)).flatMap((person) => {
+      const own = entries.filter(({ paycheckId }) => paycheckId === person.paycheckId);
+      const wanted = added(own.filter(({ directDepositId }) => directDepositId === first?.id));
+      const arrives = added(own.filter(({ returnCode, isLive }) => returnCode === null && isLive));
+      const missing = subtract(wanted, arrives);
+      return person.isVoid || missing <= 0 || onPaper.has(person.paycheckId) ? [] : [{ person, missing }];
+    });
+    if (open.length === 0) return { people: [], credits: [] };
+    const today = await this.clock.today(manager);
+    const accounts = await this.accounts.of(
+      manager,
+      payroll.clientId,
+      open.map(({ person }) => person.employeeId),
+      today,
+      today,
+    );
+    const credits: PlannedCredit[] = [];
+    const people = open.map(({ person, missing }): CameBack => {
+      const own = accounts.get(person.employeeId) ?? [];
+      const lines = splitNet(missing, own).deposits.map((line, index) => ({ ...line, account: own[index] }));
+      const ready = lines.filter(({ isReady, amount }) => isReady && amount > 0);
+      for (const { account, amount } of ready) if (account) credits.push({ person, account, amount });
+      return {
+        employeeId: person.employeeId,
+        name: person.name,
+        amount: missing,
+        to: ready.map(({ label, account }) => `${label}, ending ${account?.tail ?? ''}`).join('; '),
+        ready: sum(ready.map(({ amount }) => amount)),
+      };
+    });
+    return { people, credits };
   }
 
   private async paid(manager: EntityManager, payrollId: string): Promise<PaidPerson[]> {

@@ -241,7 +241,7 @@ export class AgendaRungs {
   /** Posted payrolls whose pay to accounts has not left yet. */
   private async pay(manager: EntityManager, client: Client, cushion: number): Promise<KeptRung[]> {
     const rows = (await manager.query(
-      `SELECT p.id, d.status, d.amount FROM payroll p LEFT JOIN direct_deposit d ON d.payroll_id = p.id AND d.status IN ('planned', 'released', 'settled')
+      `SELECT p.id, d.status, d.amount FROM payroll p LEFT JOIN direct_deposit d ON d.payroll_id = p.id AND d.status IN ('planned', 'released', 'settled') AND d.again_of IS NULL
        WHERE p.client_id = $1 AND p.status = 'posted' AND p.kind NOT IN ('recorded', 'brought-in', 'void') AND NOT p.is_void AND (d.id IS NULL OR d.status = 'planned')
          AND p.check_date >= (SELECT max(check_date) FROM payroll WHERE client_id = $1) - 31
          AND EXISTS (SELECT 1 FROM paycheck c JOIN employee_fact f ON f.employee_id = c.employee_id AND f.kind = 'bank' WHERE c.payroll_id = p.id)`,

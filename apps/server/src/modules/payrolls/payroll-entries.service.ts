@@ -16,6 +16,7 @@ import { scheduleNames } from './next-payroll.js';
 import { FactStore } from '../facts/index.js';
 import { entryOfRow, postedRows } from './posted-payroll.js';
 import { PayrollViews, findPayroll, postedPerson } from './payroll-view.js';
+import { keepSheetColumns } from './sheet-columns.js';
 import { PeopleCases, usualEntry, type PersonCase } from './people-cases.js';
 
 /** The days and the kind of a payroll that begins. */
@@ -27,6 +28,9 @@ export interface NewPayroll {
   /** The name of the pay schedule; blank: the main one. */
   readonly schedule: string;
 }
+
+/** What somebody gets in a payroll that begins, by what is known of them. */
+export type EntryFor = (person: PersonCase) => PayrollEntry;
 
 /** What is typed in a payroll that is not reviewed: begun, saved, thrown away. */
 @Injectable()
@@ -77,7 +81,7 @@ export class PayrollEntries {
     actor: Actor,
     client: Client,
     { periodStart, periodEnd, checkDate, kind, schedule }: NewPayroll,
-    entries: ReadonlyMap<string, PayrollEntry> | null,
+    entries: ReadonlyMap<string, PayrollEntry | EntryFor> | null,
     detail: object = {},
   ): Promise<{ id: string }> {
     const id = randomUUID();
@@ -100,6 +104,13 @@ export class PayrollEntries {
     };
     await manager.insert(Payroll, payroll);
     const people = await this.peopleCases.forPayroll(manager, client, payroll);
+    const asked = [...(entries ?? [])].find(([, given]) => typeof given === 'function')?.[0];
+    if (asked !== undefined && !people.some(({ employee }) => employee.id === asked))
+      throw refuseField(
+        'employeeId',
+        'This person is not among those whom the client pays in the period.',
+        'Choose somebody who was employed in it.',
+      );
     await writeLines(
       manager,
       actor,
@@ -107,7 +118,9 @@ export class PayrollEntries {
       people.map((person): PayrollEntry => {
         if (entries === null) return usualEntry(person, kind);
         const employeeId = person.employee.id;
-        return entries.get(employeeId) ?? { employeeId, isPaid: false, earnings: [], deductions: [] };
+        const given = entries.get(employeeId);
+        if (typeof given === 'function') return given(person);
+        return given ?? { employeeId, isPaid: false, earnings: [], deductions: [] };
       }),
     );
     await this.audit.record(manager, actor, 'payroll.create', 'payroll', id, {
@@ -118,6 +131,11 @@ export class PayrollEntries {
       ...detail,
     });
     return { id };
+  }
+
+  /** Keeps which columns the sheet of a client always has: a convenience of whoever types, nothing of the books. */
+  keepColumns(actor: Actor, clientId: string, columns: readonly string[]): Promise<void> {
+    return this.database.run(actor, (manager) => keepSheetColumns(manager, clientId, columns));
   }
 
   save(actor: Actor, id: string, input: SavePayroll): Promise<PayrollView> {

@@ -27,6 +27,7 @@ import { Payroll } from './entities.js';
 import { PeopleCases, computeEntry, usualEntry, type PersonCase } from './people-cases.js';
 import { ClosedPeriods } from './closed-periods.js';
 import { jobsOf } from './job-totals.js';
+import { sheetColumns } from './sheet-columns.js';
 import { grossBefore, postedView, type PostedPerson } from './posted-payroll.js';
 
 export interface ComputedPerson extends PersonCase {
@@ -158,6 +159,7 @@ export class PayrollViews {
       net: sum(persons.map((person) => cents(person.paycheck.net))),
       own: { ...(people[0]?.own ?? {}) },
       persons,
+      columns: await sheetColumns(manager, client.id),
       employerTaxes: employer.map((line) => ({
         tax: line.tax,
         label: taxOf(line.tax).label,

@@ -7,6 +7,7 @@ import {
   AtVersion,
   CreatePayroll,
   CheckDifference,
+  KeepSheetColumns,
   LatestPayroll,
   PayDifference,
   PayrollRow,
@@ -120,6 +121,16 @@ export class PayrollsController {
   @Answers(PayrollView)
   view(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<PayrollView> {
     return this.queries.view(session, id);
+  }
+
+  @Put('clients/:id/sheet-columns')
+  @HttpCode(204)
+  keepColumns(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: KeepSheetColumns,
+  ): Promise<void> {
+    return this.entries.keepColumns(session, id, body.columns);
   }
 
   @Get('payrolls/:id/latest')

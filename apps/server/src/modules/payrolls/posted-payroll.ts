@@ -10,6 +10,7 @@ import { rawCents } from '../../database/cents-column.js';
 import { findClient } from '../clients/index.js';
 import type { Payroll } from './entities.js';
 import { jobsOf } from './job-totals.js';
+import { sheetColumns } from './sheet-columns.js';
 
 /** Who a person was, and where the work was booked, when the payroll was posted. */
 export interface PostedPerson {
@@ -173,6 +174,7 @@ export async function postedView(manager: EntityManager, payroll: Payroll): Prom
     net: sum(paid.map((row) => rawCents(row.net ?? 0))),
     own: { ...(paid[0]?.own ?? {}) },
     persons,
+    columns: await sheetColumns(manager, client.id),
     employerTaxes: employer.map((line) => ({
       tax: line.tax,
       label: taxOf(line.tax).label,

@@ -25,7 +25,14 @@ import { Audit } from '../audit/index.js';
 import { findClient } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { mayReleaseCheck } from '../outbox/index.js';
-import { PayrollEntries, entryOfRow, findPayroll, postedRows, type Payroll } from '../payrolls/index.js';
+import {
+  PayrollEntries,
+  entryOfRow,
+  findPayroll,
+  postedRows,
+  type Payroll,
+  type PersonCase,
+} from '../payrolls/index.js';
 import { VoidEffectsOf, takenBack } from './void-effects.js';
 import { VoidPoster } from './void-poster.js';
 import { postedChecks, voidsOf } from './void-source.js';
@@ -140,7 +147,7 @@ export class VoidsService {
    * Begins the payroll in which the people of a posted void are paid again: the lines they had, less what they kept of the
    * voided pay. Asked twice, it is the same payroll.
    */
-  payAgain(actor: Actor, id: string, { checkDate }: PayAgain): Promise<{ id: string }> {
+  payAgain(actor: Actor, id: string, { checkDate, employeeId }: PayAgain): Promise<{ id: string }> {
     const day = dayFrom(checkDate, 'checkDate');
     return this.database.run(actor, async (manager) => {
       await manager.query('SELECT id FROM check_void WHERE id = $1 FOR UPDATE', [id]);
@@ -166,14 +173,25 @@ export class VoidsService {
       const entries = (await postedRows(manager, payroll.id))
         .filter((row) => row.id !== null && ids.includes(row.id))
         .map((row) => [row.employee_id, again(entryOfRow(row), kept.get(row.id ?? '') ?? ZERO)] as const);
+      if (employeeId !== undefined && entries.length !== 1)
+        throw refuseField(
+          'employeeId',
+          'Only the pay of one check goes to somebody else.',
+          'Pay the people of this void again as they were, and put the pay of the others in their own checks.',
+        );
+      const [whose] = entries;
+      if (whose && whose[0] === employeeId)
+        throw refuseField('employeeId', 'This is whose check it was.', 'Choose the other person, or nobody.');
       const { periodStart, periodEnd } = payroll;
       const made = await this.entries.begin(
         manager,
         actor,
         await findClient(manager, payroll.clientId),
         { periodStart, periodEnd, checkDate: day, kind: 'extra', schedule: '' },
-        new Map(entries),
-        { insteadOf: payroll.id },
+        employeeId === undefined || !whose
+          ? new Map(entries)
+          : new Map([[employeeId, (person: PersonCase) => forSomebodyElse(whose[1], person)]]),
+        { insteadOf: payroll.id, ...(employeeId === undefined ? {} : { employeeId }) },
       );
       await manager.query('UPDATE check_void SET again_payroll_id = $2 WHERE id = $1', [id, made.id]);
       return made;
@@ -311,6 +329,18 @@ const again = (entry: PayrollEntry, kept: Cents): PayrollEntry => {
   const deductions = [...lines.deductions.filter(({ item }) => item !== KEPT), { item: KEPT, amount, balance: amount }];
   return { ...lines, isPaid: true, deductions };
 };
+/** What was earned, at the rate of whoever earned it; deductions as that person usually has them. */
+const forSomebodyElse = ({ earnings }: PayrollEntry, { employee, usual, facts }: PersonCase): PayrollEntry => {
+  const rate = facts.pay?.['rate'];
+  return {
+    employeeId: employee.id,
+    isPaid: true,
+    earnings: earnings.map((line) => (line.hours === undefined || !isText(rate) ? line : { ...line, rate })),
+    deductions: usual.deductions,
+  };
+};
+const isText = (value: unknown): value is string => typeof value === 'string' && value !== '';
+
 /** The deduction by which net pay that was not owed comes back. */
 const KEPT = 'overpayment';
 

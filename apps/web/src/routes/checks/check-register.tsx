@@ -5,6 +5,7 @@ import { Link, useSearchParams } from 'react-router';
 import { checksQuery, imagePath, positivePayPath, useEndCheck, useSpoilStock } from '../../api/checks.js';
 import type { Schemas } from '../../api/client.js';
 import { sessionQuery } from '../../api/resources.js';
+import { DateField } from '../../kit/date-field.js';
 import { ShortDay } from '../../kit/day.js';
 import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
@@ -15,6 +16,9 @@ import { BankStatement } from './bank-statement.js';
 
 type Row = Schemas['CheckRow'];
 const STATUSES: readonly Row['status'][] = ['printed', 'issued', 'cleared', 'stopped', 'voided', 'spoiled'];
+/** Issued so long ago that a bank need not pay it. */
+const STALE = 'stale';
+const isStale = ({ staleFrom }: Row, today: string): boolean => staleFrom !== null && staleFrom <= today;
 
 /** A check that is out comes back, or the bank is told not to pay it. */
 function End({ row }: { readonly row: Row }): ReactNode {
@@ -128,7 +132,8 @@ export function CheckRegisterPage(): ReactNode {
   const { data: session } = useQuery(sessionQuery);
   const year = (session?.today ?? '').slice(0, 4);
   const [words, status] = [search.get('words') ?? '', search.get('status') ?? ''];
-  const checks = useQuery(checksQuery(client.id, words, status));
+  const [from, to] = [search.get('from') ?? '', search.get('to') ?? ''];
+  const checks = useQuery(checksQuery(client.id, { words, status: status === STALE ? 'issued' : status, from, to }));
   const put = (name: string, value: string): void =>
     setSearch(
       (before) => {
@@ -150,7 +155,7 @@ export function CheckRegisterPage(): ReactNode {
         </h2>
         <div className="actions" style={{ alignItems: 'flex-end' }}>
           <TextInput
-            label="Number or name"
+            label="Number, name or amount"
             w={220}
             value={words}
             onChange={(event) => put('words', event.currentTarget.value)}
@@ -159,12 +164,16 @@ export function CheckRegisterPage(): ReactNode {
             label="Status"
             value={status}
             onChange={(event) => put('status', event.currentTarget.value)}
-            data={[{ value: '', label: 'any' }, ...STATUSES.map((one) => ({ value: one, label: one }))]}
+            data={[{ value: '', label: 'any' }, ...[...STATUSES, STALE].map((one) => ({ value: one, label: one }))]}
           />
+          <DateField label="Checks from" w={140} value={from} onChange={(day) => put('from', day)} />
+          <DateField label="to" w={140} value={to} onChange={(day) => put('to', day)} />
         </div>
         <Waiting query={checks}>
-          {(rows) =>
-            rows.length === 0 ? (
+          {(found) => {
+            const today = session?.today ?? '';
+            const rows = status === STALE ? found.filter((row) => isStale(row, today)) : found;
+            return rows.length === 0 ? (
               <p className="empty">
                 No check here. Checks are made out on the page of a posted payroll; each stands here with its number and
                 what became of it.
@@ -212,6 +221,12 @@ export function CheckRegisterPage(): ReactNode {
                       <td>{row.bankAccount}</td>
                       <td>
                         <Status word={row.status} />
+                        {isStale(row, today) && (
+                          <div className="tag-wait">
+                            stale since <ShortDay day={row.staleFrom ?? ''} />: ask the payee, stop it and pay again, or
+                            report it as unclaimed
+                          </div>
+                        )}
                         {row.reason !== null && <div className="sub">{row.reason}</div>}
                       </td>
                       <td>
@@ -234,8 +249,8 @@ export function CheckRegisterPage(): ReactNode {
                   </tr>
                 </tfoot>
               </table>
-            )
-          }
+            );
+          }}
         </Waiting>
       </section>
       {client.bankAccounts.length > 0 && <BankStatement clientId={client.id} banks={client.bankAccounts} />}

@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { Fragment, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client.js';
-import { payrollPayQuery, usePlanPay } from '../../api/direct-deposits.js';
+import { payrollPayQuery, usePlanAgain, usePlanPay } from '../../api/direct-deposits.js';
 import { clientQuery } from '../../api/resources.js';
 import { Figure } from '../../kit/figure.js';
 import { Waiting } from '../../kit/waiting.js';
@@ -65,6 +65,63 @@ function People({ pay, isPencil }: { readonly pay: Pay; readonly isPencil: boole
 const restByCheck = (person: Pay['people'][number]): number =>
   person.check - person.deposits.reduce((total, part) => total + (part.isReady ? 0 : part.amount), 0);
 
+/** Pay that came back from an account: a check is made out for it below, or it is sent again to the account of now. */
+function CameBack({
+  pay,
+  payroll,
+  accounts,
+}: {
+  readonly pay: Pay;
+  readonly payroll: Schemas['PayrollView'];
+  readonly accounts: ReturnType<typeof payingAccounts> | undefined;
+}): ReactNode {
+  const again = usePlanAgain(payroll.id);
+  const isWaiting = pay.again.some(({ status }) => status === 'planned');
+  const ready = pay.cameBack.filter((one) => one.ready > 0);
+  if (pay.cameBack.length === 0 && pay.again.length === 0) return null;
+  return (
+    <section className="section" aria-label="Came back">
+      <h2>
+        Came back <small>a check is made out for it below, or it is sent again</small>
+      </h2>
+      {pay.cameBack.length > 0 && (
+        <table className="ruled">
+          <ListHead columns={['Employee', 'Account that would receive it now', { number: 'Came back' }]} />
+          <tbody>
+            {pay.cameBack.map((one) => (
+              <tr key={one.employeeId}>
+                <td>
+                  <Link to={`/employees/${one.employeeId}`}>{one.name}</Link>
+                </td>
+                <td>
+                  {one.to === ''
+                    ? 'none: enter the account that the person has now, with its prenote sent or waived'
+                    : `${one.to}${one.ready < one.amount ? ', part of it' : ''}`}
+                </td>
+                <td className="num">
+                  <Figure amount={one.amount} />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+      {pay.again.map((file) => (
+        <DepositFile key={file.id} file={file} />
+      ))}
+      {ready.length > 0 && !isWaiting && accounts && (
+        <PlanFile
+          accounts={accounts}
+          label={ready.length === 1 ? 'Send it again' : `Send ${ready.length} again`}
+          isBusy={again.isPending}
+          error={again.error}
+          onPlan={(bankAccountId) => again.mutate(bankAccountId)}
+        />
+      )}
+    </section>
+  );
+}
+
 /** How the net pay of a posted payroll reaches its people, and the file that carries it. */
 export function HowPaid({ payroll }: { readonly payroll: Schemas['PayrollView'] }): ReactNode {
   const pay = useQuery(payrollPayQuery(payroll.id));
@@ -92,6 +149,7 @@ export function HowPaid({ payroll }: { readonly payroll: Schemas['PayrollView'] 
                   onPlan={(bankAccountId) => plan.mutate(bankAccountId)}
                 />
               )}
+              <CameBack pay={data} payroll={payroll} accounts={client.data && payingAccounts(client.data, 'people')} />
               {waits && (
                 <p className="note">
                   Some accounts wait for their prenote:{' '}

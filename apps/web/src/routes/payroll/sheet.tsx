@@ -8,6 +8,7 @@ import {
   ColumnAutoSizeModule,
   ModuleRegistry,
   RenderApiModule,
+  ScrollApiModule,
   RowApiModule,
   TextEditorModule,
   TooltipModule,
@@ -34,6 +35,7 @@ import {
   type SheetRow,
 } from '../../calc/sheet-row.js';
 import { TYPINGS } from '../../kit/typed-field.js';
+import { ALWAYS, HEADINGS } from './sheet-columns.js';
 import type { TypedCell } from './use-sheet.js';
 
 ModuleRegistry.registerModules([
@@ -46,6 +48,7 @@ ModuleRegistry.registerModules([
   ColumnAutoSizeModule,
   RowApiModule,
   RenderApiModule,
+  ScrollApiModule,
   TooltipModule,
 ]);
 
@@ -76,32 +79,24 @@ const paper = themeQuartz.withParams({
   spacing: 5,
   rowHoverColor: 'var(--paper-deep)',
 });
-const HEADINGS: Readonly<Record<string, string>> = {
-  rate: 'Rate',
-  regular: 'Regular',
-  overtime: 'Overtime',
-  holiday: 'Holiday',
-  sick: 'Sick',
-  vacation: 'Vacation',
-  salary: 'Salary',
-  bonus: 'Bonus',
-  '401k': '401(k)',
-  'section-125-health': 'Health',
-};
-const ALWAYS = ['rate', 'regular', 'overtime'];
 /** Widths in pixels. What does not fit beside the taxes and the net waits under "every column". */
 const WIDTHS = { name: 138, isPaid: 46, line: 112, value: 69, also: 150, computed: 70, net: 80 };
 /** Which value columns stay when there is room for few. */
 const FIRST_TO_STAY = ['regular', 'overtime', 'salary', 'rate', 'bonus'];
 
 /** The value columns that fit, in the order of the sheet, when what is computed stays in sight. */
-export function fitting(shown: readonly string[], hasOthers: boolean, width: number): readonly string[] {
+export function fitting(
+  shown: readonly string[],
+  hasOthers: boolean,
+  width: number,
+  always: readonly string[] = [],
+): readonly string[] {
   const fixed =
     WIDTHS.name + WIDTHS.isPaid + WIDTHS.line + WIDTHS.net + (COMPUTED.length - 1) * WIDTHS.computed + SCROLLBAR;
   const room = Math.max(1, Math.floor((width - fixed - (hasOthers ? WIDTHS.also : 0)) / WIDTHS.value));
   const rank = (id: string): number => (FIRST_TO_STAY.includes(id) ? FIRST_TO_STAY.indexOf(id) : FIRST_TO_STAY.length);
   const kept = new Set([...shown].sort((one, other) => rank(one) - rank(other)).slice(0, room));
-  return shown.filter((id) => kept.has(id));
+  return shown.filter((id) => kept.has(id) || always.includes(id));
 }
 
 interface Props {
@@ -109,6 +104,12 @@ interface Props {
   readonly isOpen: boolean;
   /** Every column, or those that somebody uses. */
   readonly isWide: boolean;
+  /** Columns that are always there for the client, whether anybody uses them or not. */
+  readonly kept: readonly string[];
+  /** Where the focus begins: `EMPLOYEE.COLUMN`; blank: at the first short line. */
+  readonly at: string;
+  /** The person of a row is to be looked at; the address of the cell leads back. */
+  readonly onOpen: (employeeId: string, at: string) => void;
   /** A cell was typed over. */
   readonly onType: (employeeId: string, column: string, value: string) => void;
   /** Several cells were pasted: one step. */
@@ -217,6 +218,9 @@ export function PayrollSheet({
   rows,
   isOpen,
   isWide,
+  kept,
+  at,
+  onOpen,
   onType,
   onPaste,
   onUndo,
@@ -229,20 +233,27 @@ export function PayrollSheet({
   const grid = useRef<AgGridReact<SheetRow>>(null);
   const sheet = useRef<HTMLDivElement>(null);
   const used = VALUE_COLUMNS.filter(
-    (id) => isWide || ALWAYS.includes(id) || rows.some((row) => (row.values[id] ?? '') !== ''),
+    (id) => isWide || ALWAYS.includes(id) || kept.includes(id) || rows.some((row) => (row.values[id] ?? '') !== ''),
   ).join(' ');
   const [width, setWidth] = useState(1224);
   const hasOthers = isWide || rows.some((row) => alsoOf(row) !== '');
   const shown = useMemo(() => {
     const all = used.split(' ');
-    return isWide ? all : fitting(all, hasOthers, width);
-  }, [used, isWide, hasOthers, width]);
+    return isWide ? all : fitting(all, hasOthers, width, kept);
+  }, [used, isWide, hasOthers, width, kept]);
   const left = used.split(' ').length - shown.length;
   useEffect(() => onLeftOut(left), [left, onLeftOut]);
   const columns = useMemo(() => columnsOf(isOpen, shown, hasOthers, onType), [isOpen, shown, hasOthers, onType]);
   // A letter typed on a cell begins its text; it is not a key of the page.
   const keepLetters = (event: KeyboardEvent): void => {
     if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) event.stopPropagation();
+    if (event.altKey && event.code === 'KeyP') {
+      event.preventDefault();
+      const cell = grid.current?.api.getFocusedCell();
+      const row = cell ? grid.current?.api.getDisplayedRowAtIndex(cell.rowIndex)?.data : undefined;
+      if (cell && row) onOpen(row.employeeId, `${row.employeeId}.${cell.column.getColId()}`);
+      return;
+    }
     const letter = event.key.toLowerCase();
     const isEditing = (event.target as HTMLElement).tagName === 'INPUT';
     if (!isOpen || isEditing || !(event.ctrlKey || event.metaKey) || (letter !== 'z' && letter !== 'y')) return;
@@ -251,7 +262,13 @@ export function PayrollSheet({
     else onUndo();
   };
   const focusFirst = (event: FirstDataRenderedEvent<SheetRow>): void => {
-    if (isOpen) event.api.setFocusedCell(0, 'line');
+    const dot = at.indexOf('.');
+    const index = dot < 0 ? undefined : event.api.getRowNode(at.slice(0, dot))?.rowIndex;
+    if (index !== undefined && index !== null) {
+      const column = event.api.getColumn(at.slice(dot + 1)) ?? 'name';
+      event.api.ensureIndexVisible(index);
+      event.api.setFocusedCell(index, column);
+    } else if (isOpen) event.api.setFocusedCell(0, 'line');
   };
   // The net stands above what scrolls, and the working makes the sheet narrower: the figure with the focus stays in sight.
   const keepInSight = (): void => {
@@ -328,6 +345,9 @@ export function PayrollSheet({
         stopEditingWhenCellsLoseFocus
         suppressColumnVirtualisation
         onCellFocused={focused}
+        onCellDoubleClicked={({ column, data }) => {
+          if (column.getColId() === 'name' && data) onOpen(data.employeeId, `${data.employeeId}.name`);
+        }}
         scrollbarWidth={SCROLLBAR - 4}
         tabToNextCell={tab}
         onGridSizeChanged={({ clientWidth }) => {

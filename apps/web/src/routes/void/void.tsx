@@ -1,10 +1,10 @@
-import { Button } from '@mantine/core';
+import { Button, NativeSelect } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { cents, showDollars, subtract } from '@zakat/core/money/cents';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
-import { sessionQuery } from '../../api/resources.js';
+import { employeesQuery, sessionQuery } from '../../api/resources.js';
 import { usePayAgain, useVoidAct, voidQuery } from '../../api/voids.js';
 import { DateField } from '../../kit/date-field.js';
 import { Day, shortDay } from '../../kit/day.js';
@@ -57,6 +57,10 @@ function PayAgain({ data, today }: { readonly data: Schemas['VoidView']; readonl
   const again = usePayAgain(data.id);
   const navigate = useNavigate();
   const [day, setDay] = useState(data.checkDate);
+  const [whose, setWhose] = useState('');
+  const [only] = data.checks;
+  const mayMove = data.checks.length === 1;
+  const { data: people } = useQuery({ ...employeesQuery(data.clientId), enabled: mayMove });
   const kept = data.checks.some((check) => check.kept > 0);
   if (data.againPayrollId !== null)
     return (
@@ -66,7 +70,10 @@ function PayAgain({ data, today }: { readonly data: Schemas['VoidView']; readonl
     );
   const submit = (event: FormEvent): void => {
     event.preventDefault();
-    again.mutate({ checkDate: day }, { onSuccess: ({ id }) => void navigate(`/payrolls/${id}`) });
+    again.mutate(
+      { checkDate: day, ...(whose === '' ? {} : { employeeId: whose }) },
+      { onSuccess: ({ id }) => void navigate(`/payrolls/${id}`) },
+    );
   };
   return (
     <form onSubmit={submit} className="section" aria-label="Pay again">
@@ -74,9 +81,24 @@ function PayAgain({ data, today }: { readonly data: Schemas['VoidView']; readonl
       <p className="note">
         An off-cycle payroll with the lines they had, to be corrected there
         {kept ? ', less the pay they kept. What was kept was wages of its own check date' : ''}.
+        {whose !== '' &&
+          ' The hours and amounts go to whom you chose, at their own rate and with their own deductions; what was kept of the voided check is still owed by whoever has it.'}
       </p>
       <div className="actions" style={{ alignItems: 'flex-end' }}>
         <DateField label="Check date" value={day} onChange={setDay} />
+        {mayMove && people && (
+          <NativeSelect
+            label="Whose pay it was"
+            value={whose}
+            onChange={(event) => setWhose(event.currentTarget.value)}
+            data={[
+              { value: '', label: only?.name ?? '' },
+              ...people.rows
+                .filter(({ id }) => id !== only?.employeeId)
+                .map(({ id, number, name }) => ({ value: id, label: `${number} ${name}` })),
+            ]}
+          />
+        )}
         <Button type="submit" variant="outline" loading={again.isPending}>
           Pay again
         </Button>

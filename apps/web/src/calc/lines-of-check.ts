@@ -1,6 +1,7 @@
 import { lineKey, standardItem, type OwnItem } from '@zakat/core/casefile/compose';
 import { isObject } from '@zakat/core/casefile/reader';
 import { findItem, isElected } from '@zakat/core/items/registry';
+import { TYPINGS } from '../kit/typed-field.js';
 import { entryOf, type SheetRow } from './sheet-row.js';
 
 /** A line besides pay that the check of a person has, or has not this time. */
@@ -25,7 +26,7 @@ type Deduction = ReturnType<typeof entryOf>['deductions'][number];
 function inWords({ amount, percent, match, perCheck, balance, arrears }: Deduction): string {
   const measure =
     amount !== undefined
-      ? amount
+      ? TYPINGS.amount.show(amount)
       : percent !== undefined
         ? `${percent}% of gross`
         : (match ?? []).map((step) => `${step.percent}% of what is deferred`).join(', ');

@@ -74,6 +74,7 @@ function Person({ row, onAsk, onTake }: Omit<Props, 'rows'> & { readonly row: Sh
           <button
             type="button"
             className="plain"
+            style={{ marginTop: 8 }}
             onClick={() =>
               onTake(
                 row.employeeId,

@@ -30,6 +30,7 @@ import { Clashes, OvertakenNote } from './together.js';
 import { postingSlip } from './posting-slip.js';
 import { Closed, NotUnderstood, Notes } from './payroll-notes.js';
 import { SentHours } from './sent-hours.js';
+import { problemsOfMany } from '../../calc/problems-of-many.js';
 import { PayrollSheet } from './sheet.js';
 import { useSheet } from './use-sheet.js';
 import { WithheldElsewhere } from './withheld-elsewhere.js';
@@ -104,9 +105,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
     ],
     [],
   );
-  const problems = paid.flatMap((row) =>
-    row.check.problems.map((problem) => ({ ...problem, sentence: `${row.name}: ${problem.sentence}` })),
-  );
+  const problems = problemsOfMany(paid.map(({ name, check }) => ({ name, problems: check.problems })));
   return (
     <>
       <div className="actions" style={{ margin: '6px 0 0' }}>
@@ -181,6 +180,10 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           onKept={setKept}
           onClose={() => setColumnsOpen(false)}
         />
+      )}
+      <Clashes clashes={sheet.clashes} rows={sheet.rows} onDecide={sheet.decide} />
+      {sheet.overtaken && (
+        <OvertakenNote overtaken={sheet.overtaken} onSave={sheet.saveAfterReview} onReload={onReload} />
       )}
       <PayrollSheet
         rows={shown}
@@ -286,10 +289,6 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
             seen
           </button>
         </div>
-      )}
-      <Clashes clashes={sheet.clashes} rows={sheet.rows} onDecide={sheet.decide} />
-      {sheet.overtaken && (
-        <OvertakenNote overtaken={sheet.overtaken} onSave={sheet.saveAfterReview} onReload={onReload} />
       )}
       {isOpen && sheet.unread.length > 0 && <NotUnderstood lines={sheet.unread} />}
       <Notes rows={sheet.rows} />

@@ -170,7 +170,8 @@ function columnsOf(
     {
       colId: 'line',
       headerName: 'Short line',
-      width: WIDTHS.line,
+      minWidth: WIDTHS.line,
+      flex: 1,
       editable: (params) => isOpen && params.data?.isPaid === true,
       valueGetter: ({ data }) => data?.line ?? '',
       cellClassRules: { 'not-read': ({ data }) => data?.unread?.column === 'line' },

@@ -47,6 +47,7 @@ import { DirectDepositsService } from './modules/direct-deposits/direct-deposits
 import { PayAccounts } from './modules/direct-deposits/pay-accounts.js';
 import { PayrollPays } from './modules/direct-deposits/payroll-pay.js';
 import { EmployeesController } from './modules/employees/employees.controller.js';
+import { ChangesForMany } from './modules/employees/changes-for-many.service.js';
 import { EmployeesService } from './modules/employees/employees.service.js';
 import { FilingAnswers } from './modules/filings/filing-answers.js';
 import { FilingForms } from './modules/filings/filing-forms.js';
@@ -293,6 +294,7 @@ const PROVIDERS = [
   ClientRemoval,
   ContactsService,
   EmployeesService,
+  ChangesForMany,
   LedgerReader,
   LedgerWriter,
   PaycheckWriter,

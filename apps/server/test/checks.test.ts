@@ -1,5 +1,6 @@
 import { addMonths, date } from '@zakat/core/calendar/local-date';
 import { cents, showDollars } from '@zakat/core/money/cents';
+import { PDFDocument, PDFName, type PDFRawStream } from 'pdf-lib';
 import { afterAll, beforeAll, describe, expect, it } from '@jest/globals';
 import { Stack, postPayroll, takeOn, type Caller } from './stack.js';
 
@@ -92,7 +93,16 @@ describe('printed checks', () => {
     const once = await image();
     expect(once).toMatch(/^%PDF/);
     expect(await image()).toBe(once);
-    expect((await preparer('GET', `/check-runs/${first?.runId ?? ''}.pdf`)).status).toBe(200);
+    const run = await preparer('GET', `/check-runs/${first?.runId ?? ''}.pdf`);
+    expect(run.status).toBe(200);
+    // The newest is the last sheet of its run: alone on one page, with what was drawn there.
+    const read = (text: string) => PDFDocument.load(Buffer.from(text, 'latin1'), { updateMetadata: false });
+    const [whole, alone] = [await read(run.body as unknown as string), await read(once)];
+    expect([whole.getPageCount(), alone.getPageCount(), alone.getTitle()]).toEqual([2, 1, 'Check 2']);
+    const drawn = (pdf: PDFDocument, page: number): string =>
+      (pdf.context.lookup(pdf.getPage(page).node.get(PDFName.of('Contents'))) as PDFRawStream).getContentsString();
+    expect(drawn(alone, 0)).toBe(drawn(whole, 1));
+    expect(drawn(alone, 0)).not.toBe(drawn(whole, 0));
     const { rows } = (await preparer('GET', '/audit')).body as { rows: { sentence: string }[] };
     expect(rows.filter(({ sentence }) => /opened the image of check 2 to/.test(sentence)).length).toBe(2);
   });

@@ -214,3 +214,43 @@ export class Found {
   @Text() label!: string;
   @Text() detail!: string;
 }
+
+/** A change of the records of many people from a day on: of their pay, of where they work, of a recurring line. */
+export class ChangeForMany {
+  @Choice(['pay', 'work', 'standing']) is!: 'pay' | 'work' | 'standing';
+  @Choice(['to', 'amount', 'percent'], { optional: true }) by?: 'to' | 'amount' | 'percent';
+  @Choice(['department', 'location', 'costCentre', 'schedule'], { optional: true }) field?:
+    'department' | 'location' | 'costCentre' | 'schedule';
+  /** The amount, the percentage, or the name. */
+  @Text(40, { optional: true }) value?: string;
+  @Text(40, { optional: true }) item?: string;
+  @Text(14, { optional: true }) amount?: string;
+  @Text(14, { optional: true }) percent?: string;
+}
+export class ForeseeChanges {
+  @Day() from!: string;
+  @Part(() => ChangeForMany) change!: ChangeForMany;
+}
+/** What the change would do to one person. */
+export class ForeseenChange {
+  @Id() employeeId!: string;
+  @Text() number!: string;
+  @Text(200) name!: string;
+  @Text() department!: string;
+  @Text() location!: string;
+  @Text() costCentre!: string;
+  /** As it stands on the day, and as it would; in words. */
+  @Text(300) was!: string;
+  @Text(300) will!: string;
+  /** Why nothing is changed; blank: it is. */
+  @Text(200) why!: string;
+}
+export class SeenChange {
+  @Id() employeeId!: string;
+  @Text(300) was!: string;
+}
+/** Records it for these people, all or nobody: where what stands has moved since it was seen, nothing is. */
+export class MakeChanges extends ForeseeChanges {
+  @List(() => SeenChange, { most: 5000 }) people!: SeenChange[];
+  @Texts({ optional: true }) confirmed?: string[];
+}

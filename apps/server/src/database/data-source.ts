@@ -32,6 +32,7 @@ import { RefusableReturns1807000000000 } from './migrations/refusable-returns.js
 import { LighterTaxes1808000000000 } from './migrations/lighter-taxes.js';
 import { PayrollSizes1809000000000 } from './migrations/payroll-sizes.js';
 import { NoticeAddresses1810000000000 } from './migrations/notice-addresses.js';
+import { CheckPages1815000000000 } from './migrations/check-pages.js';
 import { DepositsAgain1814000000000 } from './migrations/deposits-again.js';
 import { SheetColumns1813000000000 } from './migrations/sheet-columns.js';
 import { OverriddenLines1812000000000 } from './migrations/overridden-lines.js';
@@ -141,6 +142,7 @@ export const makeDataSource = (url: string): DataSource =>
       OverriddenLines1812000000000,
       SheetColumns1813000000000,
       DepositsAgain1814000000000,
+      CheckPages1815000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -1376,6 +1376,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/clients/{id}/changes-for-many/foresee": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["EmployeesController_foreseeChanges"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/clients/{id}/changes-for-many": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["EmployeesController_makeChanges"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/employees/{id}/facts": {
         parameters: {
             query?: never;
@@ -5372,6 +5404,47 @@ export interface components {
             kind?: "employee" | "partner" | "contractor";
             isRetirementPlan?: boolean;
             version: number;
+        };
+        ChangeForMany: {
+            /** @enum {string} */
+            is: "pay" | "work" | "standing";
+            /** @enum {string} */
+            by?: "to" | "amount" | "percent";
+            /** @enum {string} */
+            field?: "department" | "location" | "costCentre" | "schedule";
+            value?: string;
+            item?: string;
+            amount?: string;
+            percent?: string;
+        };
+        ForeseeChanges: {
+            /** Format: date */
+            from: string;
+            change: components["schemas"]["ChangeForMany"];
+        };
+        ForeseenChange: {
+            /** Format: uuid */
+            employeeId: string;
+            number: string;
+            name: string;
+            department: string;
+            location: string;
+            costCentre: string;
+            was: string;
+            will: string;
+            why: string;
+        };
+        SeenChange: {
+            /** Format: uuid */
+            employeeId: string;
+            was: string;
+        };
+        MakeChanges: {
+            /** Format: date */
+            from: string;
+            change: components["schemas"]["ChangeForMany"];
+            people: components["schemas"]["SeenChange"][];
+            confirmed?: string[];
         };
         AddFact: {
             /** @enum {string} */
@@ -9767,6 +9840,56 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+        };
+    };
+    EmployeesController_foreseeChanges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ForeseeChanges"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ForeseenChange"][];
+                };
+            };
+        };
+    };
+    EmployeesController_makeChanges: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MakeChanges"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ForeseenChange"][];
+                };
             };
         };
     };

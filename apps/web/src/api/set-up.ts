@@ -100,6 +100,17 @@ export const useAddFact = (employeeId: string) =>
       ),
     ),
   );
+/** What a change of many records would do to each of them; nothing is recorded. */
+export const useForeseeChanges = (clientId: string) =>
+  useMutation<Schemas['ForeseenChange'][], Refused, Schemas['ForeseeChanges']>({
+    mutationFn: (body) => take(api.POST('/api/clients/{id}/changes-for-many/foresee', { ...path(clientId), body })),
+  });
+export const useMakeChanges = (clientId: string) =>
+  useChange((body: Schemas['MakeChanges']) =>
+    lookingTwice((confirmed) =>
+      take(api.POST('/api/clients/{id}/changes-for-many', { ...path(clientId), body: { ...body, confirmed } })),
+    ),
+  );
 export const useUploadPeople = (clientId: string) =>
   useChange((body: Schemas['UploadPeople']) =>
     take(api.POST('/api/clients/{id}/people-files', { ...path(clientId), body })),

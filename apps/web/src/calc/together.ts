@@ -26,7 +26,7 @@ export interface Together {
   readonly known: ReadonlyMap<string, string>;
   readonly clashes: readonly Clash[];
   /** Whose lines came from somebody else. */
-  readonly taken: readonly string[];
+  readonly taken: readonly Pick<SheetRow, 'employeeId' | 'name'>[];
   /** Who is not in this payroll any more although something was typed for them. */
   readonly gone: readonly string[];
 }
@@ -45,7 +45,7 @@ export function together(
   const mine = new Map(rows.map((row) => [row.employeeId, row]));
   const next = new Map<string, string>();
   const clashes: Clash[] = [];
-  const taken: string[] = [];
+  const taken: SheetRow[] = [];
   const merged = persons.map((person): SheetRow => {
     const theirs = rowOf(person);
     const key = keyOf(theirs);
@@ -57,7 +57,7 @@ export function together(
     const records = { base: theirs.base, note: theirs.note, number: theirs.number, name: theirs.name };
     if (ownKey === key) return { ...own, ...records, check: theirs.check };
     if (ownKey === before) {
-      taken.push(theirs.name);
+      taken.push(theirs);
       return theirs;
     }
     if (key !== before) clashes.push({ employeeId: person.employeeId, name: theirs.name, theirs });

@@ -69,7 +69,7 @@ export class CheckPrinting {
     return this.database.run(actor, async (manager) => this.viewIn(manager, await findPayroll(manager, payrollId)));
   }
 
-  /** Numbers and draws checks; the pages and each check are kept. Answers with the payroll as it is then. */
+  /** Numbers and draws checks; the pages are kept, each check by its page. Answers with the payroll as it is then. */
   print(actor: Actor, payrollId: string, input: PrintChecks): Promise<PayrollChecks> {
     return this.database.run(actor, async (manager) => {
       const payroll = await lockPayroll(manager, payrollId);
@@ -116,27 +116,20 @@ export class CheckPrinting {
       const name = `checks-${payroll.checkDate}-${input.firstNumber}.pdf`;
       const { clientId } = payroll;
       const runId = await this.documents.store(manager, actor, clientId, 'check-run', name, 'application/pdf', pdf);
-      for (const { check, number, sheet } of made) {
-        const image = made.length === 1 ? pdf : await drawChecks([sheet]);
-        const documentId = await this.documents.store(
-          manager,
-          actor,
-          clientId,
-          'check',
-          `check-${number}.pdf`,
-          'application/pdf',
-          image,
-        );
-        await this.insert(manager, actor, payroll, {
-          bankId: bank.id,
+      await this.insert(
+        manager,
+        actor,
+        payroll,
+        bank,
+        made.map(({ check, number }, index) => ({
           number,
           check,
           status: 'printed',
           isHandwritten: false,
-          documentId,
           runId,
-        });
-      }
+          page: index + 1,
+        })),
+      );
       await this.audit.record(manager, actor, 'check.print', 'payroll', payrollId, {
         checks: made.length,
         firstNumber: input.firstNumber,
@@ -155,15 +148,9 @@ export class CheckPrinting {
       const bank = await bankOf(manager, client, input.bankAccountId);
       const check = (await this.toMake(manager, payroll)).find(({ paycheckId }) => paycheckId === input.paycheckId);
       if (!check) throw conflict('This pay has its check already, or is paid another way. Look again.');
-      await this.insert(manager, actor, payroll, {
-        bankId: bank.id,
-        number: input.number,
-        check,
-        status: 'issued',
-        isHandwritten: true,
-        documentId: null,
-        runId: null,
-      });
+      await this.insert(manager, actor, payroll, bank, [
+        { number: input.number, check, status: 'issued', isHandwritten: true, runId: null, page: null },
+      ]);
       await this.audit.record(manager, actor, 'check.handwritten', 'payroll', payrollId, {
         number: String(input.number),
         amount: check.amount,
@@ -282,41 +269,46 @@ export class CheckPrinting {
     });
   }
 
+  /** Checks of an account: numbered sheets of a run, whose document has each as a page, or one written by hand. */
   private async insert(
     manager: EntityManager,
     actor: Actor,
     payroll: Payroll,
-    made: {
-      readonly bankId: string;
+    bank: BankAccount,
+    made: readonly {
       readonly number: number;
       readonly check: ToMake;
       readonly status: 'printed' | 'issued';
       readonly isHandwritten: boolean;
-      readonly documentId: string | null;
       readonly runId: string | null;
-    },
+      readonly page: number | null;
+    }[],
   ): Promise<void> {
-    const { bankId, number, check, status, isHandwritten, documentId, runId } = made;
     await manager.query(
-      `INSERT INTO issued_check (id, firm_id, client_id, bank_account_id, number, payroll_id, paycheck_id, amount, payee, check_date, is_handwritten, status, document_id, run_id, prepared_by, created_at)
-       VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16)`,
+      `INSERT INTO issued_check (id, firm_id, client_id, bank_account_id, number, payroll_id, paycheck_id, amount, payee, check_date, is_handwritten, status, document_id, run_id, page, prepared_by, created_at)
+       SELECT r.id, $1, $2, $3, r.number, $4, r.paycheck_id, r.amount, r.payee, $5, r.is_handwritten, r.status, r.run_id, r.run_id, r.page, $6, $7
+       FROM jsonb_to_recordset($8::jsonb) AS r(id uuid, number bigint, paycheck_id uuid, amount bigint, payee text, is_handwritten boolean, status text, run_id uuid, page int)`,
       [
-        randomUUID(),
         actor.firmId,
         payroll.clientId,
-        bankId,
-        number,
+        bank.id,
         payroll.id,
-        check.paycheckId,
-        check.amount,
-        check.name,
         payroll.checkDate,
-        isHandwritten,
-        status,
-        documentId,
-        runId,
         actor.userId,
         await this.clock.now(manager),
+        JSON.stringify(
+          made.map(({ number, check, status, isHandwritten, runId, page }) => ({
+            id: randomUUID(),
+            number,
+            paycheck_id: check.paycheckId,
+            amount: check.amount,
+            payee: check.name,
+            is_handwritten: isHandwritten,
+            status,
+            run_id: runId,
+            page,
+          })),
+        ),
       ],
     );
   }

@@ -9,7 +9,7 @@ import { CHECK_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/index.js';
 import { BankAccount, findClient } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
-import { Documents, type StoredDocument } from '../documents/index.js';
+import { Documents, pageOf, type StoredDocument } from '../documents/index.js';
 import { checkRows, type CheckFilter } from './check-store.js';
 
 /** Sheets of stock that are recorded as waste at once. */
@@ -120,15 +120,19 @@ export class CheckRegister {
   /** The check as it was printed, once more; that it was asked for is logged. */
   reprint(actor: Actor, id: string): Promise<StoredDocument> {
     return this.database.run(actor, async (manager) => {
-      const rows = (await manager.query('SELECT document_id, number FROM issued_check WHERE id = $1', [id])) as {
+      const rows = (await manager.query('SELECT document_id, number, page FROM issued_check WHERE id = $1', [id])) as {
         document_id: string | null;
         number: string;
+        page: number | null;
       }[];
       const [row] = rows;
       if (!row) throw notFound('check');
       if (row.document_id === null) throw conflict('This check was written by hand: there is no image of it.');
       await this.audit.record(manager, actor, 'check.reprint', 'check', id, {});
-      return this.documents.load(manager, row.document_id);
+      const kept = await this.documents.load(manager, row.document_id);
+      if (row.page === null) return kept;
+      const content = await pageOf(kept.content, row.page, `Check ${row.number}`);
+      return { ...kept, name: `check-${row.number}.pdf`, content };
     });
   }
 }

@@ -9,16 +9,21 @@ import {
   UpdateEmployeeIdentity,
 } from '@zakat/contract/clients';
 import { AtVersion } from '@zakat/contract/payrolls';
+import { ForeseeChanges, ForeseenChange, MakeChanges } from '@zakat/contract/people';
 import { ApiQuery } from '@nestjs/swagger';
 import { Answers } from '../../http/answers.js';
 import { wholeFrom } from '../../http/whole.js';
 import { CurrentSession, type Session } from '../identity/index.js';
 import { dayFrom } from '../../http/day.js';
+import { ChangesForMany } from './changes-for-many.service.js';
 import { EmployeesService, warningsOf } from './employees.service.js';
 
 @Controller()
 export class EmployeesController {
-  constructor(@Inject(EmployeesService) private readonly employees: EmployeesService) {}
+  constructor(
+    @Inject(EmployeesService) private readonly employees: EmployeesService,
+    @Inject(ChangesForMany) private readonly changes: ChangesForMany,
+  ) {}
 
   @Get('clients/:id/employees')
   @ApiQuery({ name: 'find', required: false })
@@ -79,6 +84,28 @@ export class EmployeesController {
     @Body() body: AtVersion,
   ): Promise<void> {
     return this.employees.remove(session, id, body.version);
+  }
+
+  @Post('clients/:id/changes-for-many/foresee')
+  @HttpCode(200)
+  @Answers(ForeseenChange, 'list')
+  foreseeChanges(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: ForeseeChanges,
+  ): Promise<ForeseenChange[]> {
+    return this.changes.foresee(session, id, body);
+  }
+
+  @Post('clients/:id/changes-for-many')
+  @HttpCode(200)
+  @Answers(ForeseenChange, 'list')
+  makeChanges(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: MakeChanges,
+  ): Promise<ForeseenChange[]> {
+    return this.changes.make(session, id, body);
   }
 
   @Post('employees/:id/facts')

@@ -1,9 +1,11 @@
 import { TextInput } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { employeesQuery } from '../../api/resources.js';
+import { employeesQuery, sessionQuery } from '../../api/resources.js';
 import { Waiting } from '../../kit/waiting.js';
+import { ownItemChoices } from '../fact-forms/item-choices.js';
+import { ChangeForManyForm } from './change-for-many.js';
 import { useClient } from './client-frame.js';
 import { PeopleFiles } from './people-files.js';
 import { QuickEntry } from './quick-entry.js';
@@ -19,6 +21,8 @@ export function PeoplePage(): ReactNode {
   const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
   const words = search.get('find') ?? '';
+  const { data: session } = useQuery(sessionQuery);
+  const [isManyOpen, setManyOpen] = useState(false);
   const people = useQuery(employeesQuery(client.id, words));
   return (
     <>
@@ -33,10 +37,23 @@ export function PeoplePage(): ReactNode {
             setSearch(event.currentTarget.value ? { find: event.currentTarget.value } : {}, { replace: true })
           }
         />
+        {(people.data?.total ?? 0) > 1 && (
+          <button type="button" className="plain" aria-expanded={isManyOpen} onClick={() => setManyOpen(!isManyOpen)}>
+            a change for many
+          </button>
+        )}
         <span className="soft">
           {people.data ? `${people.data.total} ${people.data.total === 1 ? 'employee' : 'employees'}` : ''}
         </span>
       </div>
+      {isManyOpen && session && (
+        <ChangeForManyForm
+          clientId={client.id}
+          own={ownItemChoices(client.facts)}
+          today={session.today}
+          onClose={() => setManyOpen(false)}
+        />
+      )}
       <Waiting query={people}>
         {({ rows, total }) =>
           rows.length === 0 ? (

@@ -23,6 +23,7 @@ import { IdentityForm, type IdentityField } from '../identity-form.js';
 import { StateCertificates } from './state-certificates.js';
 import { EmployeeSignInPart } from './own-sign-in.js';
 import { Trial } from './trial.js';
+import { ownItemChoices } from '../fact-forms/item-choices.js';
 import { standingFields } from './standing-fields.js';
 import { Day, sayDay } from '../../kit/day.js';
 
@@ -104,9 +105,7 @@ function Page({ data }: { readonly data: Person }): ReactNode {
   const consider = useCallback((fact: FormFact | null) => setConsidered(fact), []);
   const record = (fact: FormFact, done: () => void): void => add.mutate(fact, { onSuccess: done });
   const { data: client } = useQuery(clientQuery(data.clientId));
-  const own = (client?.facts ?? [])
-    .filter((fact) => fact.kind === 'pay-item' && fact.isInForce)
-    .map((fact) => [String(fact.value['code']), String(fact.value['label'])] as const);
+  const own = ownItemChoices(client?.facts ?? []);
   const field = search.get('field');
   useEffect(() => {
     if (field) document.getElementById(`fact-${field.split(' ')[0] ?? ''}`)?.scrollIntoView({ block: 'center' });

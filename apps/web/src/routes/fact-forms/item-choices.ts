@@ -1,3 +1,4 @@
+import type { Schemas } from '../../api/client.js';
 import { PAY_ITEMS, type PayItem } from '@zakat/core/items/registry';
 
 const LIST_WORDS: Readonly<Record<PayItem['list'], string>> = {
@@ -5,6 +6,14 @@ const LIST_WORDS: Readonly<Record<PayItem['list'], string>> = {
   deduction: 'deduction',
   employer: 'employer-paid',
 };
+
+/** The client's own pay items of today: code and label. */
+export const ownItemChoices = (
+  facts: readonly Pick<Schemas['ClientFactView'], 'kind' | 'isInForce' | 'value'>[],
+): (readonly [string, string])[] =>
+  facts
+    .filter((fact) => fact.kind === 'pay-item' && fact.isInForce)
+    .map((fact) => [String(fact.value['code']), String(fact.value['label'])] as const);
 
 /** Standard pay items of some lists, and the client's own, for choosing from. */
 export const itemChoices = (

@@ -84,6 +84,19 @@ const WIDTHS = { name: 138, isPaid: 46, line: 112, value: 69, also: 150, compute
 /** Which value columns stay when there is room for few. */
 const FIRST_TO_STAY = ['regular', 'overtime', 'salary', 'rate', 'bonus'];
 
+/** What is left over goes to the names first, up to this. */
+const MOST_FOR_NAMES = 70;
+/** Pixels that the columns take at least. */
+const takenBy = (values: number, hasOthers: boolean): number =>
+  WIDTHS.name +
+  WIDTHS.isPaid +
+  WIDTHS.line +
+  WIDTHS.net +
+  (COMPUTED.length - 1) * WIDTHS.computed +
+  SCROLLBAR +
+  values * WIDTHS.value +
+  (hasOthers ? WIDTHS.also : 0);
+
 /** The value columns that fit, in the order of the sheet, when what is computed stays in sight. */
 export function fitting(
   shown: readonly string[],
@@ -91,9 +104,7 @@ export function fitting(
   width: number,
   always: readonly string[] = [],
 ): readonly string[] {
-  const fixed =
-    WIDTHS.name + WIDTHS.isPaid + WIDTHS.line + WIDTHS.net + (COMPUTED.length - 1) * WIDTHS.computed + SCROLLBAR;
-  const room = Math.max(1, Math.floor((width - fixed - (hasOthers ? WIDTHS.also : 0)) / WIDTHS.value));
+  const room = Math.max(1, Math.floor((width - takenBy(0, hasOthers)) / WIDTHS.value));
   const rank = (id: string): number => (FIRST_TO_STAY.includes(id) ? FIRST_TO_STAY.indexOf(id) : FIRST_TO_STAY.length);
   const kept = new Set([...shown].sort((one, other) => rank(one) - rank(other)).slice(0, room));
   return shown.filter((id) => kept.has(id) || always.includes(id));
@@ -130,6 +141,7 @@ function columnsOf(
   isOpen: boolean,
   shown: readonly string[],
   hasOthers: boolean,
+  nameWidth: number,
   onType: Props['onType'],
 ): ColDef<SheetRow>[] {
   const number = { type: 'rightAligned', cellStyle: { fontVariantNumeric: 'tabular-nums' } };
@@ -153,7 +165,7 @@ function columnsOf(
       valueGetter: ({ data }) => `${data?.number ?? ''}  ${data?.name ?? ''}${data?.note ? ' •' : ''}`,
       tooltipValueGetter: ({ data }) => data?.note ?? '',
       pinned: 'left',
-      width: WIDTHS.name,
+      width: nameWidth,
     },
     {
       colId: 'isPaid',
@@ -244,7 +256,11 @@ export function PayrollSheet({
   }, [used, isWide, hasOthers, width, kept]);
   const left = used.split(' ').length - shown.length;
   useEffect(() => onLeftOut(left), [left, onLeftOut]);
-  const columns = useMemo(() => columnsOf(isOpen, shown, hasOthers, onType), [isOpen, shown, hasOthers, onType]);
+  const nameWidth = WIDTHS.name + Math.max(0, Math.min(MOST_FOR_NAMES, width - takenBy(shown.length, hasOthers)));
+  const columns = useMemo(
+    () => columnsOf(isOpen, shown, hasOthers, nameWidth, onType),
+    [isOpen, shown, hasOthers, nameWidth, onType],
+  );
   // A letter typed on a cell begins its text; it is not a key of the page.
   const keepLetters = (event: KeyboardEvent): void => {
     if (event.key.length === 1 && !event.ctrlKey && !event.metaKey && !event.altKey) event.stopPropagation();

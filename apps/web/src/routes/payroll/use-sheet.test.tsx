@@ -280,14 +280,19 @@ describe('a payroll sheet', () => {
     });
     it('shows what the other one saved, and who it was', async () => {
       const sheet = start(START_OF_TWO);
-      await pause(100);
-      stands = two(2, ['40', '31']);
+      act(() => sheet.current.type('e2', 'regular', '39'));
+      await pause(800);
+      stands = two(2, ['40', '39']);
+      puts[0]?.answer();
+      await waitFor(() => expect(sheet.current.saving).toBe('saved'));
+      stands = two(3, ['40', '31']);
       await pause(3_200);
       await waitFor(() => expect(hoursOf(sheet)).toEqual(['40', '31']));
       expect(sheet.current.note).toBe('Ines Marchetti saved Bo Larch');
+      act(() => expect(sheet.current.undo()).toBe(false));
       type(sheet, '38 reg');
       await pause(800);
-      expect(puts[0]?.body.version).toBe(2);
+      expect(puts[1]?.body.version).toBe(3);
     });
     it('lays what was typed for others upon what the other one saved first, and loses neither', async () => {
       const sheet = start(START_OF_TWO);

@@ -139,6 +139,13 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     [calc, own],
   );
 
+  /** What somebody else saved for these people is not taken back by a step of before. */
+  const forgetSteps = useCallback((employeeIds: ReadonlySet<string>): void => {
+    const isOthers = ({ after }: Step): boolean => !after.some((row) => employeeIds.has(row.employeeId));
+    done.current = done.current.filter(isOthers);
+    undone.current = undone.current.filter(isOthers);
+  }, []);
+
   /** Takes what somebody else saved meanwhile; nothing that was typed here is lost. False: it is not open any more. */
   const catchUp = useCallback(async (): Promise<boolean> => {
     const fresh = await take(api.GET('/api/payrolls/{id}', { params: { path: { id: payroll.id } } }));
@@ -156,6 +163,7 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     known.current = laid.known;
     latest.current = laid.rows;
     setRows(laid.rows);
+    forgetSteps(new Set(laid.taken.map(({ employeeId }) => employeeId)));
     const others = clashing.current.filter(
       ({ employeeId }) => !laid.clashes.some((one) => one.employeeId === employeeId) && laid.known.has(employeeId),
     );
@@ -167,13 +175,13 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
       const who = isOwn ? 'You, on another page,' : by;
       setNote(
         [
-          ...(laid.taken.length === 0 ? [] : [`${who} saved ${laid.taken.join(', ')}`]),
+          ...(laid.taken.length === 0 ? [] : [`${who} saved ${laid.taken.map(({ name }) => name).join(', ')}`]),
           ...laid.gone.map((name) => `${name} is not in this payroll any more`),
         ].join('. '),
       );
     }
     return true;
-  }, [clash, compute, payroll.id, queries, unsaved]);
+  }, [clash, compute, forgetSteps, payroll.id, queries, unsaved]);
 
   const saveNow = useCallback(async (): Promise<number> => {
     if (timer.current) clearTimeout(timer.current);
@@ -382,10 +390,11 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
       const found = clashing.current.find((one) => one.employeeId === employeeId);
       if (!found) return;
       clash(clashing.current.filter((one) => one !== found));
+      if (whose === 'theirs') forgetSteps(new Set([employeeId]));
       const row = change(employeeId, (current) => (whose === 'theirs' ? found.theirs : current));
       if (row) changed(row);
     },
-    [change, changed, clash],
+    [change, changed, clash, forgetSteps],
   );
   const saveAfterReview = useCallback(async (): Promise<void> => {
     if (!overtaken) return;

@@ -27,8 +27,8 @@ export function ColumnsOfClient({
   };
   return (
     <fieldset className="actions" style={{ border: 0, margin: 0, padding: 0 }}>
-      <legend className="note">
-        Columns that are always there for this client; the others come when somebody has something in them
+      <legend className="note" style={{ maxWidth: 'none', padding: 0 }}>
+        Always there for this client; other columns come when somebody has something in them
       </legend>
       {VALUE_COLUMNS.filter((column) => !ALWAYS.includes(column)).map((column) => (
         <Checkbox

@@ -104,7 +104,7 @@ test('two people in one payroll see what the other one types, and neither loses 
   await reviewer.goto(preparer.url());
   await expect(cell(reviewer, 'Sprague', 'gross')).toHaveText('2,771.05');
   await expect(cell(reviewer, 'Achterberg', 'gross')).toBeVisible();
-  const before = await cell(preparer, 'Achterberg', 'line').textContent();
+  const before = await cell(preparer, 'Achterberg', 'gross').textContent();
   // Both at once, for different people.
   await cell(preparer, 'Sprague', 'overtime').click();
   await preparer.keyboard.type('6');
@@ -127,7 +127,7 @@ test('two people in one payroll see what the other one types, and neither loses 
     await expect(cell(page, 'Sprague', 'overtime')).toHaveText('5.5', { timeout: 15_000 });
   await cell(reviewer, 'Achterberg', 'line').click();
   for (const key of ['Enter', 'Control+a', 'Backspace', 'Enter']) await reviewer.keyboard.press(key);
-  await expect(cell(preparer, 'Achterberg', 'line')).toHaveText(before ?? '', { timeout: 15_000 });
+  await expect(cell(preparer, 'Achterberg', 'gross')).toHaveText(before ?? '', { timeout: 15_000 });
   await expect(preparer.getByText('Saved', { exact: true })).toBeVisible();
   await preparer.getByRole('button', { name: 'Review' }).click();
   // The page of the other one follows by itself.

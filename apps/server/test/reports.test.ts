@@ -144,6 +144,33 @@ describe('the other reports', () => {
         200,
       );
   });
+  it('every row that adds up opens what it is made of, to the cent', async () => {
+    const kinds = (await preparer('GET', '/reports')).body as { code: string; groups: string[] }[];
+    let opened = 0;
+    for (const { code, groups } of kinds)
+      for (const by of groups) {
+        const whole = await report(code, `${YEAR}&by=${by}`);
+        for (const group of new Set(whole.rows.map(({ cells }) => String(cells['group'])))) {
+          const inside = await report(code, `${YEAR}&in=${by}&of=${encodeURIComponent(group)}`);
+          const own = whole.rows.filter(({ cells }) => cells['group'] === group);
+          for (const key of Object.keys(inside.totals))
+            expect([code, by, group, key, inside.totals[key]]).toEqual([
+              code,
+              by,
+              group,
+              key,
+              sum(own.map(({ cells }) => Number(cells[key] ?? 0))),
+            ]);
+          expect(inside.rows.length).toBeGreaterThanOrEqual(1);
+          opened += 1;
+        }
+      }
+    expect(opened).toBeGreaterThan(20);
+    const file = (
+      await preparer('GET', `/clients/${client.id}/report-files/payroll-register.csv?${YEAR}&in=department&of=Loft`)
+    ).body as string;
+    expect(file.trim().split('\n').length).toBe(2 + 2);
+  });
   it('what is asked wrongly is refused by name', async () => {
     const of = async (path: string) => {
       const { status, body } = await preparer('GET', `/clients/${client.id}/${path}`);
@@ -153,6 +180,8 @@ describe('the other reports', () => {
     expect(await of('reports/payroll-register?from=2026-03-01&to=2026-02-01')).toEqual([422, 'to']);
     expect(await of(`reports/payroll-register?${YEAR}&by=moon`)).toEqual([422, 'by']);
     expect(await of(`reports/checks-issued?${YEAR}&by=month`)).toEqual([422, 'by']);
+    expect(await of(`reports/payroll-register?${YEAR}&in=moon&of=x`)).toEqual([422, 'in']);
+    expect(await of(`reports/checks-issued?${YEAR}&in=month&of=x`)).toEqual([422, 'in']);
     expect(await of(`reports/payroll-register?${YEAR}&employee=1`)).toEqual([422, 'employee']);
     expect(await of(`reports/payroll-register?${YEAR}&page=-1`)).toEqual([422, 'page']);
     expect((await of(`reports/anything?${YEAR}`))[0]).toBe(404);

@@ -25,7 +25,7 @@ const TOKEN = 'a-token-for-the-tests';
 
 export type Caller = (method: string, path: string, body?: unknown) => Promise<{ status: number; body: any }>; // oxlint-disable-line typescript/no-explicit-any
 
-const freePort = (): Promise<number> =>
+export const freePort = (): Promise<number> =>
   new Promise((resolve) => {
     const probe = createServer();
     probe.listen(0, '127.0.0.1', () => {

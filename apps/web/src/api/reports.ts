@@ -7,13 +7,17 @@ export interface AskedReport {
   readonly to: string;
   readonly by: string;
   readonly employee: string;
+  /** A group and one of its values: only what that row is made of. */
+  readonly in: string;
+  readonly of: string;
   readonly page: number;
 }
-const queryOf = ({ from, to, by, employee, page }: AskedReport) => ({
+const queryOf = ({ from, to, by, employee, page, in: group, of }: AskedReport) => ({
   from,
   to,
   ...(by === '' ? {} : { by }),
   ...(employee === '' ? {} : { employee }),
+  ...(group === '' ? {} : { in: group, of }),
   ...(page === 0 ? {} : { page: String(page) }),
 });
 

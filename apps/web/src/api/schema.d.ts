@@ -10617,6 +10617,8 @@ export interface operations {
             query: {
                 totals?: unknown;
                 page?: unknown;
+                of?: unknown;
+                in?: unknown;
                 employee?: unknown;
                 by?: unknown;
                 to: unknown;
@@ -10644,6 +10646,8 @@ export interface operations {
     ReportsController_totals: {
         parameters: {
             query: {
+                of?: unknown;
+                in?: unknown;
                 employee?: unknown;
                 by?: unknown;
                 to: unknown;

@@ -326,6 +326,8 @@ async function copied(manager: EntityManager, clientId: string, id: string): Pro
   return new Map(
     (await postedRows(manager, id)).map((row) => {
       const entry = entryOfRow(row);
+      // A payroll that was taken back as a whole is started again as it was.
+      if (payroll.isVoid && payroll.kind !== 'recorded') return [row.employee_id, entry];
       // What another program withheld, and another amount than a line comes to, belong to that payroll alone.
       const { withheld, overridden: _overridden, ...lines } = entry;
       const kept = payroll.kind === 'recorded' || !withheld ? lines : { ...lines, withheld };

@@ -8,6 +8,8 @@ export interface ReportScope {
   readonly from: string;
   readonly to: string;
   readonly employeeId: string | null;
+  /** Of these alone what one row of the report added up by a group is made of; null: of all. */
+  readonly within: { readonly by: ReportGroup; readonly value: string } | null;
 }
 export interface KindColumn {
   readonly key: string;
@@ -42,12 +44,16 @@ const CHECK_ORDER = `c.check_date, lpad(e.number, 12, '0') COLLATE "C", c.id`;
 /** How many rows a page has on the screen. */
 export const PAGE = 200;
 
-export const valuesOf = ({ clientId, from, to, employeeId }: ReportScope): unknown[] => [
+export const valuesOf = ({ clientId, from, to, employeeId, within }: ReportScope): unknown[] => [
   clientId,
   from,
   to,
   employeeId,
+  ...(within ? [within.value] : []),
 ];
+/** The relation of a report, or the part of it that one group is made of. */
+const relationOf = ({ relation }: ReportKind, within: ReportScope['within']): string =>
+  within ? `SELECT f.* FROM (${relation}) f WHERE ${GROUP_EXPRESSIONS[within.by]} = $5` : relation;
 
 /** The expression of each group over the columns that every relation has. */
 export const GROUP_EXPRESSIONS: Readonly<Record<ReportGroup, string>> = {
@@ -89,7 +95,8 @@ interface Statement {
   readonly totals: string;
 }
 /** `by` adds rows up; the columns that are not summed then fall away but the group's own. */
-function statementOf(kind: ReportKind, by: ReportGroup | null): Statement {
+function statementOf(kind: ReportKind, by: ReportGroup | null, within: ReportScope['within']): Statement {
+  const relation = relationOf(kind, within);
   const summed = kind.columns.filter((column) => column.isSummed);
   const kept = kind.columns.filter((column) => !column.isSummed && KEPT_WHEN_GROUPED.has(column.key));
   const columns: readonly KindColumn[] =
@@ -97,13 +104,13 @@ function statementOf(kind: ReportKind, by: ReportGroup | null): Statement {
   const sums = summed.map(({ key }) => `sum("${key}")::bigint AS "${key}"`).join(', ');
   const text =
     by === null
-      ? `SELECT r.* FROM (${kind.relation}) r ORDER BY ordering`
+      ? `SELECT r.* FROM (${relation}) r ORDER BY ordering`
       : `SELECT ${GROUP_EXPRESSIONS[by]} AS "group"${kept.map(({ key }) => `, "${key}"`).join('')}, ${sums}, '' AS path
-         FROM (${kind.relation}) r GROUP BY 1${kept.map((_, index) => `, ${index + 2}`).join('')} ORDER BY ${GROUP_ORDER[by] ?? '1'}${kept.map((_, index) => `, ${index + 2}`).join('')}`;
+         FROM (${relation}) r GROUP BY 1${kept.map((_, index) => `, ${index + 2}`).join('')} ORDER BY ${GROUP_ORDER[by] ?? '1'}${kept.map((_, index) => `, ${index + 2}`).join('')}`;
   const totals =
     by === null
-      ? `SELECT count(*)::int AS count${sums === '' ? '' : `, ${sums}`} FROM (${kind.relation}) r`
-      : `SELECT (SELECT count(*)::int FROM (${text}) g) AS count, ${sums} FROM (${kind.relation}) r`;
+      ? `SELECT count(*)::int AS count${sums === '' ? '' : `, ${sums}`} FROM (${relation}) r`
+      : `SELECT (SELECT count(*)::int FROM (${text}) g) AS count, ${sums} FROM (${relation}) r`;
   return { columns, summed, text, totals };
 }
 
@@ -135,13 +142,13 @@ export async function readPage(
   scope: ReportScope,
   { by, offset, limit }: PageAsked,
 ): Promise<Pick<PageOfRows, 'columns' | 'rows'> & { readonly hasMore: boolean }> {
-  const { columns, text } = statementOf(kind, by);
+  const { columns, text } = statementOf(kind, by, scope.within);
   // One more than is shown says whether there are more.
   const window = [offset, limit + 1];
   const rows =
-    by === null && kind.isByCheck
+    by === null && kind.isByCheck && scope.within === null
       ? await rowsOfChecks(manager, text, scope, window)
-      : ((await manager.query(`${text} OFFSET $5 LIMIT $6`, [...valuesOf(scope), ...window])) as Stored[]);
+      : await rowsOfWindow(manager, text, scope, window);
   return {
     columns,
     rows: rows.slice(0, limit).map((row) => ({
@@ -150,6 +157,16 @@ export async function readPage(
     })),
     hasMore: rows.length > limit,
   };
+}
+
+function rowsOfWindow(
+  manager: EntityManager,
+  text: string,
+  scope: ReportScope,
+  window: readonly number[],
+): Promise<Stored[]> {
+  const values = valuesOf(scope);
+  return manager.query(`${text} OFFSET $${values.length + 1} LIMIT $${values.length + 2}`, [...values, ...window]);
 }
 
 /** The rows of a page of checks: first which checks, by their narrowest columns, then what the report says of those. */
@@ -208,7 +225,7 @@ export const readTotals = (
   kind: ReportKind,
   scope: ReportScope,
   by: ReportGroup | null,
-): Promise<Pick<PageOfRows, 'totals' | 'count'>> => totalsOf(manager, statementOf(kind, by), scope);
+): Promise<Pick<PageOfRows, 'totals' | 'count'>> => totalsOf(manager, statementOf(kind, by, scope.within), scope);
 
 export interface WholeReport extends Pick<PageOfRows, 'columns' | 'totals' | 'count'> {
   /** The rows, some at a time, through a cursor of the database: within the transaction that it was asked in. */
@@ -222,7 +239,7 @@ export async function openReport(
   scope: ReportScope,
   by: ReportGroup | null,
 ): Promise<WholeReport> {
-  const statement = statementOf(kind, by);
+  const statement = statementOf(kind, by, scope.within);
   async function* parts(): AsyncGenerator<readonly Cells[]> {
     await manager.query(`DECLARE report_rows NO SCROLL CURSOR FOR ${statement.text}`, valuesOf(scope));
     for (;;) {

@@ -13,7 +13,7 @@ const MOST_PAGES = 1_000_000;
 
 /** What is asked for in the address: days of checks, what to add up by, one person, a page. */
 function askedOf(code: string, query: Readonly<Record<string, string | undefined>>): AskedReport {
-  const { from = '', to = '', by = '', employee = '', page = '0' } = query;
+  const { from = '', to = '', by = '', employee = '', page = '0', in: group = '', of = '' } = query;
   if (employee !== '' && !ID.test(employee))
     throw refuseField('employee', 'This is nobody.', 'Choose an employee of the client.');
   if (!/^\d{1,6}$/.test(page) || Number(page) > MOST_PAGES)
@@ -24,6 +24,8 @@ function askedOf(code: string, query: Readonly<Record<string, string | undefined
     to: dayFrom(to, 'to'),
     by,
     employeeId: employee === '' ? null : employee,
+    in: group,
+    of,
     page: Number(page),
   };
 }
@@ -45,6 +47,8 @@ export class ReportsController {
   @ApiQuery({ name: 'to' })
   @ApiQuery({ name: 'by', required: false })
   @ApiQuery({ name: 'employee', required: false })
+  @ApiQuery({ name: 'in', required: false })
+  @ApiQuery({ name: 'of', required: false })
   @ApiQuery({ name: 'page', required: false })
   @ApiQuery({ name: 'totals', required: false })
   @Answers(ReportView)
@@ -62,6 +66,8 @@ export class ReportsController {
   @ApiQuery({ name: 'to' })
   @ApiQuery({ name: 'by', required: false })
   @ApiQuery({ name: 'employee', required: false })
+  @ApiQuery({ name: 'in', required: false })
+  @ApiQuery({ name: 'of', required: false })
   @Answers(ReportTotals)
   totals(
     @CurrentSession() session: Session,

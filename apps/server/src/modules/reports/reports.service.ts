@@ -33,6 +33,9 @@ export interface AskedReport {
   readonly to: string;
   readonly by: string;
   readonly employeeId: string | null;
+  /** A group and one of its values: only what that row is made of. Both blank: everything. */
+  readonly in: string;
+  readonly of: string;
   readonly page: number;
 }
 /** A sheet of a workbook has 1,048,576 rows. */
@@ -136,10 +139,19 @@ export class ReportsService {
 function scopeOf(clientId: string, asked: AskedReport) {
   const kind = kindOf(asked);
   if (asked.to < asked.from) throw refuseField('to', 'The last day is before the first.', 'Put the days in order.');
-  const by = groupOf(asked.by);
+  const by = groupOf(asked.by, 'by');
   if (by !== null && !kind.groups.includes(by))
     throw refuseField('by', `This report is not added up by ${GROUP_LABELS[by].toLowerCase()}.`, 'Choose another.');
-  const scope: ReportScope = { clientId, from: asked.from, to: asked.to, employeeId: asked.employeeId };
+  const within = groupOf(asked.in, 'in');
+  if (within !== null && !kind.groups.includes(within))
+    throw refuseField('in', `This report is not added up by ${GROUP_LABELS[within].toLowerCase()}.`, 'Choose another.');
+  const scope: ReportScope = {
+    clientId,
+    from: asked.from,
+    to: asked.to,
+    employeeId: asked.employeeId,
+    within: within === null ? null : { by: within, value: asked.of },
+  };
   return { kind, by, scope };
 }
 const nameOf = ({ key }: Client, { code, from, to }: AskedReport, format: string): string =>
@@ -150,11 +162,11 @@ function kindOf({ code }: AskedReport) {
   if (!kind) throw notFound('report');
   return kind;
 }
-function groupOf(by: string): ReportGroup | null {
+function groupOf(by: string, field: string): ReportGroup | null {
   if (by === '') return null;
   const group = REPORT_GROUPS.find((one) => one === by);
   if (!group)
-    throw refuseField('by', 'A report is not added up by this.', `Choose one of ${REPORT_GROUPS.join(', ')}.`);
+    throw refuseField(field, 'A report is not added up by this.', `Choose one of ${REPORT_GROUPS.join(', ')}.`);
   return group;
 }
 

@@ -40,8 +40,11 @@ type Totals = Schemas['ReportTotals'] | undefined;
 function Table({
   report,
   totals,
+  onOpen,
 }: {
   readonly report: Schemas['ReportView'];
+  /** Opens what a row that adds up is made of. */
+  readonly onOpen: (value: string) => string;
   /** They come after the page: adding up a whole year takes longer. */
   readonly totals: Totals;
 }): ReactNode {
@@ -65,7 +68,13 @@ function Table({
                 const cell = <Shown column={column} value={value} />;
                 return (
                   <td key={column.key} className={isFigure(column) ? 'num' : undefined}>
-                    {at === 0 && row.path !== '' ? <Link to={row.path}>{cell}</Link> : cell}
+                    {at === 0 && report.by !== '' ? (
+                      <Link to={onOpen(String(value ?? ''))}>{cell}</Link>
+                    ) : at === 0 && row.path !== '' ? (
+                      <Link to={row.path}>{cell}</Link>
+                    ) : (
+                      cell
+                    )}
                   </td>
                 );
               })}
@@ -117,6 +126,8 @@ function useAsked(): { asked: AskedReport | null; put: (next: Readonly<Record<st
       to: search.get('to') ?? `${year}-12-31`,
       by: search.get('by') ?? '',
       employee: search.get('employee') ?? '',
+      in: search.get('in') ?? '',
+      of: search.get('of') ?? '',
       page: Number(search.get('page') ?? '0'),
     },
     put,
@@ -216,12 +227,30 @@ export function ReportsPage(): ReactNode {
                 ))}
               </span>
             </div>
+            {asked.in !== '' && (
+              <p className="note">
+                Only {GROUP_WORDS[asked.in] ?? asked.in} <b>{asked.of}</b>:{' '}
+                <button type="button" className="plain" onClick={() => put({ in: '', of: '', by: asked.in })}>
+                  added up again
+                </button>{' '}
+                ·{' '}
+                <button type="button" className="plain" onClick={() => put({ in: '', of: '' })}>
+                  everything
+                </button>
+              </p>
+            )}
             <Report clientId={client.id} asked={{ ...asked, code: kind.code, by }} put={put} />
           </section>
         );
       }}
     </Waiting>
   );
+}
+
+/** The same report of what one row of it is made of. */
+function pathInto({ code, from, to, by, employee }: AskedReport, value: string): string {
+  const query = { report: code, from, to, in: by, of: value, ...(employee === '' ? {} : { employee }) };
+  return `?${new URLSearchParams(query).toString()}`;
 }
 
 function Report({
@@ -242,11 +271,12 @@ function Report({
       {(data) =>
         data.rows.length === 0 ? (
           <p className="empty">
-            Nothing of this in these days. What posted payrolls have stands here, and every row opens its payroll.
+            Nothing of this in these days. What posted payrolls have stands here; a row opens its payroll, or the checks
+            that it adds up.
           </p>
         ) : (
           <>
-            <Table report={data} totals={totals} />
+            <Table report={data} totals={totals} onOpen={(value) => pathInto(asked, value)} />
             <Pages report={data} totals={totals} put={put} />
           </>
         )

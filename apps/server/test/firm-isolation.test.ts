@@ -143,6 +143,39 @@ describe('the database itself', () => {
       await expect(stack.dataSource.query(`TRUNCATE ${table} CASCADE`)).rejects.toThrow(/append-only/);
     },
   );
+  it('refuses a ledger entry, or a tax, that names what is not of its client, whole statement and all', async () => {
+    const other = await takeOn(alder, 'OTHER', 1);
+    const stranger = await takeOn(birch, 'STRANGE', 1);
+    const copy = (change: string, values: unknown[]): Promise<unknown> =>
+      stack.dataSource.query(
+        `INSERT INTO ledger_entry (firm_id, client_id, employee_id, payroll_id, cause, tax, agency, subject, wages, amount, liability_date, effective_date, posted_by, posted_at)
+         SELECT ${['firm_id', 'client_id', 'employee_id', 'payroll_id']
+           .map((column) => (column === change ? '$2::uuid' : column))
+           .join(
+             ', ',
+           )}, cause, tax, agency, subject, wages, amount, liability_date + 1, effective_date, posted_by, posted_at
+         FROM ledger_entry WHERE client_id = $1 AND employee_id IS NOT NULL LIMIT 1`,
+        values,
+      );
+    const count = async (): Promise<unknown> => stack.dataSource.query('SELECT count(*) FROM ledger_entry');
+    const before = await count();
+    for (const [change, value] of [
+      ['client_id', other.id],
+      ['client_id', stranger.id],
+      ['employee_id', other.employeeIds[0]],
+      ['employee_id', '00000000-0000-4000-8000-000000000000'],
+      ['payroll_id', '00000000-0000-4000-8000-000000000000'],
+    ] as const)
+      await expect(copy(change, [client.id, value])).rejects.toThrow(/not of its client/);
+    await expect(
+      stack.dataSource.query(
+        `INSERT INTO paycheck_tax (paycheck_id, firm_id, client_id, employee_id, check_date, tax, payer, base, subject, wages, amount)
+         SELECT paycheck_id, firm_id, client_id, $2, check_date, 'NJ-SIT', payer, base, subject, wages, amount FROM paycheck_tax WHERE client_id = $1 LIMIT 1`,
+        [client.id, other.employeeIds[0]],
+      ),
+    ).rejects.toThrow(/no paycheck of its person/);
+    expect(await count()).toEqual(before);
+  });
   it('refuses a journal entry that does not balance', async () => {
     const firmId = await firmOf('Alder');
     await expect(

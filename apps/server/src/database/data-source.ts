@@ -32,6 +32,7 @@ import { RefusableReturns1807000000000 } from './migrations/refusable-returns.js
 import { LighterTaxes1808000000000 } from './migrations/lighter-taxes.js';
 import { PayrollSizes1809000000000 } from './migrations/payroll-sizes.js';
 import { NoticeAddresses1810000000000 } from './migrations/notice-addresses.js';
+import { VouchedLedger1816000000000 } from './migrations/vouched-ledger.js';
 import { CheckPages1815000000000 } from './migrations/check-pages.js';
 import { DepositsAgain1814000000000 } from './migrations/deposits-again.js';
 import { SheetColumns1813000000000 } from './migrations/sheet-columns.js';
@@ -143,6 +144,7 @@ export const makeDataSource = (url: string): DataSource =>
       SheetColumns1813000000000,
       DepositsAgain1814000000000,
       CheckPages1815000000000,
+      VouchedLedger1816000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

@@ -1,4 +1,5 @@
 import { Injectable } from '@nestjs/common';
+import type { DeductionLine } from '@zakat/core/computation/result';
 import type { Cents } from '@zakat/core/money/cents';
 import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 import { randomUUID } from 'node:crypto';
@@ -15,7 +16,7 @@ export interface NewPaycheck {
   readonly net: Cents;
   readonly supplemental: Cents;
   /** Earnings, deductions, taxes and the rest, as the check shows them. */
-  readonly lines: object;
+  readonly lines: { readonly deductions?: readonly DeductionLine[] };
   /** What it was computed from. */
   readonly facts: object;
   readonly taxes: readonly {
@@ -25,6 +26,10 @@ export interface NewPaycheck {
     readonly amount: Cents;
   }[];
 }
+
+/** Whether the check leaves a deduction owed, or takes some that was. */
+const movesArrears = ({ deductions }: { readonly deductions?: readonly DeductionLine[] }): boolean =>
+  (deductions ?? []).some(({ owed, arrears }) => owed !== undefined || arrears !== undefined);
 
 /** Writes the paychecks of a payroll with their taxes: two statements, however many people. */
 @Injectable()
@@ -37,15 +42,15 @@ export class PaycheckWriter {
   ): Promise<void> {
     const rows = paychecks.map((paycheck) => ({ ...paycheck, id: randomUUID() }));
     await manager.query(
-      `INSERT INTO paycheck (id, firm_id, client_id, payroll_id, employee_id, check_date, gross, net, supplemental, lines, facts, reverses, is_repayment)
-       SELECT r.id, $1, $2, $3, r."employeeId", $4, r.gross, r.net, r.supplemental, r.lines, r.facts, r.reverses, coalesce(r."isRepayment", false)
-       FROM jsonb_to_recordset($5::jsonb) AS r(id uuid, "employeeId" uuid, gross bigint, net bigint, supplemental bigint, lines jsonb, facts jsonb, reverses uuid, "isRepayment" boolean)`,
+      `INSERT INTO paycheck (id, firm_id, client_id, payroll_id, employee_id, check_date, gross, net, supplemental, lines, facts, reverses, is_repayment, moves_arrears)
+       SELECT r.id, $1, $2, $3, r."employeeId", $4, r.gross, r.net, r.supplemental, r.lines, r.facts, r.reverses, coalesce(r."isRepayment", false), r."movesArrears"
+       FROM jsonb_to_recordset($5::jsonb) AS r(id uuid, "employeeId" uuid, gross bigint, net bigint, supplemental bigint, lines jsonb, facts jsonb, reverses uuid, "isRepayment" boolean, "movesArrears" boolean)`,
       [
         actor.firmId,
         payroll.clientId,
         payroll.id,
         payroll.checkDate,
-        JSON.stringify(rows.map(({ taxes: _taxes, ...row }) => row)),
+        JSON.stringify(rows.map(({ taxes: _taxes, ...row }) => ({ ...row, movesArrears: movesArrears(row.lines) }))),
       ],
     );
     const taxes = rows.flatMap((row) =>

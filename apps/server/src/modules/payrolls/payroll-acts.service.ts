@@ -31,7 +31,8 @@ export class PayrollActs {
 
   review(actor: Actor, id: string, { version, confirmed }: ReviewPayroll): Promise<PayrollView> {
     return this.database.run(actor, async (manager) => {
-      const { payroll, people, employer } = await this.views.computed(manager, id);
+      const computed = await this.views.computed(manager, id);
+      const { payroll, people, employer } = computed;
       refuseUnsound(people, payroll);
       lookTwice(
         people.flatMap((person) => entryDoubts(person, payroll)),
@@ -46,7 +47,7 @@ export class PayrollActs {
         set: { reviewed_digest: digestOf(people), reviewed_by: actor.userId, changed_by: actor.userId },
         detail: { gross: total, employerTaxes: sum(employer.map((line) => line.amount)) },
       });
-      return this.views.of(manager, id);
+      return this.views.ofComputed(manager, { ...computed, payroll: await findPayroll(manager, id) });
     });
   }
 

@@ -34,6 +34,12 @@ export interface ComputedPerson extends PersonCase {
   readonly entry: PayrollEntry;
   readonly result: PaycheckResult;
 }
+export interface ComputedPayroll {
+  readonly payroll: Payroll;
+  readonly client: Client;
+  readonly people: ComputedPerson[];
+  readonly employer: EmployerTaxTotal[];
+}
 interface StoredLine {
   readonly employee_id: string;
   readonly is_paid: boolean;
@@ -99,10 +105,7 @@ export class PayrollViews {
   ) {}
 
   /** The people of a payroll that is not posted, with their checks computed from the records as they stand. */
-  async computed(
-    manager: EntityManager,
-    id: string,
-  ): Promise<{ payroll: Payroll; client: Client; people: ComputedPerson[]; employer: EmployerTaxTotal[] }> {
+  async computed(manager: EntityManager, id: string): Promise<ComputedPayroll> {
     const payroll = await findPayroll(manager, id);
     const client = await findClient(manager, payroll.clientId);
     const cases = await this.peopleCases.forPayroll(manager, client, payroll);
@@ -123,7 +126,14 @@ export class PayrollViews {
   async of(manager: EntityManager, id: string): Promise<PayrollView> {
     const asked = await findPayroll(manager, id);
     if (asked.status === 'posted') return postedView(manager, asked);
-    const { payroll, client, people, employer } = await this.computed(manager, id);
+    return this.ofComputed(manager, await this.computed(manager, id));
+  }
+
+  /** A payroll that is not posted, of checks that are computed already. */
+  async ofComputed(
+    manager: EntityManager,
+    { payroll, client, people, employer }: ComputedPayroll,
+  ): Promise<PayrollView> {
     const previous = await grossBefore(manager, payroll);
     const persons = people.map((person) => {
       return {
@@ -139,7 +149,7 @@ export class PayrollViews {
     const journal = payrollJournal(checks, employer);
     const costs = totalsByJob(costsOfChecks(checks, employer).flat());
     return {
-      id,
+      id: payroll.id,
       clientId: client.id,
       clientName: client.legalName,
       einTail: client.ein.slice(-4),

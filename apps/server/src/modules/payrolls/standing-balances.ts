@@ -77,7 +77,7 @@ export async function owedBefore(
   const rows = (await manager.query(
     `SELECT p.employee_id AS id, coalesce(l.name, l.item) AS item, sum(coalesce(l.owed, 0) - coalesce(l.arrears, 0)) AS owed FROM paycheck p,
        jsonb_to_recordset(p.lines -> 'deductions') AS l(item text, name text, owed bigint, arrears bigint)
-     WHERE p.employee_id = ANY($1) AND p.payroll_id <> $2 AND p.lines -> 'deductions' @? '$[*] ? (exists(@.owed) || exists(@.arrears))'
+     WHERE p.employee_id = ANY($1) AND p.payroll_id <> $2 AND p.moves_arrears
      GROUP BY p.employee_id, coalesce(l.name, l.item)`,
     [employeeIds, exceptPayroll],
   )) as { id: string; item: string; owed: string }[];

@@ -97,6 +97,7 @@ import { WorkingPapers } from './modules/filings/working-papers.service.js';
 import { Acknowledgements } from './modules/filings/acknowledgements.service.js';
 import { AggregateFilers } from './modules/filings/aggregate-filers.service.js';
 import { AgencyChecks } from './modules/checks/agency-checks.service.js';
+import { CheckPrinters } from './modules/checks/check-printers.service.js';
 import { MicrTypefaces } from './modules/checks/micr-typefaces.service.js';
 import { ChecksController } from './modules/checks/checks.controller.js';
 import { JobCostsController } from './modules/job-costs/job-costs.controller.js';
@@ -345,6 +346,7 @@ const PROVIDERS = [
   CheckSamples,
   CheckSignatures,
   MicrTypefaces,
+  CheckPrinters,
   AgencyChecks,
   AggregateFilers,
   Acknowledgements,

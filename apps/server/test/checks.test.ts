@@ -294,3 +294,52 @@ describe('the signature of an account', () => {
     expect((await preparer('GET', `/clients/${client.id}`)).body.bankAccounts[0].hasSignature).toBe(false);
   });
 });
+
+describe('a printer that prints off its place', () => {
+  const drawn = async (pdf: string): Promise<string> => {
+    const read = await PDFDocument.load(Buffer.from(pdf, 'latin1'), { updateMetadata: false });
+    return (read.context.lookup(read.getPage(0).node.get(PDFName.of('Contents'))) as PDFRawStream).getContentsString();
+  };
+  it('moves what it prints as the stock of a client does, and both add up', async () => {
+    const plain = await takeOn(preparer, 'PLAIN', 1);
+    const shift = (id: string, right: string, down: string) =>
+      preparer('POST', `/clients/${id}/facts`, { kind: 'checks', from: '2026-01-01', value: { right, down } });
+    const sample = async (id: string, printer = ''): Promise<string> =>
+      (await preparer('GET', `/clients/${id}/check-sample.pdf?layout=top&printer=${printer}`)).body as string;
+    const before = await drawn(await sample(plain.id));
+    const made = await preparer('POST', '/check-printers', { name: 'Front desk', right: '0.06', down: '-0.1' });
+    expect(made.status).toBe(201);
+    const [printer] = made.body as { id: string; name: string }[];
+    const byPrinter = await drawn(await sample(plain.id, printer?.id));
+    await shift(plain.id, '0.06', '-0.1');
+    const byStock = await drawn(await sample(plain.id));
+    expect([byPrinter === byStock, byPrinter === before]).toEqual([true, false]);
+    await preparer('PUT', `/check-printers/${printer?.id ?? ''}`, { name: 'Front desk', right: '-0.06', down: '0.1' });
+    expect(await drawn(await sample(plain.id, printer?.id))).toBe(before);
+    expect((await shift(plain.id, '0.7', '')).status).toBe(422);
+  });
+  it('is one of the firm, with a name and a length that can be', async () => {
+    const save = (body: object) =>
+      preparer('POST', '/check-printers', { name: 'Back room', right: '', down: '', ...body });
+    const [, status] = [await save({}), (await save({})).body.problems[0].field];
+    expect(status).toBe('name');
+    expect((await save({ name: 'Third', right: '0.7' })).body.problems[0].field).toBe('right');
+    expect((await save({ name: 'Third', down: 'a bit' })).body.problems[0].field).toBe('down');
+    const client = await takeOn(preparer, 'UNKNOWN', 1);
+    const payrollId = await postPayroll(preparer, client.id);
+    const refused = await preparer('POST', `/payrolls/${payrollId}/checks`, {
+      bankAccountId: client.bankId,
+      firstNumber: 1,
+      paycheckIds: idsOf(await checksOf(payrollId)),
+      position: 'top',
+      printerId: '00000000-0000-4000-8000-000000000000',
+    });
+    expect([refused.status, refused.body.problems[0].field]).toEqual([422, 'printerId']);
+    expect((await checksOf(payrollId)).checks).toEqual([]);
+    const list = (await preparer('GET', '/check-printers')).body as { id: string; name: string }[];
+    const back = list.find(({ name }) => name === 'Back room')?.id ?? '';
+    expect((await preparer('DELETE', `/check-printers/${back}`)).status).toBe(200);
+    expect((await preparer('DELETE', `/check-printers/${back}`)).status).toBe(404);
+    expect((await preparer('PUT', `/check-printers/${back}`, { name: 'x', right: '', down: '' })).status).toBe(404);
+  });
+});

@@ -49,8 +49,19 @@ export class PayrollChecks {
   /** Where the check stands on the client's stock. */
   @Choice(CHECK_POSITIONS) position!: CheckPosition;
 }
+/** A printer of the firm, and how many inches it prints off its place: text like `0.06` or `-0.1`, blank for none. */
+export class SaveCheckPrinter {
+  @Text(40, { min: 1 }) name!: string;
+  @Text(6) right!: string;
+  @Text(6) down!: string;
+}
+export class CheckPrinter extends SaveCheckPrinter {
+  @Id() id!: string;
+}
 export class PrintChecks {
   @Id() bankAccountId!: string;
+  /** The printer whose offset counts beside that of the stock. */
+  @Id({ optional: true }) printerId?: string;
   @Whole({ min: 1, max: 999_999_999 }) firstNumber!: number;
   @Texts() paycheckIds!: string[];
   @Choice(CHECK_POSITIONS) position!: CheckPosition;

@@ -169,6 +169,7 @@ export class CheckOfRemittance {
 }
 /** Prints the check of an approved payment, with its voucher. */
 export class PrintAgencyCheck {
+  @Id({ optional: true }) printerId?: string;
   @Whole({ min: 1, max: 999_999_999 }) number!: number;
   @Choice(['top', 'middle', 'bottom']) position!: 'top' | 'middle' | 'bottom';
 }

@@ -32,6 +32,7 @@ import { RefusableReturns1807000000000 } from './migrations/refusable-returns.js
 import { LighterTaxes1808000000000 } from './migrations/lighter-taxes.js';
 import { PayrollSizes1809000000000 } from './migrations/payroll-sizes.js';
 import { NoticeAddresses1810000000000 } from './migrations/notice-addresses.js';
+import { CheckPrinters1817000000000 } from './migrations/check-printers.js';
 import { VouchedLedger1816000000000 } from './migrations/vouched-ledger.js';
 import { CheckPages1815000000000 } from './migrations/check-pages.js';
 import { DepositsAgain1814000000000 } from './migrations/deposits-again.js';
@@ -145,6 +146,7 @@ export const makeDataSource = (url: string): DataSource =>
       DepositsAgain1814000000000,
       CheckPages1815000000000,
       VouchedLedger1816000000000,
+      CheckPrinters1817000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

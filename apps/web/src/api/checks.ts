@@ -88,6 +88,20 @@ export const nextNumbersQuery = (clientId: string) =>
     queryFn: () => take(api.GET('/api/clients/{id}/next-check-numbers', path(clientId))),
     staleTime: 0,
   });
+export const checkPrintersQuery = queryOptions({
+  queryKey: ['check-printers'],
+  queryFn: () => take(api.GET('/api/check-printers')),
+});
+/** Adds a printer, or changes the one with this id. */
+export const useSaveCheckPrinter = () =>
+  useChange(({ id, name, right, down }: Schemas['SaveCheckPrinter'] & { readonly id: string | null }) => {
+    const body = { name, right, down };
+    return id === null
+      ? take(api.POST('/api/check-printers', { body }))
+      : take(api.PUT('/api/check-printers/{id}', { ...path(id), body }));
+  });
+export const useRemoveCheckPrinter = () =>
+  useChange((id: string) => take(api.DELETE('/api/check-printers/{id}', path(id))));
 export const usePrintAgencyCheck = (remittanceId: string) =>
   useChange((body: Schemas['PrintAgencyCheck']) =>
     take(api.POST('/api/remittances/{id}/check', { ...path(remittanceId), body })),

@@ -3760,6 +3760,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/check-printers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ChecksController_printerList"];
+        put?: never;
+        post: operations["ChecksController_addPrinter"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/check-printers/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["ChecksController_savePrinter"];
+        post?: never;
+        delete: operations["ChecksController_removePrinter"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/micr-typeface": {
         parameters: {
             query?: never;
@@ -7360,6 +7392,8 @@ export interface components {
             most: number | null;
         };
         PrintAgencyCheck: {
+            /** Format: uuid */
+            printerId?: string;
             number: number;
             /** @enum {string} */
             position: "top" | "middle" | "bottom";
@@ -7369,6 +7403,18 @@ export interface components {
             bankAccountId: string;
             label: string;
             next: number;
+        };
+        CheckPrinter: {
+            name: string;
+            right: string;
+            down: string;
+            /** Format: uuid */
+            id: string;
+        };
+        SaveCheckPrinter: {
+            name: string;
+            right: string;
+            down: string;
         };
         MicrTypefaceView: {
             name: string | null;
@@ -7452,6 +7498,8 @@ export interface components {
         PrintChecks: {
             /** Format: uuid */
             bankAccountId: string;
+            /** Format: uuid */
+            printerId?: string;
             firstNumber: number;
             paycheckIds: string[];
             /** @enum {string} */
@@ -13778,6 +13826,94 @@ export interface operations {
             };
         };
     };
+    ChecksController_printerList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckPrinter"][];
+                };
+            };
+        };
+    };
+    ChecksController_addPrinter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveCheckPrinter"];
+            };
+        };
+        responses: {
+            201: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckPrinter"][];
+                };
+            };
+        };
+    };
+    ChecksController_savePrinter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SaveCheckPrinter"];
+            };
+        };
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckPrinter"][];
+                };
+            };
+        };
+    };
+    ChecksController_removePrinter: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckPrinter"][];
+                };
+            };
+        };
+    };
     ChecksController_typeface: {
         parameters: {
             query?: never;
@@ -13913,6 +14049,7 @@ export interface operations {
         parameters: {
             query: {
                 layout: "top" | "middle" | "bottom";
+                printer?: unknown;
             };
             header?: never;
             path: {

@@ -74,6 +74,8 @@ const ACTS: Readonly<Record<string, string>> = {
   'proof.keep': 'kept a check of {subject} in the proof set',
   'proof.accept': 'agreed to what moved in the proof set, for {subject}',
   'proof.withdraw': 'took a check of {subject} out of the proof set',
+  'check-printer.save': 'said how far a printer of checks is off its place',
+  'check-printer.remove': 'took a printer of checks away',
   'check.print': 'printed checks of {subject}',
   'check.handwritten': 'recorded a handwritten check of {subject}',
   'check.spoil-stock': 'recorded check stock as waste',

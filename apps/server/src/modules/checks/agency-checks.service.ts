@@ -22,6 +22,7 @@ import type { VoucherSheet } from './check-page.js';
 import { refuseUsed, shiftIn } from './check-printing.service.js';
 import { CheckSignatures } from './check-signatures.js';
 import { drawVoucherCheck } from './draw-check.js';
+import { CheckPrinters } from './check-printers.service.js';
 import { MicrTypefaces } from './micr-typefaces.service.js';
 import { placeLine } from './sheet-lines.js';
 
@@ -35,12 +36,14 @@ export class AgencyChecks {
     @Inject(FactStore) private readonly store: FactStore,
     @Inject(CheckSignatures) private readonly signatures: CheckSignatures,
     @Inject(MicrTypefaces) private readonly typefaces: MicrTypefaces,
+    @Inject(CheckPrinters) private readonly printers: CheckPrinters,
     @Inject(Audit) private readonly audit: Audit,
     @Inject(Clock) private readonly clock: Clock,
   ) {}
 
   /** Prints the check of an approved payment. It counts as paid once somebody records that it was mailed. */
-  print(actor: Actor, remittanceId: string, { number, position }: PrintAgencyCheck): Promise<{ id: string }> {
+  print(actor: Actor, remittanceId: string, asked: PrintAgencyCheck): Promise<{ id: string }> {
+    const { number } = asked;
     return this.database.run(actor, async (manager) => {
       await manager.query('SELECT id FROM remittance WHERE id = $1 FOR UPDATE', [remittanceId]);
       const remittance = await manager.findOneBy(Remittance, { id: remittanceId });
@@ -53,7 +56,7 @@ export class AgencyChecks {
           'This payment leaves from the trust account, which has no checks here. Schedule it from the client’s own account.',
         );
       await refuseUsed(manager, bank, { field: 'number', first: number, count: 1 });
-      const sheet = await this.sheet(manager, actor, remittance, bank, { number, position });
+      const sheet = await this.sheet(manager, actor, remittance, bank, asked);
       const pdf = await drawVoucherCheck(sheet);
       const documentId = await this.documents.store(
         manager,
@@ -97,7 +100,7 @@ export class AgencyChecks {
     actor: Actor,
     remittance: Remittance,
     bank: BankAccount,
-    { number, position }: PrintAgencyCheck,
+    { number, position, printerId }: PrintAgencyCheck,
   ): Promise<VoucherSheet> {
     const client = await findClient(manager, remittance.clientId);
     const items = await manager.find(RemittanceItem, {
@@ -123,7 +126,7 @@ export class AgencyChecks {
     return {
       layout: position,
       isSample: false,
-      shift: shiftIn(checks),
+      shift: await this.printers.shift(manager, shiftIn(checks), printerId),
       client: { name: client.legalName, street: client.street, place: placeLine(client) },
       bankName: bank.bankName,
       number: String(number),

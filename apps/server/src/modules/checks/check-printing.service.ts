@@ -26,6 +26,7 @@ import { FactStore } from '../facts/index.js';
 import { findPayroll, type Payroll } from '../payrolls/index.js';
 import type { CheckSheet } from './check-page.js';
 import { CheckSignatures } from './check-signatures.js';
+import { CheckPrinters } from './check-printers.service.js';
 import { MicrTypefaces } from './micr-typefaces.service.js';
 import { checkRows, nextNumbers } from './check-store.js';
 import { drawChecks, drawPlaced } from './draw-check.js';
@@ -54,6 +55,7 @@ export class CheckPrinting {
     @Inject(Clock) private readonly clock: Clock,
     @Inject(CheckSignatures) private readonly signatures: CheckSignatures,
     @Inject(MicrTypefaces) private readonly typefaces: MicrTypefaces,
+    @Inject(CheckPrinters) private readonly printers: CheckPrinters,
   ) {}
 
   /** The next number of each account of a client. */
@@ -92,7 +94,7 @@ export class CheckPrinting {
         ).map((stub) => [stub.paycheckId, stub]),
       );
       const checks = await this.checkFacts(manager, payroll);
-      const shift = shiftIn(checks);
+      const shift = await this.printers.shift(manager, shiftIn(checks), input.printerId);
       const micrOf = checks['stock'] === 'blank' ? await this.typefaces.forChecks(manager, bank, false) : null;
       const signatureOf = await this.signatures.forChecks(manager, actor, bank);
       const made = chosen.map((check, index) => {

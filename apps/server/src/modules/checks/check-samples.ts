@@ -15,6 +15,7 @@ import { computeEntry, nextPayroll, PeopleCases, type PersonCase, usualEntry } f
 import type { CheckLayout, CheckSheet, StubLine } from './check-page.js';
 import { shiftIn } from './check-printing.service.js';
 import { CheckSignatures } from './check-signatures.js';
+import { CheckPrinters } from './check-printers.service.js';
 import { MicrTypefaces } from './micr-typefaces.service.js';
 import { drawChecks } from './draw-check.js';
 import { linesOf, payeeOf, placeLine } from './sheet-lines.js';
@@ -36,12 +37,13 @@ export class CheckSamples {
     @Inject(PeopleCases) private readonly peopleCases: PeopleCases,
     @Inject(CheckSignatures) private readonly signatures: CheckSignatures,
     @Inject(MicrTypefaces) private readonly typefaces: MicrTypefaces,
+    @Inject(CheckPrinters) private readonly printers: CheckPrinters,
   ) {}
 
   /** A page as it would be printed; without anybody who can be paid, the same page with nothing on its lines. */
-  draw(actor: Actor, clientId: string, layout: CheckLayout): Promise<Buffer> {
+  draw(actor: Actor, clientId: string, layout: CheckLayout, printerId?: string): Promise<Buffer> {
     return this.database.run(actor, async (manager) =>
-      drawChecks([await this.sheet(manager, actor, clientId, layout)]),
+      drawChecks([await this.sheet(manager, actor, clientId, layout, printerId)]),
     );
   }
 
@@ -50,6 +52,7 @@ export class CheckSamples {
     actor: Actor,
     clientId: string,
     layout: CheckLayout,
+    printerId: string | undefined,
   ): Promise<CheckSheet> {
     const client = await findClient(manager, clientId);
     const next = await nextPayroll(manager, this.store, client);
@@ -68,7 +71,7 @@ export class CheckSamples {
     return {
       layout,
       isSample: true,
-      shift: shiftIn(facts),
+      shift: await this.printers.shift(manager, shiftIn(facts), printerId),
       client: { name: client.legalName, street: client.street, place: placeLine(client) },
       bankName: bank?.bankName ?? '',
       number: number || 'number',

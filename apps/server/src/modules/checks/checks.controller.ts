@@ -15,6 +15,7 @@ import {
 import { ApiQuery } from '@nestjs/swagger';
 import {
   CHECK_STATUSES,
+  CheckPrinter,
   CheckRow,
   EndCheck,
   PayrollChecks,
@@ -26,6 +27,7 @@ import {
   NextCheckNumber,
   MicrTypefaceView,
   SaveMicrTypeface,
+  SaveCheckPrinter,
   SaveSignature,
   SpoilStock,
   StatementView,
@@ -41,6 +43,7 @@ import { CurrentSession, type Session } from '../identity/index.js';
 import { sendTable } from '../tables/index.js';
 import { BankStatements } from './bank-statements.service.js';
 import { CHECK_LAYOUTS } from './check-page.js';
+import { CheckPrinters } from './check-printers.service.js';
 import { CheckPrinting } from './check-printing.service.js';
 import { CheckRegister } from './check-register.service.js';
 import { CheckSamples } from './check-samples.js';
@@ -60,6 +63,7 @@ export class ChecksController {
     @Inject(CheckSignatures) private readonly signatures: CheckSignatures,
     @Inject(MicrTypefaces) private readonly typefaces: MicrTypefaces,
     @Inject(AgencyChecks) private readonly agencyChecks: AgencyChecks,
+    @Inject(CheckPrinters) private readonly printers: CheckPrinters,
   ) {}
 
   @Put('bank-accounts/:id/signature')
@@ -92,6 +96,34 @@ export class ChecksController {
   @Answers(NextCheckNumber, 'list')
   nextNumbers(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<NextCheckNumber[]> {
     return this.printing.nextNumbers(session, id);
+  }
+
+  @Get('check-printers')
+  @Answers(CheckPrinter, 'list')
+  printerList(@CurrentSession() session: Session): Promise<CheckPrinter[]> {
+    return this.printers.list(session);
+  }
+
+  @Post('check-printers')
+  @Answers(CheckPrinter, 'list', 201)
+  addPrinter(@CurrentSession() session: Session, @Body() body: SaveCheckPrinter): Promise<CheckPrinter[]> {
+    return this.printers.save(session, null, body);
+  }
+
+  @Put('check-printers/:id')
+  @Answers(CheckPrinter, 'list')
+  savePrinter(
+    @CurrentSession() session: Session,
+    @Param('id', ParseUUIDPipe) id: string,
+    @Body() body: SaveCheckPrinter,
+  ): Promise<CheckPrinter[]> {
+    return this.printers.save(session, id, body);
+  }
+
+  @Delete('check-printers/:id')
+  @Answers(CheckPrinter, 'list')
+  removePrinter(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<CheckPrinter[]> {
+    return this.printers.remove(session, id);
   }
 
   @Get('micr-typeface')
@@ -152,10 +184,12 @@ export class ChecksController {
 
   @Get('clients/:id/check-sample.pdf')
   @ApiQuery({ name: 'layout', enum: CHECK_LAYOUTS })
+  @ApiQuery({ name: 'printer', required: false })
   async sample(
     @CurrentSession() session: Session,
     @Param('id', ParseUUIDPipe) id: string,
     @Query('layout') asked: string,
+    @Query('printer') printer: string | undefined,
     @Res() response: Response,
   ) {
     const layout = CHECK_LAYOUTS.find((one) => one === asked);
@@ -165,7 +199,7 @@ export class ChecksController {
         'A check stands at the top, in the middle or at the bottom.',
         'Ask for top, middle or bottom.',
       );
-    sendPdf(response, `check-sample-${layout}.pdf`, await this.samples.draw(session, id, layout));
+    sendPdf(response, `check-sample-${layout}.pdf`, await this.samples.draw(session, id, layout, given(printer)));
   }
 
   @Get('payrolls/:id/checks')

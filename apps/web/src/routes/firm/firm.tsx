@@ -12,6 +12,7 @@ import { Waiting } from '../../kit/waiting.js';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
 import { IdentityForm, type IdentityField } from '../identity-form.js';
 import { AgentPin } from './agent-pin.js';
+import { CheckPrinters } from './check-printers.js';
 import { MicrTypeface } from './micr-typeface.js';
 import { OwnCalendar } from './own-calendar.js';
 import { OwnSignIn } from './own-sign-in.js';
@@ -223,6 +224,7 @@ export function FirmPage(): ReactNode {
           <MarksOnReturns firm={data} isAdministrator={isAdministrator} />
           <AgentPin hasAgentPin={data.hasAgentPin} isAdministrator={isAdministrator} />
           <MicrTypeface isAdministrator={isAdministrator} />
+          <CheckPrinters />
           <Users isAdministrator={isAdministrator} />
           <OwnSignIn />
           <OwnCalendar isOfClient={false} />

@@ -16,6 +16,7 @@ import { Figure } from '../../kit/figure.js';
 import { RefusedNote } from '../../kit/problems.js';
 import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
+import { PrinterChoice, usePrinter } from '../checks/printer-choice.js';
 
 type Checks = Schemas['PayrollChecks'];
 type Row = Schemas['CheckRow'];
@@ -34,6 +35,7 @@ function ToMake({ payrollId, data }: { readonly payrollId: string; readonly data
   const [first, setFirst] = useState<string | null>(null);
   const [position, setPosition] = useState<Checks['position']>(data.position);
   const [left, setLeft] = useState<readonly string[]>([]);
+  const [printer, choosePrinter] = usePrinter();
   const [hand, setHand] = useState<string | null>(null);
   const [handNumber, setHandNumber] = useState('');
   const next = data.accounts.find((one) => one.bankAccountId === account)?.next ?? 1;
@@ -44,7 +46,13 @@ function ToMake({ payrollId, data }: { readonly payrollId: string; readonly data
     event.preventDefault();
     if (firstNumber === null) return;
     print.mutate(
-      { bankAccountId: account, firstNumber, position, paycheckIds: chosen.map(({ paycheckId }) => paycheckId) },
+      {
+        bankAccountId: account,
+        firstNumber,
+        position,
+        paycheckIds: chosen.map(({ paycheckId }) => paycheckId),
+        ...(printer === '' ? {} : { printerId: printer }),
+      },
       { onSuccess: () => setFirst(null) },
     );
   };
@@ -176,6 +184,7 @@ function ToMake({ payrollId, data }: { readonly payrollId: string; readonly data
           onChange={(event) => setPosition(event.currentTarget.value as Checks['position'])}
           data={POSITIONS}
         />
+        <PrinterChoice printer={printer} onChoose={choosePrinter} />
         <Button type="submit" loading={print.isPending} disabled={chosen.length === 0 || firstNumber === null}>
           Number and print {chosen.length === 1 ? 'one check' : `${chosen.length} checks`}
         </Button>

@@ -6,6 +6,7 @@ import { imagePath, nextNumbersQuery, usePrintAgencyCheck } from '../../api/chec
 import type { Schemas } from '../../api/client.js';
 import { EntryForm } from '../../kit/entry-form.js';
 import { Waiting } from '../../kit/waiting.js';
+import { PrinterChoice, usePrinter } from '../checks/printer-choice.js';
 
 type Remittance = Schemas['RemittanceView'];
 type Position = Schemas['PrintAgencyCheck']['position'];
@@ -65,6 +66,7 @@ function PrintForm({
 }): ReactNode {
   const [number, setNumber] = useState(String(account.next));
   const [position, setPosition] = useState<Position>('top');
+  const [printer, choosePrinter] = usePrinter();
   const print = usePrintAgencyCheck(remittance.id);
   return (
     <EntryForm
@@ -72,7 +74,12 @@ function PrintForm({
       act="Print it"
       isBusy={print.isPending}
       error={print.error}
-      onSave={() => print.mutate({ number: Number(number), position }, { onSuccess: onClose })}
+      onSave={() =>
+        print.mutate(
+          { number: Number(number), position, ...(printer === '' ? {} : { printerId: printer }) },
+          { onSuccess: onClose },
+        )
+      }
       onClose={onClose}
     >
       <TextInput
@@ -89,6 +96,7 @@ function PrintForm({
         value={position}
         onChange={(event) => setPosition(event.currentTarget.value as Position)}
       />
+      <PrinterChoice printer={printer} onChoose={choosePrinter} />
     </EntryForm>
   );
 }

@@ -112,6 +112,38 @@ describe('several pay schedules in one client', () => {
     const shop = await view((await start('')).body.id);
     expect(shop.persons.map(({ employeeId }) => employeeId)).toEqual(client.employeeIds.slice(2));
   });
+  it('each may be paid from an account of its own, which the client has', async () => {
+    await preparer('POST', `/clients/${client.id}/bank-accounts`, {
+      label: 'Zz office',
+      bankName: 'Harbor Mutual',
+      routing: '000000123',
+      account: '5500019999',
+    });
+    const schedule = (account: string, from: string) =>
+      preparer('POST', `/clients/${client.id}/facts`, {
+        kind: 'schedule',
+        from,
+        value: { frequency: 'weekly', periodEnd: '2026-10-17', daysToCheck: 6, whenClosed: 'before', account },
+      });
+    const refused = await schedule('Nowhere', '2026-01-02');
+    expect([refused.status, refused.body.problems[0].field]).toEqual([422, 'facts[0].value.account']);
+    const rows = (await preparer('GET', `/clients/${client.id}/payrolls`)).body as {
+      id: string;
+      schedule: string;
+      status: string;
+    }[];
+    const posted = rows.find(({ schedule: name, status }) => name === '' && status === 'posted')?.id ?? '';
+    const offered = async (): Promise<[string | undefined, boolean]> => {
+      const { accounts } = (await preparer('GET', `/payrolls/${posted}/checks`)).body as {
+        accounts: { bankAccountId: string; label: string }[];
+      };
+      const { payFrom } = (await preparer('GET', `/payrolls/${posted}/pay`)).body as { payFrom: string | null };
+      return [accounts[0]?.label.slice(0, 4), payFrom === accounts[0]?.bankAccountId];
+    };
+    expect(await offered()).toEqual(['Oper', false]);
+    expect((await schedule('Zz office', '2026-01-02')).status).toBe(201);
+    expect(await offered()).toEqual(['Zz o', true]);
+  });
   it('off-cycle everybody may be paid; a schedule that is not there is refused, and asked after', async () => {
     const { periodStart, periodEnd, checkDate } = await next('');
     const days = { periodStart, periodEnd, checkDate };

@@ -126,6 +126,43 @@ describe('lines of every check', () => {
     expect(await leaveBalances()).toEqual(['140000', '190000', '240000']);
   });
 
+  it('ask before more leave is taken than there is', async () => {
+    const { client, add } = await onePerson('MORE');
+    await add('leave', { item: 'vacation', per: 'period', balance: '10', hours: '4' });
+    const [periodStart, periodEnd, checkDate] = PERIODS[0];
+    const made = await preparer('POST', `/clients/${client.id}/payrolls`, {
+      periodStart,
+      periodEnd,
+      checkDate,
+      kind: 'regular',
+    });
+    const id = String(made.body.id);
+    const view = (await preparer('GET', `/payrolls/${id}`)).body as {
+      version: number;
+      persons: { employeeId: string }[];
+    };
+    const saved = await preparer('PUT', `/payrolls/${id}`, {
+      version: view.version,
+      entries: [
+        {
+          employeeId: view.persons[0]?.employeeId,
+          isPaid: true,
+          earnings: [
+            { item: 'regular', hours: '56', rate: '31.40' },
+            { item: 'vacation', hours: '24', rate: '31.40' },
+          ],
+          deductions: [],
+        },
+      ],
+    });
+    const review = (confirmed: string[]) =>
+      preparer('POST', `/payrolls/${id}/review`, { version: saved.body.version, confirmed });
+    const asked = await review([]);
+    expect([asked.status, asked.body.code, asked.body.problems.length]).toEqual([409, 'second-look', 1]);
+    expect(asked.body.detail).toMatch(/balance falls to -10/);
+    const [{ code, field }] = asked.body.problems as [{ code: string; field: string }];
+    expect((await review([`${code} ${field}`])).status).toBe(200);
+  });
   it('count a new balance from the day it begins', async () => {
     const { add, run } = await onePerson('ANEW');
     await add('standing', { item: 'loan', amount: '90.00', balance: '90.00' });

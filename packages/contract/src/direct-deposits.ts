@@ -63,6 +63,8 @@ export class PayrollPay {
   @Amount() deposits!: number;
   @Amount() checks!: number;
   @Part(() => DirectDepositRow, { nullable: true }) file!: DirectDepositRow | null;
+  /** The account that its pay schedule names; null: it names none. */
+  @Id({ nullable: true }) payFrom!: string | null;
   @List(() => CameBack) cameBack!: CameBack[];
   /** Files that send again what came back, the newest first. */
   @List(() => DirectDepositRow) again!: DirectDepositRow[];

@@ -6903,6 +6903,8 @@ export interface components {
             deposits: number;
             checks: number;
             file: components["schemas"]["DirectDepositRow"] | null;
+            /** Format: uuid */
+            payFrom: string | null;
             cameBack: components["schemas"]["CameBack"][];
             again: components["schemas"]["DirectDepositRow"][];
         };

@@ -1,6 +1,7 @@
 import { lineKey, standardItem, type OwnItem } from '@zakat/core/casefile/compose';
 import { isObject } from '@zakat/core/casefile/reader';
 import { findItem, isElected } from '@zakat/core/items/registry';
+import { EMPLOYER_PAID } from '@zakat/core/paycheck/employer-paid';
 import { TYPINGS } from '../kit/typed-field.js';
 import { entryOf, type SheetRow } from './sheet-row.js';
 
@@ -20,6 +21,8 @@ export interface LineOfCheck {
   readonly overridden: { readonly computed: number | null; readonly reason: string; readonly owed: number } | null;
   /** What is not taken may be owed: a deduction, not an order or what the employer pays. */
   readonly mayBeOwed: boolean;
+  /** The name of its working. */
+  readonly figure: string;
 }
 
 type Deduction = ReturnType<typeof entryOf>['deductions'][number];
@@ -38,6 +41,8 @@ function inWords({ amount, percent, match, perCheck, balance, arrears }: Deducti
   ].join(', ');
 }
 
+const nameOf = (order: Readonly<Record<string, unknown>>): string => String(order['label'] ?? order['kind']);
+
 /** The lines besides pay of one person's check, orders first: they come before what the person chose. */
 export function linesOfCheck(row: SheetRow): readonly LineOfCheck[] {
   const { items } = row.base;
@@ -54,6 +59,7 @@ export function linesOfCheck(row: SheetRow): readonly LineOfCheck[] {
     says: string,
     wantedBy: LineOfCheck['wantedBy'],
     mayBeOwed: boolean,
+    figure: string,
   ): LineOfCheck => ({
     key,
     label,
@@ -63,20 +69,26 @@ export function linesOfCheck(row: SheetRow): readonly LineOfCheck[] {
     reason: reasonOf(key),
     overridden: overriddenOf(key),
     mayBeOwed,
+    figure,
   });
   const employee = isObject(row.base['employee']) ? row.base['employee'] : {};
   const orders = Array.isArray(employee['garnishments']) ? employee['garnishments'].filter(isObject) : [];
+  // Orders that are left out are not computed, and not counted.
+  const computed = orders.filter((order) => reasonOf(lineKey('order', nameOf(order))) === null);
   return [
     ...orders.map((order) => {
       const kind = String(order['kind']).replaceAll('-', ' ');
-      const label = String(order['label'] ?? order['kind']);
-      return line(lineKey('order', label), label, [kind, order['amount']].filter(Boolean).join(', '), 'order', false);
+      const label = nameOf(order);
+      const says = [kind, order['amount']].filter(Boolean).join(', ');
+      return line(lineKey('order', label), label, says, 'order', false, `garnishment ${computed.indexOf(order) + 1}`);
     }),
     ...entryOf(row).deductions.map((deduction) => {
       const item = findItem(standardItem(deduction.item, ownItems));
       const label = ownItems.find(({ code }) => code === deduction.item)?.label ?? item?.label ?? deduction.item;
       const wantedBy = item?.list === 'deduction' && isElected(item) ? 'election' : null;
-      return line(lineKey('item', deduction.item), label, inWords(deduction), wantedBy, item?.list === 'deduction');
+      const isDeduction = item?.list === 'deduction';
+      const figure = isDeduction ? `deduction:${item.code}` : EMPLOYER_PAID;
+      return line(lineKey('item', deduction.item), label, inWords(deduction), wantedBy, isDeduction, figure);
     }),
   ];
 }

@@ -158,9 +158,16 @@ const SCHEDULE: FactKind = {
       ],
     },
     { name: 'hours', label: 'Usual hours a period', kind: 'decimal' },
+    {
+      name: 'account',
+      label: 'Paid from',
+      kind: 'text',
+      most: 40,
+      help: 'The bank account, by its label; blank: the first one',
+    },
   ],
   says: (value) =>
-    `${text(value, 'name') === '' ? '' : `${text(value, 'name')}: `}${text(value, 'frequency')}, a period ends ${dayText(value, 'periodEnd')}, checks ${text(value, 'daysToCheck') || '0'} days later, moved to the banking day ${text(value, 'whenClosed')}`,
+    `${text(value, 'name') === '' ? '' : `${text(value, 'name')}: `}${text(value, 'frequency')}, a period ends ${dayText(value, 'periodEnd')}, checks ${text(value, 'daysToCheck') || '0'} days later, moved to the banking day ${text(value, 'whenClosed')}${text(value, 'account') === '' ? '' : `, paid from ${text(value, 'account')}`}`,
 };
 
 const LOOKBACK: FactKind = {

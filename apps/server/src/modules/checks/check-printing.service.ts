@@ -18,7 +18,7 @@ import { FirmDatabase, type Actor } from '../../database/firm-database.js';
 import { rawCents } from '../../database/cents-column.js';
 import { conflict, refuseField } from '../../http/refusal.js';
 import { Audit } from '../audit/index.js';
-import { BankAccount, type Client, findClient } from '../clients/index.js';
+import { accountOfSchedule, BankAccount, type Client, findClient } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { DirectDepositsService } from '../direct-deposits/index.js';
 import { Documents, pdfOf, type Pdf } from '../documents/index.js';
@@ -232,9 +232,17 @@ export class CheckPrinting {
     return {
       toMake: (await this.toMake(manager, payroll)).map((check) => ({ ...check })),
       checks: await checkRows(manager, { payrollId: payroll.id }),
-      accounts: await nextNumbers(manager, payroll.clientId, await this.firstNumber(manager, payroll)),
+      accounts: await this.accountsFor(manager, payroll),
       position: ((await this.checkFacts(manager, payroll))['layout'] as CheckPosition | undefined) ?? 'top',
     };
+  }
+
+  /** The accounts that checks may be drawn on, that of the payroll's schedule first. */
+  private async accountsFor(manager: EntityManager, payroll: Payroll): Promise<NextCheckNumber[]> {
+    const accounts = await nextNumbers(manager, payroll.clientId, await this.firstNumber(manager, payroll));
+    const own = await accountOfSchedule(manager, this.store, payroll);
+    const isOwn = ({ bankAccountId }: NextCheckNumber): boolean => bankAccountId === own;
+    return [...accounts.filter(isOwn), ...accounts.filter((account) => !isOwn(account))];
   }
 
   private async checkFacts(

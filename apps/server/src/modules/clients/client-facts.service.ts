@@ -10,11 +10,12 @@ import { date } from '@zakat/core/calendar/local-date';
 import { problem } from '@zakat/core/issues/issue';
 import type { EntityManager } from 'typeorm';
 import type { Actor } from '../../database/firm-database.js';
-import { refuse } from '../../http/refusal.js';
+import { refuse, refuseField } from '../../http/refusal.js';
 import { Audit } from '../audit/index.js';
 import { Clock } from '../clock/index.js';
 import { clientFactIssues, FactStore, type GivenFact, inForceIds, type SignedFact } from '../facts/index.js';
 import { Client } from './entities.js';
+import { accountLabelled } from './paying-account.js';
 
 const W3_KINDS: Readonly<Record<string, Client['kindOfEmployer']>> = { nonprofit: 'T', government: 'S', federal: 'F' };
 
@@ -36,6 +37,7 @@ export class ClientFactsService {
   ): Promise<void> {
     const issues = [...clientFactIssues(facts, path), ...scheduleIssues(facts, path)];
     if (issues.length > 0) throw refuse(issues);
+    await refuseStrangeAccounts(manager, clientId, facts, path);
     await this.store.addToClient(manager, actor, clientId, facts);
     if (clientId !== null) await this.keepInStep(manager, clientId, facts);
     for (const fact of facts)
@@ -94,8 +96,30 @@ const scheduleIssues = (facts: readonly GivenFact[], path: string) =>
       : [problem('schedule.period-end', `${path}[${index}].value.periodEnd`, { frequency, day: end })];
   });
 
+/** A schedule is paid from an account that the client has. */
+async function refuseStrangeAccounts(
+  manager: EntityManager,
+  clientId: string | null,
+  facts: readonly GivenFact[],
+  path: string,
+): Promise<void> {
+  for (const [index, fact] of facts.entries()) {
+    const label = fact.kind === 'schedule' ? text(fact.value, 'account') : '';
+    if (label !== '' && (clientId === null || (await accountLabelled(manager, clientId, label)) === null))
+      throw refuseField(
+        `${path}[${index}].value.account`,
+        `There is no bank account ${label}.`,
+        'Write its label as it stands under Bank accounts, or leave it blank.',
+      );
+  }
+}
+
 /** A copied fact leaves out what is one employer's alone. */
 function withoutOwn(kind: string, value: FactValue): FactValue {
+  if (kind === 'schedule') {
+    const { account: _account, ...schedule } = value;
+    return schedule;
+  }
   if (kind !== 'employer') return value;
   const { firstWages: _first, lastWages: _last, successor: _successor, ...rest } = value;
   return rest;

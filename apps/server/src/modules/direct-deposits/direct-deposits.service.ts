@@ -16,9 +16,10 @@ import { WorkQueue } from '../../queue/work-queue.js';
 import { Executor } from '../../state-machines/executor.js';
 import { DIRECT_DEPOSIT_MACHINE } from '../../state-machines/machine.js';
 import { Audit } from '../audit/index.js';
-import { BankAccount, findClient, findPayingAccount } from '../clients/index.js';
+import { BankAccount, accountOfSchedule, findClient, findPayingAccount } from '../clients/index.js';
 import { Clock } from '../clock/index.js';
 import { Employee, fullName } from '../employees/index.js';
+import { FactStore } from '../facts/index.js';
 import { Outbox, refuseFailed, Releases } from '../outbox/index.js';
 import { findPayroll, type Payroll } from '../payrolls/index.js';
 import { TrustPayments } from '../trust/index.js';
@@ -51,6 +52,7 @@ export class DirectDepositsService {
     @Inject(Clock) private readonly clock: Clock,
     @Inject(WorkQueue) private readonly queue: WorkQueue,
     @Inject(TrustPayments) private readonly trust: TrustPayments,
+    @Inject(FactStore) private readonly facts: FactStore,
   ) {}
 
   payOf(actor: Actor, payrollId: string): Promise<PayrollPay> {
@@ -251,6 +253,7 @@ export class DirectDepositsService {
       deposits: sum(people.map((person) => person.net as Cents)) - checks,
       checks,
       file: last ? await this.rowIn(manager, last) : null,
+      payFrom: await accountOfSchedule(manager, this.facts, payroll),
       cameBack: live ? (await this.pays.cameBack(manager, payroll, standing)).people : [],
       again: await Promise.all(
         files.filter(({ againOf }) => againOf !== null).map((file) => this.rowIn(manager, file)),

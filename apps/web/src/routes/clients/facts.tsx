@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { sessionQuery, useRemoveClient, useSaveClient } from '../../api/resources.js';
 import { useAddClientFact } from '../../api/set-up.js';
+import type { FactField } from '@zakat/core/facts/field';
 import { FactSheet } from '../fact-forms/fact-sheet.js';
 import { IdentityForm } from '../identity-form.js';
 import { CheckSamples } from './check-samples.js';
@@ -20,6 +21,17 @@ import { Day, sayDay } from '../../kit/day.js';
 const SHOWN = CLIENT_FACTS.kinds
   .map((kind) => kind.kind)
   .filter((kind) => kind !== 'pay-item' && kind !== 'enrollment');
+
+/** The fields of a pay schedule, its account chosen from those of the client. */
+const scheduleFields = (
+  fields: readonly FactField[],
+  { bankAccounts }: Pick<ReturnType<typeof useClient>, 'bankAccounts'>,
+): readonly FactField[] =>
+  fields.map((field) =>
+    field.name === 'account' && bankAccounts.length > 0
+      ? { ...field, kind: 'choice', choices: bankAccounts.map(({ label }) => [label, label] as const) }
+      : field,
+  );
 
 /** What can be seen of an entry, beside it. */
 const BESIDE: Readonly<Record<string, (client: ReturnType<typeof useClient>) => ReactNode>> = {
@@ -80,6 +92,7 @@ export function FactsPage(): ReactNode {
             draftKey={`client.${client.id}`}
             isSaving={add.isPending}
             error={add.error}
+            fieldsOf={(kind) => (kind.kind === 'schedule' ? scheduleFields(kind.fields, client) : kind.fields)}
             beside={(kind) => BESIDE[kind]?.(client) ?? null}
             onSave={(fact, done) => add.mutate(fact, { onSuccess: done })}
           />

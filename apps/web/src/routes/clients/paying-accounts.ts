@@ -4,10 +4,14 @@ import type { Schemas } from '../../api/client.js';
 export function payingAccounts(
   client: Pick<Schemas['ClientView'], 'bankAccounts' | 'trustAccount'> | undefined,
   what: 'taxes' | 'people',
+  /** The account that the pay schedule names, before the others; not before the firm's, where it pays the people. */
+  preferred: string | null = null,
 ): readonly { readonly value: string; readonly label: string }[] {
   if (!client) return [];
   const { bankAccounts, trustAccount } = client;
-  const own = bankAccounts.map(({ id, label, accountTail }) => ({
+  const isFirst = ({ id }: { readonly id: string }): boolean => id === preferred;
+  const inOrder = [...bankAccounts.filter(isFirst), ...bankAccounts.filter((bank) => !isFirst(bank))];
+  const own = inOrder.map(({ id, label, accountTail }) => ({
     value: id,
     label: `${label}, ending ${accountTail}`,
   }));

@@ -142,14 +142,18 @@ export function HowPaid({ payroll }: { readonly payroll: Schemas['PayrollView'] 
               {data.file && <DepositFile key={data.file.id} file={data.file} />}
               {!isLive && data.deposits > 0 && client.data && (
                 <PlanFile
-                  accounts={payingAccounts(client.data, 'people')}
+                  accounts={payingAccounts(client.data, 'people', data.payFrom)}
                   label="Schedule the direct deposit"
                   isBusy={plan.isPending}
                   error={plan.error}
                   onPlan={(bankAccountId) => plan.mutate(bankAccountId)}
                 />
               )}
-              <CameBack pay={data} payroll={payroll} accounts={client.data && payingAccounts(client.data, 'people')} />
+              <CameBack
+                pay={data}
+                payroll={payroll}
+                accounts={client.data && payingAccounts(client.data, 'people', data.payFrom)}
+              />
               {waits && (
                 <p className="note">
                   Some accounts wait for their prenote:{' '}

@@ -37,12 +37,20 @@ const row: SheetRow = {
   note: '',
 };
 const onOverride = jest.fn();
+const onFigure = jest.fn();
 function show(given: Partial<SheetRow> = {}, isOpen = true) {
   const onLeaveOut = jest.fn<(line: string, reason: string | null) => void>();
   onOverride.mockClear();
+  onFigure.mockClear();
   render(
     <MantineProvider env="test">
-      <LinesOfCheck row={{ ...row, ...given }} isOpen={isOpen} onLeaveOut={onLeaveOut} onOverride={onOverride} />
+      <LinesOfCheck
+        row={{ ...row, ...given }}
+        isOpen={isOpen}
+        onLeaveOut={onLeaveOut}
+        onOverride={onOverride}
+        onFigure={onFigure}
+      />
     </MantineProvider>,
   );
   return onLeaveOut;
@@ -93,6 +101,24 @@ describe('what is besides pay in a check', () => {
     expect(box('Loan repayment').checked).toBe(false);
     fireEvent.click(box('Loan repayment'));
     expect(onLeaveOut.mock.calls).toEqual([['item:loan', null]]);
+  });
+  it('shows the working of each amount; an order that is left out is not counted', () => {
+    const orders = [
+      { kind: 'creditor', label: 'First', amount: '10.00' },
+      { kind: 'child-support', label: 'Case D-4471', amount: '115.00' },
+    ];
+    show({
+      base: { employee: { garnishments: orders } },
+      leftOut: [{ line: 'order:First', reason: 'paid' }],
+      otherDeductions: [
+        { item: 'loan', amount: '20.00' },
+        { item: 'match-401k', percent: '3' },
+      ],
+      check: { ...row.check, taken: { ...row.check.taken, 'item:match-401k': 3_000 } },
+    });
+    for (const label of ['Case D-4471', 'Loan repayment', '401(k) match'])
+      fireEvent.click(screen.getByRole('button', { name: new RegExp(`working of ${label.replace(/[()]/g, '.')}`) }));
+    expect(onFigure.mock.calls.map(([figure]) => figure)).toEqual(['garnishment 1', 'deduction:loan', 'employer-paid']);
   });
   it('takes another amount for a reason, and the rest of a deduction may be owed', () => {
     show();

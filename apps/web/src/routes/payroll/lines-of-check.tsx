@@ -11,6 +11,8 @@ interface Props {
   /** A reason leaves the line out; null takes it again. */
   readonly onLeaveOut: (line: string, reason: string | null) => void;
   /** Another amount than is computed; null restores that. */
+  /** The working of an amount is wanted. */
+  readonly onFigure: (figure: string, label: string) => void;
   readonly onOverride: (
     line: string,
     instead: { readonly amount: string; readonly reason: string; readonly isOwed?: boolean } | null,
@@ -72,7 +74,7 @@ const inPlaceOf = ({ computed, reason, owed }: NonNullable<LineOfCheck['overridd
   } `;
 
 /** What is taken from one person's check besides tax, and what stays out of it this time, with the reason. */
-export function LinesOfCheck({ row, isOpen, onLeaveOut, onOverride }: Props): ReactNode {
+export function LinesOfCheck({ row, isOpen, onLeaveOut, onOverride, onFigure }: Props): ReactNode {
   const [asked, setAsked] = useState<string | null>(null);
   const [changing, setChanging] = useState<string | null>(null);
   const lines = linesOfCheck(row);
@@ -142,7 +144,16 @@ export function LinesOfCheck({ row, isOpen, onLeaveOut, onOverride }: Props): Re
                   </>
                 )}
               </td>
-              <td className="num">{line.amount === null ? '–' : showDollars(cents(line.amount))}</td>
+              <td className="num">
+                {line.amount === null ? (
+                  '–'
+                ) : (
+                  <button type="button" className="figure-of" onClick={() => onFigure(line.figure, line.label)}>
+                    {showDollars(cents(line.amount))}
+                    <span className="unseen">, working of {line.label}</span>
+                  </button>
+                )}
+              </td>
             </tr>
           ))}
         </tbody>

@@ -258,6 +258,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           isOpen={isOpen}
           onLeaveOut={(line, reason) => sheet.leaveOut(looked.employeeId, line, reason)}
           onOverride={(line, instead) => sheet.override(looked.employeeId, [{ line, instead }])}
+          onFigure={(figure, label) => sheet.showFigure(looked.employeeId, figure, label)}
         />
       )}
       {looked && payroll.kind !== 'recorded' && payroll.kind !== 'brought-in' && payroll.kind !== 'void' && (

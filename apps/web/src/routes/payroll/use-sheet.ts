@@ -84,7 +84,7 @@ export interface Sheet {
   giveWay(employeeId: string): Promise<readonly ReducedLine[] | null>;
   /** Takes what another program withheld for a tax, as typed; blank: as it is computed. */
   withhold(employeeId: string, tax: string, amount: string, reason?: string): void;
-  showFigure(employeeId: string, figure: string): void;
+  showFigure(employeeId: string, figure: string, label?: string): void;
   /** Saves now and answers with the version to act on. */
   flush(): Promise<number>;
 }
@@ -368,14 +368,16 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
   );
 
   const showFigure = useCallback(
-    (employeeId: string, figure: string): void => {
+    (employeeId: string, figure: string, label?: string): void => {
       const row = latest.current.find((candidate) => candidate.employeeId === employeeId);
       if (!row) return;
       void calc({
         people: [{ key: employeeId, base: row.base, entry: entryOf(row), isPaid: row.isPaid }],
         figure,
         own,
-      }).then((answer) => show({ title: `${TITLES[figure] ?? figure}, ${row.name}`, lines: answer.working ?? [] }));
+      }).then((answer) =>
+        show({ title: `${label ?? TITLES[figure] ?? figure}, ${row.name}`, lines: answer.working ?? [] }),
+      );
     },
     [calc, own, show],
   );

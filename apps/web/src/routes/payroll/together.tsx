@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { linesInWords, type Clash } from '../../calc/together.js';
 import type { SheetRow } from '../../calc/sheet-row.js';
-import type { Overtaken } from './use-sheet.js';
+import type { Overtaken } from './use-saved-rows.js';
 
 /** People for whom two persons typed different lines: nothing of either is lost, one is chosen. */
 export function Clashes({

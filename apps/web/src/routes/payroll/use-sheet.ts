@@ -1,7 +1,5 @@
-import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { Refused, api, take, type Schemas } from '../../api/client.js';
-import { latestPayrollQuery, payrollQuery, usePayrollAct, useSavePayroll } from '../../api/resources.js';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import type { Schemas } from '../../api/client.js';
 import {
   entryOf,
   leavingOut,
@@ -13,15 +11,13 @@ import {
   type InHand,
   type SheetRow,
 } from '../../calc/sheet-row.js';
-import { keyOf, together, type Clash } from '../../calc/together.js';
 import { useCalc } from '../../calc/use-calc.js';
 import type { ReducedLine } from '@zakat/core/casefile/within-net';
 import type { OwnRows } from '@zakat/core/casefile/compose';
 import { ownRules, readRows } from '@zakat/core/rules/pack';
 import { useWorking } from '../../kit/working.js';
 import { TITLES } from './titles.js';
-
-const PAUSE = 700;
+import { useSavedRows, type SavedRows } from './use-saved-rows.js';
 
 export interface TypedCell {
   readonly employeeId: string;
@@ -38,22 +34,11 @@ interface Step {
   readonly after: readonly SheetRow[];
 }
 const MOST_STEPS = 200;
-/** How often one save is laid together with what others save at the same moment. */
-const MOST_ROUNDS = 4;
-export interface Overtaken {
-  readonly status: Schemas['PayrollView']['status'];
-  readonly by: string;
-  readonly version: number;
-  readonly names: readonly string[];
-}
-const firstKeys = (rows: readonly SheetRow[]): Map<string, string> =>
-  new Map(rows.map((row) => [row.employeeId, keyOf(row)]));
-const isConflict = (error: unknown): boolean => error instanceof Refused && error.problem.status === 409;
-
-export interface Sheet {
+export interface Sheet extends Pick<
+  SavedRows,
+  'saving' | 'error' | 'clashes' | 'overtaken' | 'flush' | 'saveAfterReview'
+> {
   readonly rows: readonly SheetRow[];
-  readonly saving: 'saved' | 'typing' | 'saving' | 'failed';
-  readonly error: Refused | null;
   /** Lines that were not understood, each with its person: they hold the review. */
   readonly unread: readonly {
     readonly employeeId: string;
@@ -63,13 +48,8 @@ export interface Sheet {
   }[];
   /** What there is to say about an amount that was found, or of what somebody else saved. */
   readonly note: string | null;
-  /** People for whom somebody else saved other lines than are typed here: nothing is saved for them until it is decided. */
-  readonly clashes: readonly Clash[];
+  /** Whose lines stand where two people typed for one. */
   decide(employeeId: string, whose: 'mine' | 'theirs'): void;
-  /** The payroll was reviewed or posted by somebody else while something typed here was not saved. */
-  readonly overtaken: Overtaken | null;
-  /** Reopens a reviewed payroll and saves what was typed here. */
-  saveAfterReview(): Promise<void>;
   type(employeeId: string, column: string, value: string): void;
   /** Several cells at once, as pasted: one step to undo. */
   typeAll(cells: readonly TypedCell[]): void;
@@ -85,8 +65,6 @@ export interface Sheet {
   /** Takes what another program withheld for a tax, as typed; blank: as it is computed. */
   withhold(employeeId: string, tax: string, amount: string, reason?: string): void;
   showFigure(employeeId: string, figure: string, label?: string): void;
-  /** Saves now and answers with the version to act on. */
-  flush(): Promise<number>;
 }
 
 const listOf = (value: unknown): readonly unknown[] => (Array.isArray(value) ? (value as unknown[]) : []);
@@ -96,47 +74,29 @@ const ownRows = (own: Record<string, unknown>): OwnRows | null =>
 /** The sheet's state: typed cells recompute at once in the worker and are saved after a short pause. */
 export function useSheet(payroll: Schemas['PayrollView']): Sheet {
   const [rows, setRows] = useState<readonly SheetRow[]>(() => payroll.persons.map(rowOf));
-  const [saving, setSaving] = useState<Sheet['saving']>('saved');
   const [note, setNote] = useState<string | null>(null);
   const own = useMemo(() => ownRows(payroll.own), [payroll.own]);
   const rules = useMemo(() => (own ? ownRules(readRows(own.rules, 'rules', [])) : null), [own]);
   const latest = useRef(rows);
-  const version = useRef(payroll.version);
   const done = useRef<Step[]>([]);
   const undone = useRef<Step[]>([]);
-  const timer = useRef<ReturnType<typeof setTimeout> | null>(null);
-  const queue = useRef<Promise<void>>(Promise.resolve());
-  const underWay = useRef(0);
-  const queries = useQueryClient();
   const calc = useCalc();
-  const save = useSavePayroll(payroll.id);
-  const reopen = usePayrollAct(payroll.id);
   const { show } = useWorking();
-  const [first] = useState(() => firstKeys(rows));
-  const known = useRef<ReadonlyMap<string, string>>(first);
-  const [clashes, setClashes] = useState<readonly Clash[]>([]);
-  const clashing = useRef<readonly Clash[]>([]);
-  const [overtaken, setOvertaken] = useState<Overtaken | null>(null);
-  const clash = useCallback((next: readonly Clash[]): void => {
-    clashing.current = next;
-    setClashes(next);
+  const rowsNow = useCallback((): readonly SheetRow[] => latest.current, []);
+  const putRows = useCallback((next: readonly SheetRow[]): void => {
+    latest.current = next;
+    setRows(next);
   }, []);
-  /** What was typed and the server does not have. */
-  const unsaved = useCallback(
-    (): readonly SheetRow[] => latest.current.filter((row) => known.current.get(row.employeeId) !== keyOf(row)),
-    [],
-  );
   const compute = useCallback(
     (row: SheetRow): void => {
       const { employeeId, base, isPaid } = row;
       void calc({ people: [{ key: employeeId, base, entry: entryOf(row), isPaid }], own }).then((answer) => {
         const check = answer.checks[employeeId];
         if (!check) return;
-        latest.current = latest.current.map((other) => (other.employeeId === employeeId ? { ...other, check } : other));
-        setRows(latest.current);
+        putRows(latest.current.map((other) => (other.employeeId === employeeId ? { ...other, check } : other)));
       });
     },
-    [calc, own],
+    [calc, own, putRows],
   );
 
   /** What somebody else saved for these people is not taken back by a step of before. */
@@ -146,111 +106,30 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     undone.current = undone.current.filter(isOthers);
   }, []);
 
-  /** Takes what somebody else saved meanwhile; nothing that was typed here is lost. False: it is not open any more. */
-  const catchUp = useCallback(async (): Promise<boolean> => {
-    const fresh = await take(api.GET('/api/payrolls/{id}', { params: { path: { id: payroll.id } } }));
-    const waiting = unsaved();
-    if (fresh.status !== 'open') {
-      if (waiting.length === 0) queries.setQueryData(payrollQuery(payroll.id).queryKey, fresh);
-      else {
-        const { by } = await take(api.GET('/api/payrolls/{id}/latest', { params: { path: { id: payroll.id } } }));
-        setOvertaken({ status: fresh.status, by, version: fresh.version, names: waiting.map(({ name }) => name) });
-      }
-      return false;
-    }
-    const laid = together(latest.current, known.current, fresh.persons);
-    version.current = fresh.version;
-    known.current = laid.known;
-    latest.current = laid.rows;
-    setRows(laid.rows);
-    forgetSteps(new Set(laid.taken.map(({ employeeId }) => employeeId)));
-    const others = clashing.current.filter(
-      ({ employeeId }) => !laid.clashes.some((one) => one.employeeId === employeeId) && laid.known.has(employeeId),
-    );
-    clash([...others, ...laid.clashes]);
-    unsaved().forEach(compute);
-    queries.setQueryData(payrollQuery(payroll.id).queryKey, fresh);
-    if (laid.taken.length > 0 || laid.gone.length > 0) {
-      const { by, isOwn } = await take(api.GET('/api/payrolls/{id}/latest', { params: { path: { id: payroll.id } } }));
-      const who = isOwn ? 'You, on another page,' : by;
-      setNote(
-        [
-          ...(laid.taken.length === 0 ? [] : [`${who} saved ${laid.taken.map(({ name }) => name).join(', ')}`]),
-          ...laid.gone.map((name) => `${name} is not in this payroll any more`),
-        ].join('. '),
-      );
-    }
-    return true;
-  }, [clash, compute, forgetSteps, payroll.id, queries, unsaved]);
-
-  const saveNow = useCallback(async (): Promise<number> => {
-    if (timer.current) clearTimeout(timer.current);
-    timer.current = null;
-    setSaving('saving');
-    const send = async (): Promise<void> => {
-      for (let round = 1; ; round += 1) {
-        const sent = unsaved().filter(
-          (row) => !clashing.current.some(({ employeeId }) => employeeId === row.employeeId),
-        );
-        if (sent.length === 0) {
-          save.reset();
-          return;
-        }
-        try {
-          const saved = await save.mutateAsync({ version: version.current, entries: sent.map(entryOf) });
-          version.current = saved.version;
-          known.current = new Map([...known.current, ...firstKeys(sent)]);
-          queries.setQueryData(payrollQuery(payroll.id).queryKey, saved);
-          return;
-        } catch (error) {
-          // Somebody else saved first: what they did is taken, and this is sent again.
-          if (!isConflict(error) || round === MOST_ROUNDS || !(await catchUp())) throw error;
-        }
-      }
-    };
-    // One after the other: each is of the version that the one before it made.
-    const turn = queue.current.then(send, send);
-    queue.current = turn.catch(() => undefined);
-    underWay.current += 1;
-    try {
-      await turn;
-    } catch (error) {
-      setSaving('failed');
-      throw error;
-    } finally {
-      underWay.current -= 1;
-    }
-    // What was typed since, or is in process, is not saved yet.
-    if (timer.current === null && underWay.current === 0) setSaving('saved');
-    return version.current;
-  }, [catchUp, payroll.id, queries, save, unsaved]);
-  const saveRef = useRef(saveNow);
-  useEffect(() => {
-    saveRef.current = saveNow;
+  const { saveSoon, endClash, ...saved } = useSavedRows({
+    payroll,
+    rowsNow,
+    onRows: putRows,
+    onNote: setNote,
+    onCompute: compute,
+    onOthers: forgetSteps,
   });
-  // Leaving the page must not lose what was typed in the last moment.
-  useEffect(
-    () => () => {
-      if (timer.current) void saveRef.current().catch(() => undefined);
-    },
-    [],
-  );
 
-  const change = useCallback((employeeId: string, next: (row: SheetRow) => SheetRow): SheetRow | undefined => {
-    latest.current = latest.current.map((row) => (row.employeeId === employeeId ? next(row) : row));
-    setRows(latest.current);
-    return latest.current.find((row) => row.employeeId === employeeId);
-  }, []);
+  const change = useCallback(
+    (employeeId: string, next: (row: SheetRow) => SheetRow): SheetRow | undefined => {
+      putRows(latest.current.map((row) => (row.employeeId === employeeId ? next(row) : row)));
+      return latest.current.find((row) => row.employeeId === employeeId);
+    },
+    [putRows],
+  );
 
   /** Computes a changed row at once, and saves it after a short pause. */
   const changed = useCallback(
     (row: SheetRow): void => {
       compute(row);
-      setSaving('typing');
-      if (timer.current) clearTimeout(timer.current);
-      timer.current = setTimeout(() => void saveRef.current().catch(() => undefined), PAUSE);
+      saveSoon();
     },
-    [compute],
+    [compute, saveSoon],
   );
 
   /** Finds the amount that leaves so much in the hand, and pays it. */
@@ -382,53 +261,22 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     [calc, own, show],
   );
 
-  const flush = useCallback(async (): Promise<number> => {
-    if (saving !== 'saved') await saveRef.current();
-    if (clashing.current.length > 0) throw new Error('It is not decided whose lines stand.');
-    return version.current;
-  }, [saving]);
   const decide = useCallback(
     (employeeId: string, whose: 'mine' | 'theirs'): void => {
-      const found = clashing.current.find((one) => one.employeeId === employeeId);
+      const found = endClash(employeeId);
       if (!found) return;
-      clash(clashing.current.filter((one) => one !== found));
       if (whose === 'theirs') forgetSteps(new Set([employeeId]));
       const row = change(employeeId, (current) => (whose === 'theirs' ? found.theirs : current));
       if (row) changed(row);
     },
-    [change, changed, clash, forgetSteps],
+    [change, changed, endClash, forgetSteps],
   );
-  const saveAfterReview = useCallback(async (): Promise<void> => {
-    if (!overtaken) return;
-    const opened = await reopen.mutateAsync({ act: 'reopen', version: overtaken.version });
-    version.current = opened.version;
-    setOvertaken(null);
-    if (await catchUp()) await saveRef.current();
-  }, [catchUp, overtaken, reopen]);
-  // Two people in one payroll see each other's changes.
-  const { data: newest } = useQuery({ ...latestPayrollQuery(payroll.id), enabled: payroll.status !== 'posted' });
-  useEffect(() => {
-    if (!newest || newest.version <= version.current || underWay.current > 0 || overtaken) return;
-    queue.current = queue.current.then(catchUp).then(
-      () => undefined,
-      () => undefined,
-    );
-  }, [newest, catchUp, overtaken]);
-  // A page that is left while something is not saved asks first.
-  useEffect(() => {
-    const ask = (event: BeforeUnloadEvent): void => {
-      if (timer.current !== null || underWay.current > 0) event.preventDefault();
-    };
-    window.addEventListener('beforeunload', ask);
-    return () => window.removeEventListener('beforeunload', ask);
-  }, []);
   const unread = rows.flatMap(({ employeeId, name, unread: line, isPaid }) =>
     line && isPaid ? [{ employeeId, name, text: line.text, why: line.why }] : [],
   );
   return {
+    ...saved,
     rows,
-    saving,
-    error: save.error,
     unread,
     note,
     type,
@@ -440,10 +288,6 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     giveWay,
     withhold,
     showFigure,
-    flush,
-    clashes,
     decide,
-    overtaken,
-    saveAfterReview,
   };
 }

@@ -3,7 +3,7 @@ import { useHotkeys } from '@mantine/hooks';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { cents, showDollars } from '@zakat/core/money/cents';
 import { useState, type ReactNode } from 'react';
-import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useNavigate, useParams } from 'react-router';
 import type { Schemas } from '../../api/client.js';
 import { payrollQuery, useDiscardPayroll, usePayrollAct } from '../../api/resources.js';
 import { itemCodes, jobNames } from '../../calc/sheet-row.js';
@@ -14,7 +14,8 @@ import { Status } from '../../kit/status.js';
 import { Waiting } from '../../kit/waiting.js';
 import { accountPath } from '../clients/account-path.js';
 import { ColumnsOfClient } from './columns.js';
-import { rowFilters, shownRows } from './shown-rows.js';
+import { rowFilters } from './shown-rows.js';
+import { useShownRows } from './use-shown-rows.js';
 import { ClientNotes } from './client-notes.js';
 import { PayrollChecksView } from './checks.js';
 import { Costs } from './costs.js';
@@ -59,22 +60,7 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
   const [leftOut, setLeftOut] = useState(0);
   const [isColumnsOpen, setColumnsOpen] = useState(false);
   const [kept, setKept] = useState<readonly string[]>(payroll.columns);
-  const [search, setSearch] = useSearchParams();
-  const navigate = useNavigate();
-  const filter = search.get('show') ?? '';
-  // Who was shown stays shown while it is typed for them: hours that are typed must not take the row away.
-  const [asked, setAsked] = useState(() => shownRows(sheet.rows, payroll.persons, filter).map((row) => row.employeeId));
-  const among = new Set(asked);
-  const shown = filter === '' ? sheet.rows : sheet.rows.filter((row) => among.has(row.employeeId));
-  const show = (value: string): void => {
-    setAsked(shownRows(sheet.rows, payroll.persons, value).map((row) => row.employeeId));
-    setSearch(value === '' ? {} : { show: value }, { replace: true });
-  };
-  const openPerson = (employeeId: string, at: string): void => {
-    void Promise.resolve(navigate({ search: `?${withAt(search, at)}` }, { replace: true })).then(() =>
-      navigate(`/employees/${employeeId}`),
-    );
-  };
+  const shown = useShownRows(sheet.rows, payroll.persons);
   const [unmatched, setUnmatched] = useState<readonly string[]>([]);
   const [reason, setReason] = useState('');
   const [person, setPerson] = useState<string | null>(null);
@@ -113,14 +99,14 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
           <NativeSelect
             aria-label="Shown"
             size="xs"
-            value={filter}
+            value={shown.filter}
             data={rowFilters(payroll.persons)}
-            onChange={(event) => show(event.currentTarget.value)}
+            onChange={(event) => shown.show(event.currentTarget.value)}
           />
         )}
-        {shown.length < sheet.rows.length && (
+        {shown.rows.length < sheet.rows.length && (
           <span className="note" role="status">
-            {shown.length} of {sheet.rows.length} shown; totals are of everybody
+            {shown.rows.length} of {sheet.rows.length} shown; totals are of everybody
           </span>
         )}
         <button
@@ -186,12 +172,12 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
         <OvertakenNote overtaken={sheet.overtaken} onSave={sheet.saveAfterReview} onReload={onReload} />
       )}
       <PayrollSheet
-        rows={shown}
+        rows={shown.rows}
         isOpen={isOpen}
         isWide={isWide}
         kept={kept}
-        at={search.get('at') ?? ''}
-        onOpen={openPerson}
+        at={shown.at}
+        onOpen={shown.openPerson}
         onType={sheet.type}
         onPaste={sheet.typeAll}
         onUndo={sheet.undo}
@@ -365,12 +351,6 @@ function Work({ payroll, onReload }: { readonly payroll: Payroll; readonly onRel
       {payroll.status !== 'open' && <Costs payroll={payroll} />}
     </>
   );
-}
-
-function withAt(search: URLSearchParams, at: string): string {
-  const next = new URLSearchParams(search);
-  next.set('at', at);
-  return next.toString();
 }
 
 /** Goes from one warning of the page to the next, and to the first after the last. */

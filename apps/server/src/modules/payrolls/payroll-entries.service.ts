@@ -152,9 +152,8 @@ export class PayrollEntries {
           'Somebody else saved this payroll meanwhile. Look again; what you typed is still on your screen.',
         );
       const client = await findClient(manager, payroll.clientId);
-      const cases = new Map(
-        (await this.peopleCases.forPayroll(manager, client, payroll)).map((person) => [person.employee.id, person]),
-      );
+      const people = await this.peopleCases.forPayroll(manager, client, payroll);
+      const cases = new Map(people.map((person) => [person.employee.id, person]));
       const strangers = input.entries.filter((entry) => !cases.has(entry.employeeId));
       if (strangers.length > 0)
         throw refuseField('entries', 'An entry is for a person who is not in this payroll.', 'Load the payroll again.');
@@ -177,7 +176,7 @@ export class PayrollEntries {
         ...(withheld > 0 && payroll.kind === 'recorded' ? { withheld } : {}),
         ...(withheld > 0 && payroll.kind !== 'recorded' ? { overridden: overriddenWords(input.entries) } : {}),
       });
-      return this.views.of(manager, id);
+      return this.views.ofComputed(manager, await this.views.computed(manager, id, people));
     });
   }
 

@@ -104,11 +104,14 @@ export class PayrollViews {
     @Inject(ClosedPeriods) private readonly closed: ClosedPeriods,
   ) {}
 
-  /** The people of a payroll that is not posted, with their checks computed from the records as they stand. */
-  async computed(manager: EntityManager, id: string): Promise<ComputedPayroll> {
+  /**
+   * The people of a payroll that is not posted, with their checks computed from the records as they stand. `known`: its
+   * people, where they were looked up just now.
+   */
+  async computed(manager: EntityManager, id: string, known?: readonly PersonCase[]): Promise<ComputedPayroll> {
     const payroll = await findPayroll(manager, id);
     const client = await findClient(manager, payroll.clientId);
-    const cases = await this.peopleCases.forPayroll(manager, client, payroll);
+    const cases = known ?? (await this.peopleCases.forPayroll(manager, client, payroll));
     const stored = (await manager.query(
       'SELECT employee_id, is_paid, earnings, deductions, left_out, overridden, withheld, unread FROM payroll_line WHERE payroll_id = $1',
       [id],

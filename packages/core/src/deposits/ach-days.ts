@@ -3,10 +3,10 @@ import { BANKING } from '../calendar/holidays.js';
 import type { LocalDate } from '../calendar/local-date.js';
 
 /** Banking hour, Eastern time, by which an ACH file must be with the bank to settle the next banking day. Common practice. */
-export const ACH_CUTOFF = '17:00 ET';
+export const ACH_CUTOFF = '5 p.m. ET';
 
 /** Hour by which an agency takes debit instructions for the next banking day (EFTPS: 8 p.m. Eastern the day before; recalled). */
-export const AGENCY_DEBIT_CUTOFF = '20:00 ET';
+export const AGENCY_DEBIT_CUTOFF = '8 p.m. ET';
 
 /**
  * The last safe day to release an ACH credit that must settle by `due`: it settles on the last banking day not after the

@@ -91,7 +91,7 @@ const WORDS: Readonly<Record<DirectDepositKind, (amount: string, name: string) =
     side: 'To',
     leaves: `${amount} leaves ${name}'s account for its people by ACH credits.`,
     becomesImpossible: `${CANNOT_BE_CALLED_BACK}, and this payroll cannot be deposited a second time.`,
-    wayBack: 'An entry that comes back shows with its reason; that person is then paid by check.',
+    wayBack: 'An entry that comes back shows with its reason; that pay then goes by check, or is sent again.',
   }),
   prenotes: () => ({
     what: 'Prenotes',

@@ -224,8 +224,7 @@ describe('an entry that comes back', () => {
     )) as { id: string }[];
     const payrollId = row?.id ?? '';
     const pay = async () => (await preparer('GET', `/payrolls/${payrollId}/pay`)).body;
-    const send = () =>
-      preparer('POST', `/payrolls/${payrollId}/direct-deposit-again`, { bankAccountId: client.bankId });
+    const send = () => preparer('POST', `/payrolls/${payrollId}/direct-deposit-again`);
     const before = await pay();
     expect(before.cameBack).toMatchObject([
       { employeeId: client.employeeIds[2], amount: before.people[2].net, to: '' },
@@ -255,6 +254,55 @@ describe('an entry that comes back', () => {
       toMake: { employeeId: string }[];
     };
     expect(toMake.map(({ employeeId }) => employeeId)).not.toContain(client.employeeIds[2]);
+  });
+  it('of a void, each credit is asked back within the days of its own file, and nobody else’s', async () => {
+    const [row] = (await stack.dataSource.query(
+      `SELECT p.id FROM payroll p WHERE p.client_id = $1 AND p.check_date = '2026-11-13' AND p.status = 'posted'`,
+      [client.id],
+    )) as { id: string }[];
+    const { people } = (await preparer('GET', `/payrolls/${row?.id ?? ''}/pay`)).body as {
+      people: { employeeId: string; net: number }[];
+    };
+    const { checks } = (await preparer('GET', `/payrolls/${row?.id ?? ''}/voids`)).body as {
+      checks: { paycheckId: string; employeeId: string }[];
+    };
+    // The first was paid in the first file, to two accounts; the third in the file that was sent again.
+    const ids = [0, 2].map((person) => client.employeeIds[person]);
+    const made = await preparer('POST', `/payrolls/${row?.id ?? ''}/voids`, {
+      paycheckIds: checks.filter(({ employeeId }) => ids.includes(employeeId)).map(({ paycheckId }) => paycheckId),
+      reason: 'Paid twice',
+    });
+    const voidId = String(made.body.id);
+    expect((await reviewer('POST', `/voids/${voidId}/post`, { version: 1 })).status).toBe(200);
+    interface Entry {
+      readonly employeeId: string;
+      readonly amount: number;
+      readonly cameBack: string | null;
+    }
+    const reversal = async () =>
+      (await preparer('GET', `/voids/${voidId}/reversal`)).body as { entries: Entry[]; amount: number; until: string };
+    const byPerson = (entries: readonly Entry[]) =>
+      ids.map((id) =>
+        entries.filter(({ employeeId }) => employeeId === id).reduce((total, { amount }) => total + amount, 0),
+      );
+    const nets = ids.map((id) => people.find(({ employeeId }) => employeeId === id)?.net ?? 0);
+    const before = await reversal();
+    expect([byPerson(before.entries), before.entries.length]).toEqual([nets, 3]);
+    expect([before.amount, before.until]).toEqual([(nets[0] ?? 0) + (nets[1] ?? 0), '2026-11-20']);
+    // After the days of the first file only the second one's credit is taken back.
+    await stack.console('date', { today: '2026-11-23' });
+    const late = await reversal();
+    expect(late.amount).toBe(nets[1]);
+    expect(late.entries.map(({ employeeId, cameBack }) => [employeeId, cameBack === null])).toEqual([
+      [ids[1], true],
+      [ids[0], false],
+      [ids[0], false],
+    ]);
+    const planned = await preparer('POST', `/voids/${voidId}/reversal`);
+    expect([planned.status, planned.body.file.entries, planned.body.file.amount]).toEqual([201, 1, nets[1]]);
+    expect(
+      (await preparer('POST', `/direct-deposits/${String(planned.body.file.id)}/withdraw`, { version: 1 })).status,
+    ).toBe(200);
   });
   it('a file that the bank refuses opens the pay again', async () => {
     const payrollId = await postPayroll(preparer, client.id, {

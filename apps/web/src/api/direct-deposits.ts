@@ -52,9 +52,7 @@ export const usePlanPay = (payrollId: string) =>
     take(api.POST('/api/payrolls/{id}/direct-deposit', { ...path(payrollId), body: { bankAccountId } })),
   );
 export const usePlanAgain = (payrollId: string) =>
-  useChange((bankAccountId: string) =>
-    take(api.POST('/api/payrolls/{id}/direct-deposit-again', { ...path(payrollId), body: { bankAccountId } })),
-  );
+  useChange(() => take(api.POST('/api/payrolls/{id}/direct-deposit-again', path(payrollId))));
 export const usePlanPrenotes = (clientId: string) =>
   useChange((bankAccountId: string) =>
     take(api.POST('/api/clients/{id}/prenotes', { ...path(clientId), body: { bankAccountId } })),

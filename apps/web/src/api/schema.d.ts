@@ -12752,11 +12752,7 @@ export interface operations {
             };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["PlanDirectDeposit"];
-            };
-        };
+        requestBody?: never;
         responses: {
             201: {
                 headers: {

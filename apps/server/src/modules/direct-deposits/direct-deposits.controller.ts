@@ -42,12 +42,8 @@ export class DirectDepositsController {
 
   @Post('payrolls/:id/direct-deposit-again')
   @Answers(PayrollPay, 'one', 201)
-  planAgain(
-    @CurrentSession() session: Session,
-    @Param('id', ParseUUIDPipe) id: string,
-    @Body() body: PlanDirectDeposit,
-  ): Promise<PayrollPay> {
-    return this.deposits.planAgain(session, id, body.bankAccountId);
+  planAgain(@CurrentSession() session: Session, @Param('id', ParseUUIDPipe) id: string): Promise<PayrollPay> {
+    return this.deposits.planAgain(session, id);
   }
 
   @Get('clients/:id/prenotes')

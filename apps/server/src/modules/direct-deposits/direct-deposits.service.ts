@@ -90,8 +90,8 @@ export class DirectDepositsService {
     });
   }
 
-  /** Plans a file that sends what came back to the accounts that the people have now. */
-  planAgain(actor: Actor, payrollId: string, bankAccountId: string): Promise<PayrollPay> {
+  /** Plans a file that sends what came back, from the account that it came back to, to the accounts that the people have now. */
+  planAgain(actor: Actor, payrollId: string): Promise<PayrollPay> {
     return this.database.run(actor, async (manager) => {
       const payroll = postedHere(await findPayroll(manager, payrollId));
       await manager.query('SELECT id FROM payroll WHERE id = $1 FOR UPDATE', [payrollId]);
@@ -111,7 +111,8 @@ export class DirectDepositsService {
           clientId: payroll.clientId,
           kind: 'pay',
           payrollId,
-          bankAccountId,
+          // The money came back there.
+          bankAccountId: first.bankAccountId,
           settles: earliestSettlement(await this.clock.today(manager)),
           againOf: first.id,
         },
@@ -349,8 +350,9 @@ export class DirectDepositsService {
   /** Whether the money may leave; of a reversal, whether the bank still takes it. */
   private async moneyChecks(manager: EntityManager, bank: BankAccount, deposit: DirectDeposit): Promise<SlipCheck[]> {
     if (deposit.voidId === null) return this.trust.checks(manager, bank, deposit);
-    const { until } = await reversibleOf(manager, deposit.voidId);
-    const isPassed = until !== null && (await this.clock.today(manager)) <= until;
+    const today = await this.clock.today(manager);
+    const { until } = await reversibleOf(manager, deposit.voidId, today);
+    const isPassed = until !== null && today <= until;
     return [
       {
         label: 'The bank still takes a reversal',
@@ -368,7 +370,7 @@ export class DirectDepositsService {
     deposit: DirectDeposit,
   ): Promise<readonly { readonly account: { readonly mark: Buffer }; readonly amount: Cents }[]> {
     if (deposit.voidId !== null) {
-      const { entries } = await reversibleOf(manager, deposit.voidId);
+      const { entries } = await reversibleOf(manager, deposit.voidId, await this.clock.today(manager));
       return entries.map(({ accountMark, amount }) => ({ account: { mark: accountMark }, amount }));
     }
     if (deposit.payrollId !== null && deposit.againOf !== null)

@@ -1,6 +1,6 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { VoidReversal } from '@zakat/contract/direct-deposits';
-import { date, showDate } from '@zakat/core/calendar/local-date';
+import { showDate } from '@zakat/core/calendar/local-date';
 import { earliestSettlement } from '@zakat/core/deposits/ach-days';
 import { sum } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
@@ -34,16 +34,15 @@ export class DepositReversals {
     return this.database.run(actor, async (manager) => {
       const { client_id: clientId, status } = await findVoid(manager, voidId);
       if (status !== 'posted') throw conflict('This void is not posted: nothing of it is taken back yet.');
-      const { original, entries, until } = await reversibleOf(manager, voidId);
-      if (!original || until === null)
-        throw conflict('Nothing of these checks went to an account, or it came back by itself.');
       const today = await this.clock.today(manager);
+      const { entries, until, bankAccountId, settles: settled } = await reversibleOf(manager, voidId, today);
+      if (until === null || bankAccountId === null || settled === null)
+        throw conflict('Nothing of these checks went to an account, or it came back by itself.');
       if (today > until)
         throw conflict(
           `The bank took a reversal until ${showDate(until)}. Agree with the person how the net pay is paid back.`,
         );
       const earliest = earliestSettlement(today);
-      const settled = date(original.settles);
       await this.deposits.planFile(
         manager,
         actor,
@@ -52,7 +51,7 @@ export class DepositReversals {
           kind: 'reversal',
           payrollId: null,
           voidId,
-          bankAccountId: original.bankAccountId,
+          bankAccountId,
           // What has not arrived yet cannot be taken back.
           settles: earliest < settled ? settled : earliest,
         },
@@ -76,24 +75,25 @@ export class DepositReversals {
 
   private async viewIn(manager: EntityManager, voidId: string): Promise<VoidReversal> {
     const [file] = await manager.find(DirectDeposit, { where: { voidId }, order: { createdAt: 'DESC' }, take: 1 });
-    const { entries: open, until } = await reversibleOf(manager, voidId);
+    const today = await this.clock.today(manager);
+    const { entries: open, tooLate, until } = await reversibleOf(manager, voidId, today);
     const isLive = file !== undefined && LIVE.includes(file.status);
     const entries = isLive
       ? await manager.find(DirectDepositEntry, { where: { directDepositId: file.id }, order: { sequence: 'ASC' } })
       : open;
+    const late = new Set(tooLate);
     const names = (await manager.query(
       `SELECT id, concat_ws(' ', first_name, last_name) AS name FROM employee WHERE id = ANY($1)`,
-      [entries.map((entry) => entry.employeeId)],
+      [[...entries, ...tooLate].map((entry) => entry.employeeId)],
     )) as { id: string; name: string }[];
-    const today = await this.clock.today(manager);
     return {
-      entries: entries.map((entry) => ({
+      entries: [...entries, ...tooLate].map((entry) => ({
         employeeId: entry.employeeId,
         name: names.find(({ id }) => id === entry.employeeId)?.name ?? '',
         label: entry.label,
         tail: entry.accountTail,
         amount: entry.amount,
-        cameBack: cameBackWords(entry),
+        cameBack: late.has(entry) ? 'the bank’s days for it have passed' : cameBackWords(entry),
       })),
       amount: sum(entries.map(({ amount }) => amount)),
       until,

@@ -18,11 +18,13 @@ const unreadIssues = ({ unread }: ComputedPerson['entry']): Issue[] =>
   unread ? [problem('entry.not-read', unread.column, { text: unread.text, why: unread.why })] : [];
 
 /** More leave than there is: it may be owed, and is looked at twice. */
-const leaveExceeded = ({ result }: ComputedPerson): Issue[] =>
-  result.problems.filter(({ code }) => code === 'leave.exceeded').map((issue) => ({ ...issue, severity: 'ask' }));
+const leaveExceeded = ({ result }: ComputedPerson, { kind }: Payroll): Issue[] =>
+  (kind === 'recorded' ? [] : result.problems)
+    .filter(({ code }) => code === 'leave.exceeded')
+    .map((issue) => ({ ...issue, severity: 'ask' }));
 
 /** What was typed and is legal, but looks like a slip: the review asks once. */
 export const entryDoubts = (person: ComputedPerson, payroll: Payroll): Issue[] =>
-  [...doubtsOf(person, payroll), ...leaveExceeded(person)]
+  [...doubtsOf(person, payroll), ...leaveExceeded(person, payroll)]
     .filter((issue) => issue.severity === 'ask')
     .map((issue) => ({ ...issue, field: `${fullName(person.employee)}: ${issue.field}` }));

@@ -1,3 +1,4 @@
+import { Button } from '@mantine/core';
 import { useQuery } from '@tanstack/react-query';
 import { Fragment, type ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -5,6 +6,7 @@ import type { Schemas } from '../../api/client.js';
 import { payrollPayQuery, usePlanAgain, usePlanPay } from '../../api/direct-deposits.js';
 import { clientQuery } from '../../api/resources.js';
 import { Figure } from '../../kit/figure.js';
+import { RefusedNote } from '../../kit/problems.js';
 import { Waiting } from '../../kit/waiting.js';
 import { DepositFile, PlanFile, standingWords } from '../direct-deposit/deposit-file.js';
 import { ListHead } from '../../kit/list-head.js';
@@ -66,15 +68,7 @@ const restByCheck = (person: Pay['people'][number]): number =>
   person.check - person.deposits.reduce((total, part) => total + (part.isReady ? 0 : part.amount), 0);
 
 /** Pay that came back from an account: a check is made out for it below, or it is sent again to the account of now. */
-function CameBack({
-  pay,
-  payroll,
-  accounts,
-}: {
-  readonly pay: Pay;
-  readonly payroll: Schemas['PayrollView'];
-  readonly accounts: ReturnType<typeof payingAccounts> | undefined;
-}): ReactNode {
+function CameBack({ pay, payroll }: { readonly pay: Pay; readonly payroll: Schemas['PayrollView'] }): ReactNode {
   const again = usePlanAgain(payroll.id);
   const isWaiting = pay.again.some(({ status }) => status === 'planned');
   const ready = pay.cameBack.filter((one) => one.ready > 0);
@@ -109,15 +103,15 @@ function CameBack({
       {pay.again.map((file) => (
         <DepositFile key={file.id} file={file} />
       ))}
-      {ready.length > 0 && !isWaiting && accounts && (
-        <PlanFile
-          accounts={accounts}
-          label={ready.length === 1 ? 'Send it again' : `Send ${ready.length} again`}
-          isBusy={again.isPending}
-          error={again.error}
-          onPlan={(bankAccountId) => again.mutate(bankAccountId)}
-        />
+      {ready.length > 0 && !isWaiting && (
+        <div className="actions">
+          <Button variant="outline" loading={again.isPending} onClick={() => again.mutate(undefined)}>
+            {ready.length === 1 ? 'Send it again' : `Send ${ready.length} again`}
+          </Button>
+          <span className="note">from the account to which it came back</span>
+        </div>
       )}
+      <RefusedNote error={again.error} />
     </section>
   );
 }
@@ -149,11 +143,7 @@ export function HowPaid({ payroll }: { readonly payroll: Schemas['PayrollView'] 
                   onPlan={(bankAccountId) => plan.mutate(bankAccountId)}
                 />
               )}
-              <CameBack
-                pay={data}
-                payroll={payroll}
-                accounts={client.data && payingAccounts(client.data, 'people', data.payFrom)}
-              />
+              <CameBack pay={data} payroll={payroll} />
               {waits && (
                 <p className="note">
                   Some accounts wait for their prenote:{' '}

@@ -182,6 +182,18 @@ describe('lines of which a check takes another amount', () => {
     expect((await reviewer('POST', `/voids/${id}/post`, { version: view.version })).status).toBeLessThan(300);
     const after = await open(third);
     expect(after.persons[0]?.deductions).toEqual([{ item: 'section-125-health', amount: '62.00', arrears: '42.00' }]);
+    // Once the line has ended nothing takes what is owed by itself: it is said.
+    await preparer('POST', `/payrolls/${after.id}/discard`, { version: after.version });
+    const ended = fact('standing', { item: 'section-125-health', amount: '62.00', until: '2026-10-31' }, '2026-10-01');
+    expect(
+      (await preparer('POST', `/employees/${person}/facts`, { ...ended, confirmed: ['doubt.contradicts from'] }))
+        .status,
+    ).toBeLessThan(300);
+    const without = (await open(third)) as View & { persons: { note: string }[] };
+    expect([without.persons[0]?.deductions, without.persons[0]?.note]).toEqual([
+      [],
+      '42.00 of Health, section 125 is owed from earlier checks, and no line takes it.',
+    ]);
   });
   it('are refused without a reason, and not reviewed beyond what the law allows', async () => {
     const { open, save } = await onePerson('OVERLAW', [
@@ -195,6 +207,8 @@ describe('lines of which a check takes another amount', () => {
       { ...line, owed: true },
     ])
       expect((await save(before, { overridden: [wrong] } as unknown as Partial<Person>)).status).toBe(400);
+    const strange = await save(before, { overridden: [{ ...line, line: 'item:loan' }] });
+    expect([strange.status, strange.body.problems[0].field]).toEqual([422, 'entries[0].overridden[0].line']);
     const saved = (await save(before, { overridden: [line] })).body as unknown as View;
     const refused = await preparer('POST', `/payrolls/${saved.id}/review`, { version: saved.version });
     expect([refused.status, JSON.stringify(refused.body)]).toEqual([

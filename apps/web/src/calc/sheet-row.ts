@@ -10,7 +10,7 @@ import { ZERO_RATE, parseRate, showRate, type Rate } from '@zakat/core/money/rat
 import { parseDate } from '@zakat/core/calendar/local-date';
 import type { OwnRules } from '@zakat/core/jurisdictions/dated';
 import { dailyOvertimeOf } from '@zakat/core/paycheck/workweeks';
-import type { OwnItem } from '@zakat/core/casefile/compose';
+import { lineKey, orderLabels, type OwnItem } from '@zakat/core/casefile/compose';
 import { isStateIncomeTax, taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
 
 export const HOUR_COLUMNS = ['regular', 'overtime', 'holiday', 'sick', 'vacation'] as const;
@@ -128,13 +128,20 @@ export function entryOf(row: SheetRow): Entry {
     item,
     amount: given(row.values, item),
   }));
+  const taken = [...deductions, ...row.otherDeductions];
+  // Another amount of a line that was taken away since is no longer one.
+  const lines = new Set([
+    ...taken.map(({ item }) => lineKey('item', item)),
+    ...orderLabels(row.base['employee']).map((label) => lineKey('order', label)),
+  ]);
+  const overridden = row.overridden.filter(({ line }) => lines.has(line));
   return {
     employeeId: row.employeeId,
     isPaid: row.isPaid,
     earnings: [...hours, ...amounts, ...row.otherEarnings],
-    deductions: [...deductions, ...row.otherDeductions],
+    deductions: taken,
     ...(row.leftOut.length > 0 ? { leftOut: row.leftOut } : {}),
-    ...(row.overridden.length > 0 ? { overridden: row.overridden } : {}),
+    ...(overridden.length > 0 ? { overridden } : {}),
     ...(row.withheld.length > 0 ? { withheld: row.withheld } : {}),
     ...(row.unread ? { unread: row.unread } : {}),
   };

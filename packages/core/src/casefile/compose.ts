@@ -58,6 +58,13 @@ const overrideOf = (overridden: readonly OverriddenLine[], key: string): JsonObj
   return { amount, reason, ...(isOwed ? { owed: true } : {}) };
 };
 
+/** What the orders of a person are called: by their label, or their kind. */
+export const orderLabels = (employee: unknown): readonly string[] =>
+  isObject(employee) && Array.isArray(employee['garnishments'])
+    ? employee['garnishments'].filter(isObject).map(orderName)
+    : [];
+const orderName = (order: JsonObject): string => String(order['label'] ?? order['kind']);
+
 /** The person with the orders that are left out or overridden marked as such: the same object where none is. */
 function withMarkedOrders(
   employee: unknown,
@@ -67,7 +74,7 @@ function withMarkedOrders(
   if (!isObject(employee) || !Array.isArray(employee['garnishments'])) return employee;
   const orders = employee['garnishments'].filter(isObject);
   const marked = orders.map((order) => {
-    const key = lineKey('order', String(order['label'] ?? order['kind']));
+    const key = lineKey('order', orderName(order));
     const reason = reasonOf(leftOut, key);
     const override = overrideOf(overridden, key);
     if (reason === undefined && override === undefined) return order;

@@ -1,6 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { CreatePayroll, PayrollEntry, PayrollView, SavePayroll, SplitPayroll } from '@zakat/contract/payrolls';
 import { problem } from '@zakat/core/issues/issue';
+import { lineKey, orderLabels } from '@zakat/core/casefile/compose';
 import { amountForNet } from '@zakat/core/casefile/amount-for-net';
 import { parseDollars } from '@zakat/core/money/cents';
 import { isTaxCode, mayBeOverridden, taxOf } from '@zakat/core/tax-registry/registry';
@@ -158,6 +159,7 @@ export class PayrollEntries {
       if (strangers.length > 0)
         throw refuseField('entries', 'An entry is for a person who is not in this payroll.', 'Load the payroll again.');
       if (payroll.kind !== 'recorded') refuseOverrides(input.entries);
+      refuseStrangeLines(input.entries, cases);
       const entries = input.entries.map((entry, index) =>
         withNets(entry, cases.get(entry.employeeId), `entries[${index}]`),
       );
@@ -351,6 +353,25 @@ function refuseOverrides(entries: readonly PayrollEntry[]): void {
     }),
   );
 }
+/** Another amount belongs to a line that the person has: one without its line would be kept and never used. */
+function refuseStrangeLines(entries: readonly PayrollEntry[], cases: ReadonlyMap<string, PersonCase>): void {
+  entries.forEach(({ employeeId, deductions, overridden = [] }, at) => {
+    const employee = cases.get(employeeId)?.base['employee'];
+    const known = new Set([
+      ...deductions.map(({ item }) => lineKey('item', item)),
+      ...orderLabels(employee).map((label) => lineKey('order', label)),
+    ]);
+    overridden.forEach(({ line }, index) => {
+      if (!known.has(line))
+        throw refuseField(
+          `entries[${at}].overridden[${index}].line`,
+          `The check has no line ${line}.`,
+          'Override a line that it has, or enter the line first.',
+        );
+    });
+  });
+}
+
 const overriddenWords = (entries: readonly PayrollEntry[]): object[] =>
   entries.flatMap(({ employeeId, withheld = [] }) => withheld.map((line) => ({ employeeId, ...line })));
 

@@ -13,7 +13,9 @@ import { sharesOf } from '@zakat/core/facts/job-facts';
 import { totalsByJob } from '@zakat/core/ledger/jobs';
 import type { PersonOnDay, Place } from '@zakat/core/facts/on-day';
 import { date, showDate } from '@zakat/core/calendar/local-date';
-import { cents, sum } from '@zakat/core/money/cents';
+import { cents, showDollars, sum } from '@zakat/core/money/cents';
+import type { OwnItem } from '@zakat/core/casefile/compose';
+import { findItem } from '@zakat/core/items/registry';
 import { hasErrors } from '@zakat/core/paycheck/compute';
 import type { PaycheckResult } from '@zakat/core/computation/result';
 import { taxOf, type TaxCode } from '@zakat/core/tax-registry/registry';
@@ -193,12 +195,28 @@ export class PayrollViews {
 }
 
 /** What there is to say of a person's place in a payroll: when the employment ended. */
-function noteOf({ lastDay }: PersonCase, payroll: Payroll): string {
+function noteOf(person: PersonCase, payroll: Payroll): string {
+  return [lastDayNote(person, payroll), owedNote(person)].filter((note) => note !== '').join(' ');
+}
+function lastDayNote({ lastDay }: PersonCase, payroll: Payroll): string {
   if (lastDay === null) return '';
   const day = showDate(date(lastDay));
   return lastDay < payroll.periodStart
     ? `Employment ended ${day}, before this period, and was not paid to its end: enter what is still owed.`
     : `Employment ended ${day}: pay up to that day is proposed. This is the last check.`;
+}
+/** What no line of the person takes by itself is said, so that it is not forgotten. */
+const owedNote = ({ owedWithoutLine, base }: PersonCase): string =>
+  owedWithoutLine
+    .map(
+      ([item, owed]) =>
+        `${showDollars(owed)} of ${itemLabel(item, base)} is owed from earlier checks, and no line takes it.`,
+    )
+    .join(' ')
+    .slice(0, 180);
+function itemLabel(code: string, { items }: PersonCase['base']): string {
+  const own = Array.isArray(items) ? (items as readonly OwnItem[]).find((item) => item.code === code) : undefined;
+  return own?.label ?? findItem(code)?.label ?? code;
 }
 
 /** Every tax that somebody's check has. */

@@ -23,7 +23,7 @@ import { inForceOn, newestFirst } from '@zakat/core/facts/in-force';
 import { clientOnDay, personOnDay, type ClientOnDay, type PersonOnDay } from '@zakat/core/facts/on-day';
 import { paySpans } from '@zakat/core/facts/period-pay';
 import type { Issue } from '@zakat/core/issues/issue';
-import { toDollars } from '@zakat/core/money/cents';
+import { ZERO, toDollars, type Cents } from '@zakat/core/money/cents';
 import { showRate } from '@zakat/core/money/rate';
 import { NOTHING, computePaycheck } from '@zakat/core/paycheck/compute';
 import type { PaycheckResult } from '@zakat/core/computation/result';
@@ -50,6 +50,8 @@ export interface PersonCase {
   readonly own: OwnRows | null;
   /** The last day of an employment that has ended by the check date; null while it goes on. */
   readonly lastDay: string | null;
+  /** Owed from earlier checks by a deduction that the person has no line of any more: its code and the amount. */
+  readonly owedWithoutLine: readonly (readonly [item: string, owed: Cents])[];
 }
 
 export interface LastRegular {
@@ -296,10 +298,20 @@ export class PeopleCases {
         lastDay,
       });
       const isPast = lastDay !== null && lastDay < payroll.periodStart;
+      const owedNow = owed(employee.id);
       const usual = isPast
         ? NOTHING_USUAL
-        : usualLines(own, clientDay, frequency, taken(employee.id), spans, schedule, owed(employee.id));
-      return { employee, facts: own, base, usual, lastDay };
+        : usualLines(
+            own,
+            clientDay,
+            frequency,
+            taken(employee.id),
+            spans,
+            schedule,
+            (item) => owedNow.get(item) ?? ZERO,
+          );
+      const owedWithoutLine = [...owedNow].filter(([item]) => !usual.deductions.some((line) => line.item === item));
+      return { employee, facts: own, base, usual, lastDay, owedWithoutLine };
     });
     const states = statesOf(cases.map((person) => person.facts));
     const ownRows = forStates(await ownRowsOn(manager, checkDate), states);

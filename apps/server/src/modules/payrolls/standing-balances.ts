@@ -4,7 +4,7 @@ import { countedFrom } from '@zakat/core/facts/pay-line-facts';
 import type { Taken } from '@zakat/core/facts/case-parts';
 import type { DatedFact } from '@zakat/core/facts/in-force';
 import { showLeaveHours } from '@zakat/core/leave/accrual';
-import { ZERO, cents, notBelowZero, sum, type Cents } from '@zakat/core/money/cents';
+import { ZERO, cents, sum, type Cents } from '@zakat/core/money/cents';
 import type { EntityManager } from 'typeorm';
 import type { StoredFact } from '../facts/index.js';
 
@@ -73,7 +73,7 @@ export async function owedBefore(
   manager: EntityManager,
   employeeIds: readonly string[],
   exceptPayroll: string,
-): Promise<(employeeId: string) => (item: string) => Cents> {
+): Promise<(employeeId: string) => ReadonlyMap<string, Cents>> {
   const rows = (await manager.query(
     `SELECT p.employee_id AS id, coalesce(l.name, l.item) AS item, sum(coalesce(l.owed, 0) - coalesce(l.arrears, 0)) AS owed FROM paycheck p,
        jsonb_to_recordset(p.lines -> 'deductions') AS l(item text, name text, owed bigint, arrears bigint)
@@ -81,7 +81,12 @@ export async function owedBefore(
      GROUP BY p.employee_id, coalesce(l.name, l.item)`,
     [employeeIds, exceptPayroll],
   )) as { id: string; item: string; owed: string }[];
-  if (rows.length === 0) return () => () => ZERO;
-  return (employeeId) => (item) =>
-    notBelowZero(cents(Number(rows.find((row) => row.id === employeeId && row.item === item)?.owed ?? 0)));
+  const byPerson = new Map<string, Map<string, Cents>>();
+  for (const { id, item, owed } of rows) {
+    if (Number(owed) <= 0) continue;
+    const own = byPerson.get(id) ?? new Map<string, Cents>();
+    byPerson.set(id, own.set(item, cents(Number(owed))));
+  }
+  return (employeeId) => byPerson.get(employeeId) ?? NOTHING_OWED;
 }
+const NOTHING_OWED: ReadonlyMap<string, Cents> = new Map();

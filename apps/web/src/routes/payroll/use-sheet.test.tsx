@@ -231,6 +231,47 @@ describe('a payroll sheet', () => {
     expect(sheet.current.unread).toMatchObject([{ employeeId: 'e1', text: '8 holidays' }]);
     expect(sheet.current.unread[0]?.why).toMatch(/holidays is not known/);
   });
+  it('takes another amount of a line in one step, and no longer once the line is gone', async () => {
+    const sheet = start();
+    act(() => sheet.current.type('e1', 'section-125-health', '62'));
+    act(() =>
+      sheet.current.override('e1', [
+        { line: 'item:section-125-health', instead: { amount: '20.00', reason: 'short week', isOwed: true } },
+        { line: 'order:D-1', instead: { amount: '50.00', reason: 'as the letter says' } },
+      ]),
+    );
+    await waitFor(() => expect(rowOf(sheet)?.check.owed).toEqual({ 'item:section-125-health': 4_200 }));
+    expect(rowOf(sheet)?.check.taken['order:D-1']).toBe(5_000);
+    await pause(800);
+    expect(puts.at(-1)?.body.entries[0]?.overridden?.map(({ line }) => line)).toEqual([
+      'item:section-125-health',
+      'order:D-1',
+    ]);
+    puts.at(-1)?.answer();
+    await waitFor(() => expect(sheet.current.saving).toBe('saved'));
+    act(() => sheet.current.type('e1', 'section-125-health', ''));
+    await pause(800);
+    expect(puts.at(-1)?.body.entries[0]?.overridden?.map(({ line }) => line)).toEqual(['order:D-1']);
+    act(() => void sheet.current.undo());
+    act(() => void sheet.current.undo());
+    expect(rowOf(sheet)?.overridden).toEqual([]);
+  });
+  it('says which deductions give way where the pay does not reach', async () => {
+    const sheet = start();
+    act(() =>
+      sheet.current.typeAll([
+        { employeeId: 'e1', column: 'regular', value: '6' },
+        { employeeId: 'e1', column: 'section-125-health', value: '90' },
+      ]),
+    );
+    await waitFor(() => expect(rowOf(sheet)?.check.net).toBeLessThan(0));
+    const answer: { lines: unknown } = { lines: null };
+    await act(async () => {
+      answer.lines = await sheet.current.giveWay('e1');
+    });
+    expect(answer.lines).toMatchObject([{ line: 'item:section-125-health', computed: '90.00', isOwed: true }]);
+    expect(await sheet.current.giveWay('nobody')).toBeNull();
+  });
   it('takes back a cell, a line and a paste, step by step, and does them again', async () => {
     const sheet = start();
     act(() => sheet.current.type('e1', 'overtime', '3'));

@@ -236,6 +236,23 @@ describe('an entry that comes back', () => {
     ]);
     await account(2, { label: 'Old', share: 'rest', account: '5500441122', prenote: 'waived' }, '2026-11-14');
     expect((await pay()).cameBack[0]).toMatchObject({ to: 'Old, ending 1122', ready: before.people[2].net });
+    // While a check is out for it, there is nothing to send; once its paper is spoiled, there is.
+    const checksOf = async () =>
+      (await preparer('GET', `/payrolls/${payrollId}/checks`)).body as {
+        toMake: { employeeId: string; paycheckId: string }[];
+        checks: { id: string; runId: string }[];
+      };
+    const printed = await preparer('POST', `/payrolls/${payrollId}/checks`, {
+      bankAccountId: client.bankId,
+      firstNumber: 7001,
+      paycheckIds: (await checksOf()).toMake
+        .filter(({ employeeId }) => employeeId === client.employeeIds[2])
+        .map(({ paycheckId }) => paycheckId),
+      position: 'top',
+    });
+    expect([printed.status, (await pay()).cameBack, (await send()).status]).toEqual([200, [], 409]);
+    const [check] = (await checksOf()).checks;
+    await preparer('POST', `/check-runs/${check?.runId ?? ''}/outcome`, { spoiled: [check?.id] });
     const answers = await Promise.all([send(), send(), send()]);
     expect(answers.map(({ status }) => status).sort()).toEqual([201, 409, 409]);
     const [file] = (await pay()).again as { id: string; status: string; entries: number; settles: string }[];
@@ -250,10 +267,7 @@ describe('an entry that comes back', () => {
     const view = await until(pay, (answer) => answer.again[0].status === 'settled');
     expect([view.people[2].check, view.cameBack, view.checks]).toEqual([0, [], before.checks - before.people[2].net]);
     expect((await send()).status).toBe(409);
-    const { toMake } = (await preparer('GET', `/payrolls/${payrollId}/checks`)).body as {
-      toMake: { employeeId: string }[];
-    };
-    expect(toMake.map(({ employeeId }) => employeeId)).not.toContain(client.employeeIds[2]);
+    expect((await checksOf()).toMake.map(({ employeeId }) => employeeId)).not.toContain(client.employeeIds[2]);
   });
   it('of a void, each credit is asked back within the days of its own file, and nobody else’s', async () => {
     const [row] = (await stack.dataSource.query(

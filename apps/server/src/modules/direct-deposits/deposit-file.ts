@@ -21,6 +21,7 @@ export interface DepositFile {
 
 /** Tells the files of a day apart by what they are. */
 const MODIFIERS: Readonly<Record<DirectDepositKind, string>> = { pay: 'P', prenotes: 'N', reversal: 'R' };
+const SENT_AGAIN = 'A';
 /** Positions of the account number in an entry detail record. */
 const ACCOUNT = { from: 12, to: 29 } as const;
 const hidden = (line: string): string => {
@@ -61,7 +62,7 @@ export class DepositFiles {
       ...senderOf(bank, client, firm),
       created: await this.clock.today(manager),
       settles: date(deposit.settles),
-      fileIdModifier: MODIFIERS[deposit.kind],
+      fileIdModifier: deposit.againOf === null ? MODIFIERS[deposit.kind] : SENT_AGAIN,
       credits: entries.map((entry) => ({
         type: entry.type,
         routing: entry.routing,

@@ -1,7 +1,7 @@
 import { Inject, Injectable } from '@nestjs/common';
 import type { CameBack, PersonPay } from '@zakat/contract/direct-deposits';
 import { splitNet } from '@zakat/core/direct-deposit/split';
-import { ZERO, cents, subtract, sum, type Cents } from '@zakat/core/money/cents';
+import { ZERO, cents, smaller, subtract, sum, type Cents } from '@zakat/core/money/cents';
 import { In, type EntityManager } from 'typeorm';
 import { rawCents } from '../../database/cents-column.js';
 import { Clock } from '../clock/index.js';
@@ -30,13 +30,14 @@ const entriesOf = (manager: EntityManager, files: readonly DirectDeposit[]): Pro
     order: { sequence: 'ASC' },
   });
 
-/** Paychecks for which a check is out, or was cashed. */
-async function paidOnPaper(manager: EntityManager, payrollId: string): Promise<ReadonlySet<string>> {
+/** What of each paycheck is out, or was cashed, as checks. */
+async function paidOnPaper(manager: EntityManager, payrollId: string): Promise<ReadonlyMap<string, Cents>> {
   const rows = (await manager.query(
-    `SELECT paycheck_id AS id FROM issued_check WHERE payroll_id = $1 AND status IN ('printed', 'issued', 'cleared')`,
+    `SELECT paycheck_id AS id, sum(amount) AS amount FROM issued_check
+     WHERE payroll_id = $1 AND paycheck_id IS NOT NULL AND status IN ('printed', 'issued', 'cleared') GROUP BY paycheck_id`,
     [payrollId],
-  )) as { id: string }[];
-  return new Set(rows.map(({ id }) => id));
+  )) as { id: string; amount: string }[];
+  return new Map(rows.map(({ id, amount }) => [id, rawCents(amount)]));
 }
 
 /** Splits the net pay of a posted payroll over its people's accounts. */
@@ -117,8 +118,10 @@ export class PayrollPays {
       const own = entries.filter(({ paycheckId }) => paycheckId === person.paycheckId);
       const wanted = added(own.filter(({ directDepositId }) => directDepositId === first?.id));
       const arrives = added(own.filter(({ returnCode, isLive }) => returnCode === null && isLive));
-      const missing = subtract(wanted, arrives);
-      return person.isVoid || missing <= 0 || onPaper.has(person.paycheckId) ? [] : [{ person, missing }];
+      // No more than is still open of the check, after what is paid on paper.
+      const left = subtract(subtract(person.net, arrives), onPaper.get(person.paycheckId) ?? ZERO);
+      const missing = smaller(subtract(wanted, arrives), left);
+      return person.isVoid || missing <= 0 ? [] : [{ person, missing }];
     });
     if (open.length === 0) return { people: [], credits: [] };
     const today = await this.clock.today(manager);

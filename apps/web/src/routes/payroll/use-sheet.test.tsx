@@ -299,6 +299,27 @@ describe('a payroll sheet', () => {
       { item: 'overtime', hours: '3', rate: '20.00' },
     ]);
   });
+  it('takes back what was withheld as one step, and not together with what was typed before', async () => {
+    const sheet = start();
+    type(sheet, '38 reg');
+    for (const amount of ['4', '41', '41.5']) act(() => sheet.current.withhold('e1', 'US-FIT', amount));
+    act(() => sheet.current.withhold('e1', 'NY-SIT', '9', 'Asked for'));
+    const stands = () => [rowOf(sheet)?.values['regular'], rowOf(sheet)?.withheld.map(({ amount }) => amount)];
+    expect(stands()).toEqual(['38', ['41.5', '9']]);
+    act(() => void sheet.current.undo());
+    expect(stands()).toEqual(['38', ['41.5']]);
+    act(() => void sheet.current.undo());
+    expect(stands()).toEqual(['38', []]);
+    act(() => void sheet.current.redo());
+    expect(stands()).toEqual(['38', ['41.5']]);
+    // Once a step was taken back, the next letter is a step of its own.
+    act(() => sheet.current.withhold('e1', 'US-FIT', '41.50'));
+    act(() => void sheet.current.undo());
+    act(() => void sheet.current.undo());
+    expect(stands()).toEqual(['38', []]);
+    await pause(800);
+    expect(puts.at(-1)?.body.entries[0]).not.toHaveProperty('withheld');
+  });
   it('keeps every line of a pasted column that is not understood, each with its person', () => {
     const sheet = start();
     act(() => sheet.current.typeAll([{ employeeId: 'e1', column: 'line', value: '72 reg 8 zzz' }]));

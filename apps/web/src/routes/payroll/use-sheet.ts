@@ -32,6 +32,8 @@ export interface Instead {
 interface Step {
   readonly before: readonly SheetRow[];
   readonly after: readonly SheetRow[];
+  /** What is typed letter by letter: its letters are one step. */
+  readonly of?: string;
 }
 const MOST_STEPS = 200;
 export interface Sheet extends Pick<
@@ -146,9 +148,12 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
     [calc, change, changed, own],
   );
 
-  /** Keeps a step to be taken back. */
-  const keep = useCallback((before: readonly SheetRow[], after: readonly SheetRow[]): void => {
-    done.current = [...done.current.slice(1 - MOST_STEPS), { before, after }];
+  /** Keeps a step to be taken back; the next letter `of` the same cell is part of its step. */
+  const keep = useCallback((before: readonly SheetRow[], after: readonly SheetRow[], of?: string): void => {
+    const last = done.current.at(-1);
+    const goesOn = of !== undefined && last?.of === of && undone.current.length === 0;
+    const step = { before: goesOn ? last.before : before, after, ...(of === undefined ? {} : { of }) };
+    done.current = [...(goesOn ? done.current.slice(0, -1) : done.current.slice(1 - MOST_STEPS)), step];
     undone.current = [];
   }, []);
 
@@ -182,7 +187,7 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
 
   /** Puts the rows of a step back as they were before it, or after it. */
   const put = useCallback(
-    (from: typeof done, to: typeof done, which: keyof Step): boolean => {
+    (from: typeof done, to: typeof done, which: 'before' | 'after'): boolean => {
       const step = from.current.at(-1);
       if (!step) return false;
       from.current = from.current.slice(0, -1);
@@ -240,10 +245,13 @@ export function useSheet(payroll: Schemas['PayrollView']): Sheet {
 
   const withhold = useCallback(
     (employeeId: string, tax: string, amount: string, reason?: string): void => {
-      const row = change(employeeId, (before) => withholding(before, tax, amount, reason));
-      if (row) changed(row);
+      const before = latest.current.filter((row) => row.employeeId === employeeId);
+      const row = change(employeeId, (current) => withholding(current, tax, amount, reason));
+      if (!row) return;
+      keep(before, [row], reason === undefined ? `${employeeId} ${tax}` : undefined);
+      changed(row);
     },
-    [change, changed],
+    [change, changed, keep],
   );
 
   const showFigure = useCallback(

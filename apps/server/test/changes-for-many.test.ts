@@ -105,6 +105,8 @@ describe('a change for many', () => {
     const move = { from: '2026-11-03', change: { is: 'work', field: 'department', value: 'Galley' } };
     expect((await make(await foresee(move), move)).status).toBe(200);
     expect((await foresee(move)).map(({ why }) => why)).toEqual(Array(3).fill('has Galley already'));
+    const main = { from: '2026-11-03', change: { is: 'work', field: 'schedule', value: '' } };
+    expect((await foresee(main)).map(({ why }) => why)).toEqual(Array(3).fill('has none'));
     const dues = { from: '2026-11-03', change: { is: 'standing', item: 'union-dues', amount: '18.00' } };
     expect((await make(await foresee(dues), dues)).status).toBe(200);
     expect((await foresee(dues)).map(({ was }) => was)).toEqual(Array(3).fill(expect.stringMatching(/18.00/)));
@@ -114,6 +116,7 @@ describe('a change for many', () => {
     ['no way', { is: 'pay', value: '3' }, 'change.value'],
     ['no field', { is: 'work', value: 'Galley' }, 'change.field'],
     ['no item', { is: 'standing', amount: '3.00' }, 'change.item'],
+    ['a pay schedule that there is not', { is: 'work', field: 'schedule', value: 'Nightly' }, 'change.value'],
     ['amount and percentage', { is: 'standing', item: 'loan', amount: '3.00', percent: '1' }, 'change.amount'],
   ])('is refused with %s', async (_, change, field) => {
     const answer = await preparer('POST', `/clients/${client.id}/changes-for-many/foresee`, {

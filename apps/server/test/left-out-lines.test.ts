@@ -209,6 +209,15 @@ describe('lines of which a check takes another amount', () => {
       expect((await save(before, { overridden: [wrong] } as unknown as Partial<Person>)).status).toBe(400);
     const strange = await save(before, { overridden: [{ ...line, line: 'item:loan' }] });
     expect([strange.status, strange.body.problems[0].field]).toEqual([422, 'entries[0].overridden[0].line']);
+    const dues = { item: 'union-dues', amount: '9.00' };
+    const twice = await save(before, {
+      deductions: [dues, dues],
+      overridden: [{ ...line, line: 'item:union-dues', amount: '5.00' }],
+    });
+    expect([twice.status, JSON.stringify(twice.body.problems)]).toEqual([
+      422,
+      expect.stringMatching(/more than one line/),
+    ]);
     const saved = (await save(before, { overridden: [line] })).body as unknown as View;
     const refused = await preparer('POST', `/payrolls/${saved.id}/review`, { version: saved.version });
     expect([refused.status, JSON.stringify(refused.body)]).toEqual([

@@ -257,4 +257,29 @@ describe('people whose checks are void', () => {
     expect(paid[0]?.earnings).toMatchObject([{ item: 'regular', hours: '80', rate: '40.00' }]);
     expect(paid[0]?.deductions).toMatchObject([{ item: 'union-dues', amount: '12.00' }]);
   });
+  it('hours that go to somebody who has no rate are asked for one, and not paid at that of the other', async () => {
+    const { id: clientId, employeeIds } = await takeOn(preparer, 'NORATE', 2);
+    const [wrong, right] = employeeIds;
+    const salary = { basis: 'salary', amount: '52000.00', frequency: 'annually' };
+    const fact = await preparer('POST', `/employees/${right ?? ''}/facts`, {
+      kind: 'pay',
+      from: '2026-01-01',
+      value: salary,
+    });
+    expect(fact.status).toBe(201);
+    const posted = await postPayroll(preparer, clientId);
+    const { persons } = await payrollOf(posted);
+    const proposed = await preparer('POST', `/payrolls/${posted}/voids`, {
+      paycheckIds: [persons.find(({ employeeId }) => employeeId === wrong)?.paycheck.id],
+      reason: 'the hours were of the other one',
+    });
+    const id = String(proposed.body.id);
+    await reviewer('POST', `/voids/${id}/post`, { version: 1 });
+    const made = await preparer('POST', `/voids/${id}/pay-again`, { checkDate: '2026-11-06', employeeId: right });
+    const again = String(made.body.id);
+    const paid = (await payrollOf(again)).persons.filter(({ isPaid }) => isPaid);
+    expect(paid[0]?.earnings).toEqual([{ item: 'regular', hours: '80' }]);
+    const refused = await preparer('POST', `/payrolls/${again}/review`, { version: 1 });
+    expect([refused.status, JSON.stringify(refused.body)]).toEqual([422, expect.stringMatching(/rate/)]);
+  });
 });

@@ -32,6 +32,7 @@ import { RefusableReturns1807000000000 } from './migrations/refusable-returns.js
 import { LighterTaxes1808000000000 } from './migrations/lighter-taxes.js';
 import { PayrollSizes1809000000000 } from './migrations/payroll-sizes.js';
 import { NoticeAddresses1810000000000 } from './migrations/notice-addresses.js';
+import { RefusedTransmissions1818000000000 } from './migrations/refused-transmissions.js';
 import { CheckPrinters1817000000000 } from './migrations/check-printers.js';
 import { VouchedLedger1816000000000 } from './migrations/vouched-ledger.js';
 import { CheckPages1815000000000 } from './migrations/check-pages.js';
@@ -147,6 +148,7 @@ export const makeDataSource = (url: string): DataSource =>
       CheckPages1815000000000,
       VouchedLedger1816000000000,
       CheckPrinters1817000000000,
+      RefusedTransmissions1818000000000,
     ],
     migrationsTransactionMode: 'each',
     synchronize: false,

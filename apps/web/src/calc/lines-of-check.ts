@@ -1,4 +1,4 @@
-import { lineKey, standardItem, type OwnItem } from '@zakat/core/casefile/compose';
+import { lineKey, orderName, standardItem, type OwnItem } from '@zakat/core/casefile/compose';
 import { isObject } from '@zakat/core/casefile/reader';
 import { findItem, isElected } from '@zakat/core/items/registry';
 import { EMPLOYER_PAID } from '@zakat/core/paycheck/employer-paid';
@@ -41,8 +41,6 @@ function inWords({ amount, percent, match, perCheck, balance, arrears }: Deducti
   ].join(', ');
 }
 
-const nameOf = (order: Readonly<Record<string, unknown>>): string => String(order['label'] ?? order['kind']);
-
 /** The lines besides pay of one person's check, orders first: they come before what the person chose. */
 export function linesOfCheck(row: SheetRow): readonly LineOfCheck[] {
   const { items } = row.base;
@@ -74,11 +72,11 @@ export function linesOfCheck(row: SheetRow): readonly LineOfCheck[] {
   const employee = isObject(row.base['employee']) ? row.base['employee'] : {};
   const orders = Array.isArray(employee['garnishments']) ? employee['garnishments'].filter(isObject) : [];
   // Orders that are left out are not computed, and not counted.
-  const computed = orders.filter((order) => reasonOf(lineKey('order', nameOf(order))) === null);
+  const computed = orders.filter((order) => reasonOf(lineKey('order', orderName(order))) === null);
   return [
     ...orders.map((order) => {
       const kind = String(order['kind']).replaceAll('-', ' ');
-      const label = nameOf(order);
+      const label = orderName(order);
       const says = [kind, order['amount']].filter(Boolean).join(', ');
       return line(lineKey('order', label), label, says, 'order', false, `garnishment ${computed.indexOf(order) + 1}`);
     }),

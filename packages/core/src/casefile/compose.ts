@@ -63,7 +63,7 @@ export const orderLabels = (employee: unknown): readonly string[] =>
   isObject(employee) && Array.isArray(employee['garnishments'])
     ? employee['garnishments'].filter(isObject).map(orderName)
     : [];
-const orderName = (order: JsonObject): string => String(order['label'] ?? order['kind']);
+export const orderName = (order: JsonObject): string => String(order['label'] ?? order['kind']);
 
 /** The person with the orders that are left out or overridden marked as such: the same object where none is. */
 function withMarkedOrders(

@@ -19,15 +19,16 @@ export interface ReducedLine {
   readonly label: string;
   readonly computed: string;
   readonly amount: string;
+  readonly reason: string;
   /** An amount of every check, like a premium, is still wanted; a share of pay is not. */
   readonly isOwed: boolean;
 }
 
 const REASON = 'the pay does not reach';
-const asOverride = ({ line, amount, isOwed }: ReducedLine): OverriddenLine => ({
+const asOverride = ({ line, amount, reason, isOwed }: ReducedLine): OverriddenLine => ({
   line,
   amount,
-  reason: REASON,
+  reason,
   isOwed,
 });
 
@@ -74,6 +75,7 @@ export function withinNet(base: JsonObject, entry: TypedEntry, own: OwnRows | nu
       label,
       computed: toDollars(amount),
       amount: toDollars(cut),
+      reason: REASON,
       isOwed,
     });
     const none = netWith([...reduced, at(ZERO)]);

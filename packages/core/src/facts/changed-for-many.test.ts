@@ -33,6 +33,7 @@ describe('a change of the pay of many', () => {
   );
   it.each([
     ['nobody without a rate or a salary', person(['pay', { basis: 'commission' }]), pay('percent', '3')],
+    ['nobody whose rate cannot be read', hourly(''), pay('amount', '1')],
     ['nobody of whom no pay is known', person(), pay('percent', '3')],
     ['nobody who is paid so already', hourly('20.00'), pay('to', '20.00')],
     ['nobody to nothing', hourly('20.00'), pay('amount', '-20.00')],

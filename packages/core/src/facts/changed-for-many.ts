@@ -1,4 +1,4 @@
-import { ZERO, add, cents, parseDollars, toDollars, type Cents } from '../money/cents.js';
+import { add, cents, parseDollars, toDollars, type Cents } from '../money/cents.js';
 import { plus, round, times } from '../money/exact.js';
 import { parsePercent, parseRate, showRate, type Rate } from '../money/rate.js';
 import { EMPLOYEE_FACTS } from './employee-facts.js';
@@ -44,14 +44,14 @@ const atLeastCents = (rate: string): string => {
   return `${whole}.${decimals.padEnd(2, '0')}`;
 };
 
-function raisedSalary(now: Cents, { by, value }: Extract<ChangeForMany, { is: 'pay' }>): Cents | null {
+function raisedSalary(now: Cents, { by, value }: Extract<ChangeForMany, { is: 'pay' }>): string | null {
   if (by === 'percent') {
     const percent = parsePercent(value);
-    return percent ? add(now, round(times(now, percent), 'half-up')) : null;
+    return percent ? toDollars(add(now, round(times(now, percent), 'half-up'))) : null;
   }
   const amount = parseDollars(value);
   if (amount === null) return null;
-  return by === 'to' ? amount : add(now, amount);
+  return toDollars(by === 'to' ? amount : add(now, amount));
 }
 
 function changedPay(pay: FactValue | null, change: Extract<ChangeForMany, { is: 'pay' }>): ChangedFact {
@@ -60,13 +60,9 @@ function changedPay(pay: FactValue | null, change: Extract<ChangeForMany, { is: 
   if (!pay || (basis !== 'hourly' && basis !== 'salary')) return { was, why: 'has neither a rate nor a salary' };
   const field = basis === 'hourly' ? 'rate' : 'amount';
   const now = text(pay, field);
-  const salary = basis === 'salary' ? raisedSalary(parseDollars(now) ?? ZERO, change) : null;
-  const next =
-    basis === 'salary'
-      ? salary === null
-        ? null
-        : toDollars(salary)
-      : raisedRate(parseRate(now) ?? { n: 0, d: 1 }, change);
+  const known = basis === 'salary' ? parseDollars(now) : parseRate(now);
+  if (known === null) return { was, why: `its ${field} is not known` };
+  const next = typeof known === 'number' ? raisedSalary(known, change) : raisedRate(known, change);
   if (next === null) return { was, why: `${change.value} is not a number` };
   if (next.startsWith('-') || !/[1-9]/.test(next)) return { was, why: 'would be paid nothing' };
   const value = { ...pay, [field]: next };

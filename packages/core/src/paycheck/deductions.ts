@@ -4,7 +4,7 @@ import { ZERO, add, notBelowZero, showDollars, smaller, subtract, type Cents } f
 import { round, times } from '../money/exact.js';
 import { showPercent } from '../money/rate.js';
 import type { Tape } from '../working/tape.js';
-import type { Deduction, PaycheckInput } from '../computation/input.js';
+import type { Deduction, Override, PaycheckInput } from '../computation/input.js';
 import {
   ROTH_LIMIT,
   askForPriorWages,
@@ -102,7 +102,7 @@ function withArrears(
 }
 
 function overrideIssues(
-  { override }: Deduction,
+  { reason }: Override,
   line: DeductionLine,
   computed: Cents,
   legal: LegalRoom | null,
@@ -111,7 +111,7 @@ function overrideIssues(
   const words = { line: line.label, amount: showDollars(line.amount) };
   if (legal !== null && line.amount > legal.room)
     return [problem('line.over-law', `${field}.override`, { ...words, most: showDollars(notBelowZero(legal.room)) })];
-  const said = { ...words, computed: showDollars(computed), reason: override?.reason ?? '' };
+  const said = { ...words, computed: showDollars(computed), reason };
   return line.owed === undefined
     ? [warning('line.overridden', field, said)]
     : [warning('line.owed', field, { ...said, owed: showDollars(line.owed) })];
@@ -146,7 +146,7 @@ export function deductionLines(
     const { override } = deduction;
     const amount = override?.amount ?? computed;
     const line = withArrears(namedLine(item, deduction.own, amount), deduction, usual, computed);
-    if (override) issues.push(...overrideIssues(deduction, line, computed, legal, fieldOf(lines.length)));
+    if (override) issues.push(...overrideIssues(override, line, computed, legal, fieldOf(lines.length)));
     else if (amount < wanted) {
       const words = { item: line.label, amount: showDollars(amount), wanted: showDollars(wanted) };
       if (law && by === ROTH_LIMIT) issues.push(...mustBeRoth(law, fieldOf(lines.length), words));

@@ -5,7 +5,7 @@ const CHANGES = `
 -- Returns that leave in one file, with its control totals, and the file of acknowledgements that came back.
 CREATE TABLE transmission (id uuid PRIMARY KEY, firm_id uuid NOT NULL REFERENCES firm, number int NOT NULL, receiver text NOT NULL, document_id uuid NOT NULL REFERENCES document,
   returns int NOT NULL CHECK (returns > 1), amount bigint NOT NULL, made_at timestamptz NOT NULL, sent_at timestamptz, reference text,
-  acknowledgement_id uuid REFERENCES document, refused_because text, acknowledged_at timestamptz, CONSTRAINT transmission_number_unique UNIQUE (firm_id, number));
+  acknowledgement_id uuid REFERENCES document, acknowledged_at timestamptz, CONSTRAINT transmission_number_unique UNIQUE (firm_id, number));
 ALTER TABLE outbox ADD COLUMN transmission_id uuid REFERENCES transmission;
 CREATE INDEX outbox_of_transmission ON outbox (transmission_id) WHERE transmission_id IS NOT NULL;
 `;

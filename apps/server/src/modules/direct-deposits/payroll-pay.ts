@@ -107,7 +107,7 @@ export class PayrollPays {
     files: readonly DirectDeposit[],
     except: string | null = null,
   ): Promise<{ people: CameBack[]; credits: readonly PlannedCredit[] }> {
-    const [first] = files.filter(({ againOf }) => againOf === null);
+    const first = files.find(({ againOf }) => againOf === null);
     const entries = await entriesOf(
       manager,
       files.filter(({ id }) => id !== except),

@@ -42,16 +42,12 @@ export async function reversibleOf(manager: EntityManager, voidId: string, today
   const taken = open.length > 0 ? open : files;
   const isTaken = ({ directDepositId }: DirectDepositEntry): boolean => taken.some(({ id }) => id === directDepositId);
   const days = taken.map(untilOf).sort();
+  const settlements = taken.map(({ settles }) => date(settles)).sort();
   return {
     entries: entries.filter(isTaken),
     tooLate: entries.filter((entry) => !isTaken(entry)),
     bankAccountId: taken[0]?.bankAccountId ?? null,
-    settles: date(
-      taken
-        .map(({ settles }) => settles)
-        .sort()
-        .at(-1) ?? '',
-    ),
+    settles: settlements.at(-1) ?? null,
     until: (open.length > 0 ? days[0] : days.at(-1)) ?? null,
   };
 }

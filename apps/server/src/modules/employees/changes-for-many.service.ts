@@ -6,6 +6,7 @@ import { contradictions } from '@zakat/core/facts/contradicted';
 import { factDoubts } from '@zakat/core/facts/doubts';
 import { text } from '@zakat/core/facts/fact-kind';
 import { clientOnDay, personOnDay } from '@zakat/core/facts/on-day';
+import { scheduleName, scheduleNamed } from '@zakat/core/facts/schedule';
 import { findItem } from '@zakat/core/items/registry';
 import type { EntityManager } from 'typeorm';
 import { FirmDatabase, type Actor } from '../../database/firm-database.js';
@@ -90,11 +91,28 @@ export class ChangesForMany {
     });
   }
 
-  private async refuseUnknownItem(manager: EntityManager, clientId: string, from: string, item: string): Promise<void> {
-    if (findItem(item)) return;
-    const own = clientOnDay(await this.store.ofClient(manager, clientId), from).items;
-    if (!own.some((one) => text(one, 'code') === item))
-      throw refuseField('change.item', `The pay item ${item} is not known.`, 'Choose one of the list.');
+  /** What the client does not have is not recorded of its people: a pay item, or a pay schedule. */
+  private async refuseUnknown(
+    manager: EntityManager,
+    clientId: string,
+    from: string,
+    change: ChangeForMany,
+  ): Promise<void> {
+    const client = clientOnDay(await this.store.ofClient(manager, clientId), from);
+    if (
+      change.is === 'standing' &&
+      !findItem(change.item) &&
+      !client.items.some((one) => text(one, 'code') === change.item)
+    )
+      throw refuseField('change.item', `The pay item ${change.item} is not known.`, 'Choose one of the list.');
+    const schedule =
+      change.is === 'work' && change.field === 'schedule' ? scheduleName(client, change.value.trim()) : '';
+    if (schedule !== '' && !scheduleNamed(client, schedule))
+      throw refuseField(
+        'change.value',
+        `The client has no pay schedule ${schedule} on this day.`,
+        'Write its name as it stands in the client’s record, or leave it blank for the main one.',
+      );
   }
 
   private async changed(
@@ -104,7 +122,7 @@ export class ChangesForMany {
     change: ChangeForMany,
   ): Promise<Changed[]> {
     await findClient(manager, clientId);
-    if (change.is === 'standing') await this.refuseUnknownItem(manager, clientId, from, change.item);
+    await this.refuseUnknown(manager, clientId, from, change);
     const people = await manager.find(Employee, {
       where: { clientId, kind: 'employee', isWithdrawn: false },
       order: { number: 'ASC' },

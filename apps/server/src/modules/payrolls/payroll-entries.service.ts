@@ -368,6 +368,12 @@ function refuseStrangeLines(entries: readonly PayrollEntry[], cases: ReadonlyMap
           `The check has no line ${line}.`,
           'Override a line that it has, or enter the line first.',
         );
+      if (deductions.filter(({ item }) => lineKey('item', item) === line).length > 1)
+        throw refuseField(
+          `entries[${at}].overridden[${index}].line`,
+          `The check has more than one line ${line}: the amount would be taken of each.`,
+          'Put them together in one line first.',
+        );
     });
   });
 }

@@ -329,13 +329,15 @@ const again = (entry: PayrollEntry, kept: Cents): PayrollEntry => {
   const deductions = [...lines.deductions.filter(({ item }) => item !== KEPT), { item: KEPT, amount, balance: amount }];
   return { ...lines, isPaid: true, deductions };
 };
-/** What was earned, at the rate of whoever earned it; deductions as that person usually has them. */
+/** What was earned, at the rate of whoever earned it, or at none, which is asked for; deductions as they usually are. */
 const forSomebodyElse = ({ earnings }: PayrollEntry, { employee, usual, facts }: PersonCase): PayrollEntry => {
   const rate = facts.pay?.['rate'];
   return {
     employeeId: employee.id,
     isPaid: true,
-    earnings: earnings.map((line) => (line.hours === undefined || !isText(rate) ? line : { ...line, rate })),
+    earnings: earnings.map(({ rate: _theirs, ...line }) =>
+      line.hours !== undefined && isText(rate) ? { ...line, rate } : line,
+    ),
     deductions: usual.deductions,
   };
 };

@@ -13,28 +13,32 @@ import { itemChoices } from '../fact-forms/item-choices.js';
 type Change = Schemas['ChangeForMany'];
 type Row = Schemas['ForeseenChange'];
 
+/** A number as it is typed, without its signs. */
+const plain = (typed: string): string => typed.replace(/[$,%\s]/g, '');
 /** What may be changed, in the words of the list; each with the change it makes of what is typed. */
 const SORTS: readonly (readonly [value: string, label: string, make: (typed: string, item: string) => Change])[] = [
-  ['pay percent', 'raise the rate or salary by percent', (value) => ({ is: 'pay', by: 'percent', value })],
-  ['pay amount', 'raise the rate or salary by an amount', (value) => ({ is: 'pay', by: 'amount', value })],
-  ['pay to', 'set the rate or salary to', (value) => ({ is: 'pay', by: 'to', value })],
+  [
+    'pay percent',
+    'raise the rate or salary by percent',
+    (typed) => ({ is: 'pay', by: 'percent', value: plain(typed) }),
+  ],
+  [
+    'pay amount',
+    'raise the rate or salary by an amount',
+    (typed) => ({ is: 'pay', by: 'amount', value: plain(typed) }),
+  ],
+  ['pay to', 'set the rate or salary to', (typed) => ({ is: 'pay', by: 'to', value: plain(typed) })],
   ['work department', 'put into the department', (value) => ({ is: 'work', field: 'department', value })],
   ['work location', 'put into the location', (value) => ({ is: 'work', field: 'location', value })],
   ['work costCentre', 'put into the cost center', (value) => ({ is: 'work', field: 'costCentre', value })],
   ['work schedule', 'pay by the schedule named', (value) => ({ is: 'work', field: 'schedule', value })],
-  [
-    'standing amount',
-    'each check, an amount of',
-    (amount, item) => ({ is: 'standing', item, amount: amount.replace(/[$,\s]/g, '') }),
-  ],
+  ['standing amount', 'each check, an amount of', (typed, item) => ({ is: 'standing', item, amount: plain(typed) })],
   [
     'standing percent',
     'each check, a percentage of gross as',
-    (percent, item) => ({ is: 'standing', item, percent: percent.replace(/[%\s]/g, '') }),
+    (typed, item) => ({ is: 'standing', item, percent: plain(typed) }),
   ],
 ];
-const plain = ({ value, ...change }: Change): Change =>
-  value === undefined ? change : { ...change, value: change.is === 'pay' ? value.replace(/[$,%\s]/g, '') : value };
 
 function Rows({
   rows,
@@ -94,7 +98,7 @@ export function ChangeForManyForm({
   const [from, setFrom] = useState(today);
   const [who, setWho] = useState('');
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const change = plain(SORTS.find(([value]) => value === sort)?.[2](typed.trim(), item) ?? { is: 'pay' });
+  const change = SORTS.find(([value]) => value === sort)?.[2](typed.trim(), item) ?? { is: 'pay' };
   const asked = { change, from };
   const seen = foresee.data;
   const isSeen = foresee.variables !== undefined && JSON.stringify(foresee.variables) === JSON.stringify(asked);

@@ -132,7 +132,7 @@ describe('what is besides pay in a check', () => {
     type('Reason for another Loan repayment', 'short week');
     fireEvent.click(screen.getByRole('checkbox', { name: 'what is not taken is owed' }));
     fireEvent.submit(form);
-    expect(onOverride.mock.calls).toEqual([['item:loan', { amount: '5', reason: 'short week', isOwed: true }]]);
+    expect(onOverride.mock.calls).toEqual([['item:loan', { amount: '5.00', reason: 'short week', isOwed: true }]]);
     expect(screen.queryByRole('form')).toBeNull();
   });
   it('an order is overridden too, and nothing of it is owed here', () => {

@@ -10,9 +10,9 @@ interface Props {
   readonly isOpen: boolean;
   /** A reason leaves the line out; null takes it again. */
   readonly onLeaveOut: (line: string, reason: string | null) => void;
-  /** Another amount than is computed; null restores that. */
   /** The working of an amount is wanted. */
   readonly onFigure: (figure: string, label: string) => void;
+  /** Another amount than is computed; null restores that. */
   readonly onOverride: (
     line: string,
     instead: { readonly amount: string; readonly reason: string; readonly isOwed?: boolean } | null,

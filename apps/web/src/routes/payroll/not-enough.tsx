@@ -4,12 +4,11 @@ import type { ReducedLine } from '@zakat/core/casefile/within-net';
 import { useState, type ReactNode } from 'react';
 import type { SheetRow } from '../../calc/sheet-row.js';
 
-export type Reduced = ReducedLine & { readonly reason: string };
 interface Props {
   readonly rows: readonly SheetRow[];
   /** Which lines give way, in the order in which they do; null: none can. */
   readonly onAsk: (employeeId: string) => Promise<readonly ReducedLine[] | null>;
-  readonly onTake: (employeeId: string, lines: readonly Reduced[]) => void;
+  readonly onTake: (employeeId: string, lines: readonly ReducedLine[]) => void;
 }
 const REST = [
   { value: 'owed', label: 'the rest is owed: next checks take it' },
@@ -75,12 +74,7 @@ function Person({ row, onAsk, onTake }: Omit<Props, 'rows'> & { readonly row: Sh
             type="button"
             className="plain"
             style={{ marginTop: 8 }}
-            onClick={() =>
-              onTake(
-                row.employeeId,
-                lines.map((line) => ({ ...line, reason: 'the pay does not reach' })),
-              )
-            }
+            onClick={() => onTake(row.employeeId, lines)}
           >
             take it so
           </button>

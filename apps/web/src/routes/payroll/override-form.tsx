@@ -1,6 +1,6 @@
 import { Checkbox, TextInput } from '@mantine/core';
-import { parseDollars } from '@zakat/core/money/cents';
 import { useState, type FormEvent, type ReactNode } from 'react';
+import { TYPINGS } from '../../kit/typed-field.js';
 
 /** Another amount than is computed, and why. */
 export function OverrideForm({
@@ -18,11 +18,11 @@ export function OverrideForm({
   const [amount, setAmount] = useState('');
   const [reason, setReason] = useState('');
   const [isOwed, setOwed] = useState(false);
-  const plain = amount.replace(/[$,\s]/g, '');
-  const isReady = parseDollars(plain) !== null && reason.trim() !== '';
+  const read = TYPINGS.amount.read(amount);
+  const isReady = read !== null && reason.trim() !== '';
   const submit = (event: FormEvent): void => {
     event.preventDefault();
-    if (isReady) onChange(plain, reason.trim(), isOwed);
+    if (isReady) onChange(read, reason.trim(), isOwed);
   };
   return (
     <form
